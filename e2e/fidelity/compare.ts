@@ -1,0 +1,73 @@
+/** Opens a page in the browser, scripts off, and compares every element and longhand with the core's answer. */
+import type { Browser } from "@playwright/test";
+import { computedValue, defaultConditions, openSite, reportedLonghands, stylePage, type SiteFile } from "../../src/core";
+import { isExcepted } from "./exceptions";
+
+export interface Difference {
+  page: string;
+  conditions: string;
+  element: string;
+  property: string;
+  ours: string;
+  browser: string;
+}
+
+export interface Comparison {
+  compared: number;
+  differences: Difference[];
+}
+
+export const origin = "http://site.example";
+
+const types: Record<string, string> = { html: "text/html", css: "text/css", svg: "image/svg+xml", woff2: "font/woff2" };
+
+export async function compareSite(browser: Browser, files: SiteFile[], widths: readonly number[]): Promise<Comparison> {
+  const site = openSite(files);
+  const result: Comparison = { compared: 0, differences: [] };
+  for (const scheme of ["light", "dark"] as const) {
+    const context = await browser.newContext({ javaScriptEnabled: false, colorScheme: scheme, viewport: { width: 1280, height: 800 } });
+    await context.route("**/*", (route) => {
+      const path = decodeURIComponent(new URL(route.request().url()).pathname).slice(1);
+      const file = files.find((one) => one.path === path);
+      if (!file) return route.fulfill({ status: 404 });
+      const body = "text" in file ? file.text : Buffer.from(file.bytes);
+      return route.fulfill({ body, contentType: types[path.split(".").pop()!] ?? "application/octet-stream" });
+    });
+    const page = await context.newPage();
+    for (const file of [...site.files.values()].filter((one) => one.kind === "html")) {
+      if (file.kind !== "html") continue;
+      await page.goto(`${origin}/${file.path}`);
+      for (const width of widths) {
+        await page.setViewportSize({ width, height: 800 });
+        const browserStyles = await page.evaluate(
+          (names) =>
+            [...document.querySelectorAll("*")].map((element) => {
+              const style = getComputedStyle(element);
+              return { tag: element.localName, values: names.map((name) => style.getPropertyValue(name)) };
+            }),
+          [...reportedLonghands],
+        );
+        const styled = stylePage(site, file, { ...defaultConditions, width, scheme });
+        const where = `${width} ${scheme}`;
+        if (styled.styles.length !== browserStyles.length) {
+          result.differences.push({ page: file.path, conditions: where, element: "document", property: "elements", ours: String(styled.styles.length), browser: String(browserStyles.length) });
+          continue;
+        }
+        for (const [index, style] of styled.styles.entries()) {
+          for (const [at, property] of reportedLonghands.entries()) {
+            const theirs = browserStyles[index]!.values[at]!;
+            const ours = computedValue(style, property).replaceAll('url("', `url("`);
+            if (isExcepted(property, style, ours, theirs)) continue;
+            result.compared += 1;
+            if (ours === theirs) continue;
+            const { element } = style;
+            const name = `${element.tag}${element.id ? `#${element.id}` : ""}${element.classes.map((one) => `.${one}`).join("")} [${index}]`;
+            result.differences.push({ page: file.path, conditions: where, element: name, property, ours, browser: theirs });
+          }
+        }
+      }
+    }
+    await context.close();
+  }
+  return result;
+}

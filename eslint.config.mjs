@@ -1,0 +1,58 @@
+import { defineConfig, globalIgnores } from "eslint/config";
+import next from "eslint-config-next/core-web-vitals";
+import nextTypescript from "eslint-config-next/typescript";
+
+/**
+ * Each folder of src imports only from those under it. The list is the architecture: a folder may
+ * reach only what is named here for it.
+ */
+const mayImport = {
+  core: [],
+  engine: ["core"],
+  store: ["core"],
+  preview: ["core", "engine"],
+  ui: ["core", "engine", "store", "preview"],
+  cli: ["core", "store"],
+};
+const folders = [...Object.keys(mayImport), "app"];
+
+const directions = Object.entries(mayImport).map(([folder, allowed]) => {
+  const barred = folders.filter((other) => other !== folder && !allowed.includes(other));
+  const patterns = [
+    {
+      group: barred.flatMap((other) => [`@/${other}`, `@/${other}/**`, `**/../${other}`, `**/../${other}/**`]),
+      message: `src/${folder} may import from ${allowed.length ? allowed.join(", ") : "nothing but itself"} only (docs/architecture.md).`,
+    },
+  ];
+  if (folder !== "core") {
+    patterns.push({ group: ["@/core/*"], message: "Outside the core, import from @/core, its one face." });
+  } else {
+    patterns.push({ group: ["node:*", "react", "react-dom", "next/*"], message: "The core is pure: no Node API and no React." });
+  }
+  return {
+    files: [`src/${folder}/**/*.{ts,tsx}`],
+    rules: { "no-restricted-imports": ["error", { patterns }] },
+  };
+});
+
+export default defineConfig([
+  ...next,
+  ...nextTypescript,
+  globalIgnores([".next/**", "next-env.d.ts", "public/**", "samples/**", "test-results/**", "playwright-report/**", ".reports/**"]),
+  { rules: { "@typescript-eslint/no-non-null-assertion": "off", "no-console": "error" } },
+  { files: ["scripts/**", "src/cli/**"], rules: { "no-console": "off" } },
+  {
+    files: ["src/core/**/*.ts"],
+    rules: {
+      "no-restricted-globals": [
+        "error",
+        ...["window", "document", "navigator", "process", "Date", "setTimeout", "fetch"].map((name) => ({
+          name,
+          message: "The core is pure: no DOM, no Node API, no clock.",
+        })),
+      ],
+      "no-restricted-properties": ["error", { object: "Math", property: "random", message: "The core is pure: no randomness." }],
+    },
+  },
+  ...directions,
+]);

@@ -1,0 +1,32 @@
+import { defineConfig } from "@playwright/test";
+
+const port = 4180;
+
+export default defineConfig({
+  testDir: "e2e",
+  fullyParallel: true,
+  workers: 2,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  reporter: process.env.HEVRET_REPORT ? [["line"], ["json", { outputFile: process.env.HEVRET_REPORT }]] : [["line"]],
+  use: {
+    baseURL: `http://localhost:${port}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: "/usr/bin/chromium",
+      args: [
+        "--no-sandbox",
+        "--disable-gpu",
+        "--disable-background-networking",
+        "--disable-component-update",
+        "--disable-sync",
+      ],
+    },
+  },
+  webServer: {
+    command: `npx next start -p ${port}`,
+    url: `http://localhost:${port}`,
+    reuseExistingServer: true,
+    env: { NEXT_TELEMETRY_DISABLED: "1" },
+  },
+});

@@ -1,0 +1,66 @@
+// What npm start and npm test have in common: packages, the browser, the sample's archive, the build.
+import { spawnSync } from "node:child_process";
+import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from "node:fs";
+import { join, relative } from "node:path";
+import { fileURLToPath } from "node:url";
+
+export const root = fileURLToPath(new URL("..", import.meta.url));
+
+process.env.NEXT_TELEMETRY_DISABLED = "1";
+
+/** Runs a command with its output shown; ends this process when the command fails. */
+export function must(command, args, options = {}) {
+  const done = spawnSync(command, args, { cwd: root, stdio: "inherit", ...options });
+  if (done.status !== 0) {
+    console.error(`${[command, ...args].join(" ")} failed.`);
+    process.exit(done.status ?? 1);
+  }
+}
+
+export function installPackages() {
+  const installed = join(root, "node_modules/.package-lock.json");
+  const wanted = join(root, "package-lock.json");
+  if (existsSync(installed) && statSync(installed).mtimeMs >= statSync(wanted).mtimeMs) return;
+  must("npm", ["ci", "--no-audit", "--no-fund"]);
+}
+
+export function installBrowser() {
+  if (existsSync("/usr/bin/chromium")) return;
+  const prefix = process.getuid?.() === 0 ? [] : ["sudo"];
+  const run = (...words) => must([...prefix, ...words][0], [...prefix, ...words].slice(1));
+  run("apt-get", "update");
+  run("apt-get", "install", "-y", "--no-install-recommends", "chromium");
+}
+
+/** Every file below a folder, as paths relative to it with forward slashes. */
+export function filesBelow(folder) {
+  return readdirSync(folder, { recursive: true, withFileTypes: true })
+    .filter((entry) => entry.isFile())
+    .map((entry) => relative(folder, join(entry.parentPath ?? entry.path, entry.name)).replaceAll("\\", "/"))
+    .sort();
+}
+
+/** The sample site is served as the zip a user could have opened. */
+export async function packSample() {
+  const { zipSync } = await import("fflate");
+  const folder = join(root, "samples/ossel-ferries");
+  const mtime = new Date("2026-01-01T00:00:00");
+  const contents = Object.fromEntries(
+    filesBelow(folder).map((path) => [path, [readFileSync(join(folder, path)), { mtime }]]),
+  );
+  mkdirSync(join(root, "public"), { recursive: true });
+  writeFileSync(join(root, "public/sample.zip"), zipSync(contents));
+}
+
+/** Builds unless the last build is newer than everything it is made from. */
+export async function build() {
+  await packSample();
+  const stamp = join(root, ".next/BUILD_ID");
+  const newest = (path) =>
+    statSync(path).isDirectory()
+      ? Math.max(0, ...filesBelow(path).map((file) => statSync(join(path, file)).mtimeMs))
+      : statSync(path).mtimeMs;
+  const sources = ["src", "samples", "next.config.ts", "package-lock.json"].map((name) => newest(join(root, name)));
+  if (existsSync(stamp) && statSync(stamp).mtimeMs >= Math.max(...sources)) return;
+  must("npx", ["next", "build"]);
+}

@@ -1,0 +1,99 @@
+/**
+ * The browser's own style sheet, as data: the rendering section of the HTML standard (15.3 and 15.5) where it
+ * says anything about what is computed here, with the values Chromium gives where the standard leaves them open.
+ */
+import { parseSheet } from "../source/css/syntax";
+import type { SheetSource } from "../source/html/sheets";
+
+const text = `
+html, address, article, aside, blockquote, body, center, dd, details, dialog, dir, div, dl, dt, fieldset, figcaption, figure, footer,
+form, h1, h2, h3, h4, h5, h6, header, hgroup, hr, legend, listing, main, menu, nav, ol, optgroup, option, p, plaintext, pre, search,
+section, summary, ul, xmp { display: block }
+area, base, basefont, datalist, head, link, meta, noembed, noframes, param, rp, script, style, template, title { display: none }
+[hidden]:not([hidden="until-found" i]) { display: none }
+input[type=hidden i], audio:not([controls]) { display: none }
+slot { display: contents }
+body { margin: 8px }
+address, cite, dfn, em, i, var { font-style: italic }
+p, dl, menu, ol, ul, dir { margin-block-start: 1em; margin-block-end: 1em }
+blockquote, figure { margin-block: 1em; margin-inline: 40px }
+dd { margin-inline-start: 40px }
+ul, menu, dir, ol { padding-inline-start: 40px }
+:is(ol, ul, menu, dir, dl) :is(ol, ul, menu, dir, dl) { margin-block: 0 }
+li { display: list-item; text-align: -webkit-match-parent }
+summary { display: block }
+details > summary:first-of-type { display: list-item }
+h1 { font-size: 2em; margin-block: 0.67em; font-weight: bold }
+h2 { font-size: 1.5em; margin-block: 0.83em; font-weight: bold }
+h3 { font-size: 1.17em; margin-block: 1em; font-weight: bold }
+h4 { margin-block: 1.33em; font-weight: bold }
+h5 { font-size: 0.83em; margin-block: 1.67em; font-weight: bold }
+h6 { font-size: 0.67em; margin-block: 2.33em; font-weight: bold }
+b, strong { font-weight: bold }
+small { font-size: smaller }
+big { font-size: larger }
+sub, sup { font-size: smaller }
+code, kbd, samp, tt { font-family: monospace }
+pre, listing, plaintext, xmp { font-family: monospace; white-space: pre; margin-block: 1em }
+nobr { white-space: nowrap }
+mark { background-color: mark; color: marktext }
+u, ins { text-decoration: underline }
+s, strike, del { text-decoration: line-through }
+abbr[title], acronym[title] { text-decoration: underline dotted }
+center { text-align: -webkit-center }
+a:any-link, area:any-link { color: linktext; text-decoration: underline }
+a:any-link:active { color: activetext }
+a:visited { color: visitedtext }
+ruby { display: ruby }
+rt { display: ruby-text; font-size: 50%; text-align: start; line-height: normal; text-decoration: none }
+q { display: inline }
+hr { color: gray; border: 1px inset; margin-block: 0.5em; margin-inline: auto }
+table { display: table; text-indent: initial }
+caption { display: table-caption; text-align: -webkit-center }
+colgroup { display: table-column-group }
+col { display: table-column }
+thead { display: table-header-group; border-color: inherit }
+tbody { display: table-row-group; border-color: inherit }
+tfoot { display: table-footer-group; border-color: inherit }
+tr { display: table-row; border-color: inherit }
+td, th { display: table-cell; padding: 1px }
+th { font-weight: bold; text-align: -internal-center }
+input, textarea, select, button {
+  margin: 0; font: 13.3333px Arial; color: fieldtext; letter-spacing: normal; word-spacing: normal; line-height: normal;
+  text-transform: none; text-indent: 0; text-shadow: none; display: inline-block; text-align: start;
+}
+input, textarea { background-color: field; border: 2px inset light-dark(#767676, #858585); padding: 1px 2px }
+textarea { font-family: monospace; font-size: 13.3333px; white-space: pre-wrap; border-width: 1px; border-style: solid; padding: 2px }
+select { background-color: buttonface; border: 1px solid light-dark(#767676, #858585); white-space: pre; line-height: normal !important }
+input[type=checkbox i], input[type=radio i] { margin: 3px 3px 3px 4px; padding: 0; background-color: initial; border: initial }
+input[type=range i], input[type=image i], input[type=file i] { background-color: initial; border: initial; padding: initial; color: light-dark(#101010, #ffffff) }
+input[type=file i] { color: inherit }
+button, input[type=button i], input[type=submit i], input[type=reset i] {
+  color: buttontext; background-color: buttonface; border: 2px outset buttonborder; padding: 1px 6px; text-align: center; white-space-collapse: collapse;
+}
+input:disabled, textarea:disabled, select:disabled { color: light-dark(#545454, #aaaaaa) }
+button:disabled, input:is([type=button i], [type=submit i], [type=reset i]):disabled { color: light-dark(rgba(16, 16, 16, 0.3), rgba(255, 255, 255, 0.3)) }
+option { font-weight: normal; display: block; padding: 0 2px 1px; white-space: nowrap }
+optgroup { font-weight: bolder; display: block }
+fieldset { margin-inline: 2px; padding-block: 0.35em 0.625em; padding-inline: 0.75em; border: 2px groove rgb(192, 192, 192) }
+legend { padding-inline: 2px }
+progress, meter { display: inline-block }
+dialog { position: absolute; margin: auto; border: solid; padding: 1em; background-color: canvas; color: canvastext }
+dialog:not([open]) { display: none }
+iframe { border: 2px inset }
+video, img, canvas, object, embed { display: inline }
+[dir=rtl i] { direction: rtl }
+[dir=ltr i] { direction: ltr }
+bdo[dir=rtl i] { direction: rtl }
+`;
+
+export const browserSheet: SheetSource = {
+  kind: "embedded", path: "", text, offset: 0, items: parseSheet(text), media: [], supports: [], owner: -1, imports: [],
+};
+
+const quirksText = `
+table { font-size: initial; font-weight: initial; font-style: initial; line-height: initial; text-align: initial; white-space: initial; color: canvastext }
+`;
+
+/** What quirks mode adds (HTML, 15.3.11): tables do not inherit how text is set. */
+export const quirksSheet: SheetSource = { ...browserSheet, text: text + quirksText, items: parseSheet(text + quirksText) };

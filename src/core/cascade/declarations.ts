@@ -1,0 +1,138 @@
+/** Declarations made ready for the cascade: read, checked and taken apart into longhands. */
+import { lexer } from "css-tree";
+import { componentsOf, soleKeyword, type Component } from "../source/css/components";
+import type { Declaration } from "../source/css/syntax";
+import { aliases, longhands, readerOf } from "./properties";
+import { shorthands } from "./properties/shorthands";
+
+export type WideKeyword = "inherit" | "initial" | "unset" | "revert" | "revert-layer";
+
+const wideKeywords = new Set(["inherit", "initial", "unset", "revert", "revert-layer"]);
+
+/** What a declaration gives one longhand. */
+export type Given =
+  | { kind: "value"; value: unknown }
+  | { kind: "wide"; keyword: WideKeyword }
+  /** Holds var(); read again once the references are replaced. */
+  | { kind: "pending"; text: string; shorthand: string | null };
+
+export type PreparedDeclaration =
+  | { kind: "longhands"; entries: readonly (readonly [name: string, given: Given])[] }
+  | { kind: "custom"; name: string; given: { kind: "text"; text: string } | { kind: "wide"; keyword: WideKeyword } }
+  /** A property that is valid but not among those computed here. */
+  | { kind: "other" }
+  | { kind: "invalid"; reason: InvalidReason };
+
+export type InvalidReason = "unknown property" | "invalid value" | "empty value";
+
+const prepared = new WeakMap<Declaration, PreparedDeclaration>();
+
+export function prepareDeclaration(declaration: Declaration): PreparedDeclaration {
+  let result = prepared.get(declaration);
+  if (!result) {
+    result = prepare(declaration.property, declaration.valueText);
+    prepared.set(declaration, result);
+  }
+  return result;
+}
+
+const byText = new Map<string, PreparedDeclaration>();
+const textLimit = 50_000;
+
+/** The same for a property and value that stand nowhere yet. */
+export function prepare(property: string, valueText: string): PreparedDeclaration {
+  const key = `${property}:${valueText}`;
+  let result = byText.get(key);
+  if (!result) {
+    result = property.startsWith("--") ? custom(property, valueText) : regular(aliases[property] ?? property, valueText);
+    if (byText.size >= textLimit) byText.clear();
+    byText.set(key, result);
+  }
+  return result;
+}
+
+/** Why a value is not valid for a property; null when it is. */
+export function invalidReason(property: string, valueText: string): InvalidReason | null {
+  const result = prepare(property.startsWith("--") ? property : property.toLowerCase(), valueText);
+  return result.kind === "invalid" ? result.reason : null;
+}
+
+export function isKnownProperty(property: string): boolean {
+  const name = aliases[property] ?? property;
+  return property.startsWith("--") || readerOf(name) !== null || shorthands.has(name) || name === "all" || lexer.getProperty(name) !== null;
+}
+
+function custom(name: string, text: string): PreparedDeclaration {
+  const keyword = soleKeyword(componentsOf(text));
+  if (keyword && wideKeywords.has(keyword)) return { kind: "custom", name, given: { kind: "wide", keyword: keyword as WideKeyword } };
+  return { kind: "custom", name, given: { kind: "text", text } };
+}
+
+/** Longhands that `all` does not reset (CSS Cascade 5, 3.2). */
+const notInAll = new Set(["direction"]);
+
+function regular(property: string, text: string): PreparedDeclaration {
+  const components = componentsOf(text);
+  const shorthand = shorthands.get(property);
+  const reader = readerOf(property);
+  const targets = shorthand?.longhands ?? (reader ? [property] : property === "all" ? longhands.map(({ name }) => name).filter((name) => !notInAll.has(name)) : null);
+  if (!targets) return otherProperty(property, text, components);
+  if (components.length === 0) return { kind: "invalid", reason: "empty value" };
+  const keyword = soleKeyword(components);
+  if (keyword && wideKeywords.has(keyword)) {
+    const given: Given = { kind: "wide", keyword: keyword as WideKeyword };
+    return { kind: "longhands", entries: targets.map((name) => [name, given]) };
+  }
+  if (usesVariables(components)) {
+    const given: Given = { kind: "pending", text, shorthand: shorthand ? property : null };
+    return { kind: "longhands", entries: targets.map((name) => [name, given]) };
+  }
+  if (reader) {
+    const value = reader.parse(components);
+    return value === null ? { kind: "invalid", reason: "invalid value" } : { kind: "longhands", entries: [[property, { kind: "value", value }]] };
+  }
+  const entries = shorthand ? expandShorthand(property, components) : null;
+  return entries ? { kind: "longhands", entries } : { kind: "invalid", reason: "invalid value" };
+}
+
+/** A shorthand's longhands with their values, those left out at their initial ones; null when not valid. */
+function expandShorthand(property: string, components: readonly Component[]): (readonly [string, Given])[] | null {
+  const { longhands: names, expand } = shorthands.get(property)!;
+  const parts = expand(components);
+  if (!parts) return null;
+  const entries: (readonly [string, Given])[] = [];
+  for (const name of names) {
+    const part = parts[name];
+    if (!part) {
+      entries.push([name, { kind: "wide", keyword: "initial" }]);
+      continue;
+    }
+    const value = readerOf(name)!.parse(part);
+    if (value === null) return null;
+    entries.push([name, { kind: "value", value }]);
+  }
+  return entries;
+}
+
+/** What a pending value gives a longhand once its text is known; null when it turns out not to be valid. */
+export function readPending(name: string, shorthand: string | null, text: string): Given | null {
+  const result = prepare(shorthand ?? name, text);
+  if (result.kind !== "longhands") return null;
+  return result.entries.find(([one]) => one === name)?.[1] ?? null;
+}
+
+export function usesVariables(components: readonly Component[]): boolean {
+  return components.some(
+    (part) =>
+      (part.type === "function" && (part.name === "var" || part.name === "env" || usesVariables(part.args))) ||
+      (part.type === "block" && usesVariables(part.args)),
+  );
+}
+
+function otherProperty(property: string, text: string, components: readonly Component[]): PreparedDeclaration {
+  if (!lexer.getProperty(property)) return { kind: "invalid", reason: "unknown property" };
+  if (components.length === 0) return { kind: "invalid", reason: "empty value" };
+  if (usesVariables(components) || property.startsWith("-")) return { kind: "other" };
+  return lexer.matchProperty(property, text).error ? { kind: "invalid", reason: "invalid value" } : { kind: "other" };
+}
+

@@ -1,0 +1,191 @@
+/** Why a property of an element has the value it has. */
+import { componentsOf, soleKeyword } from "../source/css/components";
+import type { Declaration } from "../source/css/syntax";
+import type { ElementNode } from "../source/html/document";
+import { positionAt } from "../source/lines";
+import { textFile, type Site } from "../source/site";
+import { prepare } from "./declarations";
+import { aliases, longhandIndex, longhands } from "./properties";
+import { shorthands } from "./properties/shorthands";
+import { computedValue, type Block, type Style, type StyledPage, type Winner } from "./styles";
+
+/** Where a declaration stands. Offsets are UTF-16 units of the file's text. */
+export interface DeclarationPlace {
+  path: string;
+  line: number;
+  column: number;
+  /** Of the declaration; in a style attribute, of the attribute. */
+  offset: number;
+  /** Start of the rule it stands in; null in a style attribute. */
+  rule: number | null;
+}
+
+export interface Contender {
+  /** As declared: a longhand or the shorthand that sets it. */
+  property: string;
+  value: string;
+  important: boolean;
+  /** The selector that matched; "style attribute", "attribute" (a presentational hint) or "browser" otherwise. */
+  selector: string;
+  specificity: readonly [number, number, number] | null;
+  layer: string | null;
+  origin: "author" | "hint" | "browser";
+  attached: boolean;
+  place: DeclarationPlace | null;
+  /** Why it loses to the one that wins; null for that one. */
+  lost: string | null;
+}
+
+export interface Explanation {
+  property: string;
+  computed: string;
+  /**
+   * The winning value as written, taken out of its shorthand where that can be done; null when nothing sets it
+   * or a shorthand sets it back by leaving it out.
+   */
+  written: string | null;
+  from: "declared" | "inherited" | "initial";
+  /** The ancestor the value is inherited from. */
+  inheritedFrom: number | null;
+  /** The one that wins first, then those it beat, strongest first. */
+  contenders: Contender[];
+  /** The reason as a sentence. */
+  sentence: string;
+}
+
+export function explain(site: Site, page: StyledPage, index: number, property: string): Explanation {
+  const style = page.styles[index]!;
+  const at = longhandIndex.get(property);
+  if (at === undefined) throw new RangeError(`${property} is not a longhand that is computed.`);
+  const computed = computedValue(style, property);
+  let holder: Style | null = style;
+  let winner = holder.winners.get(property) ?? null;
+  const inherited = longhands[at]!.inherited;
+  while (holder && inherits(winner, inherited)) {
+    holder = holder.parent;
+    winner = holder?.winners.get(property) ?? null;
+  }
+  if (!holder || !winner) {
+    return { property, computed, written: null, from: "initial", inheritedFrom: null, contenders: [], sentence: `${computed}: nothing sets it.` };
+  }
+  const contenders: Contender[] = [];
+  const first = contenderOf(site, page, holder.element, winner, null);
+  contenders.push(first);
+  for (let next = winner.beaten; next; next = next.beaten) {
+    contenders.push(contenderOf(site, page, holder.element, next, reasonLost(next, winner)));
+  }
+  const from = holder === style ? "declared" : "inherited";
+  return {
+    property,
+    computed,
+    written: writtenValue(winner),
+    from,
+    inheritedFrom: from === "inherited" ? holder.element.index : null,
+    contenders,
+    sentence: sentenceFor(computed, contenders, from === "inherited" ? holder.element : null),
+  };
+}
+
+function inherits(winner: Winner | null, inherited: boolean): boolean {
+  if (!winner) return inherited;
+  const { given } = winner;
+  return given.kind === "wide" && (given.keyword === "inherit" || (given.keyword === "unset" && inherited));
+}
+
+/** The part of a declaration's value that sets a longhand. */
+function writtenValue({ declaration, given, name }: Winner): string | null {
+  const span = valueSpan(declaration, name);
+  if (span) return declaration.valueText.slice(span.start, span.end);
+  return given.kind === "wide" && isReset(declaration) ? null : declaration.valueText;
+}
+
+/** Whether a declaration is a shorthand that sets back what it does not name. */
+function isReset(declaration: Declaration): boolean {
+  return prepare(declaration.property, declaration.valueText).kind === "longhands" && soleKeyword(componentsOf(declaration.valueText)) === null;
+}
+
+/**
+ * Where in a declaration's value the part for a longhand stands, offsets into the value's text.
+ * The whole value for a longhand; null when a shorthand leaves the longhand out or cannot be taken apart.
+ */
+export function valueSpan(declaration: Declaration, longhand: string): { start: number; end: number } | null {
+  const name = aliases[declaration.property] ?? declaration.property;
+  const shorthand = shorthands.get(name);
+  if (!shorthand) return { start: 0, end: declaration.valueText.length };
+  const parts = shorthand.expand(componentsOf(declaration.valueText))?.[longhand];
+  if (!parts?.length) return null;
+  const start = parts[0]!.start;
+  const end = parts[parts.length - 1]!.end;
+  // Values that the shorthand made up are not from this text.
+  const inText = componentsOf(declaration.valueText).includes(parts[0]!);
+  return inText ? { start, end } : null;
+}
+
+function contenderOf(site: Site, page: StyledPage, element: ElementNode, winner: Winner, lost: string | null): Contender {
+  const { block, declaration } = winner;
+  return {
+    property: declaration.property,
+    value: declaration.valueText,
+    important: declaration.important,
+    selector: block.attached ? "style attribute" : block.origin === "hint" ? "attribute" : (block.match?.rule.entry.rule.preludeText.replace(/\s+/g, " ") ?? "browser"),
+    specificity: block.match?.specificity ?? null,
+    layer: block.match?.rule.layer ?? null,
+    origin: block.origin,
+    attached: block.attached,
+    place: placeOf(site, page, element, block, declaration),
+    lost,
+  };
+}
+
+function placeOf(site: Site, page: StyledPage, element: ElementNode, block: Block, declaration: Declaration): DeclarationPlace | null {
+  if (block.attached) {
+    const span = element.source?.attributes.get("style");
+    if (!span) return null;
+    return { path: page.file.path, offset: span.start, rule: null, ...positionAt(page.file.text, span.start) };
+  }
+  const sheet = block.match?.rule.sheet;
+  if (!sheet) return null;
+  const text = textFile(site, sheet.path)?.text ?? sheet.text;
+  const offset = sheet.offset + declaration.start;
+  return { path: sheet.path, offset, rule: sheet.offset + block.match!.rule.entry.rule.start, ...positionAt(text, offset) };
+}
+
+function reasonLost(loser: Winner, winner: Winner): string {
+  const [a, b] = [loser, winner];
+  if (a.declaration.important !== b.declaration.important) return "the other is !important";
+  if (a.block.origin !== b.block.origin) return a.block.origin === "browser" ? "it is the browser's own" : "attributes count less than any rule";
+  if (a.block.attached !== b.block.attached) return "a style attribute comes before rules";
+  const [x, y] = [a.block.match, b.block.match];
+  if (x && y) {
+    if (x.rule.layerRank !== y.rule.layerRank) {
+      return x.rule.layer === null ? "its layer comes earlier" : `it is in the layer ${x.rule.layer}, which counts less`;
+    }
+    if (x.specificity.some((part, at) => part !== y.specificity[at])) return "it is less specific";
+    if (x.proximity !== y.proximity) return "its scope is farther away";
+  }
+  return "it comes earlier, equally specific";
+}
+
+const describe = (one: Contender) => {
+  if (one.origin === "browser") return "the browser's own sheet";
+  if (!one.place) return one.selector;
+  if (one.attached) return `the style attribute in ${one.place.path} line ${one.place.line}`;
+  return `\`${one.selector}\` in ${one.place.path} line ${one.place.line}`;
+};
+
+function sentenceFor(computed: string, contenders: readonly Contender[], from: ElementNode | null): string {
+  const [first, second] = contenders;
+  const start = from ? `${computed}, inherited from ${from.tag}` : computed;
+  if (!first) return `${start}.`;
+  if (!second || second.origin === "browser") return `${start}, from ${describe(first)}.`;
+  const reasons: Record<string, string> = {
+    "the other is !important": "is !important and beats",
+    "a style attribute comes before rules": "comes before",
+    "it is less specific": "is more specific than",
+    "it comes earlier, equally specific": "comes after",
+    "its scope is farther away": "has the nearer scope than",
+  };
+  const verb = reasons[second.lost ?? ""] ?? "beats";
+  const tail = second.lost === "it comes earlier, equally specific" ? ", equally specific" : "";
+  return `${start}, because ${describe(first)} ${verb} ${describe(second)}${tail}.`;
+}

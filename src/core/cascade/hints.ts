@@ -1,0 +1,106 @@
+/** Presentational hints: attributes that set style (HTML, 15.3 and 15.4.3), as declarations of no specificity. */
+import { parseBlock, type Declaration } from "../source/css/syntax";
+import type { ElementNode } from "../source/html/document";
+
+const none: readonly Declaration[] = [];
+const known = new Map<string, readonly Declaration[]>();
+
+export function hintsFor(element: ElementNode): readonly Declaration[] {
+  if (element.namespace !== "html" || element.attributes.size === 0) return none;
+  const rules: string[] = [];
+  for (const [name, value] of element.attributes) {
+    const hint = hints[name]?.(value, element);
+    if (hint) rules.push(hint);
+  }
+  if (rules.length === 0) return none;
+  const text = rules.join(";");
+  let declarations = known.get(text);
+  if (!declarations) {
+    if (known.size > 2000) known.clear();
+    declarations = parseBlock(text).filter((item) => item.kind === "declaration");
+    known.set(text, declarations);
+  }
+  return declarations;
+}
+
+type Hint = (value: string, element: ElementNode) => string | null;
+
+const tableParts = new Set(["table", "thead", "tbody", "tfoot", "tr", "td", "th"]);
+const blocksWithAlign = new Set(["p", "div", "h1", "h2", "h3", "h4", "h5", "h6"]);
+const cells = new Set(["td", "th", "tr", "tbody", "thead", "tfoot", "col", "colgroup"]);
+
+const hints: Readonly<Record<string, Hint>> = {
+  bgcolor: (value, { tag }) => (tag === "body" || tableParts.has(tag) ? colorHint("background-color", value) : null),
+  text: (value, { tag }) => (tag === "body" ? colorHint("color", value) : null),
+  color: (value, { tag }) => (tag === "font" ? colorHint("color", value) : tag === "hr" ? hrColor(value) : null),
+  face: (value, { tag }) => (tag === "font" && value.trim() ? `font-family:${value}` : null),
+  size: (value, { tag }) => (tag === "font" ? fontSize(value) : null),
+  align: (value, element) => align(value.trim().toLowerCase(), element),
+  nowrap: (_, { tag }) => (tag === "td" || tag === "th" ? "white-space:nowrap" : null),
+  hspace: (value, { tag }) => (["img", "embed", "object", "iframe", "input"].includes(tag) ? pixels(value, "margin-left", "margin-right") : null),
+  vspace: (value, { tag }) => (["img", "embed", "object", "iframe", "input"].includes(tag) ? pixels(value, "margin-top", "margin-bottom") : null),
+  marginwidth: (value, { tag }) => (tag === "body" ? pixels(value, "margin-left", "margin-right") : null),
+  leftmargin: (value, { tag }) => (tag === "body" ? pixels(value, "margin-left") : null),
+  marginheight: (value, { tag }) => (tag === "body" ? pixels(value, "margin-top", "margin-bottom") : null),
+  topmargin: (value, { tag }) => (tag === "body" ? pixels(value, "margin-top") : null),
+};
+
+function pixels(value: string, ...names: string[]): string | null {
+  const amount = /^\s*(\d+)/.exec(value)?.[1];
+  return amount === undefined ? null : names.map((name) => `${name}:${amount}px`).join(";");
+}
+
+function hrColor(value: string): string | null {
+  const color = legacyColor(value);
+  return color ? `border-style:solid;border-color:${color}` : null;
+}
+
+function align(value: string, { tag }: ElementNode): string | null {
+  if (blocksWithAlign.has(tag) || cells.has(tag)) {
+    const prefix = blocksWithAlign.has(tag) && tag !== "div" ? "" : "-webkit-";
+    if (value === "left" || value === "right" || value === "center") return `text-align:${prefix}${value}`;
+    if (value === "middle") return `text-align:${prefix}center`;
+    return value === "justify" ? "text-align:justify" : null;
+  }
+  if (tag === "img" || tag === "table" || tag === "iframe" || tag === "object") {
+    if (value === "left" || value === "right") return `float:${value}`;
+    if (value === "center" && tag === "table") return "margin-inline:auto";
+  }
+  return null;
+}
+
+/** HTML, 15.3.4: sizes 1 to 7, or steps from 3. */
+function fontSize(value: string): string | null {
+  const match = /^\s*([+-]?)(\d+)/.exec(value);
+  if (!match) return null;
+  const amount = Number(match[2]);
+  const size = match[1] === "+" ? 3 + amount : match[1] === "-" ? 3 - amount : amount;
+  const keyword = ["x-small", "small", "medium", "large", "x-large", "xx-large", "xxx-large"][Math.min(7, Math.max(1, size)) - 1]!;
+  return `font-size:${keyword}`;
+}
+
+function colorHint(property: string, value: string): string | null {
+  const color = legacyColor(value);
+  return color ? `${property}:${color}` : null;
+}
+
+/** The rules for parsing a legacy colour value (HTML, 2.3.6). */
+function legacyColor(value: string): string | null {
+  const trimmed = value.trim();
+  if (trimmed === "" || trimmed.toLowerCase() === "transparent") return null;
+  if (/^[a-z]+$/i.test(trimmed)) return trimmed;
+  if (/^#[0-9a-f]{3}$/i.test(trimmed)) return trimmed;
+  let digits = [...trimmed].slice(0, 128).join("").replace(/^#/, "").replace(/[^0-9a-f]/gi, "0");
+  while (digits.length === 0 || digits.length % 3) digits += "0";
+  let length = digits.length / 3;
+  let parts = [0, 1, 2].map((at) => digits.slice(at * length, (at + 1) * length));
+  if (length > 8) {
+    parts = parts.map((part) => part.slice(length - 8));
+    length = 8;
+  }
+  while (length > 2 && parts.every((part) => part[0] === "0")) {
+    parts = parts.map((part) => part.slice(1));
+    length -= 1;
+  }
+  return `#${parts.map((part) => part.slice(0, 2).padStart(2, "0")).join("")}`;
+}

@@ -1,0 +1,145 @@
+/** Boxes: display, margins, padding, borders (CSS Display 3, CSS Box 4, CSS Backgrounds 3). */
+import { absoluteUnit } from "../../source/css/math";
+import { isKeyword, type Component } from "../../source/css/components";
+import { colorLonghand, computeLength, isLength, keywords, serialiseLengthPercentage, serialiseNumber, serialisePx } from "./kinds";
+import type { ComputeContext, LengthPercentage, Longhand } from "./types";
+
+export const sides = ["top", "right", "bottom", "left"] as const;
+
+type Margin = LengthPercentage | "auto";
+
+const marginRules = { percent: true, negative: true };
+
+const margin = (side: string): Longhand<Component | "auto", Margin> => ({
+  name: `margin-${side}`,
+  inherited: false,
+  initial: "0",
+  parse: ([only, more]) => (more ? null : isKeyword(only, "auto") ? "auto" : isLength(only, marginRules, absoluteUnit) ? only! : null),
+  compute: (value, context) => (value === "auto" ? value : computeLength(value, context, marginRules)),
+  serialise: (value) => (value === "auto" ? value : serialiseLengthPercentage(value)),
+});
+
+const paddingRules = { percent: true, negative: false };
+
+const padding = (side: string): Longhand<Component, LengthPercentage> => ({
+  name: `padding-${side}`,
+  inherited: false,
+  initial: "0",
+  parse: ([only, more]) => (!more && isLength(only, paddingRules, absoluteUnit) ? only! : null),
+  compute: (value, context) => computeLength(value, context, paddingRules),
+  serialise: serialiseLengthPercentage,
+});
+
+const widthRules = { percent: false, negative: false };
+const namedWidths: Readonly<Record<string, number>> = { thin: 1, medium: 3, thick: 5 };
+
+/** Border widths are snapped to whole device pixels, but never to nothing (CSS Backgrounds 3, 3.3). */
+export function snapWidth(px: number): number {
+  return px > 0 && px < 1 ? 1 : Math.floor(px);
+}
+
+const borderWidth = (side: string): Longhand<Component, number> => ({
+  name: `border-${side}-width`,
+  inherited: false,
+  initial: "medium",
+  parse: ([only, more]) => (!more && only && isBorderWidth(only) ? only : null),
+  compute: (value, context) => {
+    const style = context.own(`border-${side}-style`);
+    if (style === "none" || style === "hidden") return 0;
+    return snapWidth(value.type === "ident" ? namedWidths[value.name.toLowerCase()]! : computeLength(value, context, widthRules).px);
+  },
+  serialise: serialisePx,
+});
+
+export function isBorderWidth(component: Component): boolean {
+  return (component.type === "ident" && component.name.toLowerCase() in namedWidths) || isLength(component, widthRules, absoluteUnit);
+}
+
+export const borderStyles = "hidden dotted dashed solid double groove ridge inset outset";
+
+/** Values of display by their short forms (CSS Display 3, 2.8); longer spellings come down to these. */
+const displayWords = new Set(
+  ("none contents block inline inline-block flow-root list-item flex inline-flex grid inline-grid table inline-table table-row-group " +
+    "table-header-group table-footer-group table-row table-cell table-column-group table-column table-caption ruby ruby-text " +
+    "block ruby math block math grid-lanes inline-grid-lanes -webkit-box -webkit-inline-box").split(" "),
+);
+const longDisplays: Readonly<Record<string, string>> = {
+  "block flow": "block", "block flow-root": "flow-root", "inline flow": "inline", "inline flow-root": "inline-block", flow: "block",
+  "block flex": "flex", "inline flex": "inline-flex", "block grid": "grid", "inline grid": "inline-grid", "block table": "table",
+  "inline table": "inline-table", "inline ruby": "ruby", "block flow list-item": "list-item", "block list-item": "list-item",
+  "flow list-item": "list-item", "-webkit-flex": "flex", "-webkit-inline-flex": "inline-flex", "inline math": "math",
+  "inline list-item": "inline list-item", "inline flow list-item": "inline list-item", "list-item inline": "inline list-item",
+};
+const blockified: Readonly<Record<string, string>> = {
+  inline: "block", "inline-block": "block", "inline-flex": "flex", "inline-grid": "grid", "inline-table": "table", ruby: "block ruby",
+  math: "block math", "inline list-item": "list-item", "-webkit-inline-box": "-webkit-box", "inline-grid-lanes": "grid-lanes",
+};
+
+export const display: Longhand<string, string> = {
+  name: "display",
+  inherited: false,
+  initial: "inline",
+  parse: (value) => {
+    const words = value.map((part) => (part.type === "ident" ? part.name.toLowerCase() : "?")).join(" ");
+    return longDisplays[words] ?? (displayWords.has(words) ? words : null);
+  },
+  compute: (value, context) => (isBlockified(context) ? blockify(value) : value),
+  serialise: (value) => value,
+};
+
+function blockify(value: string): string {
+  if (value.startsWith("table-") || value === "ruby-text") return "block";
+  return blockified[value] ?? value;
+}
+
+/** CSS Display 3, 2.7: roots, floats, absolutely positioned boxes and items of flex and grid containers. */
+function isBlockified(context: ComputeContext): boolean {
+  if (!context.hasParent) return true;
+  const position = context.own("position");
+  if (position === "absolute" || position === "fixed" || context.own("float") !== "none") return true;
+  return /flex$|grid$|-webkit-(?:inline-)?box$|grid-lanes$/.test(context.containerDisplay);
+}
+
+export const opacity: Longhand<number, number> = {
+  name: "opacity",
+  inherited: false,
+  initial: "1",
+  parse: ([only, more]) => {
+    if (more || !only) return null;
+    if (only.type === "number") return only.value;
+    return only.type === "percentage" ? only.value / 100 : null;
+  },
+  compute: (value) => Math.min(1, Math.max(0, value)),
+  serialise: serialiseNumber,
+};
+
+export const colorScheme: Longhand<string, string> = {
+  name: "color-scheme",
+  inherited: true,
+  initial: "normal",
+  parse: (value) => {
+    if (value.some((part) => part.type !== "ident") || value.length === 0) return null;
+    const words = value.map((part) => (part as { name: string }).name);
+    if (words.length > 1 && words.some((word) => word.toLowerCase() === "normal")) return null;
+    return words.map((word) => (["light", "dark", "only", "normal"].includes(word.toLowerCase()) ? word.toLowerCase() : word)).join(" ");
+  },
+  compute: (value) => {
+    const words = value.split(" ");
+    return words.includes("only") ? [...words.filter((word) => word !== "only"), "only"].join(" ") : value;
+  },
+  serialise: (value) => value,
+};
+
+export const boxLonghands: readonly Longhand<never, never>[] = [
+  keywords("position", false, "static", "relative absolute fixed sticky -webkit-sticky"),
+  keywords("float", false, "none", "left right inline-start inline-end"),
+  display,
+  keywords("visibility", true, "visible", "hidden collapse"),
+  opacity,
+  ...sides.map(margin),
+  ...sides.map(padding),
+  ...sides.map((side) => keywords(`border-${side}-style`, false, "none", borderStyles)),
+  ...sides.map(borderWidth),
+  ...sides.map((side) => colorLonghand(`border-${side}-color`, "currentcolor")),
+] as unknown as Longhand<never, never>[];
+

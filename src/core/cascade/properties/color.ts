@@ -1,0 +1,101 @@
+/** Colour and backgrounds (CSS Color 4, CSS Backgrounds 3). */
+import { colorFromComponent, resolveColor, type ColorValue, type PlainColor } from "../../color/value";
+import { serialiseColor } from "../../color/format";
+import { isKeyword, splitAt, type Component } from "../../source/css/components";
+import { colorLonghand, serialiseNumber } from "./kinds";
+import type { ComputeContext, Longhand } from "./types";
+
+const color: Longhand<ColorValue, PlainColor> = {
+  name: "color",
+  inherited: true,
+  initial: "canvastext",
+  parse: (value) => (value.length === 1 ? colorFromComponent(value[0]!) : null),
+  /** `currentcolor` on `color` itself is the parent's (CSS Color 4, 9). */
+  compute: (value, context) => resolveColor(value, { current: context.color, scheme: context.scheme }),
+  serialise: serialiseColor,
+};
+
+/** One layer of a background: its source as components, null for `none`. */
+export type Image = Component | null;
+
+const imageFunction = /^(?:-webkit-)?(?:repeating-)?(?:linear|radial|conic)-gradient$|^(?:-webkit-)?image-set$|^(?:-webkit-)?cross-fade$|^url$|^src$|^-webkit-gradient$|^paint$|^element$|^image$/;
+
+export function isImage(component: Component | undefined): boolean {
+  return component?.type === "url" || (component?.type === "function" && imageFunction.test(component.name));
+}
+
+const backgroundImage: Longhand<Image[], Image[]> = {
+  name: "background-image",
+  inherited: false,
+  initial: "none",
+  parse: (value) => {
+    const layers: Image[] = [];
+    for (const part of splitAt(value, ",")) {
+      const [only] = part;
+      if (part.length !== 1 || !only) return null;
+      if (isKeyword(only, "none")) layers.push(null);
+      else if (isImage(only)) layers.push(only);
+      else return null;
+    }
+    return layers;
+  },
+  compute: (value) => value,
+  serialise: (value, context) => value.map((image) => (image ? serialiseImage(image, context) : "none")).join(", "),
+};
+
+/** Gradients and addresses as browsers write them back. */
+function serialiseImage(component: Component, context: ComputeContext): string {
+  if (component.type === "url") return `url("${component.value.replace(/["\\]/g, "\\$&")}")`;
+  if (component.type !== "function") return "";
+  if (component.name === "url") {
+    const address = component.args[0];
+    return `url("${address?.type === "string" ? address.value.replace(/["\\]/g, "\\$&") : ""}")`;
+  }
+  return `${component.name}(${splitAt(component.args, ",").map((part) => part.map((one) => serialisePart(one, context)).join(" ")).join(", ")})`;
+}
+
+function serialisePart(component: Component, context: ComputeContext): string {
+  const value = colorFromComponent(component);
+  if (value) return serialiseColor(resolveColor(value, { current: context.color, scheme: context.scheme }));
+  switch (component.type) {
+    case "ident":
+      return component.name.toLowerCase();
+    case "number":
+      return serialiseNumber(component.value);
+    case "percentage":
+      return `${serialiseNumber(component.value)}%`;
+    case "dimension": {
+      const known = context.unit(component.value, component.unit);
+      if (known?.measure === "length") return `${serialiseNumber(known.value)}px`;
+      return `${serialiseNumber(component.value)}${component.unit}`;
+    }
+    case "string":
+      return JSON.stringify(component.value);
+    case "delim":
+      return component.value;
+    default:
+      return serialiseImage(component, context);
+  }
+}
+
+const clipWords = new Set(["border-box", "padding-box", "content-box", "text", "border-area"]);
+
+const backgroundClip: Longhand<string[], string[]> = {
+  name: "background-clip",
+  inherited: false,
+  initial: "border-box",
+  parse: (value) => {
+    const words = splitAt(value, ",").map((part) => (part.length === 1 && part[0]!.type === "ident" ? part[0]!.name.toLowerCase() : ""));
+    return words.every((word) => clipWords.has(word)) ? words : null;
+  },
+  compute: (value) => value,
+  serialise: (value) => value.join(", "),
+};
+
+export const colorLonghands: readonly Longhand<never, never>[] = [
+  color,
+  colorLonghand("background-color", "transparent"),
+  backgroundImage,
+  backgroundClip,
+  { ...colorLonghand("-webkit-text-fill-color", "currentcolor"), inherited: true },
+] as unknown as Longhand<never, never>[];

@@ -1,0 +1,241 @@
+/** Fonts (CSS Fonts 4). */
+import { isDelim, isKeyword, soleKeyword, splitAt, type Component } from "../../source/css/components";
+import { absoluteUnit, evaluateMath, isMath, measureOf } from "../../source/css/math";
+import { computeLength, isLength, keywords, serialiseNumber, serialisePx } from "./kinds";
+import type { Longhand } from "./types";
+
+/** One member of a font stack. */
+export interface FamilyName {
+  name: string;
+  generic: boolean;
+}
+
+export const genericFamilies: ReadonlySet<string> = new Set([
+  "serif", "sans-serif", "monospace", "cursive", "fantasy", "system-ui", "math", "ui-serif", "ui-sans-serif", "ui-monospace", "ui-rounded",
+  "-webkit-body",
+]);
+const reserved = new Set(["inherit", "initial", "unset", "revert", "revert-layer", "default"]);
+
+/** The members of a font stack; null when it is not valid (CSS Fonts 4, 2.1). */
+export function parseFamilies(value: readonly Component[]): FamilyName[] | null {
+  const families: FamilyName[] = [];
+  for (const part of splitAt(value, ",")) {
+    const [first] = part;
+    if (!first) return null;
+    if (first.type === "string") {
+      if (part.length > 1) return null;
+      families.push({ name: first.value, generic: false });
+      continue;
+    }
+    if (part.some((word) => word.type !== "ident")) return null;
+    const words = part.map((word) => (word as { name: string }).name);
+    const lower = words[0]!.toLowerCase();
+    if (words.length === 1 && reserved.has(lower)) return null;
+    const generic = words.length === 1 && genericFamilies.has(lower);
+    families.push({ name: generic ? lower : words.join(" "), generic });
+  }
+  return families;
+}
+
+export function serialiseFamily({ name, generic }: FamilyName): string {
+  if (generic) return name;
+  const plain = /^-?[a-z_\u0080-\uffff][-\w\u0080-\uffff]*$/i.test(name) && !genericFamilies.has(name.toLowerCase()) && !reserved.has(name.toLowerCase());
+  return plain ? name : `"${name.replace(/["\\]/g, "\\$&")}"`;
+}
+
+const fontFamily: Longhand<FamilyName[], FamilyName[]> = {
+  name: "font-family",
+  inherited: true,
+  initial: '"Times New Roman"',
+  parse: parseFamilies,
+  compute: (value) => value,
+  serialise: (value) => value.map(serialiseFamily).join(", "),
+};
+
+/** Sizes of the keywords at a default of 16 px (CSS Fonts 4, 2.5.1), and at 13 px for monospace alone. */
+const sizeKeywords = ["xx-small", "x-small", "small", "medium", "large", "x-large", "xx-large", "xxx-large"];
+const sizes16 = [9, 10, 13, 16, 18, 24, 32, 48];
+const sizes13 = [9, 10, 12, 13, 16, 20, 26, 39];
+const scales = [0.6, 0.75, 8 / 9, 1, 1.2, 1.5, 2, 3];
+
+/** A size with the keyword it comes from, which a change to or from monospace looks at. */
+export interface FontSize {
+  px: number;
+  keyword: number | null;
+}
+
+export function keywordSize(index: number, monospace: boolean, rootSize: number): number {
+  const base = monospace ? (rootSize * 13) / 16 : rootSize;
+  if (base === 16) return sizes16[index]!;
+  if (base === 13) return sizes13[index]!;
+  return base * scales[index]!;
+}
+
+/** Whether a stack is the generic monospace and nothing else, which browsers set smaller. */
+export function isMonospaceAlone(families: readonly FamilyName[]): boolean {
+  return families.length === 1 && families[0]!.generic && families[0]!.name === "monospace";
+}
+
+const sizeRules = { percent: true, negative: false };
+
+const fontSize: Longhand<Component, FontSize> = {
+  name: "font-size",
+  inherited: true,
+  initial: "medium",
+  parse: ([only, more]) => (!more && only && isFontSize(only) ? only : null),
+  compute: (value, context) => {
+    const monospace = isMonospaceAlone(context.own("font-family") as FamilyName[]);
+    if (value.type === "ident") {
+      const word = value.name.toLowerCase();
+      const index = word === "-webkit-xxx-large" ? 7 : sizeKeywords.indexOf(word);
+      if (index >= 0) return { px: keywordSize(index, monospace, context.defaultSize), keyword: index };
+      return { px: word === "math" ? context.parentFontSize : context.parentFontSize * (word === "larger" ? 1.2 : 1 / 1.2), keyword: null };
+    }
+    const { px, percent } = computeLength(value, context, sizeRules);
+    return { px: Math.max(0, px + (percent * context.parentFontSize) / 100), keyword: null };
+  },
+  serialise: ({ px }) => serialisePx(px),
+};
+
+export function isFontSize(component: Component): boolean {
+  if (component.type === "ident") return [...sizeKeywords, "larger", "smaller", "math", "-webkit-xxx-large"].includes(component.name.toLowerCase());
+  return isLength(component, sizeRules, absoluteUnit);
+}
+
+/** A plain number from a number or a math function; null for anything else. */
+function numberOf(component: Component | undefined): number | null {
+  if (component?.type === "number") return component.value;
+  if (!isMath(component)) return null;
+  const quantity = evaluateMath(component, { unit: absoluteUnit, percentAs: null });
+  return quantity && measureOf(quantity) === "number" ? quantity.value : null;
+}
+
+const fontWeight: Longhand<number | "bolder" | "lighter", number> = {
+  name: "font-weight",
+  inherited: true,
+  initial: "400",
+  parse: ([only, more]) => {
+    if (more || !only) return null;
+    if (only.type === "ident") {
+      const word = only.name.toLowerCase();
+      if (word === "bolder" || word === "lighter") return word;
+      return word === "normal" ? 400 : word === "bold" ? 700 : null;
+    }
+    const weight = numberOf(only);
+    if (weight === null) return null;
+    if (isMath(only)) return Math.min(1000, Math.max(1, weight));
+    return weight >= 1 && weight <= 1000 ? weight : null;
+  },
+  /** CSS Fonts 4, 2.2.1. */
+  compute: (value, context) => {
+    const from = context.hasParent ? (context.parent("font-weight") as number) : 400;
+    if (value === "bolder") return from < 350 ? 400 : from < 550 ? 700 : from < 900 ? 900 : from;
+    if (value === "lighter") return from < 100 ? from : from < 550 ? 100 : from < 750 ? 400 : 700;
+    return value;
+  },
+  serialise: serialiseNumber,
+};
+
+const fontStyle: Longhand<string, string> = {
+  name: "font-style",
+  inherited: true,
+  initial: "normal",
+  parse: ([first, second, more]) => {
+    if (more || first?.type !== "ident") return null;
+    const word = first.name.toLowerCase();
+    if (!second) return ["normal", "italic", "oblique"].includes(word) ? word : null;
+    if (word !== "oblique") return null;
+    const angle = evaluateMath(second, { unit: absoluteUnit, percentAs: null });
+    if (!angle || (measureOf(angle) !== "angle" && !(second.type === "number" && second.value === 0))) return null;
+    if (Math.abs(angle.value) > 90) return null;
+    return angle.value === 14 ? "oblique" : angle.value === 0 ? "normal" : `oblique ${serialiseNumber(angle.value)}deg`;
+  },
+  compute: (value) => (value === "oblique" ? "italic" : value),
+  serialise: (value) => value,
+};
+
+export const stretchKeywords: Readonly<Record<string, number>> = {
+  "ultra-condensed": 50, "extra-condensed": 62.5, condensed: 75, "semi-condensed": 87.5, normal: 100, "semi-expanded": 112.5,
+  expanded: 125, "extra-expanded": 150, "ultra-expanded": 200,
+};
+
+const fontStretch: Longhand<number, number> = {
+  name: "font-stretch",
+  inherited: true,
+  initial: "normal",
+  parse: ([only, more]) => {
+    if (more || !only) return null;
+    if (only.type === "ident") return stretchKeywords[only.name.toLowerCase()] ?? null;
+    return only.type === "percentage" && only.value >= 0 ? only.value : null;
+  },
+  compute: (value) => value,
+  serialise: (value) => `${serialiseNumber(value)}%`,
+};
+
+const adjustMetrics = ["ex-height", "cap-height", "ch-width", "ic-width", "ic-height"];
+
+const fontSizeAdjust: Longhand<string, string> = {
+  name: "font-size-adjust",
+  inherited: true,
+  initial: "none",
+  parse: (value) => {
+    if (soleKeyword(value) === "none") return "none";
+    const parts = [...value];
+    const metric = parts[0]?.type === "ident" ? parts[0].name.toLowerCase() : "";
+    const named = adjustMetrics.includes(metric);
+    if (named) parts.shift();
+    if (parts.length !== 1) return null;
+    const amount = isKeyword(parts[0], "from-font") ? "from-font" : numberOf(parts[0]);
+    if (amount === null || (typeof amount === "number" && amount < 0)) return null;
+    const text = typeof amount === "number" ? serialiseNumber(amount) : amount;
+    return named && metric !== "ex-height" ? `${metric} ${text}` : text;
+  },
+  compute: (value) => value,
+  serialise: (value) => value,
+};
+
+/** Line height: a number multiplies each descendant's own size, a length is inherited as it is (CSS Inline 3, 4.2). */
+export type LineHeight = { kind: "normal" } | { kind: "number"; value: number } | { kind: "px"; value: number };
+
+const leadingRules = { percent: true, negative: false };
+
+export function isLineHeight(component: Component): boolean {
+  if (isKeyword(component, "normal")) return true;
+  if (component.type === "number") return component.value >= 0;
+  return isLength(component, leadingRules, absoluteUnit) || numberOf(component) !== null;
+}
+
+const lineHeight: Longhand<Component, LineHeight> = {
+  name: "line-height",
+  inherited: true,
+  initial: "normal",
+  parse: ([only, more]) => (!more && only && isLineHeight(only) ? only : null),
+  compute: (value, context) => {
+    if (value.type === "ident") return { kind: "normal" };
+    const number = numberOf(value);
+    if (number !== null) return { kind: "number", value: Math.max(0, number) };
+    const { px, percent } = computeLength(value, context, leadingRules);
+    return { kind: "px", value: px + (percent * context.fontSize) / 100 };
+  },
+  serialise: (value, context) => (value.kind === "normal" ? "normal" : serialisePx(leadingPx(value, context.fontSize)!)),
+};
+
+/** Line height in px; null for `normal`, which only the font knows. */
+export function leadingPx(value: LineHeight, size: number): number | null {
+  if (value.kind === "normal") return null;
+  return value.kind === "number" ? value.value * size : value.value;
+}
+
+export const capsKeywords = "small-caps all-small-caps petite-caps all-petite-caps unicase titling-caps";
+
+export function isSlash(component: Component | undefined): boolean {
+  return isDelim(component, "/");
+}
+
+/** In the order in which they are computed: the size needs the family, line height the size. */
+export const fontLonghands: readonly Longhand<never, never>[] = [
+  fontFamily, fontSize, fontWeight, fontStyle, fontStretch,
+  keywords("font-variant-caps", true, "normal", capsKeywords),
+  fontSizeAdjust, lineHeight,
+] as unknown as Longhand<never, never>[];
+

@@ -1,0 +1,81 @@
+/** The list of properties. A new longhand goes into the file of its kind and shows up here by itself. */
+import { boxLonghands, colorScheme } from "./box";
+import { colorLonghands } from "./color";
+import { fontLonghands } from "./font";
+import { keywords } from "./kinds";
+import { textLonghands } from "./text";
+import type { Longhand } from "./types";
+
+/** In the order in which they are computed. */
+export const longhands: readonly Longhand[] = [
+  keywords("direction", true, "ltr", "rtl"),
+  keywords("writing-mode", true, "horizontal-tb", "vertical-rl vertical-lr sideways-rl sideways-lr"),
+  colorScheme,
+  ...fontLonghands,
+  ...colorLonghands,
+  ...textLonghands,
+  ...boxLonghands,
+] as unknown as Longhand[];
+
+export const longhandIndex: ReadonlyMap<string, number> = new Map(longhands.map(({ name }, index) => [name, index]));
+
+/** Older names of longhands and shorthands that mean the same (CSS Compatibility; CSS Fonts 4, 2.3). */
+export const aliases: Readonly<Record<string, string>> = {
+  "font-width": "font-stretch",
+  "word-wrap": "overflow-wrap",
+  "-webkit-background-clip": "background-clip",
+  "-webkit-opacity": "opacity",
+  "-webkit-hyphens": "hyphens",
+  "-webkit-margin-start": "margin-inline-start",
+  "-webkit-margin-end": "margin-inline-end",
+  "-webkit-padding-start": "padding-inline-start",
+  "-webkit-padding-end": "padding-inline-end",
+  "-epub-text-transform": "text-transform",
+};
+
+type Flow = "block-start" | "block-end" | "inline-start" | "inline-end";
+const flows: readonly Flow[] = ["block-start", "block-end", "inline-start", "inline-end"];
+
+/** Flow-relative longhands with the edge each is about and the name of the physical one (CSS Logical 1, section 4). */
+const logical: ReadonlyMap<string, { flow: Flow; physical: (side: string) => string }> = new Map(
+  flows.flatMap((flow) => [
+    [`margin-${flow}`, { flow, physical: (side: string) => `margin-${side}` }] as const,
+    [`padding-${flow}`, { flow, physical: (side: string) => `padding-${side}` }] as const,
+    ...["width", "style", "color"].map((part) => [`border-${flow}-${part}`, { flow, physical: (side: string) => `border-${side}-${part}` }] as const),
+  ]),
+);
+
+/** For each flow-relative longhand, a physical one that reads the same values. */
+export function readerOf(name: string): Longhand | null {
+  const physical = logical.has(name) ? logical.get(name)!.physical("top") : name;
+  const index = longhandIndex.get(physical);
+  return index === undefined ? null : longhands[index]!;
+}
+
+export function isLogical(name: string): boolean {
+  return logical.has(name);
+}
+
+/** The physical longhand a flow-relative one stands for in a writing mode and direction. */
+export function physicalName(name: string, writingMode: string, direction: string): string {
+  const entry = logical.get(name);
+  return entry ? entry.physical(sideOf(entry.flow, writingMode, direction)) : name;
+}
+
+function sideOf(flow: Flow, writingMode: string, direction: string): string {
+  const [axis, end] = flow.split("-") as ["block" | "inline", "start" | "end"];
+  const opposite: Record<string, string> = { top: "bottom", bottom: "top", left: "right", right: "left" };
+  let start: string;
+  if (axis === "block") start = writingMode === "horizontal-tb" ? "top" : writingMode.endsWith("-rl") ? "right" : "left";
+  else {
+    const forward = writingMode === "horizontal-tb" ? "left" : writingMode === "sideways-lr" ? "bottom" : "top";
+    start = direction === "rtl" ? opposite[forward]! : forward;
+  }
+  return end === "start" ? start : opposite[start]!;
+}
+
+/** The longhands `getComputedStyle` is compared on and that reports carry. */
+export const reportedLonghands: readonly string[] = longhands
+  .map(({ name }) => name)
+  .filter((name) => !["position", "float", "-webkit-text-fill-color"].includes(name) && !name.endsWith("-style") || ["font-style", "text-decoration-style"].includes(name))
+  .sort();

@@ -1,0 +1,153 @@
+/** The shapes most longhands share. */
+import { colorFromComponent, resolveColor, type ColorValue } from "../../color/value";
+import { serialiseColor } from "../../color/format";
+import { soleKeyword, type Component } from "../../source/css/components";
+import { evaluateMath, isMath, measureOf, UnresolvedPercentage, type MathEnvironment, type Measure } from "../../source/css/math";
+import type { ComputeContext, LengthPercentage, Longhand } from "./types";
+
+/** Numbers as browsers serialise them: six significant digits. */
+export function serialiseNumber(value: number): string {
+  if (!Number.isFinite(value)) return value > 0 ? "infinity" : value < 0 ? "-infinity" : "NaN";
+  const rounded = Number(Math.fround(value).toPrecision(6));
+  const magnitude = Math.abs(rounded);
+  if (magnitude !== 0 && (magnitude >= 1e6 || magnitude < 1e-4)) {
+    const [mantissa, exponent] = rounded.toExponential().split("e") as [string, string];
+    return `${mantissa}e${exponent[0]}${exponent.slice(1).padStart(2, "0")}`;
+  }
+  return Object.is(rounded, -0) ? "0" : String(rounded);
+}
+
+export const serialisePx = (value: number) => `${serialiseNumber(value)}px`;
+
+export function keywords(name: string, inherited: boolean, initial: string, others: string): Longhand<string, string> {
+  const known = new Set([initial, ...others.split(" ")]);
+  return {
+    name,
+    inherited,
+    initial,
+    parse: (value) => {
+      const word = soleKeyword(value);
+      return word !== null && known.has(word) ? word : null;
+    },
+    compute: (value) => value,
+    serialise: (value) => value,
+  };
+}
+
+/** Units whose meaning depends on the element or the window. */
+const relativeUnits = new Set(
+  ("em rem ex rex ch rch cap rcap ic ric lh rlh vw vh vi vb vmin vmax svw svh svi svb svmin svmax lvw lvh lvi lvb lvmin lvmax " +
+    "dvw dvh dvi dvb dvmin dvmax cqw cqh cqi cqb cqmin cqmax").split(" "),
+);
+
+/** Enough of an environment to tell whether an expression is valid. */
+function checking(absolute: (value: number, unit: string) => { value: number; measure: Measure } | null, percent: boolean): MathEnvironment {
+  return {
+    unit: (value, unit) => (relativeUnits.has(unit) ? { value, measure: "length" } : absolute(value, unit)),
+    percentAs: percent ? "length" : null,
+  };
+}
+
+export interface LengthRules {
+  percent: boolean;
+  negative: boolean;
+  /** Whether a bare number counts as pixels in quirks mode; kept for the style's own check. */
+  unitless?: boolean;
+}
+
+/** Whether a component is a length (or percentage) the rules allow. */
+export function isLength(component: Component | undefined, rules: LengthRules, absolute: AbsoluteUnits): boolean {
+  if (!component) return false;
+  switch (component.type) {
+    case "number":
+      return component.value === 0;
+    case "percentage":
+      return rules.percent && (rules.negative || component.value >= 0);
+    case "dimension":
+      if (!rules.negative && component.value < 0) return false;
+      return relativeUnits.has(component.unit) || absolute(component.value, component.unit)?.measure === "length";
+    case "function":
+      if (!isMath(component)) return false;
+      try {
+        const quantity = evaluateMath(component, checking(absolute, rules.percent));
+        return quantity !== null && measureOf(quantity) === "length";
+      } catch (error) {
+        if (error instanceof UnresolvedPercentage) return rules.percent;
+        throw error;
+      }
+    default:
+      return false;
+  }
+}
+
+export type AbsoluteUnits = (value: number, unit: string) => { value: number; measure: Measure } | null;
+
+/** The computed value of a component that `isLength` has let through. */
+export function computeLength(component: Component, context: Pick<ComputeContext, "unit">, rules: LengthRules): LengthPercentage {
+  if (component.type === "percentage") return { px: 0, percent: component.value };
+  try {
+    const quantity = evaluateMath(component, { unit: context.unit, percentAs: rules.percent ? "length" : null });
+    if (!quantity) return { px: 0, percent: 0 };
+    const clampAt = (value: number) => (rules.negative || !isMath(component) || quantity.percent !== 0 ? value : Math.max(0, value));
+    return { px: clampAt(finite(quantity.value)), percent: rules.negative || quantity.value !== 0 ? quantity.percent : Math.max(0, quantity.percent) };
+  } catch (error) {
+    if (error instanceof UnresolvedPercentage) return { px: 0, percent: 0, expression: serialiseExpression(component, context) };
+    throw error;
+  }
+}
+
+const largest = 33554432;
+const finite = (value: number) => Math.max(-largest, Math.min(largest, value));
+
+export function serialiseLengthPercentage({ px, percent, expression }: LengthPercentage): string {
+  if (expression !== undefined) return expression;
+  if (percent === 0) return serialisePx(px);
+  if (px === 0) return `${serialiseNumber(percent)}%`;
+  return `calc(${serialiseNumber(percent)}% ${px < 0 ? "-" : "+"} ${serialisePx(Math.abs(px))})`;
+}
+
+/** A math function with its lengths in px and its percentages left (CSS Values 4, 10.13). */
+function serialiseExpression(component: Component, context: Pick<ComputeContext, "unit">): string {
+  switch (component.type) {
+    case "dimension": {
+      const known = context.unit(component.value, component.unit);
+      return known ? serialisePx(known.value) : "0px";
+    }
+    case "percentage":
+      return `${serialiseNumber(component.value)}%`;
+    case "number":
+      return serialiseNumber(component.value);
+    case "ident":
+      return component.name.toLowerCase();
+    case "delim":
+      return component.value;
+    case "block":
+    case "function": {
+      const inner = component.args.map((arg) => ({ arg, text: serialiseExpression(arg, context) }));
+      let text = "";
+      for (const { arg, text: one } of inner) {
+        const isComma = arg.type === "delim" && arg.value === ",";
+        text += isComma ? ", " : `${text === "" || text.endsWith(", ") ? "" : " "}${one}`;
+      }
+      return component.type === "function" ? `${component.name}(${text})` : `(${text})`;
+    }
+    default:
+      return "";
+  }
+}
+
+export function isColor(component: Component | undefined): component is Component {
+  return component !== undefined && colorFromComponent(component) !== null;
+}
+
+/** A longhand that holds one colour. */
+export function colorLonghand(name: string, initial: string): Longhand<ColorValue, ColorValue> {
+  return {
+    name,
+    inherited: false,
+    initial,
+    parse: (value) => (value.length === 1 ? colorFromComponent(value[0]!) : null),
+    compute: (value) => value,
+    serialise: (value, context) => serialiseColor(resolveColor(value, { current: context.color, scheme: context.scheme })),
+  };
+}

@@ -1,0 +1,54 @@
+import type { PlainColor } from "../../color/value";
+import type { Component } from "../../source/css/components";
+import type { Measure } from "../../source/css/math";
+
+/** A length or percentage as computed: px, percent, or an expression that waits for its basis. */
+export interface LengthPercentage {
+  px: number;
+  percent: number;
+  /** Set where the value is not a plain sum: the expression as serialised. */
+  expression?: string;
+}
+
+/** What computing a value may ask for. Lengths in CSS px. */
+export interface ComputeContext {
+  /** Computed values of this element, of those properties that are computed before this one. */
+  own(name: string): unknown;
+  parent(name: string): unknown;
+  hasParent: boolean;
+  fontSize: number;
+  parentFontSize: number;
+  rootFontSize: number;
+  /** The reader's default size, which keywords such as `medium` stand for. */
+  defaultSize: number;
+  /** Display of the nearest ancestor that makes a box. */
+  containerDisplay: string;
+  unit(value: number, unit: string): { value: number; measure: Measure } | null;
+  color: PlainColor;
+  scheme: "light" | "dark";
+  quirks: boolean;
+}
+
+/** One longhand: how it is read, computed and serialised. Values are plain data. */
+export interface Longhand<Specified = unknown, Computed = unknown> {
+  name: string;
+  inherited: boolean;
+  /** CSS text of the initial value. */
+  initial: string;
+  /** Null when the value is not valid. */
+  parse(value: readonly Component[]): Specified | null;
+  compute(value: Specified, context: ComputeContext): Computed;
+  /** As `getComputedStyle` gives it. */
+  serialise(value: Computed, context: ComputeContext): string;
+}
+
+/** A property that stands for several longhands. */
+export interface Shorthand {
+  name: string;
+  longhands: readonly string[];
+  /**
+   * Values by longhand, null when not valid. A longhand left out gets its initial value.
+   * Values are component lists, to be read by the longhand.
+   */
+  expand(value: readonly Component[]): Partial<Record<string, readonly Component[]>> | null;
+}

@@ -1,0 +1,252 @@
+/** Selector matching (Selectors 4) over the element tree. */
+import type { ElementNode } from "../../source/html/document";
+import { states } from "./states";
+import type { Compound, NthKind, Selector, SimpleSelector } from "./types";
+
+export interface MatchContext {
+  /** In quirks mode classes and ids match in any letter case (Selectors 4, 3.5). */
+  quirks: boolean;
+  /** What `:scope` is; the root when null. */
+  scope: ElementNode | null;
+  /** States forced on elements, by index: "hover", "focus" … */
+  forced: ReadonlyMap<number, ReadonlySet<string>> | null;
+}
+
+/** Whether the element matches; a selector's pseudo-element is left to the caller. */
+export function matches(selector: Selector, element: ElementNode, context: MatchContext): boolean {
+  return matchesFrom(selector, selector.compounds.length - 1, element, context);
+}
+
+function matchesFrom(selector: Selector, at: number, element: ElementNode, context: MatchContext): boolean {
+  if (!matchesCompound(selector.compounds[at]!, element, context)) return false;
+  if (at === 0) return true;
+  switch (selector.combinators[at - 1]) {
+    case ">":
+      return element.parent !== null && matchesFrom(selector, at - 1, element.parent, context);
+    case "+": {
+      const before = previous(element);
+      return before !== null && matchesFrom(selector, at - 1, before, context);
+    }
+    case "~":
+      for (let before = previous(element); before; before = previous(before)) {
+        if (matchesFrom(selector, at - 1, before, context)) return true;
+      }
+      return false;
+    default:
+      for (let above = element.parent; above; above = above.parent) {
+        if (matchesFrom(selector, at - 1, above, context)) return true;
+      }
+      return false;
+  }
+}
+
+function previous(element: ElementNode): ElementNode | null {
+  return element.parent && element.position > 0 ? element.parent.children[element.position - 1]! : null;
+}
+
+function matchesCompound(compound: Compound, element: ElementNode, context: MatchContext): boolean {
+  for (const simple of compound.simples) if (!matchesSimple(simple, element, context)) return false;
+  return true;
+}
+
+function matchesSimple(simple: SimpleSelector, element: ElementNode, context: MatchContext): boolean {
+  switch (simple.kind) {
+    case "universal":
+      return simple.prefix !== "";
+    case "type":
+      return (element.namespace === "html" ? element.tag === simple.lower : element.tag === simple.name) && simple.prefix !== "";
+    case "id":
+      return element.id !== null && (element.id === simple.name || (context.quirks && same(element.id, simple.name)));
+    case "class":
+      return element.classes.includes(simple.name) || (context.quirks && element.classes.some((name) => same(name, simple.name)));
+    case "attribute":
+      return matchesAttribute(simple, element);
+    case "state":
+      if (context.forced?.get(element.index)?.has(simple.name)) return true;
+      if (simple.name === "scope" && context.scope) return element === context.scope;
+      if (simple.name === "focus-within") return holdsFocus(element, context);
+      return states.get(simple.name)?.(element) ?? false;
+    case "lang":
+      return matchesLang(simple.ranges, element);
+    case "dir":
+      return directionOf(element) === simple.direction;
+    case "nth":
+      return matchesNth(simple, element, context);
+    case "is":
+      return simple.list.some((selector) => matches(selector, element, context));
+    case "not":
+      return !simple.list.some((selector) => matches(selector, element, context));
+    case "has":
+      return simple.list.some((selector) => hasRelative(selector, element, context));
+    case "never":
+      return false;
+  }
+}
+
+function same(a: string, b: string): boolean {
+  return a.length === b.length && asciiLower(a) === asciiLower(b);
+}
+
+function asciiLower(text: string): string {
+  return text.replace(/[A-Z]+/g, (letters) => letters.toLowerCase());
+}
+
+/** Attributes whose values match in any letter case on HTML elements (HTML, 4.16.2). */
+const caseless = new Set(
+  ("accept accept-charset align alink axis bgcolor charset checked clear codetype color compact declare defer dir direction disabled " +
+    "enctype face frame hreflang http-equiv lang language link media method multiple nohref noresize noshade nowrap readonly rel rev " +
+    "rules scope scrolling selected shape target text type valign valuetype vlink").split(" "),
+);
+
+function matchesAttribute(simple: SimpleSelector & { kind: "attribute" }, element: ElementNode): boolean {
+  const html = element.namespace === "html";
+  const actual = element.attributes.get(html ? simple.lower : simple.name);
+  if (actual === undefined) return false;
+  if (simple.operator === null) return true;
+  const fold = simple.flag === "i" || (simple.flag === null && html && caseless.has(simple.lower));
+  const value = fold ? asciiLower(actual) : actual;
+  const wanted = fold ? asciiLower(simple.value) : simple.value;
+  switch (simple.operator) {
+    case "=":
+      return value === wanted;
+    case "~=":
+      return wanted !== "" && !/[ \t\n\r\f]/.test(wanted) && value.split(/[ \t\n\r\f]+/).includes(wanted);
+    case "|=":
+      return value === wanted || value.startsWith(`${wanted}-`);
+    case "^=":
+      return wanted !== "" && value.startsWith(wanted);
+    case "$=":
+      return wanted !== "" && value.endsWith(wanted);
+    case "*=":
+      return wanted !== "" && value.includes(wanted);
+  }
+}
+
+function holdsFocus(element: ElementNode, context: MatchContext): boolean {
+  if (!context.forced) return false;
+  if (context.forced.get(element.index)?.has("focus")) return true;
+  return element.children.some((child) => holdsFocus(child, context));
+}
+
+/** Extended filtering of RFC 4647, 3.3.2, with an implied wildcard first (Selectors 4, 7.2). */
+function matchesLang(ranges: readonly string[], element: ElementNode): boolean {
+  const language = languageOf(element);
+  return ranges.some((range) => {
+    if (range === "") return language === "";
+    if (language === "") return false;
+    const wanted = range.toLowerCase().split("-");
+    const tags = language.toLowerCase().split("-");
+    if (wanted[0] !== "*" && wanted[0] !== tags[0]) return false;
+    let at = 1;
+    for (const part of wanted.slice(1)) {
+      if (part === "*") continue;
+      while (at < tags.length && tags[at] !== part) {
+        if (tags[at]!.length === 1) return false;
+        at += 1;
+      }
+      if (at >= tags.length) return false;
+      at += 1;
+    }
+    return true;
+  });
+}
+
+/** The language of an element (HTML, 3.2.6.2); "" when unknown. */
+export function languageOf(element: ElementNode): string {
+  for (let node: ElementNode | null = element; node; node = node.parent) {
+    const language = node.attributes.get("xml:lang") ?? node.attributes.get("lang");
+    if (language !== undefined) return language;
+  }
+  return "";
+}
+
+/** The direction of an element as its `dir` attributes give it (HTML, 3.2.6.4). */
+export function directionOf(element: ElementNode): "ltr" | "rtl" {
+  const own = element.namespace === "html" ? element.attributes.get("dir")?.toLowerCase() : undefined;
+  if (own === "ltr" || own === "rtl") return own;
+  if (own === "auto" || (element.tag === "bdi" && own === undefined)) return autoDirection(element) ?? "ltr";
+  return element.parent ? directionOf(element.parent) : "ltr";
+}
+
+const rightToLeft = /[\u0590-\u08ff\ufb1d-\ufdff\ufe70-\ufeff]/;
+const strong = /[A-Za-z\u00aa\u00b5\u00ba\u00c0-\u02b8\u0370-\u08ff\u0900-\u1fff\u2c00-\ufdff\ufe70-\ufeff]/;
+
+function autoDirection(element: ElementNode): "ltr" | "rtl" | null {
+  for (const node of element.content) {
+    if ("text" in node) {
+      const letter = strong.exec(node.text);
+      if (letter) return rightToLeft.test(letter[0]) ? "rtl" : "ltr";
+    } else if (!["bdi", "script", "style", "textarea"].includes(node.tag) && !node.attributes.has("dir")) {
+      const inner = autoDirection(node);
+      if (inner) return inner;
+    }
+  }
+  return null;
+}
+
+function matchesNth(simple: SimpleSelector & { kind: "nth" }, element: ElementNode, context: MatchContext): boolean {
+  if (simple.list && !simple.list.some((selector) => matches(selector, element, context))) return false;
+  const place = placeOf(simple.of, simple.list, element, context);
+  if (simple.step === 0) return place === simple.offset;
+  const steps = (place - simple.offset) / simple.step;
+  return steps >= 0 && Number.isInteger(steps);
+}
+
+function placeOf(of: NthKind, list: readonly Selector[] | null, element: ElementNode, context: MatchContext): number {
+  if (!element.parent) return 1;
+  const siblings = element.parent.children;
+  if (of === "child" && !list) return element.position + 1;
+  if (of === "last-child" && !list) return siblings.length - element.position;
+  const last = of.startsWith("last");
+  const step = last ? 1 : -1;
+  let place = 1;
+  for (let at = element.position + step; at >= 0 && at < siblings.length; at += step) {
+    const other = siblings[at]!;
+    if (list) place += list.some((selector) => matches(selector, other, context)) ? 1 : 0;
+    else place += other.tag === element.tag && other.namespace === element.namespace ? 1 : 0;
+  }
+  return place;
+}
+
+/** `:has()` (Selectors 4, 4.5): is there an element, found from the anchor, that the relative selector fits? */
+function hasRelative(selector: Selector, anchor: ElementNode, context: MatchContext): boolean {
+  const candidates: Iterable<ElementNode> =
+    selector.leading === "+" || selector.leading === "~" ? fromSiblings(anchor) : descendants(anchor);
+  for (const candidate of candidates) if (matchesRelative(selector, selector.compounds.length - 1, candidate, anchor, context)) return true;
+  return false;
+}
+
+function matchesRelative(selector: Selector, at: number, element: ElementNode, anchor: ElementNode, context: MatchContext): boolean {
+  if (!matchesCompound(selector.compounds[at]!, element, context)) return false;
+  const join = at === 0 ? selector.leading : selector.combinators[at - 1];
+  const fits = (other: ElementNode) => (at === 0 ? other === anchor : matchesRelative(selector, at - 1, other, anchor, context));
+  switch (join) {
+    case ">":
+      return element.parent !== null && fits(element.parent);
+    case "+": {
+      const before = previous(element);
+      return before !== null && fits(before);
+    }
+    case "~":
+      for (let before = previous(element); before; before = previous(before)) if (fits(before)) return true;
+      return false;
+    default:
+      for (let above = element.parent; above; above = above.parent) if (fits(above)) return true;
+      return false;
+  }
+}
+
+function* descendants(element: ElementNode): Generator<ElementNode> {
+  for (const child of element.children) {
+    yield child;
+    yield* descendants(child);
+  }
+}
+
+function* fromSiblings(anchor: ElementNode): Generator<ElementNode> {
+  if (!anchor.parent) return;
+  for (const sibling of anchor.parent.children.slice(anchor.position + 1)) {
+    yield sibling;
+    yield* descendants(sibling);
+  }
+}

@@ -1,0 +1,457 @@
+/** Computed styles of all elements of a page (CSS Cascade 5, sections 4 to 7). */
+import type { PlainColor } from "../color/value";
+import { componentsOf } from "../source/css/components";
+import { absoluteUnit, type Measure } from "../source/css/math";
+import { parseBlock, type Declaration } from "../source/css/syntax";
+import { documentOf, type ElementNode, type HtmlDocument } from "../source/html/document";
+import { sheetsOfPage, type PageSheets, type SheetSource } from "../source/html/sheets";
+import type { Site, TextFile } from "../source/site";
+import { browserSheet, quirksSheet } from "./browserSheet";
+import type { Conditions } from "./conditions";
+import { prepareDeclaration, readPending, type Given } from "./declarations";
+import { hintsFor } from "./hints";
+import { matchRules, pageRules, type Match, type Origin, type PageRules } from "./pageRules";
+import { isLogical, longhandIndex, longhands, physicalName } from "./properties";
+import { isMonospaceAlone, leadingPx, type FamilyName, type FontSize, type LineHeight } from "./properties/font";
+import type { ComputeContext } from "./properties/types";
+import type { MatchContext } from "./selectors/match";
+import { resolveVariables, substitute, type CustomProperties, type DeclaredText } from "./variables";
+
+/** The winning declaration of a longhand, with those it beat behind it. */
+export interface Winner {
+  given: Given;
+  /** The property as declared, before flow-relative names were mapped. */
+  name: string;
+  block: Block;
+  declaration: Declaration;
+  beaten: Winner | null;
+}
+
+/** Declarations that apply to an element together. */
+export interface Block {
+  origin: Origin;
+  attached: boolean;
+  match: Match | null;
+  normal: readonly BlockEntry[];
+  important: readonly BlockEntry[];
+}
+
+interface BlockEntry {
+  declaration: Declaration;
+  entries: readonly (readonly [string, Given])[];
+  custom: { name: string; given: { kind: "text"; text: string } | { kind: "wide"; keyword: string } } | null;
+}
+
+/** An element's computed style. Values by longhand, as the property's own file computes them. */
+export interface Style {
+  element: ElementNode;
+  parent: Style | null;
+  values: unknown[];
+  custom: CustomProperties;
+  scheme: "light" | "dark";
+  winners: ReadonlyMap<string, Winner>;
+  /** All that applies to the element, weakest first. */
+  blocks: readonly Block[];
+  context: ComputeContext;
+}
+
+export interface StyledPage {
+  file: TextFile;
+  document: HtmlDocument;
+  sheets: PageSheets;
+  rules: PageRules;
+  conditions: Conditions;
+  /** By element index. */
+  styles: readonly Style[];
+}
+
+export function stylePage(site: Site, file: TextFile, conditions: Conditions, forced: MatchContext["forced"] = null): StyledPage {
+  const document = documentOf(file);
+  const sheets = sheetsOfPage(site, file);
+  const all = sheets.owners.flatMap((owner) => owner.sheets);
+  const rules = pageRules(browserOf(document), all, document, conditions);
+  const matching: MatchContext = { quirks: document.mode === "quirks", scope: null, forced };
+  const computer = new Computer(rules, conditions, document, matching);
+  return { file, document, sheets, rules, conditions, styles: computer.all() };
+}
+
+function browserOf(document: HtmlDocument): SheetSource {
+  return document.mode === "quirks" ? quirksSheet : browserSheet;
+}
+
+/** A computed value as `getComputedStyle` serialises it. @throws RangeError for a property that is not computed here */
+export function computedValue(style: Style, name: string): string {
+  const index = longhandIndex.get(name);
+  if (index === undefined) throw new RangeError(`${name} is not a longhand that is computed.`);
+  return longhands[index]!.serialise(style.values[index], style.context);
+}
+
+export function valueOf<Value>(style: Style, name: string): Value {
+  return style.values[longhandIndex.get(name)!] as Value;
+}
+
+export function fontSizeOf(style: Style): number {
+  return valueOf<FontSize>(style, "font-size").px;
+}
+
+/** Line height in px; null for `normal`. */
+export function leadingOf(style: Style): number | null {
+  return leadingPx(valueOf<LineHeight>(style, "line-height"), fontSizeOf(style));
+}
+
+const blocks = new WeakMap<readonly Declaration[], { normal: BlockEntry[]; important: BlockEntry[] }>();
+
+function blockOf(declarations: readonly Declaration[]): { normal: BlockEntry[]; important: BlockEntry[] } {
+  let block = blocks.get(declarations);
+  if (!block) {
+    block = { normal: [], important: [] };
+    for (const declaration of declarations) {
+      const prepared = prepareDeclaration(declaration);
+      const into = declaration.important ? block.important : block.normal;
+      if (prepared.kind === "longhands") into.push({ declaration, entries: prepared.entries, custom: null });
+      else if (prepared.kind === "custom") into.push({ declaration, entries: [], custom: prepared });
+    }
+    blocks.set(declarations, block);
+  }
+  return block;
+}
+
+const attached = new Map<string, Declaration[]>();
+
+/** The declarations of a style attribute; offsets are into the attribute's value. */
+export function attachedDeclarations(element: ElementNode): readonly Declaration[] {
+  const text = element.attributes.get("style");
+  if (!text) return [];
+  let declarations = attached.get(text);
+  if (!declarations) {
+    if (attached.size > 5000) attached.clear();
+    declarations = parseBlock(text).filter((item) => item.kind === "declaration");
+    attached.set(text, declarations);
+  }
+  return declarations;
+}
+
+/** All blocks that apply to an element, weakest first among what is not important. */
+export function blocksFor(element: ElementNode, rules: PageRules, matching: MatchContext): Block[] {
+  const found = matchRules(rules.index, element, matching);
+  found.sort(compareMatches);
+  const list: Block[] = found.map((match) => ({
+    origin: match.rule.origin,
+    attached: false,
+    match,
+    ...blockOf(match.rule.entry.declarations),
+  }));
+  const hints = hintsFor(element);
+  if (hints.length) {
+    const at = list.findIndex((block) => block.origin === "author");
+    list.splice(at < 0 ? list.length : at, 0, { origin: "hint", attached: false, match: null, ...blockOf(hints) });
+  }
+  const own = attachedDeclarations(element);
+  if (own.length) list.push({ origin: "author", attached: true, match: null, ...blockOf(own) });
+  return list;
+}
+
+const originRank: Readonly<Record<Origin, number>> = { browser: 0, hint: 1, author: 2 };
+
+/** Order of the cascade for what is not important (CSS Cascade 6, 2.1). */
+function compareMatches(a: Match, b: Match): number {
+  const [x, y] = [a.specificity, b.specificity];
+  return (
+    originRank[a.rule.origin] - originRank[b.rule.origin] ||
+    a.rule.layerRank - b.rule.layerRank ||
+    x[0] - y[0] || x[1] - y[1] || x[2] - y[2] ||
+    (a.proximity === b.proximity ? 0 : b.proximity - a.proximity) ||
+    a.rule.order - b.rule.order
+  );
+}
+
+/** Where a block stands in the order of layers; style attributes come after all. */
+function layerOf(block: Block): number {
+  return block.attached ? Infinity : (block.match?.rule.layerRank ?? -1);
+}
+
+/** Important blocks from weakest to strongest: origins and layers are turned round, the rest is not. */
+function importantOrder(list: readonly Block[]): Block[] {
+  return list
+    .filter((block) => block.important.length > 0)
+    .map((block, at) => ({ block, at }))
+    .sort((a, b) => {
+      const origin = originRank[b.block.origin] - originRank[a.block.origin];
+      if (origin) return origin;
+      if (a.block.attached !== b.block.attached) return a.block.attached ? 1 : -1;
+      const layer = layerOf(b.block) - layerOf(a.block);
+      return layer || a.at - b.at;
+    })
+    .map(({ block }) => block);
+}
+
+/** Calls back for every declaration in ascending order of strength. */
+export function forEachInOrder(list: readonly Block[], visit: (block: Block, entry: BlockEntry) => void): void {
+  for (const block of list) for (const entry of block.normal) visit(block, entry);
+  for (const block of importantOrder(list)) for (const entry of block.important) visit(block, entry);
+}
+
+const initials = longhands.map(({ parse, initial }) => parse(componentsOf(initial)));
+const colorAt = longhandIndex.get("color")!;
+const sizeAt = longhandIndex.get("font-size")!;
+const familyAt = longhandIndex.get("font-family")!;
+const schemeAt = longhandIndex.get("color-scheme")!;
+const displayAt = longhandIndex.get("display")!;
+const directionAt = longhandIndex.get("direction")!;
+const writingAt = longhandIndex.get("writing-mode")!;
+const lineHeightAt = longhandIndex.get("line-height")!;
+
+const black: PlainColor = { color: { space: "srgb", channels: [0, 0, 0], alpha: 1 }, legacy: true };
+const noCustom: CustomProperties = new Map();
+
+class Computer {
+  private readonly results: Style[] = [];
+  private rootStyle: Style | null = null;
+  private readonly metaScheme: string | null;
+
+  constructor(
+    private readonly rules: PageRules,
+    private readonly conditions: Conditions,
+    private readonly document: HtmlDocument,
+    private readonly matching: MatchContext,
+  ) {
+    const meta = document.elements.find((element) => element.tag === "meta" && element.attributes.get("name")?.toLowerCase() === "color-scheme");
+    this.metaScheme = meta?.attributes.get("content")?.toLowerCase() ?? null;
+  }
+
+  all(): Style[] {
+    for (const element of this.document.elements) {
+      const parent = element.parent ? this.results[element.parent.index]! : null;
+      const style = this.style(element, parent);
+      this.rootStyle ??= style;
+      this.results.push(style);
+    }
+    return this.results;
+  }
+
+  private style(element: ElementNode, parent: Style | null): Style {
+    const list = blocksFor(element, this.rules, this.matching);
+    const { winners, custom } = this.cascade(list, parent);
+    const style: Style = { element, parent, values: new Array(longhands.length), custom, scheme: "light", winners, blocks: list, context: null! };
+    const context = new Context(style, this.conditions, this.rootStyle, this.document.mode === "quirks");
+    style.context = context;
+    style.values[directionAt] = this.longhand(directionAt, style, context);
+    style.values[writingAt] = this.longhand(writingAt, style, context);
+    style.values[schemeAt] = this.longhand(schemeAt, style, context);
+    style.scheme = this.usedScheme(style.values[schemeAt] as string);
+    for (let index = 0; index < longhands.length; index += 1) {
+      if (style.values[index] === undefined) style.values[index] = this.longhand(index, style, context);
+    }
+    return style;
+  }
+
+  private cascade(list: readonly Block[], parent: Style | null): { winners: Map<string, Winner>; custom: CustomProperties } {
+    const winners = new Map<string, Winner>();
+    const own = new Map<string, DeclaredText>();
+    let usesLogical = false;
+    forEachInOrder(list, (block, { declaration, entries, custom }) => {
+      for (const [name, given] of entries) {
+        usesLogical ||= isLogical(name);
+        winners.set(name, { given, name, block, declaration, beaten: winners.get(name) ?? null });
+      }
+      if (custom) own.set(custom.name, declaredText(custom.given));
+    });
+    const custom = resolveVariables(own, parent?.custom ?? noCustom, this.rules.registered);
+    return { winners: usesLogical ? this.mapLogical(list, winners, parent, custom) : winners, custom };
+  }
+
+  /** Flow-relative longhands take the place of the physical ones they stand for, in the order of the cascade. */
+  private mapLogical(list: readonly Block[], winners: Map<string, Winner>, parent: Style | null, custom: CustomProperties): Map<string, Winner> {
+    const flow = (index: number): string => {
+      const probe = { element: null!, parent, values: [], custom, scheme: "light", winners, context: null! } as unknown as Style;
+      return String(this.longhand(index, probe, new Context(probe, this.conditions, this.rootStyle, false)));
+    };
+    const direction = flow(directionAt);
+    const writingMode = flow(writingAt);
+    const mapped = new Map<string, Winner>();
+    forEachInOrder(list, (block, { declaration, entries }) => {
+      for (const [name, given] of entries) {
+        const physical = physicalName(name, writingMode, direction);
+        mapped.set(physical, { given, name, block, declaration, beaten: mapped.get(physical) ?? null });
+      }
+    });
+    return mapped;
+  }
+
+  private longhand(index: number, style: Style, context: Context): unknown {
+    const { name, inherited } = longhands[index]!;
+    const winner = style.winners.get(name) ?? null;
+    const specified = winner ? this.specified(winner, style, index) : inherited ? "inherit" : "initial";
+    context.computing = index;
+    const { parent } = style;
+    if (specified === "inherit" && parent) return index === sizeAt ? inheritSize(style, this.conditions.rootSize) : parent.values[index];
+    if (specified === "inherit" || specified === "initial") return longhands[index]!.compute(initials[index], context);
+    return longhands[index]!.compute(specified.value, context);
+  }
+
+  private specified(winner: Winner, style: Style, index: number): { value: unknown } | "inherit" | "initial" {
+    const { inherited } = longhands[index]!;
+    const unset = inherited ? "inherit" : "initial";
+    for (let current: Winner | null = winner; current; ) {
+      let given: Given = current.given;
+      if (given.kind === "pending") {
+        const text = substitute(given.text, style.custom);
+        const read = text === null ? null : readPending(current.name, given.shorthand, text);
+        if (!read || read.kind === "pending") return unset;
+        given = read;
+      }
+      if (given.kind === "value") return given;
+      const { keyword } = given as Given & { kind: "wide" };
+      if (keyword === "inherit" || keyword === "initial") return keyword;
+      if (keyword === "unset") return unset;
+      current = rolledBack(current, keyword);
+    }
+    return unset;
+  }
+
+  private usedScheme(value: string): "light" | "dark" {
+    const words = value === "normal" ? (this.metaScheme ?? "light").split(/\s+/) : value.split(" ");
+    const dark = words.includes("dark");
+    const light = words.includes("light");
+    return dark && (this.conditions.scheme === "dark" || !light) ? "dark" : "light";
+  }
+}
+
+function declaredText(given: NonNullable<BlockEntry["custom"]>["given"]): DeclaredText {
+  if (given.kind === "text") return given.text;
+  return given.keyword === "initial" ? null : undefined;
+}
+
+/** What is left when an origin or a layer is taken away (CSS Cascade 5, 7.3.4 and 7.3.5). */
+function rolledBack(winner: Winner, keyword: "revert" | "revert-layer"): Winner | null {
+  const level = (one: Winner) => (one.block.origin === "browser" ? 0 : 1);
+  for (let next = winner.beaten; next; next = next.beaten) {
+    if (level(next) < level(winner)) return next;
+    if (keyword === "revert-layer" && (layerOf(next.block) !== layerOf(winner.block) || next.block.origin !== winner.block.origin)) return next;
+  }
+  return null;
+}
+
+/** An inherited size, changed when the stack turns from or to monospace alone, as browsers do. */
+function inheritSize(style: Style, defaultSize: number): FontSize {
+  const parent = style.parent!;
+  const size = parent.values[sizeAt] as FontSize;
+  const own = isMonospaceAlone(style.values[familyAt] as FamilyName[]);
+  if (own === isMonospaceAlone(parent.values[familyAt] as FamilyName[])) return size;
+  if (size.keyword !== null) {
+    const factor = own ? 13 / 16 : 16 / 13;
+    return { px: size.keyword === 3 ? (own ? (defaultSize * 13) / 16 : defaultSize) : size.px * factor, keyword: size.keyword };
+  }
+  return { px: own ? (size.px * 13) / 16 : (size.px * 16) / 13, keyword: null };
+}
+
+class Context implements ComputeContext {
+  computing = 0;
+
+  constructor(
+    private readonly style: Style,
+    private readonly conditions: Conditions,
+    private readonly rootStyle: Style | null,
+    readonly quirks: boolean,
+  ) {}
+
+  own(name: string): unknown {
+    return this.style.values[longhandIndex.get(name)!];
+  }
+
+  parent(name: string): unknown {
+    return this.style.parent?.values[longhandIndex.get(name)!];
+  }
+
+  get hasParent(): boolean {
+    return this.style.parent !== null;
+  }
+
+  get defaultSize(): number {
+    return this.conditions.rootSize;
+  }
+
+  get containerDisplay(): string {
+    let above = this.style.parent;
+    while (above && above.values[displayAt] === "contents") above = above.parent;
+    return above ? String(above.values[displayAt]) : "block";
+  }
+
+  get fontSize(): number {
+    return (this.style.values[sizeAt] as FontSize | undefined)?.px ?? this.parentFontSize;
+  }
+
+  get parentFontSize(): number {
+    return (this.style.parent?.values[sizeAt] as FontSize | undefined)?.px ?? this.conditions.rootSize;
+  }
+
+  get rootFontSize(): number {
+    if (this.rootStyle) return (this.rootStyle.values[sizeAt] as FontSize).px;
+    return this.computing === sizeAt ? this.conditions.rootSize : this.fontSize;
+  }
+
+  get color(): PlainColor {
+    const own = this.computing === colorAt ? undefined : (this.style.values[colorAt] as PlainColor | undefined);
+    return own ?? (this.style.parent?.values[colorAt] as PlainColor | undefined) ?? black;
+  }
+
+  get scheme(): "light" | "dark" {
+    return this.style.scheme;
+  }
+
+  unit = (value: number, unit: string): { value: number; measure: Measure } | null => {
+    const px = this.pxPer(unit);
+    return px === null ? absoluteUnit(value, unit) : { value: value * px, measure: "length" };
+  };
+
+  /** CSS Values 4, 6.1; without the font's own metrics, x-height and "0" are taken as half the size. */
+  private pxPer(unit: string): number | null {
+    const em = this.computing === sizeAt ? this.parentFontSize : this.fontSize;
+    const { width, height } = this.conditions;
+    switch (unit) {
+      case "em":
+      case "ic":
+        return em;
+      case "rem":
+      case "ric":
+        return this.rootFontSize;
+      case "ex":
+      case "ch":
+        return em / 2;
+      case "rex":
+      case "rch":
+        return this.rootFontSize / 2;
+      case "cap":
+        return em * 0.7;
+      case "rcap":
+        return this.rootFontSize * 0.7;
+      case "lh":
+        return this.lineHeight(this.computing === lineHeightAt || this.computing === sizeAt ? this.style.parent : this.style);
+      case "rlh":
+        return this.lineHeight(this.rootStyle ?? this.style);
+    }
+    const axis = /^(?:[sld]?v|cq)(w|h|i|b|min|max)$/.exec(unit)?.[1];
+    if (!axis) return null;
+    const vertical = String(this.own("writing-mode") ?? "horizontal-tb") !== "horizontal-tb";
+    switch (axis) {
+      case "w":
+        return width / 100;
+      case "h":
+        return height / 100;
+      case "i":
+        return (vertical ? height : width) / 100;
+      case "b":
+        return (vertical ? width : height) / 100;
+      case "min":
+        return Math.min(width, height) / 100;
+      default:
+        return Math.max(width, height) / 100;
+    }
+  }
+
+  private lineHeight(style: Style | null): number {
+    const size = (style?.values[sizeAt] as FontSize | undefined)?.px ?? this.conditions.rootSize;
+    const value = style?.values[lineHeightAt] as LineHeight | undefined;
+    return (value && leadingPx(value, size)) ?? size * 1.15;
+  }
+}

@@ -1,0 +1,112 @@
+/** Custom properties (CSS Custom Properties 1): inheritance, references, cycles. */
+import { componentsOf, isDelim, type Component, type ComponentOf } from "../source/css/components";
+import type { RegisteredProperty } from "./rules";
+
+/** Resolved texts by name; a name that is missing has the guaranteed-invalid value. */
+export type CustomProperties = ReadonlyMap<string, string>;
+
+/** Longer texts than this are refused, so that references cannot be made to explode (2.3, 3.3). */
+const longest = 1_000_000;
+
+/** A declared text, null for `initial`, undefined for anything that inherits. */
+export type DeclaredText = string | null | undefined;
+
+export function resolveVariables(
+  own: ReadonlyMap<string, DeclaredText>,
+  inherited: CustomProperties,
+  registered: ReadonlyMap<string, RegisteredProperty>,
+): CustomProperties {
+  if (own.size === 0 && registered.size === 0) return inherited;
+  const result = new Map(inherited);
+  for (const { name, inherits, initial } of registered.values()) {
+    if ((!inherits || !result.has(name)) && initial !== null) result.set(name, initial);
+    else if (!inherits) result.delete(name);
+  }
+  const state = new Map<string, "open" | "done">();
+  const resolve = (name: string): void => {
+    const text = own.get(name);
+    if (text === undefined) {
+      state.set(name, "done");
+      if (own.has(name) && inherited.has(name)) result.set(name, inherited.get(name)!);
+      return;
+    }
+    if (text === null) {
+      state.set(name, "done");
+      const initial = registered.get(name)?.initial ?? null;
+      if (initial === null) result.delete(name);
+      else result.set(name, initial);
+      return;
+    }
+    state.set(name, "open");
+    stack.push(name);
+    const value = replace(text, (reference) => {
+      if (state.get(reference) === "open") {
+        for (const one of stack.slice(stack.indexOf(reference))) cyclic.add(one);
+        return null;
+      }
+      if (own.has(reference) && !state.has(reference)) resolve(reference);
+      return cyclic.has(reference) ? null : (result.get(reference) ?? null);
+    });
+    stack.pop();
+    state.set(name, "done");
+    if (value === null || cyclic.has(name)) {
+      const property = registered.get(name);
+      const fallback = property ? (property.inherits ? (inherited.get(name) ?? property.initial) : property.initial) : null;
+      if (fallback === null) result.delete(name);
+      else result.set(name, fallback);
+    } else result.set(name, value.trim());
+  };
+  const stack: string[] = [];
+  const cyclic = new Set<string>();
+  for (const name of own.keys()) if (!state.has(name)) resolve(name);
+  return result;
+}
+
+/** A value's text with every var() replaced; null when a reference has no value and no fallback. */
+export function substitute(text: string, custom: CustomProperties): string | null {
+  return replace(text, (name) => custom.get(name) ?? null);
+}
+
+function replace(text: string, lookUp: (name: string) => string | null): string | null {
+  const parts: string[] = [];
+  let length = 0;
+  let at = 0;
+  const put = (piece: string): boolean => {
+    parts.push(piece);
+    length += piece.length;
+    return length <= longest;
+  };
+  const walk = (components: readonly Component[]): boolean => {
+    for (const component of components) {
+      if (component.type === "function" && (component.name === "var" || component.name === "env")) {
+        if (!put(text.slice(at, component.start))) return false;
+        const value = reference(component, text, lookUp);
+        if (value === null || !put(separate(value))) return false;
+        at = component.end;
+      } else if (component.type === "function" || component.type === "block") {
+        if (!walk(component.args)) return false;
+      }
+    }
+    return true;
+  };
+  if (!walk(componentsOf(text))) return null;
+  return put(text.slice(at)) ? parts.join("") : null;
+}
+
+/** Keeps what is put in from growing together with its neighbours. */
+function separate(value: string): string {
+  return `/**/${value}/**/`;
+}
+
+function reference(component: ComponentOf<"function">, text: string, lookUp: (name: string) => string | null): string | null {
+  const [name, comma] = component.args;
+  if (name?.type !== "ident" || (comma && !isDelim(comma, ","))) return null;
+  const value = component.name === "env" ? null : lookUp(name.name);
+  if (value !== null) {
+    if (comma) replace(text.slice(comma.end, component.end - 1), lookUp);
+    return value;
+  }
+  if (!comma) return null;
+  const closed = text[component.end - 1] === ")";
+  return replace(text.slice(comma.end, closed ? component.end - 1 : component.end), lookUp);
+}

@@ -1,0 +1,132 @@
+/** Writing colours: as browsers serialise them, and in any notation. */
+import { differenceOk, toGamut } from "./gamut";
+import { namedColors, nameOfColor } from "./names";
+import { convertColor, degrees, solid } from "./spaces";
+import { colorFromNumber, type PlainColor } from "./value";
+import type { Channels, Color, Notation, Space, Triple } from "./types";
+
+/** A number in at most so many significant digits, without exponent or trailing zeros. */
+function significant(value: number, digits: number): string {
+  if (value === 0) return "0";
+  const rounded = Number(value.toPrecision(digits));
+  return Math.abs(rounded) < 1e-6 || Math.abs(rounded) >= 10 ** digits ? exponential(rounded, digits) : String(rounded);
+}
+
+function exponential(value: number, digits: number): string {
+  const [mantissa, exponent] = value.toExponential(digits - 1).split("e") as [string, string];
+  const trimmed = mantissa.includes(".") ? mantissa.replace(/\.?0+$/, "") : mantissa;
+  return `${trimmed}e${exponent[0]}${exponent.slice(1).padStart(2, "0")}`;
+}
+
+/** Alpha as browsers serialise it: two decimals where those name the same 8-bit value, else three (CSSOM 6.7.2). */
+function legacyAlpha(alpha: number): string {
+  const byte = Math.round(alpha * 255);
+  const two = Math.round((byte / 255) * 100) / 100;
+  return String(Math.round(two * 255) === byte ? two : Math.round((byte / 255) * 1000) / 1000);
+}
+
+/** A computed colour as `getComputedStyle` gives it (CSS Color 4, section 15). */
+export function serialiseColor({ color, legacy }: PlainColor): string {
+  if (legacy) {
+    const bytes = solid(convertColor(color, "srgb").channels).map((value) => Math.round(Math.min(1, Math.max(0, value)) * 255));
+    const alpha = color.alpha ?? 0;
+    return alpha >= 1 ? `rgb(${bytes.join(", ")})` : `rgba(${bytes.join(", ")}, ${legacyAlpha(alpha)})`;
+  }
+  const channels = color.channels.map((channel, at) => {
+    if (channel === null) return "none";
+    const isHue = at === 2 && (color.space === "lch" || color.space === "oklch");
+    return significant(isHue ? degrees(channel) : channel, 6);
+  });
+  const alpha = color.alpha === null ? " / none" : color.alpha < 1 ? ` / ${significant(color.alpha, 6)}` : "";
+  const body = `${channels.join(" ")}${alpha}`;
+  return ["lab", "lch", "oklab", "oklch"].includes(color.space) ? `${color.space}(${body})` : `color(${color.space} ${body})`;
+}
+
+export interface FormatOptions {
+  /** Decimals for each channel; without it the fewest that come back to the same colour. */
+  digits?: number;
+}
+
+const mostDigits = 8;
+
+/**
+ * A colour in a notation. Colours outside the notation's gamut are mapped into it (CSS Color 4, 13.2).
+ * "name" gives the nearest name; see `nearestName` for how far it is.
+ */
+export function formatColor(color: Color, notation: Notation, options: FormatOptions = {}): string {
+  if (notation === "name") return color.alpha === 0 ? "transparent" : nearestName(color).name;
+  if (notation === "hex") return hex(color);
+  const space: Space = notation === "rgb" ? "srgb" : notation;
+  const fitted = toGamut(color, space);
+  if (options.digits !== undefined) return write(fitted, notation, options.digits);
+  const wanted = solid(toGamut(color, "srgb").channels).map(toByte);
+  for (let digits = 0; digits < mostDigits; digits += 1) {
+    const written = roundChannels(fitted, notation, digits);
+    const close =
+      differenceOk(written, fitted) <= 0.0005 && solid(toGamut(written, "srgb").channels).every((value, at) => toByte(value) === wanted[at]);
+    if (close) return write(fitted, notation, digits);
+  }
+  return write(fitted, notation, mostDigits);
+}
+
+const toByte = (value: number) => Math.round(Math.min(1, Math.max(0, value)) * 255);
+
+function hex(color: Color): string {
+  const { channels } = toGamut(color, "srgb");
+  const bytes = solid(channels).map(toByte);
+  if ((color.alpha ?? 0) < 1) bytes.push(toByte(color.alpha ?? 0));
+  return `#${bytes.map((byte) => byte.toString(16).padStart(2, "0")).join("")}`;
+}
+
+/** Units written per space unit, by notation and channel. */
+function writtenUnits(notation: Notation): Triple {
+  if (notation === "rgb") return [255, 255, 255];
+  if (notation === "oklab" || notation === "oklch") return [100, 1, 1];
+  return [1, 1, 1];
+}
+
+/** Decimals a channel needs beyond those of the others, since its unit is larger. */
+function extraDigits(notation: Notation): Triple {
+  if (notation === "oklab") return [0, 2, 2];
+  if (notation === "oklch") return [0, 2, 0];
+  if (notation === "rgb" || ["hsl", "hwb", "lab", "lch"].includes(notation)) return [0, 0, 0];
+  return [2, 2, 2];
+}
+
+const round = (value: number, digits: number) => Math.round(value * 10 ** digits) / 10 ** digits;
+
+function roundChannels(color: Color, notation: Notation, digits: number): Color {
+  const units = writtenUnits(notation);
+  const extra = extraDigits(notation);
+  const channels = color.channels.map((channel, at) => (channel === null ? null : round(channel * units[at]!, digits + extra[at]!) / units[at]!));
+  return { ...color, channels: channels as Channels };
+}
+
+function write(color: Color, notation: Notation, digits: number): string {
+  const units = writtenUnits(notation);
+  const extra = extraDigits(notation);
+  const percents: readonly boolean[] =
+    notation === "hsl" || notation === "hwb" ? [false, true, true] : ["lab", "lch", "oklab", "oklch"].includes(notation) ? [true, false, false] : [];
+  const parts = color.channels.map((channel, at) => {
+    if (channel === null) return "none";
+    const value = round(channel * units[at]!, digits + extra[at]!);
+    return `${Object.is(value, -0) ? 0 : plain(value)}${percents[at] ? "%" : ""}`;
+  });
+  const alpha = color.alpha === null ? " / none" : color.alpha < 1 ? ` / ${plain(round(color.alpha, 4))}` : "";
+  const body = `${parts.join(" ")}${alpha}`;
+  return notation === "rgb" || ["hsl", "hwb", "lab", "lch", "oklab", "oklch"].includes(notation) ? `${notation}(${body})` : `color(${notation} ${body})`;
+}
+
+function plain(value: number): string {
+  return Math.abs(value) < 1e-6 ? "0" : String(value);
+}
+
+/** The named colour nearest in OKLab, and how far it is (0 when exact); alpha is not considered. */
+export function nearestName(color: Color): { name: string; distance: number } {
+  let best = { name: "black", distance: Infinity };
+  for (const [name, rgb] of namedColors) {
+    const distance = differenceOk(color, colorFromNumber(rgb));
+    if (distance < best.distance) best = { name: nameOfColor.get(rgb) ?? name, distance };
+  }
+  return best.distance < 1e-6 ? { ...best, distance: 0 } : best;
+}

@@ -1,0 +1,21 @@
+import { ColorError, isAbsolute, readColorValue, resolveColor, type ColorContext } from "./value";
+import type { Color } from "./types";
+
+const anywhere: ColorContext = { current: { color: { space: "srgb", channels: [0, 0, 0], alpha: 1 }, legacy: true }, scheme: "light" };
+
+/** A colour from any notation of CSS Color 4 and 5 that does not depend on where it stands; null when it is not one. */
+export function parseColor(text: string): Color | null {
+  try {
+    const value = readColorValue(text);
+    return value.kind === "system" || isAbsolute(value) ? resolveColor(value, anywhere).color : null;
+  } catch (error) {
+    if (error instanceof ColorError) return null;
+    throw error;
+  }
+}
+
+export { contrastRatio, neededRatio, paintOver, relativeLuminance, showRatio, toSrgb } from "./contrast";
+export { formatColor, nearestName } from "./format";
+export { differenceOk, inGamut, toGamut } from "./gamut";
+export { convertColor } from "./spaces";
+export type { Color, Notation, Space } from "./types";

@@ -1,0 +1,73 @@
+/** Interpolation of colours (CSS Color 4, section 12). */
+import { convertColor, degrees, solid } from "./spaces";
+import type { Channels, Color, Space, Triple } from "./types";
+
+export type HueWay = "shorter" | "longer" | "increasing" | "decreasing";
+
+/** Channels that mean the same in two spaces, so that `none` is carried over (CSS Color 4, 12.2). */
+const kinds: Readonly<Record<Space, readonly (string | null)[]>> = {
+  srgb: ["red", "green", "blue"], "srgb-linear": ["red", "green", "blue"], "display-p3": ["red", "green", "blue"],
+  "a98-rgb": ["red", "green", "blue"], "prophoto-rgb": ["red", "green", "blue"], rec2020: ["red", "green", "blue"],
+  "xyz-d50": ["red", "green", "blue"], "xyz-d65": ["red", "green", "blue"],
+  hsl: ["hue", "colourfulness", "lightness"], hwb: ["hue", null, null],
+  lab: ["lightness", "a", "b"], oklab: ["lightness", "a", "b"],
+  lch: ["lightness", "colourfulness", "hue"], oklch: ["lightness", "colourfulness", "hue"],
+};
+
+function prepared(color: Color, space: Space): Color {
+  const converted = convertColor(color, space);
+  const channels = [...converted.channels] as Channels;
+  if (color.space !== space) {
+    for (const [at, channel] of color.channels.entries()) {
+      const kind = kinds[color.space][at];
+      const carried = channel === null && kind ? kinds[space].indexOf(kind) : -1;
+      if (carried >= 0) channels[carried] = null;
+    }
+  }
+  return { ...converted, channels };
+}
+
+/** The colour a share of the way (0 to 1) from one to the other, alpha premultiplied (12.3). */
+export function interpolateColors(from: Color, to: Color, share: number, space: Space, way: HueWay): Color {
+  const a = prepared(from, space);
+  const b = prepared(to, space);
+  const first = a.channels.map((channel, at) => channel ?? b.channels[at]!) as Channels;
+  const second = b.channels.map((channel, at) => channel ?? a.channels[at]!) as Channels;
+  const alphaA = a.alpha ?? b.alpha;
+  const alphaB = b.alpha ?? a.alpha;
+  const hue = kinds[space].indexOf("hue");
+  const alpha = alphaA === null || alphaB === null ? null : alphaA + (alphaB - alphaA) * share;
+  const one = solid(first);
+  const two = solid(second);
+  if (hue >= 0) [one[hue], two[hue]] = fixHues(one[hue]!, two[hue]!, way);
+  const channels = one.map((value, at) => {
+    if (first[at] === null && second[at] === null) return null;
+    if (at === hue) return degrees(value + (two[at]! - value) * share);
+    const mixed = value * (alphaA ?? 1) * (1 - share) + two[at]! * (alphaB ?? 1) * share;
+    return alpha === null ? mixed : alpha === 0 ? 0 : mixed / alpha;
+  }) as Channels;
+  if (alpha === 0) {
+    const plain = one.map((value, at) => (channels[at] === null ? null : at === hue ? channels[at]! : value + (two[at]! - value) * share));
+    return { space, channels: plain as Triple, alpha };
+  }
+  return { space, channels, alpha };
+}
+
+/** CSS Color 4, 12.4. */
+function fixHues(from: number, to: number, way: HueWay): [number, number] {
+  let a = degrees(from);
+  let b = degrees(to);
+  const difference = b - a;
+  if (way === "shorter") {
+    if (difference > 180) a += 360;
+    else if (difference < -180) b += 360;
+  } else if (way === "longer") {
+    if (difference > 0 && difference < 180) a += 360;
+    else if (difference > -180 && difference <= 0) b += 360;
+  } else if (way === "increasing") {
+    if (b < a) b += 360;
+  } else if (a < b) {
+    a += 360;
+  }
+  return [a, b];
+}

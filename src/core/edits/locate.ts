@@ -1,0 +1,76 @@
+/** Finding the block that an edit is about. */
+import { documentOf } from "../source/html/document";
+import { itemsOf, sheetsOfPage } from "../source/html/sheets";
+import type { Declaration, DisabledDeclaration, Item, StyleRule } from "../source/css/syntax";
+import { textFile, type Site, type TextFile } from "../source/site";
+import { EditError } from "./types";
+
+/** A sheet's text within a file: the whole of a style sheet, or one embedded in a page. */
+export interface SheetText {
+  file: TextFile;
+  /** Offset of the sheet's text in the file. */
+  offset: number;
+  text: string;
+  items: readonly Item[];
+}
+
+export function sheetTexts(site: Site, file: TextFile): SheetText[] {
+  if (file.kind === "css") return [{ file, offset: 0, text: file.text, items: itemsOf(file) }];
+  return sheetsOfPage(site, file)
+    .owners.flatMap((owner) => owner.sheets)
+    .filter((sheet) => sheet.kind === "embedded" && sheet.path === file.path)
+    .map(({ offset, text, items }) => ({ file, offset, text, items }));
+}
+
+export function fileAt(site: Site, path: string): TextFile {
+  const file = textFile(site, path);
+  if (!file) throw new EditError(`There is no page or style sheet at ${path}.`);
+  return file;
+}
+
+function* styleRules(items: readonly Item[]): Generator<StyleRule> {
+  for (const item of items) {
+    if (item.kind === "style") yield item;
+    if (item.kind === "style" || item.kind === "at") yield* styleRules(item.items);
+  }
+}
+
+/** The style rule that starts at an offset of a file. @throws EditError when there is none */
+export function ruleAt(site: Site, path: string, start: number): { sheet: SheetText; rule: StyleRule } {
+  for (const sheet of sheetTexts(site, fileAt(site, path))) {
+    for (const rule of styleRules(sheet.items)) if (rule.start + sheet.offset === start) return { sheet, rule };
+  }
+  throw new EditError(`There is no rule at character ${start} of ${path}.`);
+}
+
+/** The innermost style rule around an offset of a file, or null. */
+export function ruleAround(site: Site, path: string, offset: number): { sheet: SheetText; rule: StyleRule } | null {
+  const file = textFile(site, path);
+  if (!file) return null;
+  let found: { sheet: SheetText; rule: StyleRule } | null = null;
+  for (const sheet of sheetTexts(site, file)) {
+    for (const rule of styleRules(sheet.items)) {
+      if (rule.start + sheet.offset <= offset && offset <= rule.end + sheet.offset) found = { sheet, rule };
+    }
+  }
+  return found;
+}
+
+/** The declaration, on or off, that starts at an offset of a file, with its rule. */
+export function declarationAt(site: Site, path: string, start: number): { sheet: SheetText; rule: StyleRule; item: Declaration | DisabledDeclaration } {
+  for (const sheet of sheetTexts(site, fileAt(site, path))) {
+    for (const rule of styleRules(sheet.items)) {
+      for (const item of rule.items) {
+        if ((item.kind === "declaration" || item.kind === "disabled") && item.start + sheet.offset === start) return { sheet, rule, item };
+      }
+    }
+  }
+  throw new EditError(`There is no declaration at character ${start} of ${path}.`);
+}
+
+export function elementAt(site: Site, page: string, index: number) {
+  const file = fileAt(site, page);
+  const element = documentOf(file).elements[index];
+  if (!element) throw new EditError(`${page} has no element number ${index}.`);
+  return { file, element };
+}

@@ -1,0 +1,213 @@
+/** Edits turned into changes of text, with what they reach. Nothing is written here. */
+import { defaultConditions, type Conditions } from "../cascade/conditions";
+import { explain } from "../cascade/explain";
+import { invalidReason, isKnownProperty } from "../cascade/declarations";
+import { readerOf } from "../cascade/properties";
+import { shorthands } from "../cascade/properties/shorthands";
+import { SelectorError, parseSelectorList } from "../cascade/selectors/parse";
+import { styledPage } from "../cascade/styledPages";
+import { textStyleKey, isPlace } from "../textStyles";
+import { parseBlock, type Item } from "../source/css/syntax";
+import { changeSite, pagesOf, textFile, type Site, type TextFile } from "../source/site";
+import type { TextChange } from "../source/changes";
+import { attributeSource, insertAttribute, spliceAttribute } from "./attributes";
+import { indentUnit, isMinified, removeDeclaration, setDeclaration, switchOff, switchOn, type BlockText, type Splice } from "./block";
+import { declarationAt, elementAt, fileAt, ruleAt, sheetTexts, type SheetText } from "./locate";
+import { EditError, type Edit, type ElementRef, type Plan, type Reach, type Target } from "./types";
+
+/**
+ * The changes an edit makes and the places it touches under the given conditions.
+ * @throws EditError, in plain words, when the edit cannot be made
+ */
+export function planEdit(site: Site, edit: Edit, conditions: Conditions = defaultConditions): Plan {
+  const changes = changesFor(site, edit);
+  const after = changeSite(site, changes);
+  const warnings = edit.kind === "declare" ? declareWarnings(after, edit, conditions) : [];
+  return { changes, reach: reachOf(site, after, changes, conditions), warnings };
+}
+
+/** The site with a plan carried out; files that did not change are shared. */
+export function applyPlan(site: Site, plan: Pick<Plan, "changes">): Site {
+  return changeSite(site, plan.changes);
+}
+
+function changesFor(site: Site, edit: Edit): TextChange[] {
+  switch (edit.kind) {
+    case "text":
+      return edit.changes.filter(({ start, end, insert }) => start !== end || insert !== "");
+    case "toggle":
+      return toggle(site, edit);
+    case "declare":
+      if (edit.value !== null) checkValue(edit.property, edit.value);
+      return declare(site, edit.target, edit.property, edit.value);
+  }
+}
+
+function checkValue(property: string, value: string): void {
+  if (!isKnownProperty(property.toLowerCase())) throw new EditError(`${property} is not a property.`);
+  if (invalidReason(property, value)) throw new EditError(`${value} is not a value of ${property}.`);
+}
+
+function moved(path: string, splices: readonly Splice[], by = 0): TextChange[] {
+  return splices.map(({ start, end, insert }) => ({ path, start: start + by, end: end + by, insert }));
+}
+
+function blockText({ text }: SheetText, rule: { block: { start: number; end: number }; items: readonly Item[]; start: number }): BlockText {
+  const lineStart = Math.max(text.lastIndexOf("\n", rule.start - 1), text.lastIndexOf("\r", rule.start - 1)) + 1;
+  return { text, block: rule.block, items: rule.items, indent: /^[ \t]*/.exec(text.slice(lineStart, rule.start))![0] };
+}
+
+const change = (where: BlockText, property: string, value: string | null) =>
+  value === null ? removeDeclaration(where, property) : setDeclaration(where, property, value);
+
+function declare(site: Site, target: Target, property: string, value: string | null): TextChange[] {
+  switch (target.kind) {
+    case "rule": {
+      const { sheet, rule } = ruleAt(site, target.path, target.start);
+      return moved(target.path, change(blockText(sheet, rule), property, value), sheet.offset);
+    }
+    case "new-rule":
+      return newRule(site, target.path, target.selector, property, value);
+    case "class": {
+      checkName(target.name, "class");
+      const changes = target.elements.flatMap((ref) => giveClass(site, ref, target.name));
+      return [...changes, ...newRule(site, target.path, `.${target.name}`, property, value)];
+    }
+    case "id": {
+      checkName(target.name, "id");
+      const { file, element } = elementAt(site, target.element.page, target.element.index);
+      const rule = newRule(site, target.path, `#${target.name}`, property, value);
+      if (element.id === target.name) return rule;
+      if (element.id !== null) throw new EditError(`This element already has the id ${element.id}.`);
+      return [...moved(file.path, [insertAttribute(file.text, element, "id", target.name)]), ...rule];
+    }
+    case "style-attribute":
+      return styleAttribute(site, target.element, property, value);
+  }
+}
+
+function checkName(name: string, what: string): void {
+  if (!/^-?[_a-z\u0080-\uffff][-_\w\u0080-\uffff]*$/i.test(name)) {
+    throw new EditError(`"${name}" cannot be ${what === "id" ? "an id" : "a class"} in a selector: start with a letter, then letters, digits, - and _.`);
+  }
+}
+
+function giveClass(site: Site, ref: ElementRef, name: string): TextChange[] {
+  const { file, element } = elementAt(site, ref.page, ref.index);
+  if (element.classes.includes(name)) return [];
+  const attribute = attributeSource(file.text, element, "class");
+  if (!attribute) return moved(file.path, [insertAttribute(file.text, element, "class", name)]);
+  const { value } = attribute;
+  const end = value.trimEnd().length;
+  return moved(file.path, spliceAttribute(file.text, attribute, [{ start: end, end, insert: value.trim() === "" ? name : ` ${name}` }]));
+}
+
+function styleAttribute(site: Site, ref: ElementRef, property: string, value: string | null): TextChange[] {
+  const { file, element } = elementAt(site, ref.page, ref.index);
+  const attribute = attributeSource(file.text, element, "style");
+  if (!attribute) {
+    if (value === null) throw new EditError("This element has no style attribute.");
+    return moved(file.path, [insertAttribute(file.text, element, "style", `${property}: ${value}`)]);
+  }
+  const text = attribute.value;
+  const where: BlockText = { text, block: { start: 0, end: text.length }, items: parseBlock(text), indent: "" };
+  const blank = value !== null && text.trim() === "";
+  const splices = blank ? [{ start: 0, end: text.length, insert: `${property}: ${value}` }] : change(where, property, value);
+  return moved(file.path, spliceAttribute(file.text, attribute, splices));
+}
+
+/** The sheet of a file that new rules go into: the last of those a page embeds. */
+function sheetForNewRule(site: Site, file: TextFile): SheetText {
+  const sheet = sheetTexts(site, file).at(-1);
+  if (!sheet) throw new EditError(`${file.path} has no style sheet of its own.`);
+  return sheet;
+}
+
+function newRule(site: Site, path: string, selector: string, property: string, value: string | null): TextChange[] {
+  if (value === null) throw new EditError("A new rule needs a value.");
+  try {
+    parseSelectorList(selector);
+  } catch (error) {
+    if (error instanceof SelectorError) throw new EditError(`"${selector}" is not a selector. ${error.message}`);
+    throw error;
+  }
+  const { file, text, offset, items } = sheetForNewRule(site, fileAt(site, path));
+  const same = items.findLast((item) => item.kind === "style" && item.preludeText === selector);
+  if (same?.kind === "style" && same === items.findLast((item) => item.kind === "style")) {
+    return moved(file.path, setDeclaration(blockText({ file, text, offset, items }, same), property, value), offset);
+  }
+  if (isMinified(text)) return moved(file.path, [{ start: text.length, end: text.length, insert: `${selector}{${property}:${value}}` }], offset);
+  const newline = /\r\n|\n|\r/.exec(text)?.[0] ?? "\n";
+  const tail = /[ \t\r\n\f]*$/.exec(text)![0];
+  const at = text.length - tail.length;
+  const base = file.kind === "html" ? (/(?:^|[\r\n])([ \t]+)\S/.exec(text)?.[1] ?? "") : "";
+  const unit = file.kind === "html" ? "  " : indentUnit(text);
+  const rule = `${base}${selector} {${newline}${base}${unit}${property}: ${value};${newline}${base}}`;
+  const insert = at === 0 ? rule + newline : `${newline}${newline}${rule}${tail === "" ? newline : ""}`;
+  return moved(file.path, [{ start: at, end: at, insert }], offset);
+}
+
+function toggle(site: Site, edit: Edit & { kind: "toggle" }): TextChange[] {
+  if (edit.element) {
+    const { file, element } = elementAt(site, edit.element.page, edit.element.index);
+    const attribute = attributeSource(file.text, element, "style");
+    if (!attribute) throw new EditError("This element has no style attribute.");
+    const items = parseBlock(attribute.value);
+    const item = items.find((one) => (one.kind === "declaration" || one.kind === "disabled") && one.start === edit.start);
+    const where: BlockText = { text: attribute.value, block: { start: 0, end: attribute.value.length }, items, indent: "" };
+    if (item?.kind === "declaration") return moved(file.path, spliceAttribute(file.text, attribute, [switchOff(where, item)]));
+    if (item?.kind === "disabled") return moved(file.path, spliceAttribute(file.text, attribute, switchOn(where, item)));
+    throw new EditError("There is no such declaration in the style attribute.");
+  }
+  const { sheet, rule, item } = declarationAt(site, edit.path, edit.start);
+  const where = blockText(sheet, rule);
+  const splices = item.kind === "declaration" ? [switchOff(where, item)] : switchOn(where, item);
+  return moved(edit.path, splices, sheet.offset);
+}
+
+/** The places that come out differently; all of a page whose elements change. */
+function reachOf(before: Site, after: Site, changes: readonly TextChange[], conditions: Conditions): Reach {
+  const reach: Reach = { places: [], pages: [] };
+  const changed = new Set(changes.map(({ path }) => path));
+  for (const file of pagesOf(before)) {
+    const old = styledPage(before, file, conditions);
+    if (!changed.has(file.path) && !old.sources.some((path) => changed.has(path))) continue;
+    const now = styledPage(after, textFile(after, file.path)!, conditions);
+    const aligned = old.styles.length === now.styles.length;
+    const places = now.styles
+      .filter((style, index) => isPlace(style) && (!aligned || textStyleKey(style) !== textStyleKey(old.styles[index]!)))
+      .map((style) => ({ page: file.path, index: style.element.index }));
+    if (places.length) reach.pages.push(file.path);
+    reach.places.push(...places);
+  }
+  return reach;
+}
+
+/** Says which rule beats what was written, for the element the edit is meant for. */
+function declareWarnings(after: Site, edit: Edit & { kind: "declare" }, conditions: Conditions): string[] {
+  const { place, property, value, target } = edit;
+  if (!place || value === null) return [];
+  const file = textFile(after, place.page);
+  const page = file && styledPage(after, file, conditions);
+  if (!page?.styles[place.index]) return [];
+  const longhand = readerOf(property) ? property : shorthands.get(property)?.longhands[0];
+  if (!longhand) return [];
+  const { contenders, from } = explain(after, page, place.index, longhand);
+  const [winner] = contenders;
+  if (!winner) return [];
+  const selectors = target.kind === "new-rule" ? target.selector : target.kind === "class" ? `.${target.name}` : target.kind === "id" ? `#${target.name}` : null;
+  const mine = (one: typeof winner) => {
+    if (target.kind === "style-attribute") return one.attached;
+    // A rule's start stays where it is: what is written comes after it.
+    if (target.kind === "rule") return one.place?.path === target.path && one.place.rule === target.start;
+    return one.place?.path === target.path && one.selector === selectors;
+  };
+  if (mine(winner)) return [];
+  if (contenders.some(mine)) return [`${describe(winner)} beats it, so the picked text does not change.`];
+  return from === "declared" ? [`The picked text takes ${property} from ${describe(winner)}, so it does not change.`] : [];
+}
+
+function describe(one: { selector: string; attached: boolean; place: { path: string; line: number } | null; important: boolean }): string {
+  const where = one.place ? ` in ${one.place.path} line ${one.place.line}` : "";
+  return `${one.attached ? "the style attribute" : one.selector}${where}${one.important ? " (!important)" : ""}`;
+}

@@ -1,0 +1,43 @@
+import type { TextChange } from "../source/changes";
+
+/** An element of a page. */
+export interface ElementRef {
+  page: string;
+  /** Position in `document.querySelectorAll("*")`. */
+  index: number;
+}
+
+/** Where a declaration is written. */
+export type Target =
+  /** The rule that starts at an offset of a sheet, or of a page for an embedded sheet. */
+  | { kind: "rule"; path: string; start: number }
+  /** A rule of its own, put at the end of a sheet (or of the first embedded sheet of a page). */
+  | { kind: "new-rule"; path: string; selector: string }
+  /** A class given to elements, with a rule in a sheet. */
+  | { kind: "class"; name: string; elements: readonly ElementRef[]; path: string }
+  | { kind: "id"; name: string; element: ElementRef; path: string }
+  | { kind: "style-attribute"; element: ElementRef };
+
+export type Edit =
+  /** Sets a property, or takes it away with a null value. `place` is the element it is done for. */
+  | { kind: "declare"; target: Target; property: string; value: string | null; place?: ElementRef }
+  /** Switches a declaration off (into a comment) or on again; offsets of the file. */
+  | { kind: "toggle"; path: string; start: number; element?: ElementRef }
+  /** Changes to the source as typed. */
+  | { kind: "text"; changes: readonly TextChange[] };
+
+/** The places an edit touches: elements that show text of their own and come out differently. */
+export interface Reach {
+  places: ElementRef[];
+  pages: string[];
+}
+
+export interface Plan {
+  changes: TextChange[];
+  reach: Reach;
+  /** In plain words: what the edit will not do, or does besides. */
+  warnings: string[];
+}
+
+/** An edit that cannot be made, in plain words. */
+export class EditError extends Error {}

@@ -1,0 +1,38 @@
+import { showRatio } from "../color/contrast";
+import { isPlace, legibility } from "../textStyles";
+import { at, type Check, type Finding } from "./types";
+
+/** Text that cannot be read well enough on its ground (WCAG 2.2, 1.4.3); one finding for a text style and page. */
+export const contrast: Check = {
+  name: "contrast",
+  run: ({ site, pages }) => {
+    const findings: Finding[] = [];
+    for (const page of pages) {
+      const found = new Map<string, Finding>();
+      for (const style of page.styles) {
+        if (!isPlace(style)) continue;
+        const { ratio, needs, passes, ground } = legibility(style);
+        if (passes) continue;
+        const { element } = style;
+        const name = element.classes[0] ? `.${element.classes[0]}` : element.tag;
+        const key = `${name} ${showRatio(ratio)} ${needs}`;
+        const place = { page: page.file.path, index: element.index };
+        const known = found.get(key);
+        if (known) known.places.push(place);
+        else {
+          const invisible = ratio < 1.2;
+          const says = invisible ? "is invisible" : "cannot be read well";
+          found.set(key, {
+            check: "contrast",
+            level: ground.certain ? "error" : "warning",
+            message: `${name} ${says} on its ground: ${showRatio(ratio)} to 1, and ${needs} is needed${ground.certain ? "" : ". The ground is not certain"}.`,
+            ...at(site, page.file.path, element.source?.startTag.start ?? 0),
+            places: [place],
+          });
+        }
+      }
+      findings.push(...found.values());
+    }
+    return findings;
+  },
+};

@@ -1,0 +1,31 @@
+/** The one face of the core. Nothing outside imports past it. */
+export { analyse, textStylesOf, type Analysis, type AnalysedElement, type AnalysedTextStyle } from "./analysis";
+export { defaultConditions, type Conditions } from "./cascade/conditions";
+export { ignoredMessage, type Finding, type Level } from "./findings";
+export { findingsFor } from "./findings";
+export { reportedLonghands } from "./cascade/properties";
+export { computedValue, stylePage, type Style, type StyledPage } from "./cascade/styles";
+export { styledPage } from "./cascade/styledPages";
+export { explain, type Contender, type Explanation } from "./cascade/explain";
+export { completions } from "./completion";
+export {
+  contrastRatio, convertColor, formatColor, neededRatio, parseColor, showRatio, type Color, type Notation, type Space,
+} from "./color";
+export { applyPlan, planEdit } from "./edits/plan";
+export { ruleAround } from "./edits/locate";
+export { EditError, type Edit, type ElementRef, type Plan, type Reach, type Target } from "./edits/types";
+export { slipFor, type IdleDeclaration, type Slip, type SlipRowValue } from "./slip/slip";
+export type { TargetOption } from "./slip/targets";
+export { applyChanges, changeBetween, invertChanges, type TextChange } from "./source/changes";
+export { encodeText, type Encoding } from "./source/encoding";
+export { documentOf } from "./source/html/document";
+export {
+  safeDocument, safeSheets, type AddressOf, type SafeDocument, type SafeElement, type SafeSheet,
+} from "./source/html/safe";
+export { positionAt } from "./source/lines";
+export { normalisePath } from "./source/path";
+export {
+  changeSite, fileBytes, kindOfPath, openSite, pagesOf, readFile, sheetsOf, siteOf, textFile,
+  type BinaryFile, type RefusedFile, type Site, type SiteFile, type StoredFile, type TextFile,
+} from "./source/site";
+export { isPlace, legibility, roleName, textStyleKey } from "./textStyles";

@@ -1,0 +1,28 @@
+/** The rows of the slip, in order. One entry a row; the interface shows them as they come. */
+
+export interface SlipRow {
+  id: string;
+  label: string;
+  /** The longhand that is explained. */
+  longhand: string;
+  /** What is written when the row is edited: the longhand, or the shorthand people use for it. */
+  property: string;
+}
+
+export const slipRows: readonly SlipRow[] = [
+  { id: "stack", label: "Stack", longhand: "font-family", property: "font-family" },
+  { id: "size", label: "Size", longhand: "font-size", property: "font-size" },
+  { id: "leading", label: "Leading", longhand: "line-height", property: "line-height" },
+  { id: "weight", label: "Weight", longhand: "font-weight", property: "font-weight" },
+  { id: "style", label: "Style", longhand: "font-style", property: "font-style" },
+  { id: "letter-spacing", label: "Letters", longhand: "letter-spacing", property: "letter-spacing" },
+  { id: "word-spacing", label: "Words", longhand: "word-spacing", property: "word-spacing" },
+  { id: "case", label: "Case", longhand: "text-transform", property: "text-transform" },
+  { id: "indent", label: "Indent", longhand: "text-indent", property: "text-indent" },
+  { id: "alignment", label: "Alignment", longhand: "text-align", property: "text-align" },
+  { id: "lines", label: "Lines", longhand: "text-decoration-line", property: "text-decoration" },
+  { id: "shadow", label: "Shadow", longhand: "text-shadow", property: "text-shadow" },
+  { id: "opacity", label: "Opacity", longhand: "opacity", property: "opacity" },
+  { id: "ink", label: "Ink", longhand: "color", property: "color" },
+  { id: "ground", label: "Ground", longhand: "background-color", property: "background-color" },
+];

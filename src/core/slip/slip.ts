@@ -1,0 +1,176 @@
+/** Everything about the picked text, as plain data. */
+import type { Conditions } from "../cascade/conditions";
+import { explain, type Explanation } from "../cascade/explain";
+import { styledPage } from "../cascade/styledPages";
+import { computedValue, fontSizeOf, leadingOf, type Style, type StyledPage } from "../cascade/styles";
+import { serialiseColor } from "../color/format";
+import type { Color } from "../color/types";
+import type { ElementRef, Target } from "../edits/types";
+import { attributeSource } from "../edits/attributes";
+import { EditError } from "../edits/types";
+import { aliases } from "../cascade/properties";
+import { prepare } from "../cascade/declarations";
+import { shorthands } from "../cascade/properties/shorthands";
+import { parseBlock, type Item } from "../source/css/syntax";
+import { isText } from "../source/html/document";
+import { positionAt } from "../source/lines";
+import { textFile, type Site } from "../source/site";
+import { legibility, roleName, textStyleKey, textStyleProperties } from "../textStyles";
+import { slipRows, type SlipRow } from "./rows";
+import { targetsFor, type TargetOption } from "./targets";
+
+export interface SlipRowValue extends SlipRow, Explanation {
+  /** Declarations of this row's property that are switched off, or are not valid and so ignored. */
+  idle: IdleDeclaration[];
+  /** The rule to write to where it is not the slip's choice: the one a ground comes from. */
+  ownTarget: Target | null;
+  note: string | null;
+}
+
+export interface IdleDeclaration {
+  state: "off" | "ignored";
+  property: string;
+  value: string;
+  selector: string;
+  path: string;
+  line: number;
+  /** Offset of the declaration in its file, or in the style attribute when `element` is set. */
+  start: number;
+  element: ElementRef | null;
+}
+
+export interface Slip {
+  ref: ElementRef;
+  role: string;
+  /** Tag, id and classes. */
+  selector: string;
+  text: string;
+  key: string;
+  ratio: number;
+  needs: number;
+  passes: boolean;
+  /** Ratios of the darkest and lightest ground, where it varies. */
+  ground: { css: string; range: [string, string] | null; certain: boolean; doubt: string | null; kind: string; from: number | null };
+  ink: string;
+  sizePx: number;
+  leadingPx: number | null;
+  rows: SlipRowValue[];
+  targets: TargetOption[];
+  /** Declarations that set the specimen as the text is set. */
+  specimen: [property: string, value: string][];
+}
+
+const css = (color: Color) => serialiseColor({ color, legacy: true });
+
+/** @throws EditError when there is no such element */
+export function slipFor(site: Site, ref: ElementRef, conditions: Conditions): Slip {
+  const file = textFile(site, ref.page);
+  const page = file && styledPage(site, file, conditions);
+  const style = page?.styles[ref.index];
+  if (!page || !style) throw new EditError(`${ref.page} has no element number ${ref.index}.`);
+  const { element } = style;
+  const { ground, ink, ratio, needs, passes } = legibility(style);
+  return {
+    ref,
+    role: roleName(style),
+    selector: element.tag + (element.id ? `#${element.id}` : "") + element.classes.map((name) => `.${name}`).join(""),
+    text: ownText(style),
+    key: textStyleKey(style),
+    ratio,
+    needs,
+    passes,
+    ground: {
+      css: css(ground.color),
+      range: ground.range ? [css(ground.range[0]), css(ground.range[1])] : null,
+      certain: ground.certain,
+      doubt: ground.doubt,
+      kind: ground.kind,
+      from: ground.from,
+    },
+    ink: css(ink),
+    sizePx: fontSizeOf(style),
+    leadingPx: leadingOf(style),
+    rows: slipRows.map((row) => rowValue(site, page, style, row)),
+    targets: targetsFor(site, page, ref.index, conditions),
+    specimen: textStyleProperties.filter((name) => name !== "opacity").map((name) => [name, computedValue(style, name)]),
+  };
+}
+
+function ownText(style: Style): string {
+  const own = style.element.content.filter(isText).map(({ text }) => text);
+  const text = own.join(" ").replace(/\s+/g, " ").trim();
+  return text || style.element.tag;
+}
+
+function rowValue(site: Site, page: StyledPage, style: Style, row: SlipRow): SlipRowValue {
+  const isGround = row.id === "ground";
+  const { ground } = legibility(style);
+  const subject = isGround ? page.styles[ground.from ?? style.element.index]! : style;
+  const explanation = explain(site, page, subject.element.index, row.longhand);
+  const [winner] = explanation.contenders;
+  const ownTarget: Target | null = isGround && subject !== style && winner?.place?.rule != null
+    ? { kind: "rule", path: winner.place.path, start: winner.place.rule }
+    : null;
+  const whole = row.property !== row.longhand && winner?.property === row.property ? winner.value : null;
+  return {
+    ...row,
+    ...explanation,
+    written: whole ?? explanation.written,
+    computed: isGround ? css(ground.color) : explanation.computed,
+    idle: idleDeclarations(site, page, style, row),
+    ownTarget,
+    note: isGround ? groundNote(style, subject) : null,
+  };
+}
+
+function groundNote(style: Style, subject: Style): string | null {
+  const { ground } = legibility(style);
+  if (ground.doubt) return ground.doubt;
+  if (ground.from === null) return "Nothing paints a ground here: this is the browser's own canvas.";
+  return subject === style ? null : `It is the ground of ${subject.element.tag}.`;
+}
+
+/** Declarations in the rules of the picked element that would set the row but do nothing. */
+function idleDeclarations(site: Site, page: StyledPage, style: Style, row: SlipRow): IdleDeclaration[] {
+  const idle: IdleDeclaration[] = [];
+  const seen = new Set<unknown>();
+  const consider = (items: readonly Item[], selector: string, path: string, offset: number, element: ElementRef | null, at: number | null) => {
+    for (const item of items) {
+      const declaration = item.kind === "disabled" ? item.declaration : item.kind === "declaration" ? item : null;
+      if (!declaration || !concerns(declaration.property, row)) continue;
+      const ignored = item.kind === "declaration" && prepare(declaration.property, declaration.valueText).kind === "invalid";
+      if (item.kind === "declaration" && !ignored) continue;
+      const start = item.start + offset;
+      const text = textFile(site, path)?.text ?? "";
+      idle.push({
+        state: ignored ? "ignored" : "off",
+        property: declaration.property,
+        value: declaration.valueText,
+        selector,
+        path,
+        line: positionAt(text, at ?? start).line,
+        start,
+        element,
+      });
+    }
+  };
+  for (const block of [...style.blocks].reverse()) {
+    const sheet = block.match?.rule.sheet;
+    const rule = block.match?.rule.entry.rule;
+    if (!sheet || !rule || seen.has(rule)) continue;
+    seen.add(rule);
+    consider(rule.items, rule.preludeText, sheet.path, sheet.offset, null, null);
+  }
+  const attribute = attributeSource(page.file.text, style.element, "style");
+  if (attribute) {
+    const ref = { page: page.file.path, index: style.element.index };
+    consider(parseBlock(attribute.value), "style attribute", page.file.path, 0, ref, attribute.raw.start);
+  }
+  return idle;
+}
+
+function concerns(property: string, row: SlipRow): boolean {
+  const name = aliases[property] ?? property;
+  return name === row.longhand || name === row.property || (shorthands.get(name)?.longhands.includes(row.longhand) ?? false);
+}
+

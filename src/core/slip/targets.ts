@@ -1,0 +1,146 @@
+/** Where an edit of the picked text can be written, with what each choice reaches. */
+import type { Conditions } from "../cascade/conditions";
+import { styledPage } from "../cascade/styledPages";
+import type { Style, StyledPage } from "../cascade/styles";
+import type { Reach, Target } from "../edits/types";
+import { positionAt } from "../source/lines";
+import { pagesOf, textFile, type Site } from "../source/site";
+import type { StyleRule } from "../source/css/syntax";
+import { isPlace, textStyleKey } from "../textStyles";
+
+export interface TargetOption {
+  target: Target;
+  /** The selector, or what is written into. */
+  label: string;
+  path: string;
+  line: number | null;
+  reach: Reach;
+  /** Group under which it is offered. */
+  group: "rule" | "new rule" | "class" | "id" | "style attribute";
+  /** Media and other conditions the rule stands under. */
+  condition: string | null;
+}
+
+export function targetsFor(site: Site, page: StyledPage, index: number, conditions: Conditions): TargetOption[] {
+  const style = page.styles[index]!;
+  const options = ruleTargets(site, style, conditions);
+  const sheet = sheetForNew(page);
+  const here = { page: page.file.path, index };
+  const self: Reach = reachBelow(page, style);
+  if (sheet) {
+    const selector = plainSelector(style);
+    if (!options.some(({ label, condition }) => label === selector && condition === null)) {
+      options.push(option({ kind: "new-rule", path: sheet, selector }, selector, sheet, "new rule", reachOfSelector(site, style, conditions)));
+    }
+    const alike = likeIt(site, page, style, conditions);
+    const name = freeName(site, style);
+    options.push(option({ kind: "class", name, elements: [here], path: sheet }, `.${name}, given to this one`, sheet, "class", self));
+    if (alike.places.length > 1) {
+      options.push(option({ kind: "class", name, elements: alike.places, path: sheet }, `.${name}, given to all like it`, sheet, "class", alike));
+    }
+    const id = style.element.id ?? name;
+    options.push(option({ kind: "id", name: id, element: here, path: sheet }, `#${id}`, sheet, "id", self));
+  }
+  if (style.element.source) {
+    options.push(option({ kind: "style-attribute", element: here }, "style attribute", page.file.path, "style attribute", self));
+  }
+  return options;
+}
+
+function option(target: Target, label: string, path: string, group: TargetOption["group"], reach: Reach): TargetOption {
+  return { target, label, path, line: null, reach, group, condition: null };
+}
+
+function ruleTargets(site: Site, style: Style, conditions: Conditions): TargetOption[] {
+  const options: TargetOption[] = [];
+  for (const block of [...style.blocks].reverse()) {
+    const sheet = block.match?.rule.sheet;
+    if (!block.match || !sheet) continue;
+    const { rule, conditions: under } = block.match.rule.entry;
+    const start = sheet.offset + rule.start;
+    if (options.some(({ target }) => target.kind === "rule" && target.path === sheet.path && target.start === start)) continue;
+    const text = textFile(site, sheet.path)?.text ?? sheet.text;
+    options.push({
+      target: { kind: "rule", path: sheet.path, start },
+      label: rule.preludeText.replace(/\s+/g, " "),
+      path: sheet.path,
+      line: positionAt(text, start).line,
+      reach: reachOfRule(site, rule, conditions),
+      group: "rule",
+      condition: under.media.length ? `@media ${under.media.join(" and ")}` : null,
+    });
+  }
+  return options;
+}
+
+/** Places the rule matches, or that lie in an element it matches. */
+export function reachOfRule(site: Site, rule: StyleRule, conditions: Conditions): Reach {
+  return collect(site, conditions, (style) => style.blocks.some((block) => block.match?.rule.entry.rule === rule));
+}
+
+/** Places of the same kind of element, and those inside them. */
+function reachOfSelector(site: Site, picked: Style, conditions: Conditions): Reach {
+  const { tag, classes } = picked.element;
+  const first = classes[0];
+  return collect(site, conditions, ({ element }) => (first ? element.classes.includes(first) : element.tag === tag));
+}
+
+function collect(site: Site, conditions: Conditions, touches: (style: Style) => boolean): Reach {
+  const reach: Reach = { places: [], pages: [] };
+  for (const file of pagesOf(site)) {
+    const touched = new Set<Style>();
+    const before = reach.places.length;
+    for (const style of styledPage(site, file, conditions).styles) {
+      if (!(style.parent && touched.has(style.parent)) && !touches(style)) continue;
+      touched.add(style);
+      if (isPlace(style)) reach.places.push({ page: file.path, index: style.element.index });
+    }
+    if (reach.places.length > before) reach.pages.push(file.path);
+  }
+  return reach;
+}
+
+function reachBelow(page: StyledPage, style: Style): Reach {
+  const places = page.styles
+    .filter((one) => {
+      for (let current: Style | null = one; current; current = current.parent) if (current === style) return isPlace(one);
+      return false;
+    })
+    .map(({ element }) => ({ page: page.file.path, index: element.index }));
+  return { places, pages: places.length ? [page.file.path] : [] };
+}
+
+/** Places of the same text style and the same kind of element, over the whole site. */
+function likeIt(site: Site, page: StyledPage, picked: Style, conditions: Conditions): Reach {
+  const key = textStyleKey(picked);
+  const reach: Reach = { places: [], pages: [] };
+  for (const file of pagesOf(site)) {
+    const found = styledPage(site, file, conditions).styles.filter(
+      (style) => style.element.tag === picked.element.tag && style.element.source && isPlace(style) && textStyleKey(style) === key,
+    );
+    if (found.length) reach.pages.push(file.path);
+    reach.places.push(...found.map(({ element }) => ({ page: file.path, index: element.index })));
+  }
+  return reach;
+}
+
+/** The sheet that new rules go into: the last linked one of the page, else one it embeds. */
+function sheetForNew(page: StyledPage): string | null {
+  const sheets = page.sheets.owners.flatMap((owner) => owner.sheets);
+  const plain = sheets.filter(({ kind, media }) => kind === "linked" && ["", "all", "screen"].includes((media[0] ?? "").trim()));
+  return (plain.at(-1) ?? sheets.findLast(({ kind }) => kind === "embedded"))?.path ?? null;
+}
+
+function plainSelector({ element }: Style): string {
+  return element.classes[0] ? `.${element.classes[0]}` : element.tag;
+}
+
+/** A class name that no page and no sheet uses yet. */
+function freeName(site: Site, { element }: Style): string {
+  const base = element.tag.replace(/[^a-z0-9]/gi, "");
+  const texts = [...site.files.values()].map((file) => (file.kind === "other" ? "" : file.text));
+  for (let number = 1; ; number += 1) {
+    const name = `${base}-${number}`;
+    if (!texts.some((text) => text.includes(name))) return name;
+  }
+}

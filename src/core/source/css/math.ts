@@ -1,0 +1,270 @@
+/** Math functions (CSS Values 4, section 10), evaluated over component values. */
+import { isDelim, splitAt, type Component, type ComponentOf } from "./components";
+
+/** What a unit measures; percentages keep to themselves unless the property resolves them. */
+export type Measure = "length" | "angle" | "time" | "frequency" | "resolution" | "flex" | "percent";
+
+/** An exponent for each measure; empty for plain numbers. */
+export type Dimensions = Partial<Record<Measure, number>>;
+
+/**
+ * A value in canonical units: px, deg, s, Hz, dppx. `percent` is the part that waits for a basis the
+ * property resolves later ("calc(10px + 5%)": value 10, percent 5).
+ */
+export interface Quantity {
+  value: number;
+  percent: number;
+  dimensions: Dimensions;
+}
+
+export interface MathEnvironment {
+  /** The value of a dimension in canonical units; null for an unknown unit. */
+  unit(value: number, unit: string): { value: number; measure: Measure } | null;
+  /** Whether percentages stand for another measure (lengths, mostly) or only for themselves. */
+  percentAs: Measure | null;
+  /** Values of keywords, for the channels of relative colours. */
+  keywords?: Readonly<Record<string, number>>;
+}
+
+/** Marks an expression that is valid but whose value depends on a percentage not known yet. */
+export class UnresolvedPercentage extends Error {}
+
+const mathFunctions = new Set([
+  "calc", "-webkit-calc", "min", "max", "clamp", "round", "mod", "rem", "sin", "cos", "tan", "asin", "acos", "atan", "atan2",
+  "pow", "sqrt", "hypot", "log", "exp", "abs", "sign",
+]);
+
+const constants: Readonly<Record<string, number>> = {
+  e: Math.E, pi: Math.PI, infinity: Infinity, "-infinity": -Infinity, nan: NaN,
+};
+
+export function isMath(component: Component | undefined): component is ComponentOf<"function"> {
+  return component?.type === "function" && mathFunctions.has(component.name);
+}
+
+/**
+ * Evaluates a math function, or a bare number, percentage or dimension.
+ * Null when it is not valid. NaN becomes 0 at the top level (CSS Values 4, 10.12).
+ * @throws UnresolvedPercentage when the result is not a sum of a length and a percentage
+ */
+export function evaluateMath(component: Component, environment: MathEnvironment): Quantity | null {
+  const result = value(component, environment);
+  if (!result) return null;
+  const tidy = (number: number) => (Number.isNaN(number) ? 0 : number);
+  return { ...result, value: tidy(result.value), percent: tidy(result.percent) };
+}
+
+/** The single measure of a quantity, "number", or null for anything mixed. */
+export function measureOf({ dimensions }: Quantity): Measure | "number" | null {
+  const used = Object.entries(dimensions).filter(([, power]) => power !== 0);
+  if (used.length === 0) return "number";
+  return used.length === 1 && used[0]![1] === 1 ? (used[0]![0] as Measure) : null;
+}
+
+function value(component: Component, environment: MathEnvironment): Quantity | null {
+  switch (component.type) {
+    case "number":
+      return number(component.value);
+    case "percentage":
+      if (environment.percentAs) return { value: 0, percent: component.value, dimensions: { [environment.percentAs]: 1 } };
+      return { value: component.value, percent: 0, dimensions: { percent: 1 } };
+    case "dimension": {
+      const known = environment.unit(component.value, component.unit);
+      return known && { value: known.value, percent: 0, dimensions: { [known.measure]: 1 } };
+    }
+    case "ident": {
+      const word = component.name.toLowerCase();
+      const known = environment.keywords?.[word] ?? constants[word];
+      return known === undefined ? null : number(known);
+    }
+    case "block":
+      return component.open === "(" ? sum(component.args, environment) : null;
+    case "function":
+      return mathFunctions.has(component.name) ? call(component, environment) : null;
+    default:
+      return null;
+  }
+}
+
+function number(amount: number): Quantity {
+  return { value: amount, percent: 0, dimensions: {} };
+}
+
+function sum(parts: readonly Component[], environment: MathEnvironment): Quantity | null {
+  const terms: { sign: number; parts: Component[] }[] = [{ sign: 1, parts: [] }];
+  for (const [at, part] of parts.entries()) {
+    const isSign = isDelim(part, "+") || isDelim(part, "-");
+    if (isSign && part.spaced && parts[at + 1]?.spaced) terms.push({ sign: isDelim(part, "+") ? 1 : -1, parts: [] });
+    else if (isSign) return null;
+    else terms[terms.length - 1]!.parts.push(part);
+  }
+  let total: Quantity | null = null;
+  for (const term of terms) {
+    const amount = product(term.parts, environment);
+    if (!amount) return null;
+    const signed = scale(amount, term.sign);
+    if (total && !sameDimensions(total, signed)) return null;
+    total = total ? { value: total.value + signed.value, percent: total.percent + signed.percent, dimensions: total.dimensions } : signed;
+  }
+  return total;
+}
+
+function product(parts: readonly Component[], environment: MathEnvironment): Quantity | null {
+  const first = parts[0];
+  let total = first ? value(first, environment) : null;
+  for (let at = 1; total && at < parts.length; at += 2) {
+    const divides = isDelim(parts[at], "/");
+    if (!divides && !isDelim(parts[at], "*")) return null;
+    const operand = parts[at + 1];
+    const next = operand ? value(operand, environment) : null;
+    if (!next) return null;
+    total = multiply(total, next, divides);
+  }
+  return total;
+}
+
+function multiply(a: Quantity, b: Quantity, divides: boolean): Quantity {
+  if (b.percent !== 0 && (divides || a.percent !== 0)) throw new UnresolvedPercentage();
+  const dimensions: Dimensions = { ...a.dimensions };
+  for (const [measure, power] of Object.entries(b.dimensions) as [Measure, number][]) {
+    dimensions[measure] = (dimensions[measure] ?? 0) + (divides ? -power : power);
+    if (dimensions[measure] === 0) delete dimensions[measure];
+  }
+  if (divides) return { value: a.value / b.value, percent: a.percent / b.value, dimensions };
+  return { value: a.value * b.value, percent: a.percent * b.value + b.percent * a.value, dimensions };
+}
+
+function scale(quantity: Quantity, factor: number): Quantity {
+  return { ...quantity, value: quantity.value * factor, percent: quantity.percent * factor };
+}
+
+function sameDimensions(a: Quantity, b: Quantity): boolean {
+  const measures = new Set([...Object.keys(a.dimensions), ...Object.keys(b.dimensions)]) as Set<Measure>;
+  return [...measures].every((measure) => (a.dimensions[measure] ?? 0) === (b.dimensions[measure] ?? 0));
+}
+
+const roundings: Record<string, (quotient: number) => number> = {
+  nearest: (quotient) => Math.floor(quotient + 0.5),
+  up: Math.ceil,
+  down: Math.floor,
+  "to-zero": Math.trunc,
+};
+
+function call(component: ComponentOf<"function">, environment: MathEnvironment): Quantity | null {
+  const { name } = component;
+  let parts = splitAt(component.args, ",");
+  let rounding = "nearest";
+  const first = parts[0]?.[0];
+  if (name === "round" && first?.type === "ident" && parts[0]!.length === 1 && first.name.toLowerCase() in roundings) {
+    rounding = first.name.toLowerCase();
+    parts = parts.slice(1);
+  }
+  if (name === "clamp") return clamp(parts, environment);
+  const values: Quantity[] = [];
+  for (const part of parts) {
+    const one = sum(part, environment);
+    if (!one) return null;
+    values.push(one);
+  }
+  const [a, b] = values;
+  if (!a) return null;
+  const count = values.length;
+  if (name === "calc" || name === "-webkit-calc") return count === 1 ? a : null;
+  if (name === "min" || name === "max") return consistent(values) ? choose(values, name) : null;
+  if (values.some((one) => one.percent !== 0)) throw new UnresolvedPercentage();
+  const sameType = consistent(values);
+  const plain = values.every((one) => measureOf(one) === "number");
+  const angle = () => (measureOf(a) === "angle" ? (a.value * Math.PI) / 180 : measureOf(a) === "number" ? a.value : NaN);
+  const degrees = (radians: number): Quantity => ({ value: (radians * 180) / Math.PI, percent: 0, dimensions: { angle: 1 } });
+  const like = (amount: number): Quantity => ({ value: amount, percent: 0, dimensions: a.dimensions });
+  switch (name) {
+    case "round": {
+      if (count > 2 || !sameType || (count === 1 && !plain)) return null;
+      const step = b ? b.value : 1;
+      return like(step === 0 ? NaN : roundings[rounding]!(a.value / step) * step);
+    }
+    case "mod":
+      return count === 2 && sameType ? like(a.value - Math.floor(a.value / b!.value) * b!.value) : null;
+    case "rem":
+      return count === 2 && sameType ? like(a.value % b!.value) : null;
+    case "sin":
+    case "cos":
+    case "tan":
+      return count === 1 && ["angle", "number"].includes(measureOf(a) ?? "") ? number(Math[name](angle())) : null;
+    case "asin":
+    case "acos":
+    case "atan":
+      return count === 1 && plain ? degrees(Math[name](a.value)) : null;
+    case "atan2":
+      return count === 2 && sameType ? degrees(Math.atan2(a.value, b!.value)) : null;
+    case "pow":
+      return count === 2 && plain ? number(a.value ** b!.value) : null;
+    case "sqrt":
+    case "exp":
+      return count === 1 && plain ? number(Math[name](a.value)) : null;
+    case "log":
+      return count <= 2 && plain ? number(b ? Math.log(a.value) / Math.log(b.value) : Math.log(a.value)) : null;
+    case "hypot":
+      return sameType ? like(Math.hypot(...values.map((one) => one.value))) : null;
+    case "abs":
+      return count === 1 ? like(Math.abs(a.value)) : null;
+    case "sign":
+      return count === 1 ? number(Math.sign(a.value)) : null;
+    default:
+      return null;
+  }
+}
+
+function clamp(parts: readonly Component[][], environment: MathEnvironment): Quantity | null {
+  if (parts.length !== 3) return null;
+  const bounds = parts.map((part) => {
+    const only = part[0];
+    return part.length === 1 && only?.type === "ident" && only.name.toLowerCase() === "none" ? "none" : sum(part, environment);
+  });
+  const [low, middle, high] = bounds;
+  if (!middle || middle === "none" || !low || !high) return null;
+  const upper = high === "none" ? [middle] : [middle, high];
+  const lower = low === "none" ? [] : [low];
+  if (!consistent([...upper, ...lower])) return null;
+  const under = choose(upper, "min");
+  return lower.length ? choose([under, ...lower], "max") : under;
+}
+
+function consistent(values: readonly Quantity[]): boolean {
+  return values.every((one) => sameDimensions(one, values[0]!));
+}
+
+function choose(values: readonly Quantity[], name: "min" | "max"): Quantity {
+  if (values.length > 1 && values.some((one) => one.percent !== 0)) throw new UnresolvedPercentage();
+  if (values.some((one) => Number.isNaN(one.value))) return { ...values[0]!, value: NaN };
+  return values.reduce((best, one) => ((name === "min" ? one.value < best.value : one.value > best.value) ? one : best));
+}
+
+const absoluteUnits: Record<string, { measure: Measure; factor: number }> = {
+  px: { measure: "length", factor: 1 },
+  cm: { measure: "length", factor: 96 / 2.54 },
+  mm: { measure: "length", factor: 96 / 25.4 },
+  q: { measure: "length", factor: 96 / 101.6 },
+  in: { measure: "length", factor: 96 },
+  pt: { measure: "length", factor: 96 / 72 },
+  pc: { measure: "length", factor: 16 },
+  deg: { measure: "angle", factor: 1 },
+  grad: { measure: "angle", factor: 0.9 },
+  rad: { measure: "angle", factor: 180 / Math.PI },
+  turn: { measure: "angle", factor: 360 },
+  s: { measure: "time", factor: 1 },
+  ms: { measure: "time", factor: 0.001 },
+  hz: { measure: "frequency", factor: 1 },
+  khz: { measure: "frequency", factor: 1000 },
+  dppx: { measure: "resolution", factor: 1 },
+  x: { measure: "resolution", factor: 1 },
+  dpi: { measure: "resolution", factor: 1 / 96 },
+  dpcm: { measure: "resolution", factor: 2.54 / 96 },
+  fr: { measure: "flex", factor: 1 },
+};
+
+/** Units that mean the same everywhere (CSS Values 4, 6.2 and section 7); null for the others. */
+export function absoluteUnit(amount: number, unit: string): { value: number; measure: Measure } | null {
+  const known = absoluteUnits[unit];
+  return known ? { value: amount * known.factor, measure: known.measure } : null;
+}

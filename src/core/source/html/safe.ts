@@ -1,0 +1,224 @@
+/**
+ * A page made harmless: no script, no frame, no address that could be asked for, no refresh. Every element stays
+ * in its place, so that selectors match as they do in the page itself.
+ */
+import { T, closerOf, tokensOf } from "../css/tokens";
+import type { Item } from "../css/syntax";
+import { resolveAddress } from "../path";
+import type { Site, TextFile } from "../site";
+import { documentOf, isText, type ElementNode, type HtmlDocument, type Namespace } from "./document";
+import { baseOf, importRules, sheetsOfPage, type SheetOwner, type SheetSource } from "./sheets";
+
+/** Plain data: an element of the safe page with its attributes and contents. */
+export interface SafeElement {
+  index: number;
+  tag: string;
+  namespace: Namespace;
+  attributes: [name: string, value: string][];
+  content: (SafeElement | string)[];
+}
+
+export interface SafeDocument {
+  path: string;
+  quirks: boolean;
+  root: SafeElement | null;
+}
+
+/** A sheet element's rules as one text, fit to stand in a `style` element. */
+export interface SafeSheet {
+  /** Index of the `link` or `style` element that it stands for. */
+  owner: number;
+  media: string;
+  text: string;
+}
+
+/** Gives the address under which a file of the site can be shown, or null. */
+export type AddressOf = (path: string) => string | null;
+
+/** Elements whose content or address would run or fetch something: they stay, empty. */
+const emptied = new Set(["script", "iframe", "frame", "object", "embed", "applet", "noembed", "noframes", "template", "portal", "fencedframe"]);
+const animations = new Set(["animate", "set", "animatemotion", "animatetransform", "discard"]);
+/** Attributes that hold addresses; only what follows lets some of them through. */
+const addresses = new Set([
+  "src", "srcset", "href", "xlink:href", "data", "action", "formaction", "poster", "background", "cite", "longdesc", "manifest", "ping",
+  "archive", "codebase", "classid", "profile", "imagesrcset", "srcdoc", "icon", "usemap", "dynsrc", "lowsrc", "target", "autofocus", "http-equiv",
+]);
+
+export function safeDocument(site: Site, file: TextFile, addressOf: AddressOf): SafeDocument {
+  const document = documentOf(file);
+  const context: SafeContext = {
+    base: baseOf(document),
+    owners: new Set(sheetsOfPage(site, file).owners.map(({ element }) => element)),
+    addressOf,
+  };
+  const root = document.root ? safeTree(document, context) : null;
+  return { path: file.path, quirks: document.mode === "quirks", root };
+}
+
+interface SafeContext {
+  base: string;
+  owners: ReadonlySet<number>;
+  addressOf: AddressOf;
+}
+
+function safeTree(document: HtmlDocument, context: SafeContext): SafeElement {
+  const made: SafeElement[] = document.elements.map((element) => ({
+    index: element.index,
+    tag: context.owners.has(element.index) ? "style" : element.tag,
+    namespace: element.namespace,
+    attributes: safeAttributes(element, context),
+    content: [],
+  }));
+  for (const element of document.elements) {
+    const isSheet = element.tag === "style" || context.owners.has(element.index);
+    const empty = isSheet || emptied.has(element.tag.toLowerCase());
+    const content = made[element.index]!.content;
+    for (const node of element.content) {
+      if (!isText(node)) content.push(made[node.index]!);
+      else if (!empty) content.push(node.text);
+    }
+  }
+  return made[0]!;
+}
+
+/** The attributes an element keeps, pictures with the address of their file. */
+export function safeAttributes(element: ElementNode, { base, addressOf }: SafeContext): [string, string][] {
+  const tag = element.tag.toLowerCase();
+  if (animations.has(tag)) return [];
+  const kept: [string, string][] = [];
+  for (const [name, value] of element.attributes) {
+    const lower = name.toLowerCase();
+    if (lower.startsWith("on")) continue;
+    if (lower === "style") kept.push([name, safeUrls(value, base, addressOf)]);
+    else if (lower === "content" && element.attributes.has("http-equiv")) continue;
+    else if (!addresses.has(lower)) kept.push([name, value]);
+    else {
+      const safe = safeAddress(tag, lower, value, base, addressOf);
+      if (safe !== null) kept.push([name, safe]);
+    }
+  }
+  return kept;
+}
+
+function safeAddress(tag: string, name: string, value: string, base: string, addressOf: AddressOf): string | null {
+  if (name === "href" && (tag === "a" || tag === "area")) return /^[\s\u0000-\u0020]*(?:javascript|data|vbscript|blob):/i.test(value) ? "#" : value;
+  if ((name === "href" || name === "xlink:href") && value.trim().startsWith("#")) return value;
+  const picture = (name === "src" && (tag === "img" || tag === "input")) || ((name === "href" || name === "xlink:href") && tag === "image") || name === "background" || name === "poster";
+  return picture ? pictureAddress(value, base, addressOf) : null;
+}
+
+function pictureAddress(value: string, base: string, addressOf: AddressOf): string | null {
+  const address = resolveAddress(value, base);
+  if (address.kind === "file") return addressOf(address.path);
+  return address.kind === "data" && /^data:image\//i.test(address.url) ? address.url : null;
+}
+
+export function safeSheets(site: Site, file: TextFile, scheme: "light" | "dark", addressOf: AddressOf): SafeSheet[] {
+  const base = baseOf(documentOf(file));
+  return sheetsOfPage(site, file).owners.map((owner) => safeSheet(owner, base, scheme, addressOf));
+}
+
+function safeSheet(owner: SheetOwner, base: string, scheme: "light" | "dark", addressOf: AddressOf): SafeSheet {
+  const own = owner.sheets[owner.sheets.length - 1]!;
+  const text = owner.sheets.map((sheet) => layerStatements(sheet) + wrapped(sheet, base, scheme, addressOf)).join("\n");
+  return { owner: owner.element, media: withScheme(own.media[0] ?? "", scheme), text };
+}
+
+/** Layers that a sheet names before what it imports come first (CSS Cascade 5, 6.4.4.2). */
+function layerStatements(sheet: SheetSource): string {
+  return sheet.imports
+    .map(({ sheet: from, rule }) =>
+      from.items
+        .filter((item) => item.kind === "at" && item.name === "layer" && !item.block && item.start < rule.start)
+        .map((item) => `${from.text.slice(item.start, item.end)}\n`)
+        .join(""),
+    )
+    .join("");
+}
+
+function wrapped(sheet: SheetSource, base: string, scheme: "light" | "dark", addressOf: AddressOf): string {
+  const body = safeBody(sheet, sheet.kind === "embedded" ? base : sheet.path, scheme, addressOf);
+  if (sheet.imports.length === 0) return body;
+  let text = body + closersFor(body);
+  sheet.imports.forEach(({ layer }, at) => {
+    if (layer !== null) text = `@layer ${layer} {\n${text}\n}`;
+    const media = sheet.media[at + 1];
+    if (media) text = `@media ${withScheme(media, scheme)} {\n${text}\n}`;
+  });
+  for (const supports of sheet.supports) text = `@supports ${/^\s*(?:\(|not\b|selector\()/i.test(supports) ? supports : `(${supports})`} {\n${text}\n}`;
+  return text;
+}
+
+function safeBody(sheet: SheetSource, base: string, scheme: "light" | "dark", addressOf: AddressOf): string {
+  const cuts: { start: number; end: number; insert: string }[] = [];
+  for (const rule of importRules(sheet.items)) cuts.push({ start: rule.start, end: rule.end, insert: "" });
+  const visit = (items: readonly Item[]) => {
+    for (const item of items) {
+      if (item.kind === "at" && item.name === "import" && !cuts.some(({ start }) => start === item.start)) cuts.push({ start: item.start, end: item.end, insert: "" });
+      else if (item.kind === "at" && item.name === "media") {
+        const insert = withScheme(item.preludeText, scheme);
+        if (insert !== item.preludeText) cuts.push({ ...item.prelude, insert });
+      }
+      if (item.kind === "at" || item.kind === "style") visit(item.items);
+    }
+  };
+  visit(sheet.items);
+  let text = sheet.text;
+  for (const { start, end, insert } of cuts.sort((a, b) => b.start - a.start)) text = text.slice(0, start) + insert + text.slice(end);
+  return safeUrls(text, base, addressOf);
+}
+
+/** The scheme is chosen in Hevret, not by the machine: its media feature is answered here. */
+function withScheme(media: string, scheme: "light" | "dark"): string {
+  return media.replace(/\(\s*prefers-color-scheme\s*(?::\s*(light|dark|no-preference)\s*)?\)/gi, (_, wanted?: string) =>
+    wanted === undefined || wanted.toLowerCase() === scheme ? "(min-width: 0px)" : "(max-width: 0px)",
+  );
+}
+
+/** Addresses in a style text: files of the site get theirs, everything else none. */
+function safeUrls(text: string, base: string, addressOf: AddressOf): string {
+  if (!/url|src|image/i.test(text)) return text;
+  const tokens = tokensOf(text);
+  const parts: string[] = [];
+  let at = 0;
+  for (let token = 0; token < tokens.count; token += 1) {
+    const type = tokens.types[token];
+    const start = tokens.starts[token]!;
+    let end = tokens.starts[token + 1]!;
+    let address: string | null = null;
+    if (type === T.Url) address = text.slice(start, end).replace(/^url\(\s*|\s*\)?$/gi, "");
+    else if (type === T.Function && /^url\($/i.test(text.slice(start, end))) {
+      while (token + 1 < tokens.count && tokens.types[token + 1] !== T.RightParenthesis) token += 1;
+      end = tokens.starts[Math.min(token + 2, tokens.count)]!;
+      address = text.slice(start, end).replace(/^url\(\s*["']?|["']?\s*\)?$/gi, "");
+      token += 1;
+    }
+    if (address === null) continue;
+    parts.push(text.slice(at, start), `url("${cssAddress(address.replace(/\\(.)/g, "$1"), base, addressOf)}")`);
+    at = end;
+  }
+  return parts.join("") + text.slice(at);
+}
+
+function cssAddress(address: string, base: string, addressOf: AddressOf): string {
+  const target = resolveAddress(address, base);
+  if (address.startsWith("#")) return address;
+  if (target.kind === "data") return /^data:(?:image|font|application\/(?:x-)?font)/i.test(target.url) ? target.url.replace(/["\\\n]/g, encodeURIComponent) : "";
+  return target.kind === "file" ? (addressOf(target.path) ?? "") : "";
+}
+
+/** What has to be added so that a text leaves nothing open behind it. */
+function closersFor(text: string): string {
+  const tokens = tokensOf(text);
+  const open: number[] = [];
+  for (let token = 0; token < tokens.count; token += 1) {
+    const type = tokens.types[token]!;
+    const closer = closerOf(type);
+    if (closer) open.push(closer);
+    else if (type === open[open.length - 1]) open.pop();
+  }
+  const last = tokens.count - 1;
+  const comment = last >= 0 && tokens.types[last] === T.Comment && !/\*\/$/.test(text) ? "*/" : "";
+  const marks: Record<number, string> = { [T.RightCurlyBracket]: "}", [T.RightSquareBracket]: "]", [T.RightParenthesis]: ")" };
+  return `${comment}\n${open.reverse().map((type) => marks[type]).join("")}`;
+}

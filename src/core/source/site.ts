@@ -1,0 +1,111 @@
+import { applyChanges, type TextChange } from "./changes";
+import { decodeText, encodeText, type Encoding, type TextKind } from "./encoding";
+import { normalisePath } from "./path";
+
+/** What a site is opened from. Text files that come as bytes are decoded as a browser would. */
+export type SiteFile = { path: string; text: string } | { path: string; bytes: Uint8Array };
+
+/** A page or sheet, with what is needed to write it back byte for byte. */
+export interface TextFile {
+  kind: TextKind;
+  path: string;
+  text: string;
+  encoding: Encoding;
+}
+
+/** Anything else of the site: fonts, pictures, scripts. */
+export interface BinaryFile {
+  kind: "other";
+  path: string;
+  bytes: Uint8Array;
+}
+
+export type StoredFile = TextFile | BinaryFile;
+
+/** A file that could not be taken in, with the reason in plain words. */
+export interface RefusedFile {
+  path: string;
+  reason: string;
+}
+
+/**
+ * A site: its files and nothing else. Immutable; everything derived is kept beside the file objects,
+ * so files that did not change are shared between sites and never read twice.
+ */
+export interface Site {
+  files: ReadonlyMap<string, StoredFile>;
+  refused: readonly RefusedFile[];
+}
+
+export function kindOfPath(path: string): TextKind | "other" {
+  if (/\.(?:html?|xhtml)$/i.test(path)) return "html";
+  if (/\.css$/i.test(path)) return "css";
+  return "other";
+}
+
+/** Takes files in; never throws on their contents. A later file with the same path takes the place of an earlier one. */
+export function openSite(files: readonly SiteFile[]): Site {
+  const stored = new Map<string, StoredFile>();
+  const refused: RefusedFile[] = [];
+  for (const file of files) {
+    const read = readFile(file);
+    if ("reason" in read) refused.push(read);
+    else stored.set(read.path, read);
+  }
+  return { files: new Map([...stored].sort(([a], [b]) => (a < b ? -1 : 1))), refused };
+}
+
+/** A site from files that were stored before, as `readFile` gave them. */
+export function siteOf(files: Iterable<StoredFile>): Site {
+  const sorted = [...files].sort((a, b) => (a.path < b.path ? -1 : 1));
+  return { files: new Map(sorted.map((file) => [file.path, file])), refused: [] };
+}
+
+export function readFile(file: SiteFile): StoredFile | RefusedFile {
+  const path = normalisePath(file.path);
+  const kind = kindOfPath(path);
+  if ("text" in file) {
+    if (kind === "other") return { kind, path, bytes: new TextEncoder().encode(file.text) };
+    return { kind, path, text: file.text, encoding: { name: "utf-8", bom: false } };
+  }
+  if (kind === "other") return { kind, path, bytes: file.bytes };
+  const decoded = decodeText(file.bytes, kind);
+  return "reason" in decoded ? { path, reason: decoded.reason } : { kind, path, ...decoded };
+}
+
+export function fileBytes(file: StoredFile): Uint8Array {
+  return file.kind === "other" ? file.bytes : encodeText(file.text, file.encoding, file.kind);
+}
+
+/** A text file of the site; null when there is none of that path or it is not text. */
+export function textFile(site: Site, path: string): TextFile | null {
+  const file = site.files.get(path);
+  return file && file.kind !== "other" ? file : null;
+}
+
+/** The site with its texts changed. @throws RangeError when a change does not fit its file. */
+export function changeSite(site: Site, changes: readonly TextChange[]): Site {
+  const byPath = groupByPath(changes);
+  if (byPath.size === 0) return site;
+  const files = new Map(site.files);
+  for (const [path, own] of byPath) {
+    const file = textFile(site, path);
+    if (!file) throw new RangeError(`There is no page or style sheet at ${path}.`);
+    files.set(path, { ...file, text: applyChanges(file.text, own) });
+  }
+  return { files, refused: site.refused };
+}
+
+function groupByPath(changes: readonly TextChange[]): Map<string, TextChange[]> {
+  const groups = new Map<string, TextChange[]>();
+  for (const change of changes) groups.set(change.path, [...(groups.get(change.path) ?? []), change]);
+  return groups;
+}
+
+export function pagesOf(site: Site): TextFile[] {
+  return [...site.files.values()].filter((file): file is TextFile => file.kind === "html");
+}
+
+export function sheetsOf(site: Site): TextFile[] {
+  return [...site.files.values()].filter((file): file is TextFile => file.kind === "css");
+}

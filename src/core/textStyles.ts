@@ -1,0 +1,67 @@
+/** Places and the text styles they are set in. */
+import { legibilityOf, type Legibility } from "./ground/ground";
+import { serialiseColor } from "./color/format";
+import { computedValue, valueOf, type Style } from "./cascade/styles";
+
+/** The properties that make one setting of text differ from another. */
+export const textStyleProperties = [
+  "font-family", "font-size", "font-weight", "font-style", "font-stretch", "font-variant-caps", "line-height", "letter-spacing",
+  "word-spacing", "text-transform", "text-align", "text-indent", "text-decoration-line", "text-decoration-style", "text-decoration-color",
+  "text-decoration-thickness", "text-underline-offset", "text-shadow", "opacity",
+] as const;
+
+const silent = new Set(["script", "style", "title", "template", "noscript", "head", "textarea", "option", "optgroup", "select"]);
+
+/** Whether an element shows text of its own. */
+export function isPlace(style: Style): boolean {
+  if (!style.element.hasText || silent.has(style.element.tag) || valueOf<string>(style, "visibility") !== "visible") return false;
+  for (let current: Style | null = style; current; current = current.parent) {
+    if (valueOf<string>(current, "display") === "none") return false;
+  }
+  return true;
+}
+
+const keys = new WeakMap<Style, string>();
+const legibilities = new WeakMap<Style, Legibility>();
+
+export function legibility(style: Style): Legibility {
+  let known = legibilities.get(style);
+  if (!known) {
+    known = legibilityOf(style);
+    legibilities.set(style, known);
+  }
+  return known;
+}
+
+/** Equal for places of one text style: how the text is set, its ink and its ground. */
+export function textStyleKey(style: Style): string {
+  let key = keys.get(style);
+  if (key === undefined) {
+    const { ground, ink } = legibility(style);
+    const colors = [ink, ground.color, ...(ground.range ?? [])].map((color) => serialiseColor({ color, legacy: true }));
+    key = [...textStyleProperties.map((property) => computedValue(style, property)), ...colors].join("|");
+    keys.set(style, key);
+  }
+  return key;
+}
+
+/** Line of words that say what an element is to the reader, for people who do not read selectors. */
+export function roleName(style: Style): string {
+  const { element } = style;
+  const named = roles[element.tag];
+  if (named) return named;
+  for (let above = element.parent; above; above = above.parent) {
+    if (["h1", "h2", "h3", "h4", "h5", "h6", "th", "td", "a", "label", "button", "caption", "blockquote", "li", "p"].includes(above.tag)) {
+      return `Words in a ${roles[above.tag]!.toLowerCase()}`;
+    }
+  }
+  return "Text";
+}
+
+const roles: Readonly<Record<string, string>> = {
+  h1: "Main heading", h2: "Section heading", h3: "Heading, level 3", h4: "Heading, level 4", h5: "Heading, level 5", h6: "Heading, level 6",
+  p: "Paragraph", a: "Link", li: "List item", th: "Table head", td: "Table cell", caption: "Table caption", label: "Form label",
+  button: "Button", blockquote: "Quotation", strong: "Strong words", em: "Stressed words", b: "Bold words", i: "Words set apart",
+  small: "Small print", code: "Code", pre: "Preformatted text", dt: "Term", dd: "Description", figcaption: "Figure caption",
+  summary: "Summary", legend: "Legend", cite: "Title of a work", q: "Quotation in a line", time: "Time", span: "Words", div: "Text", body: "Whole page",
+};

@@ -1,0 +1,81 @@
+/** What the interface can ask of the core in its worker. All of it is plain data. */
+import type {
+  Conditions, Edit, ElementRef, Finding, Plan, SafeDocument, SafeSheet, Slip, StoredFile, TextChange,
+} from "@/core";
+
+export interface PageSummary {
+  path: string;
+  title: string;
+  places: number;
+  sheets: string[];
+}
+
+export interface SiteSummary {
+  pages: PageSummary[];
+  sheets: string[];
+  textStyles: number;
+  findings: Finding[];
+}
+
+/** A place on the page, as the page view needs it. */
+export interface PlaceView {
+  index: number;
+  /** Equal for places of one text style. */
+  key: string;
+  role: string;
+  selector: string;
+  ratio: number;
+  needs: number;
+  passes: boolean;
+  certain: boolean;
+}
+
+export interface PageView {
+  document: SafeDocument;
+  sheets: SafeSheet[];
+  places: PlaceView[];
+  /** Fingerprint of the document without sheets: while it stays, sheets can be changed in place. */
+  structure: string;
+}
+
+/** What changes on a page that is shown: its sheets, and the document when its structure changed. */
+export interface PagePatch {
+  document: SafeDocument | null;
+  sheets: SafeSheet[];
+  places: PlaceView[];
+  structure: string;
+}
+
+export interface RuleSource {
+  path: string;
+  /** Offsets of the part shown, in UTF-16 units of the file. */
+  start: number;
+  end: number;
+  /** The whole file. */
+  text: string;
+  firstLine: number;
+  lastLine: number;
+}
+
+export interface PlanResult {
+  plan: Plan | null;
+  /** Why it cannot be made. */
+  problem: string | null;
+}
+
+export interface Engine {
+  open(files: StoredFile[]): Promise<void>;
+  summary(conditions: Conditions): Promise<SiteSummary>;
+  page(path: string, conditions: Conditions): Promise<PageView>;
+  slip(ref: ElementRef, conditions: Conditions): Promise<Slip | null>;
+  plan(edit: Edit, conditions: Conditions): Promise<PlanResult>;
+  /** How a page would look with changes that are not made yet. */
+  rehearse(changes: TextChange[], path: string, structure: string, conditions: Conditions): Promise<PagePatch>;
+  commit(changes: TextChange[]): Promise<void>;
+  patch(path: string, structure: string, conditions: Conditions): Promise<PagePatch>;
+  /** The rule around an offset; the whole file when there is none. */
+  source(path: string, offset: number): Promise<RuleSource | null>;
+  complete(property: string, typed: string): Promise<string[]>;
+  /** Why a value cannot be written; null when it can. */
+  check(property: string, value: string): Promise<string | null>;
+}

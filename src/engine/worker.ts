@@ -1,0 +1,132 @@
+/** The core in a web worker. It holds the site; the interface asks and shows. */
+import { expose } from "comlink";
+import {
+  changeSite, completions, documentOf, EditError, findingsFor, ignoredMessage, isPlace, legibility, pagesOf, planEdit, positionAt, roleName,
+  ruleAround, safeDocument, safeSheets, sheetsOf, siteOf, slipFor, styledPage, textFile, textStyleKey,
+  type AddressOf, type Conditions, type SafeDocument, type Site, type StyledPage,
+} from "@/core";
+import type { Engine, PagePatch, PageView, PlaceView, SiteSummary } from "./protocol";
+
+let site: Site = siteOf([]);
+const addresses = new Map<Uint8Array, string>();
+
+const mediaTypes: Readonly<Record<string, string>> = {
+  png: "image/png", jpg: "image/jpeg", jpeg: "image/jpeg", gif: "image/gif", webp: "image/webp", avif: "image/avif", svg: "image/svg+xml",
+  ico: "image/x-icon", woff2: "font/woff2", woff: "font/woff", ttf: "font/ttf", otf: "font/otf",
+};
+
+/** Pictures and fonts of the site, from memory; nothing else gets an address. */
+const addressOf: AddressOf = (path) => {
+  const file = site.files.get(path);
+  if (file?.kind !== "other") return null;
+  const type = mediaTypes[path.slice(path.lastIndexOf(".") + 1).toLowerCase()];
+  if (!type) return null;
+  let address = addresses.get(file.bytes);
+  if (!address) {
+    address = URL.createObjectURL(new Blob([file.bytes as BlobPart], { type }));
+    addresses.set(file.bytes, address);
+  }
+  return address;
+};
+
+function pageOf(from: Site, path: string, conditions: Conditions): StyledPage {
+  const file = textFile(from, path);
+  if (file?.kind !== "html") throw new RangeError(`There is no page ${path}.`);
+  return styledPage(from, file, conditions);
+}
+
+function placesOf(page: StyledPage): PlaceView[] {
+  return page.styles.filter(isPlace).map((style) => {
+    const { element } = style;
+    const { ratio, needs, passes, ground } = legibility(style);
+    const selector = element.id ? `${element.tag}#${element.id}` : element.classes[0] ? `${element.tag}.${element.classes[0]}` : element.tag;
+    return { index: element.index, key: textStyleKey(style), role: roleName(style), selector, ratio, needs, passes, certain: ground.certain };
+  });
+}
+
+function viewOf(from: Site, path: string, conditions: Conditions): PageView {
+  const page = pageOf(from, path, conditions);
+  const document = safeDocument(from, page.file, addressOf);
+  return { document, sheets: safeSheets(from, page.file, conditions.scheme, addressOf), places: placesOf(page), structure: fingerprint(document) };
+}
+
+function fingerprint(document: SafeDocument): string {
+  const text = JSON.stringify(document);
+  let hash = 0;
+  for (let at = 0; at < text.length; at += 1) hash = (Math.imul(hash, 31) + text.charCodeAt(at)) | 0;
+  return `${text.length}:${hash}`;
+}
+
+function patchOf(from: Site, path: string, structure: string, conditions: Conditions): PagePatch {
+  const view = viewOf(from, path, conditions);
+  return { ...view, document: view.structure === structure ? null : view.document };
+}
+
+const engine: Engine = {
+  open: async (files) => {
+    for (const address of addresses.values()) URL.revokeObjectURL(address);
+    addresses.clear();
+    site = siteOf(files);
+  },
+
+  summary: async (conditions): Promise<SiteSummary> => {
+    const pages = pagesOf(site).map((file) => styledPage(site, file, conditions));
+    const keys = new Set<string>();
+    return {
+      pages: pages.map((page) => {
+        const places = page.styles.filter(isPlace);
+        for (const style of places) keys.add(textStyleKey(style));
+        const title = documentOf(page.file).elements.find(({ tag }) => tag === "title");
+        const words = title?.content.map((node) => ("text" in node ? node.text : "")).join("").trim();
+        return { path: page.file.path, title: words || page.file.path, places: places.length, sheets: [...page.sources] };
+      }),
+      sheets: sheetsOf(site).map(({ path }) => path),
+      textStyles: keys.size,
+      findings: findingsFor({ site, pages, conditions }),
+    };
+  },
+
+  page: async (path, conditions) => viewOf(site, path, conditions),
+
+  slip: async (ref, conditions) => {
+    try {
+      return slipFor(site, ref, conditions);
+    } catch (error) {
+      if (error instanceof EditError) return null;
+      throw error;
+    }
+  },
+
+  plan: async (edit, conditions) => {
+    try {
+      return { plan: planEdit(site, edit, conditions), problem: null };
+    } catch (error) {
+      if (error instanceof EditError || error instanceof RangeError) return { plan: null, problem: error.message };
+      throw error;
+    }
+  },
+
+  rehearse: async (changes, path, structure, conditions) => patchOf(changeSite(site, changes), path, structure, conditions),
+
+  commit: async (changes) => {
+    site = changeSite(site, changes);
+  },
+
+  patch: async (path, structure, conditions) => patchOf(site, path, structure, conditions),
+
+  source: async (path, offset) => {
+    const file = textFile(site, path);
+    if (!file) return null;
+    const found = ruleAround(site, path, offset);
+    const { text } = file;
+    const start = found ? found.sheet.offset + found.rule.start : 0;
+    const end = found ? found.sheet.offset + found.rule.end : text.length;
+    return { path, text, start, end, firstLine: positionAt(text, start).line, lastLine: positionAt(text, end).line };
+  },
+
+  complete: async (property, typed) => completions(property, typed),
+
+  check: async (property, value) => (value.trim() === "" ? "A value is missing." : ignoredMessage(property, value)),
+};
+
+expose(engine);

@@ -1,0 +1,78 @@
+/** What only the laid-out page can tell. Lengths in CSS px of the frame's window. */
+import type { ShownPage } from "./frame";
+
+export interface Box {
+  left: number;
+  top: number;
+  width: number;
+  height: number;
+}
+
+/** The box around an element as it stands in the window; null when it makes none. */
+export function boxOf({ nodes }: ShownPage, index: number): Box | null {
+  const node = nodes[index];
+  if (!node) return null;
+  const { left, top, width, height } = node.getBoundingClientRect();
+  return width > 0 || height > 0 ? { left, top, width, height } : null;
+}
+
+/** The innermost place (one of `places`) at a point of the window; null when there is none. */
+export function placeAt({ document, nodes }: ShownPage, x: number, y: number, places: ReadonlySet<number>): number | null {
+  const indexes = new Map(nodes.map((node, index) => [node, index]));
+  for (let node = document.elementFromPoint(x, y); node; node = node.parentElement) {
+    const index = indexes.get(node);
+    if (index !== undefined && places.has(index)) return index;
+  }
+  return null;
+}
+
+/** More than this many characters of one text are not measured. */
+const mostCharacters = 5000;
+
+/** How many lines a text breaks into, and the characters of the longest; null when it is not shown. */
+export function linesOf({ document, nodes }: ShownPage, index: number): { lines: number; longest: number } | null {
+  const node = nodes[index];
+  if (!node || !boxOf({ document, nodes } as ShownPage, index)) return null;
+  const walker = document.createTreeWalker(node, NodeFilter.SHOW_TEXT);
+  const range = document.createRange();
+  let lineTop: number | null = null;
+  let lines = 0;
+  let count = 0;
+  let longest = 0;
+  let read = 0;
+  let blank = true;
+  for (let text = walker.nextNode() as Text | null; text; text = walker.nextNode() as Text | null) {
+    for (let at = 0; at < text.data.length && read < mostCharacters; at += 1, read += 1) {
+      const isBlank = /\s/.test(text.data[at]!);
+      if (isBlank && blank) continue;
+      range.setStart(text, at);
+      range.setEnd(text, at + 1);
+      const rect = range.getClientRects()[0];
+      blank = isBlank;
+      if (!rect || rect.width === 0) continue;
+      const middle = rect.top + rect.height / 2;
+      if (lineTop === null || Math.abs(middle - lineTop) > rect.height * 0.6) {
+        lines += 1;
+        count = 0;
+        lineTop = middle;
+      }
+      count += 1;
+      if (!isBlank) longest = Math.max(longest, count);
+    }
+  }
+  return lines ? { lines, longest } : null;
+}
+
+/** Scrolls what lies under a point, as a wheel over the page would. */
+export function scrollAt({ document }: ShownPage, x: number, y: number, dx: number, dy: number): void {
+  const view = document.defaultView!;
+  for (let node = document.elementFromPoint(x, y); node && node !== document.documentElement && node !== document.body; node = node.parentElement) {
+    const { overflowY } = view.getComputedStyle(node);
+    if ((overflowY === "auto" || overflowY === "scroll") && node.scrollHeight > node.clientHeight) {
+      const before = node.scrollTop;
+      node.scrollBy(dx, dy);
+      if (node.scrollTop !== before) return;
+    }
+  }
+  view.scrollBy(dx, dy);
+}

@@ -1,0 +1,59 @@
+/** Sites in the browser's own database. The text of the files is the state; history is a list of text changes. */
+import Dexie, { type Table } from "dexie";
+import type { RefusedFile, StoredFile, TextChange } from "@/core";
+
+export interface SiteRecord {
+  id: string;
+  name: string;
+  /** Milliseconds since 1970. */
+  created: number;
+  changed: number;
+  pages: number;
+  sheets: number;
+  refused: RefusedFile[];
+  /** Counts every write; a window that knows an older number is behind. */
+  revision: number;
+  /** How many steps of the history are in force; those after it can be redone. */
+  cursor: number;
+  folder: FileSystemDirectoryHandle | null;
+  /** Set while the site can still be brought back. */
+  deleted: number | null;
+}
+
+export interface FileRecord {
+  site: string;
+  path: string;
+  file: StoredFile;
+  /** The text at opening, to compare with; null for files that are not text. */
+  original: string | null;
+  /** The text as last read from the folder or written to it. */
+  onDisk: string | null;
+}
+
+/** One edit: what it changed, and what takes it back. */
+export interface StepRecord {
+  site: string;
+  /** Place in the history, from 0. */
+  number: number;
+  label: string;
+  changes: TextChange[];
+  inverse: TextChange[];
+  time: number;
+}
+
+export class HevretDatabase extends Dexie {
+  sites!: Table<SiteRecord, string>;
+  files!: Table<FileRecord, [string, string]>;
+  steps!: Table<StepRecord, [string, number]>;
+
+  constructor(name = "hevret") {
+    super(name);
+    this.version(1).stores({
+      sites: "id, changed",
+      files: "[site+path], site",
+      steps: "[site+number], site",
+    });
+  }
+}
+
+export const database = new HevretDatabase();

@@ -1,0 +1,207 @@
+/** Files in: from pickers, drops, zips and pasted text, all to the same list with reasons for what is left out. */
+import { Unzip, UnzipInflate } from "fflate";
+import { kindOfPath, normalisePath, readFile, type RefusedFile, type SiteFile, type StoredFile } from "@/core";
+import { limits, OpenError, siteTooLarge, textTooLarge, tooManyFiles } from "./limits";
+
+export interface Opened {
+  name: string;
+  files: StoredFile[];
+  refused: RefusedFile[];
+  /** The folder to write back to, where the browser gave one. */
+  folder: FileSystemDirectoryHandle | null;
+}
+
+/** Files nobody means to open with a site. */
+const clutter = /(?:^|\/)(?:\.git|\.svn|node_modules|__MACOSX)(?:\/|$)|(?:^|\/)(?:\.DS_Store|Thumbs\.db)$/;
+
+class Collector {
+  readonly files = new Map<string, SiteFile>();
+  readonly refused: RefusedFile[] = [];
+  private bytes = 0;
+
+  /** Counts before the contents are read, so that too much is never read. */
+  admit(path: string, size: number): boolean {
+    if (clutter.test(path)) return false;
+    if (this.files.size >= limits.files) throw new OpenError(tooManyFiles);
+    if (kindOfPath(path) !== "other" && size > limits.textBytes) {
+      this.refused.push({ path, reason: textTooLarge });
+      return false;
+    }
+    this.bytes += size;
+    if (this.bytes > limits.siteBytes) throw new OpenError(siteTooLarge);
+    return true;
+  }
+
+  add(path: string, bytes: Uint8Array): void {
+    this.files.set(path, { path, bytes });
+  }
+
+  finish(name: string, folder: FileSystemDirectoryHandle | null = null): Opened {
+    const files: StoredFile[] = [];
+    for (const file of withoutCommonFolder([...this.files.values()])) {
+      const read = readFile(file);
+      if ("reason" in read) this.refused.push(read);
+      else files.push(read);
+    }
+    if (!files.some(({ kind }) => kind !== "other")) {
+      const reasons = this.refused.map(({ path, reason }) => ` ${path}: ${reason}`).join("");
+      throw new OpenError(`There is no page and no style sheet among these files.${reasons}`);
+    }
+    return { name, files, refused: this.refused, folder };
+  }
+}
+
+/** A folder that holds everything is the site's root. */
+function withoutCommonFolder(files: SiteFile[]): SiteFile[] {
+  const paths = files.map(({ path }) => normalisePath(path));
+  const first = paths[0]?.split("/")[0];
+  const common = first !== undefined && paths.every((path) => path.startsWith(`${first}/`));
+  return files.map((file, at) => ({ ...file, path: common ? paths[at]!.slice(first.length + 1) : paths[at]! }));
+}
+
+async function bytesOf(file: File): Promise<Uint8Array> {
+  return new Uint8Array(await file.arrayBuffer());
+}
+
+/** Files from an input or a drop; `webkitRelativePath` gives the folders where there are any. */
+export async function readFiles(list: readonly File[]): Promise<Opened> {
+  const only = list[0];
+  if (list.length === 1 && only && /\.zip$/i.test(only.name)) return readZip(only.name, await bytesOf(only));
+  const collector = new Collector();
+  for (const file of list) {
+    const path = file.webkitRelativePath || file.name;
+    if (!collector.admit(path, file.size)) continue;
+    await addFile(collector, path, file);
+  }
+  const folder = only?.webkitRelativePath.split("/")[0];
+  return collector.finish(folder || only?.name || "Site");
+}
+
+async function addFile(collector: Collector, path: string, file: File): Promise<void> {
+  try {
+    collector.add(path, await bytesOf(file));
+  } catch {
+    collector.refused.push({ path, reason: "The browser could not read it." });
+  }
+}
+
+/** A folder the browser gives read and write access to. */
+export async function readFolder(folder: FileSystemDirectoryHandle): Promise<Opened> {
+  const collector = new Collector();
+  const walk = async (directory: FileSystemDirectoryHandle, prefix: string): Promise<void> => {
+    for await (const [name, handle] of directory.entries()) {
+      const path = prefix + name;
+      if (clutter.test(path)) continue;
+      if (handle.kind === "directory") await walk(handle as FileSystemDirectoryHandle, `${path}/`);
+      else {
+        const file = await (handle as FileSystemFileHandle).getFile();
+        if (collector.admit(path, file.size)) await addFile(collector, path, file);
+      }
+    }
+  };
+  await walk(folder, "");
+  return collector.finish(folder.name, folder);
+}
+
+/** Everything dropped, folders walked through. */
+export async function readDrop(items: DataTransferItemList): Promise<Opened> {
+  const entries = [...items].map((item) => item.webkitGetAsEntry()).filter((entry) => entry !== null);
+  const only = entries[0];
+  if (entries.length === 1 && only?.isFile && /\.zip$/i.test(only.name)) {
+    const file = await fileOf(only as FileSystemFileEntry);
+    return readZip(file.name, await bytesOf(file));
+  }
+  const collector = new Collector();
+  const walk = async (entry: FileSystemEntry): Promise<void> => {
+    const path = entry.fullPath.replace(/^\//, "");
+    if (clutter.test(path)) return;
+    if (entry.isDirectory) {
+      for (const child of await childrenOf(entry as FileSystemDirectoryEntry)) await walk(child);
+      return;
+    }
+    const file = await fileOf(entry as FileSystemFileEntry);
+    if (collector.admit(path, file.size)) await addFile(collector, path, file);
+  };
+  for (const entry of entries) await walk(entry);
+  return collector.finish(only?.name ?? "Site");
+}
+
+function fileOf(entry: FileSystemFileEntry): Promise<File> {
+  return new Promise((resolve, reject) => entry.file(resolve, reject));
+}
+
+async function childrenOf(entry: FileSystemDirectoryEntry): Promise<FileSystemEntry[]> {
+  const reader = entry.createReader();
+  const all: FileSystemEntry[] = [];
+  for (;;) {
+    const some = await new Promise<FileSystemEntry[]>((resolve, reject) => reader.readEntries(resolve, reject));
+    if (some.length === 0) return all;
+    all.push(...some);
+  }
+}
+
+/** A zip, unpacked piece by piece so that its contents are bounded while they come, whatever it claims. */
+export function readZip(name: string, bytes: Uint8Array): Opened {
+  const collector = new Collector();
+  let unpacked = 0;
+  const broken = (reason: string) => new OpenError(`${name} could not be unpacked: ${reason}`);
+  const unzip = new Unzip((entry) => {
+    if (entry.name.endsWith("/")) return;
+    if (!collector.admit(entry.name, entry.originalSize ?? 0)) return;
+    const pieces: Uint8Array[] = [];
+    let size = 0;
+    entry.ondata = (error, piece, final) => {
+      if (error) {
+        collector.refused.push({ path: entry.name, reason: "It is damaged in the archive." });
+        return;
+      }
+      size += piece.length;
+      unpacked += piece.length;
+      if (unpacked > limits.siteBytes) throw new OpenError(siteTooLarge);
+      if (kindOfPath(entry.name) !== "other" && size > limits.textBytes) {
+        entry.terminate();
+        collector.refused.push({ path: entry.name, reason: textTooLarge });
+        return;
+      }
+      pieces.push(piece.slice());
+      if (final) collector.add(entry.name, joined(pieces, size));
+    };
+    try {
+      entry.start();
+    } catch (error) {
+      if (error instanceof OpenError) throw error;
+      collector.refused.push({ path: entry.name, reason: "It is packed in a way that cannot be read." });
+    }
+  });
+  unzip.register(UnzipInflate);
+  if (bytes[0] !== 0x50 || bytes[1] !== 0x4b) throw broken("it is not a zip.");
+  try {
+    const step = 64 * 1024;
+    for (let at = 0; at < bytes.length; at += step) unzip.push(bytes.subarray(at, at + step), at + step >= bytes.length);
+  } catch (error) {
+    if (error instanceof OpenError) throw error;
+    throw broken("it is damaged.");
+  }
+  return collector.finish(name.replace(/\.zip$/i, ""));
+}
+
+function joined(pieces: readonly Uint8Array[], size: number): Uint8Array {
+  const all = new Uint8Array(size);
+  let at = 0;
+  for (const piece of pieces) {
+    all.set(piece, at);
+    at += piece.length;
+  }
+  return all;
+}
+
+/** Pasted HTML and CSS as a site of two files; the page is linked to the sheet unless it links to one itself. */
+export function readPasted(html: string, css: string): Opened {
+  const linked = /<link\b[^>]*stylesheet|<style\b/i.test(html);
+  const link = '<link rel="stylesheet" href="style.css">\n';
+  const head = /<head\b[^>]*>/i.exec(html);
+  const page = linked || css.trim() === "" ? html : head ? html.slice(0, head.index + head[0].length) + `\n${link}` + html.slice(head.index + head[0].length) : link + html;
+  const files: SiteFile[] = [{ path: "page.html", text: page }];
+  if (css.trim() !== "") files.push({ path: "style.css", text: css });
+  return { name: "Pasted page", files: files.map((file) => readFile(file) as StoredFile), refused: [], folder: null };
+}

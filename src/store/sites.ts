@@ -1,0 +1,204 @@
+/** The shelf: sites kept, opened, renamed, copied, deleted; and the history of each. */
+import { applyChanges, invertChanges, type StoredFile, type TextChange } from "@/core";
+import { database, type FileRecord, type HevretDatabase, type SiteRecord, type StepRecord } from "./database";
+import { OpenError } from "./limits";
+import type { Opened } from "./read";
+import { checkOpened, siteName } from "./schemas";
+
+/** Another window has written to the site since this one read it. */
+export class ConflictError extends Error {
+  constructor() {
+    super("This site was changed in another window. It is shown here now as it is; nothing was overwritten.");
+  }
+}
+
+/** There is no room left in the browser's storage. */
+export class FullError extends Error {
+  constructor() {
+    super("The browser's storage is full. The last change is not saved, but it is still here: export it, or make room by deleting sites from the shelf.");
+  }
+}
+
+const tables = (db: HevretDatabase) => [db.sites, db.files, db.steps];
+
+/** Turns the browser's word for a full disk into ours. */
+async function withRoom<Result>(work: () => Promise<Result>): Promise<Result> {
+  try {
+    return await work();
+  } catch (error) {
+    const names = [error, (error as { inner?: unknown }).inner].map((one) => (one as { name?: string } | undefined)?.name);
+    if (names.includes("QuotaExceededError")) throw new FullError();
+    throw error;
+  }
+}
+
+/** Asks the browser to keep the data, and how much room there is; bytes, null where it does not say. */
+export async function askForRoom(): Promise<{ used: number; quota: number } | null> {
+  if (!navigator.storage?.estimate) return null;
+  await navigator.storage.persist?.();
+  const { usage, quota } = await navigator.storage.estimate();
+  return usage === undefined || quota === undefined ? null : { used: usage, quota };
+}
+
+export async function addSite(from: Opened, now = Date.now(), db = database): Promise<string> {
+  const { name, files, refused, folder } = checkOpened(from);
+  const id = crypto.randomUUID();
+  const record: SiteRecord = {
+    id,
+    name,
+    created: now,
+    changed: now,
+    pages: files.filter(({ kind }) => kind === "html").length,
+    sheets: files.filter(({ kind }) => kind === "css").length,
+    refused,
+    revision: 0,
+    cursor: 0,
+    folder,
+    deleted: null,
+  };
+  await withRoom(() =>
+    db.transaction("rw", tables(db), async () => {
+      await db.sites.add(record);
+      await db.files.bulkAdd(files.map((file) => fileRecord(id, file)));
+    }),
+  );
+  return id;
+}
+
+function fileRecord(site: string, file: StoredFile): FileRecord {
+  const text = file.kind === "other" ? null : file.text;
+  return { site, path: file.path, file, original: text, onDisk: text };
+}
+
+/** Notes that files now stand in the folder as they are here. */
+export async function markWritten(site: string, paths: readonly string[], db = database): Promise<void> {
+  await db.files
+    .where("site")
+    .equals(site)
+    .and(({ path }) => paths.includes(path))
+    .modify((record) => {
+      record.onDisk = record.file.kind === "other" ? null : record.file.text;
+    });
+}
+
+export async function listSites(db = database): Promise<SiteRecord[]> {
+  const all = await db.sites.orderBy("changed").reverse().toArray();
+  return all.filter(({ deleted }) => deleted === null);
+}
+
+export interface LoadedSite {
+  record: SiteRecord;
+  files: FileRecord[];
+  steps: StepRecord[];
+}
+
+export async function loadSite(id: string, db = database): Promise<LoadedSite | null> {
+  return db.transaction("r", tables(db), async () => {
+    const record = await db.sites.get(id);
+    if (!record || record.deleted !== null) return null;
+    const files = await db.files.where("site").equals(id).toArray();
+    const steps = await db.steps.where("site").equals(id).sortBy("number");
+    return { record, files, steps };
+  });
+}
+
+export async function renameSite(id: string, name: string, db = database): Promise<void> {
+  await db.sites.update(id, { name: await siteName.validate(name) });
+}
+
+export async function duplicateSite(id: string, now = Date.now(), db = database): Promise<string> {
+  const loaded = await loadSite(id, db);
+  if (!loaded) throw new OpenError("This site is no longer here.");
+  const copy = crypto.randomUUID();
+  await withRoom(() =>
+    db.transaction("rw", tables(db), async () => {
+      await db.sites.add({ ...loaded.record, id: copy, name: `${loaded.record.name}, copy`, created: now, changed: now, folder: null });
+      await db.files.bulkAdd(loaded.files.map((file) => ({ ...file, site: copy })));
+      await db.steps.bulkAdd(loaded.steps.map((step) => ({ ...step, site: copy })));
+    }),
+  );
+  return copy;
+}
+
+/** Takes a site off the shelf; `restoreSite` brings it back until `clearDeleted` runs. */
+export async function deleteSite(id: string, now = Date.now(), db = database): Promise<void> {
+  await db.sites.update(id, { deleted: now });
+}
+
+export async function restoreSite(id: string, db = database): Promise<void> {
+  await db.sites.update(id, { deleted: null });
+}
+
+/** Removes for good what was deleted before a time. */
+export async function clearDeleted(before: number, db = database): Promise<void> {
+  const gone = (await db.sites.toArray()).filter(({ deleted }) => deleted !== null && deleted < before).map(({ id }) => id);
+  await db.transaction("rw", tables(db), async () => {
+    await db.sites.bulkDelete(gone);
+    await db.files.where("site").anyOf(gone).delete();
+    await db.steps.where("site").anyOf(gone).delete();
+  });
+}
+
+/** What a window knows of a site when it writes. */
+export interface Known {
+  site: string;
+  revision: number;
+}
+
+/**
+ * Writes one edit: the files as they are after it, and the step for the history. What could be redone is gone.
+ * @returns the record after the edit. @throws ConflictError, FullError
+ */
+export async function writeStep(known: Known, label: string, changes: readonly TextChange[], now = Date.now(), db = database): Promise<{ record: SiteRecord; step: StepRecord }> {
+  return withRoom(() =>
+    db.transaction("rw", tables(db), async () => {
+      const record = await current(known, db);
+      const inverse = await changeFiles(record.id, changes, db);
+      const step: StepRecord = { site: record.id, number: record.cursor, label, changes: [...changes], inverse, time: now };
+      await db.steps.where("[site+number]").between([record.id, record.cursor], [record.id, Infinity]).delete();
+      await db.steps.put(step);
+      return { record: await advance(record, record.cursor + 1, now, db), step };
+    }),
+  );
+}
+
+/** Takes the last step back, or makes the next one again; null when there is none. */
+export async function moveInHistory(known: Known, direction: "undo" | "redo", now = Date.now(), db = database): Promise<{ record: SiteRecord; changes: TextChange[]; label: string } | null> {
+  return withRoom(() =>
+    db.transaction("rw", tables(db), async () => {
+      const record = await current(known, db);
+      const number = direction === "undo" ? record.cursor - 1 : record.cursor;
+      const step = await db.steps.get([record.id, number]);
+      if (!step) return null;
+      const changes = direction === "undo" ? step.inverse : step.changes;
+      await changeFiles(record.id, changes, db);
+      return { record: await advance(record, direction === "undo" ? number : number + 1, now, db), changes, label: step.label };
+    }),
+  );
+}
+
+async function current(known: Known, db: HevretDatabase): Promise<SiteRecord> {
+  const record = await db.sites.get(known.site);
+  if (!record || record.deleted !== null) throw new OpenError("This site was deleted in another window.");
+  if (record.revision !== known.revision) throw new ConflictError();
+  return record;
+}
+
+async function advance(record: SiteRecord, cursor: number, now: number, db: HevretDatabase): Promise<SiteRecord> {
+  const next = { ...record, cursor, changed: now, revision: record.revision + 1 };
+  await db.sites.put(next);
+  return next;
+}
+
+async function changeFiles(site: string, changes: readonly TextChange[], db: HevretDatabase): Promise<TextChange[]> {
+  const inverse: TextChange[] = [];
+  for (const path of new Set(changes.map((change) => change.path))) {
+    const record = await db.files.get([site, path]);
+    if (!record || record.file.kind === "other") throw new OpenError(`${path} is no longer part of the site.`);
+    const own = changes.filter((change) => change.path === path);
+    inverse.push(...invertChanges(record.file.text, own));
+    const file: StoredFile = { ...record.file, text: applyChanges(record.file.text, own) };
+    await db.files.put({ ...record, file });
+  }
+  return inverse;
+}

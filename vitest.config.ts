@@ -1,0 +1,6 @@
+import { defineConfig } from "vitest/config";
+
+export default defineConfig({
+  resolve: { alias: { "@": new URL("./src", import.meta.url).pathname } },
+  test: { include: ["src/**/*.test.ts"], environment: "node" },
+});
