@@ -29,10 +29,21 @@ export function placeAt({ document, nodes }: ShownPage, x: number, y: number, pl
 /** More than this many characters of one text are not measured. */
 const mostCharacters = 5000;
 
-/** How many lines a text breaks into, and the characters of the longest; null when it is not shown. */
-export function linesOf({ document, nodes }: ShownPage, index: number): { lines: number; longest: number } | null {
+export interface Lines {
+  lines: number;
+  /** Characters of the longest line, blanks at its end left out. */
+  longest: number;
+  /** Usual width of a character. */
+  character: number;
+  /** Where the longest line starts. */
+  left: number;
+}
+
+/** How a text breaks into lines; null when it is not shown. */
+export function linesOf(page: ShownPage, index: number): Lines | null {
+  const { document, nodes } = page;
   const node = nodes[index];
-  if (!node || !boxOf({ document, nodes } as ShownPage, index)) return null;
+  if (!node || !boxOf(page, index)) return null;
   const walker = document.createTreeWalker(node, NodeFilter.SHOW_TEXT);
   const range = document.createRange();
   let lineTop: number | null = null;
@@ -41,6 +52,9 @@ export function linesOf({ document, nodes }: ShownPage, index: number): { lines:
   let longest = 0;
   let read = 0;
   let blank = true;
+  let lineLeft = 0;
+  let left = 0;
+  let width = 0;
   for (let text = walker.nextNode() as Text | null; text; text = walker.nextNode() as Text | null) {
     for (let at = 0; at < text.data.length && read < mostCharacters; at += 1, read += 1) {
       const isBlank = /\s/.test(text.data[at]!);
@@ -55,12 +69,17 @@ export function linesOf({ document, nodes }: ShownPage, index: number): { lines:
         lines += 1;
         count = 0;
         lineTop = middle;
+        lineLeft = rect.left;
       }
       count += 1;
-      if (!isBlank) longest = Math.max(longest, count);
+      if (!isBlank && count > longest) {
+        longest = count;
+        left = lineLeft;
+        width = rect.right - lineLeft;
+      }
     }
   }
-  return lines ? { lines, longest } : null;
+  return lines ? { lines, longest, character: width / longest, left } : null;
 }
 
 /** Scrolls what lies under a point, as a wheel over the page would. */

@@ -1,5 +1,7 @@
 /** Where an edit of the picked text can be written, with what each choice reaches. */
 import type { Conditions } from "../cascade/conditions";
+import { matches } from "../cascade/selectors/match";
+import { tryParseSelectorList } from "../cascade/selectors/parse";
 import { styledPage } from "../cascade/styledPages";
 import type { Style, StyledPage } from "../cascade/styles";
 import type { Reach, Target } from "../edits/types";
@@ -28,10 +30,10 @@ export function targetsFor(site: Site, page: StyledPage, index: number, conditio
   const here = { page: page.file.path, index };
   const self: Reach = reachBelow(page, style);
   if (sheet) {
-    const selector = plainSelector(style);
-    if (!options.some(({ label, condition }) => label === selector && condition === null)) {
-      options.push(option({ kind: "new-rule", path: sheet, selector }, selector, sheet, "new rule", reachOfSelector(site, style, conditions)));
-    }
+    const plain = plainSelector(style);
+    const taken = options.some(({ label, condition }) => label === plain && condition === null);
+    const selector = taken && style.parent ? `${plainSelector(style.parent)} ${plain}` : plain;
+    options.push(option({ kind: "new-rule", path: sheet, selector }, selector, sheet, "new rule", reachOfSelector(site, selector, conditions)));
     const alike = likeIt(site, page, style, conditions);
     const name = freeName(site, style);
     options.push(option({ kind: "class", name, elements: [here], path: sheet }, `.${name}, given to this one`, sheet, "class", self));
@@ -78,11 +80,10 @@ export function reachOfRule(site: Site, rule: StyleRule, conditions: Conditions)
   return collect(site, conditions, (style) => style.blocks.some((block) => block.match?.rule.entry.rule === rule));
 }
 
-/** Places of the same kind of element, and those inside them. */
-function reachOfSelector(site: Site, picked: Style, conditions: Conditions): Reach {
-  const { tag, classes } = picked.element;
-  const first = classes[0];
-  return collect(site, conditions, ({ element }) => (first ? element.classes.includes(first) : element.tag === tag));
+/** Places a selector matches, and those inside them. */
+function reachOfSelector(site: Site, selector: string, conditions: Conditions): Reach {
+  const list = tryParseSelectorList(selector) ?? [];
+  return collect(site, conditions, ({ element }) => list.some((one) => matches(one, element, { quirks: false, scope: null, forced: null })));
 }
 
 function collect(site: Site, conditions: Conditions, touches: (style: Style) => boolean): Reach {

@@ -1,0 +1,45 @@
+/** What a person does on the desk, by roles and labels. */
+import { expect, type Page } from "@playwright/test";
+import { readFileSync } from "node:fs";
+import { strFromU8, unzipSync } from "fflate";
+
+export async function openSample(page: Page): Promise<void> {
+  await page.goto("/");
+  await page.getByRole("button", { name: /^Sample site/ }).click();
+  await ready(page);
+}
+
+/** Waits until the page is shown in its frame. */
+export async function ready(page: Page): Promise<void> {
+  await expect(page.getByRole("application")).toBeVisible();
+}
+
+export const slip = (page: Page) => page.getByRole("complementary", { name: "Slip" });
+export const stage = (page: Page) => page.getByRole("application");
+export const field = (page: Page, label: string) => page.getByLabel(`${label} value`, { exact: true });
+export const shownPage = (page: Page) => page.frameLocator('iframe[title="The page"]');
+
+/** Walks through the texts of the page with the keyboard until one with these words is picked. */
+export async function pickByKeyboard(page: Page, words: string, most = 60): Promise<void> {
+  await stage(page).focus();
+  const picked = page.getByRole("status", { name: "Picked text" });
+  for (let step = 0; step < most; step += 1) {
+    const before = await picked.textContent();
+    await page.keyboard.press("ArrowDown");
+    await expect(picked).not.toHaveText(before ?? "");
+    if ((await picked.textContent())?.includes(words)) return;
+  }
+  throw new Error(`No text with the words "${words}" was reached.`);
+}
+
+/** Runs what starts a download and gives the bytes that came. */
+export async function downloaded(page: Page, start: () => Promise<void>): Promise<Uint8Array> {
+  const [download] = await Promise.all([page.waitForEvent("download"), start()]);
+  return new Uint8Array(readFileSync(await download.path()));
+}
+
+export function unzipTexts(bytes: Uint8Array): Record<string, string> {
+  return Object.fromEntries(Object.entries(unzipSync(bytes)).map(([path, data]) => [path, strFromU8(data)]));
+}
+
+export const sampleFile = (path: string) => readFileSync(new URL(`../../samples/ossel-ferries/${path}`, import.meta.url));

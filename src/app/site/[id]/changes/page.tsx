@@ -1,0 +1,5 @@
+import { Changes } from "@/ui/changes/Changes";
+
+export default function ChangesRoute() {
+  return <Changes />;
+}

@@ -1,0 +1,5 @@
+import { PageDesk } from "@/ui/page/PageDesk";
+
+export default function PageRoute() {
+  return <PageDesk />;
+}

@@ -1,0 +1,88 @@
+"use client";
+
+import { App, Dropdown } from "antd";
+import { fileBytes } from "@/core";
+import { markWritten } from "@/store/sites";
+import { changedMeanwhile, download, isChanged, writeBack, zipOf } from "@/store/write";
+import { MatButton } from "../shared/Mat";
+import { plural } from "../shared/numbers";
+import { useWorkspace, useWorkspaceStore } from "../workspace/context";
+
+const fileName = (name: string) => name.replace(/[^\p{L}\p{N}._-]+/gu, "-").replace(/^-+|-+$/g, "") || "site";
+
+/** The ways out. */
+export function useExport() {
+  const store = useWorkspaceStore();
+  const { message, modal } = App.useApp();
+
+  const files = () => [...store.getState().files.values()];
+  const name = () => fileName(store.getState().record?.name ?? "site");
+  const saveZip = (which: "changed" | "all") => {
+    const chosen = which === "all" ? files() : files().filter(isChanged);
+    if (chosen.length === 0) {
+      message.info("Nothing is changed, so there is nothing to export. The whole site can still be exported.");
+      return;
+    }
+    const bytes = zipOf(chosen.map(({ file }) => file), new Date());
+    download(`${name()}${which === "all" ? "" : "-changed"}.zip`, bytes, "application/zip");
+  };
+  const saveFile = (path: string) => {
+    const record = store.getState().files.get(path);
+    if (record) download(path.slice(path.lastIndexOf("/") + 1), fileBytes(record.file), "application/octet-stream");
+  };
+  const saveBack = async () => {
+    const { record } = store.getState();
+    const folder = record?.folder;
+    if (!record || !folder) return;
+    const chosen = files().filter(({ file, onDisk }) => file.kind !== "other" && file.text !== onDisk);
+    if (chosen.length === 0) {
+      message.info("The folder already holds everything as it is here.");
+      return;
+    }
+    try {
+      const leave = folder as FileSystemDirectoryHandle & { requestPermission?(options: { mode: "readwrite" }): Promise<PermissionState> };
+      if ((await leave.requestPermission?.({ mode: "readwrite" })) === "denied") throw new Error("The browser was not given leave to write there.");
+      const meanwhile = await changedMeanwhile(folder, chosen);
+      if (meanwhile.length > 0 && !(await confirmOverwrite(modal, meanwhile))) return;
+      await writeBack(folder, chosen.map(({ file }) => file));
+      await markWritten(record.id, chosen.map(({ path }) => path));
+      await store.getState().catchUp();
+      message.success(`${plural(chosen.length, "file")} written to ${folder.name}.`);
+    } catch (error) {
+      message.error(`The folder could not be written: ${(error as Error).message} Nothing is lost here.`);
+    }
+  };
+  return { saveZip, saveFile, saveBack };
+}
+
+function confirmOverwrite(modal: ReturnType<typeof App.useApp>["modal"], paths: readonly string[]): Promise<boolean> {
+  return new Promise((resolve) => {
+    modal.confirm({
+      title: "Files in the folder have changed meanwhile",
+      content: `${paths.join(", ")} ${paths.length === 1 ? "is" : "are"} no longer as last read. Writing replaces what is there now.`,
+      okText: "Replace them",
+      cancelText: "Leave the folder alone",
+      onOk: () => resolve(true),
+      onCancel: () => resolve(false),
+    });
+  });
+}
+
+export function ExportMenu() {
+  const files = useWorkspace((state) => state.files);
+  const record = useWorkspace((state) => state.record);
+  const { saveZip, saveFile, saveBack } = useExport();
+  const changed = [...files.values()].filter(isChanged);
+  const items = [
+      { key: "changed", label: `Changed files as zip (${changed.length})`, disabled: changed.length === 0, onClick: () => saveZip("changed") },
+      { key: "all", label: "Whole site as zip", onClick: () => saveZip("all") },
+      ...(record?.folder ? [{ key: "folder", label: `Write back into ${record.folder.name}`, onClick: () => void saveBack() }] : []),
+      ...(changed.length ? [{ type: "divider" as const }] : []),
+      ...changed.map(({ path }) => ({ key: path, label: path, onClick: () => saveFile(path) })),
+  ];
+  return (
+    <Dropdown trigger={["click"]} placement="bottomRight" menu={{ items }} destroyOnHidden>
+      <MatButton filled>Export</MatButton>
+    </Dropdown>
+  );
+}

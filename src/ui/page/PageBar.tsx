@@ -1,0 +1,80 @@
+"use client";
+
+import { Popover, Select } from "antd";
+import { plural } from "../shared/numbers";
+import { useWorkspace } from "../workspace/context";
+import styles from "./PageBar.module.css";
+
+/** Over the page: which page, what it shares, what was found, and how it is looked at. */
+export function PageBar() {
+  const summary = useWorkspace((state) => state.summary);
+  const page = useWorkspace((state) => state.page);
+  const openPage = useWorkspace((state) => state.openPage);
+  const conditions = useWorkspace((state) => state.conditions);
+  const setConditions = useWorkspace((state) => state.setConditions);
+  const unstyled = useWorkspace((state) => state.unstyled);
+  const setUnstyled = useWorkspace((state) => state.setUnstyled);
+  const sheets = summary?.pages.find(({ path }) => path === page)?.sheets ?? [];
+  const main = sheets[0];
+  const sharing = main ? summary!.pages.filter((one) => one.sheets.includes(main)).length : 0;
+  const go = (path: string) => {
+    void openPage(path);
+    window.history.pushState(null, "", `?file=${encodeURIComponent(path)}`);
+  };
+  return (
+    <div className={styles.bar}>
+      <Select
+        aria-label="Page" size="small" value={page} popupMatchSelectWidth={false} onChange={go}
+        options={summary?.pages.map(({ path }) => ({ value: path, label: path }))}
+      />
+      <span className={styles.share}>{main ? `${plural(sharing, "page")} ${sharing === 1 ? "uses" : "share"} ${main}` : "no style sheet"}</span>
+      <OpeningNotes />
+      <span className={styles.space} />
+      <button type="button" className={styles.chip} aria-pressed={unstyled} onClick={() => setUnstyled(!unstyled)} title="U on the page">
+        Without styles
+      </button>
+      <Select
+        aria-label="Colour scheme" size="small" value={conditions.scheme} popupMatchSelectWidth={false}
+        onChange={(scheme) => void setConditions({ scheme })}
+        options={[
+          { value: "light", label: "Light" },
+          { value: "dark", label: "Dark" },
+        ]}
+      />
+    </div>
+  );
+}
+
+/** What was noticed on opening: missing sheets, unlinked pages, files and servers left out. */
+function OpeningNotes() {
+  const findings = useWorkspace((state) => state.summary?.findings);
+  const refused = useWorkspace((state) => state.record?.refused);
+  const notes = (findings ?? []).filter(({ check }) => check !== "contrast");
+  const count = notes.length + (refused?.length ?? 0);
+  if (count === 0) return null;
+  const list = (
+    <ul className={styles.notes}>
+      {notes.map(({ message, path, line, column }) => (
+        <li key={`${path}:${line}:${column}:${message}`}>
+          <span>{message}</span>
+          <code>
+            {path} line {line}
+          </code>
+        </li>
+      ))}
+      {refused?.map(({ path, reason }) => (
+        <li key={path}>
+          <span>Left out: {reason}</span>
+          <code>{path}</code>
+        </li>
+      ))}
+    </ul>
+  );
+  return (
+    <Popover content={list} trigger="click" placement="bottomLeft">
+      <button type="button" className={`${styles.chip} ${styles.doubt}`}>
+        ◆ {plural(count, "note")}
+      </button>
+    </Popover>
+  );
+}

@@ -1,0 +1,44 @@
+"use client";
+
+import { Splitter } from "antd";
+import { useState } from "react";
+import type { ShownPage } from "@/preview/frame";
+import { Slip } from "../slip/Slip";
+import { useWorkspace } from "../workspace/context";
+import { PageBar } from "./PageBar";
+import { SourcePane } from "./SourcePane";
+import { Stage } from "./Stage";
+import styles from "./PageDesk.module.css";
+
+/** The page as it is shown, and a count that goes up whenever its layout may have changed. */
+export interface Shown {
+  page: ShownPage;
+  layout: number;
+}
+
+/** The Page view: the page and its source on the left, the slip on the right. */
+export function PageDesk() {
+  const [shown, setShown] = useState<Shown | null>(null);
+  const hasPage = useWorkspace((state) => state.page !== null);
+  if (!hasPage) return <main className={styles.none}>There is no page among the files of this site, only style sheets.</main>;
+  return (
+    <Splitter className={styles.desk}>
+      <Splitter.Panel min={400}>
+        <main className={styles.left} aria-label="Page">
+          <PageBar />
+          <Splitter orientation="vertical">
+            <Splitter.Panel min={160}>
+              <Stage shown={shown} onShown={setShown} />
+            </Splitter.Panel>
+            <Splitter.Panel defaultSize={150} min={60}>
+              <SourcePane />
+            </Splitter.Panel>
+          </Splitter>
+        </main>
+      </Splitter.Panel>
+      <Splitter.Panel defaultSize={520} min={400}>
+        <Slip shown={shown} />
+      </Splitter.Panel>
+    </Splitter>
+  );
+}

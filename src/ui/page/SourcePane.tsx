@@ -1,0 +1,223 @@
+"use client";
+
+import { defaultKeymap, indentWithTab } from "@codemirror/commands";
+import { css } from "@codemirror/lang-css";
+import { EditorState, RangeSetBuilder, StateEffect, StateField, type Extension } from "@codemirror/state";
+import { Decoration, EditorView, keymap, lineNumbers, type DecorationSet } from "@codemirror/view";
+import { diffLines } from "diff";
+import { useCallback, useEffect, useRef, useState } from "react";
+import { changeBetween, positionAt, type Edit } from "@/core";
+import { plural } from "../shared/numbers";
+import { useEngine, useWorkspace, useWorkspaceStore } from "../workspace/context";
+import styles from "./SourcePane.module.css";
+
+/** How long typing has to rest before it is written, in milliseconds. */
+const rest = 700;
+
+interface Shown {
+  path: string;
+  /** Lines of the rule, from 1. */
+  first: number;
+  last: number;
+}
+
+/** The source of the rule in question, under the page: editable, in step with the slip, changes marked. */
+export function SourcePane() {
+  const engine = useEngine();
+  const slip = useWorkspace((state) => state.slip);
+  const page = useWorkspace((state) => state.page);
+  const files = useWorkspace((state) => state.files);
+  const rehearsal = useWorkspace((state) => state.rehearsal);
+  const [shown, setShown] = useState<Shown | null>(null);
+
+  const target = slip?.targets[0]?.target;
+  const path = target?.kind === "rule" ? target.path : page;
+  const offset = target?.kind === "rule" ? target.start : 0;
+  useEffect(() => {
+    let stale = false;
+    if (!path) return;
+    void engine.source(path, offset).then((source) => {
+      if (!stale && source) setShown({ path, first: source.firstLine, last: offset === 0 && target?.kind !== "rule" ? source.firstLine : source.lastLine });
+    });
+    return () => {
+      stale = true;
+    };
+  }, [engine, path, offset, files, target?.kind]);
+
+  const record = shown ? files.get(shown.path) : undefined;
+  if (!shown || !record || record.file.kind === "other") return <div className={styles.pane} />;
+  const own = rehearsal?.plan.changes.filter((change) => change.path === shown.path) ?? [];
+  const changedLines = countChangedLines(record.original ?? "", record.file.text);
+  return (
+    <section className={styles.pane} aria-label="Source">
+      <div className={styles.head}>
+        <b>{shown.path}</b>
+        {shown.last > shown.first && (
+          <span>
+            lines {shown.first} to {shown.last}
+          </span>
+        )}
+        <span className={styles.space} />
+        <span>{changedLines === 0 ? "as it was opened" : `${plural(changedLines, "line")} changed since opening`}</span>
+      </div>
+      <Source key={shown.path} path={shown.path} text={record.file.text} original={record.original ?? ""} first={shown.first} last={shown.last} html={record.file.kind === "html"} waiting={own.length > 0} />
+    </section>
+  );
+}
+
+function countChangedLines(before: string, after: string): number {
+  if (before === after) return 0;
+  let count = 0;
+  for (const part of diffLines(before, after)) if (part.added || part.removed) count = Math.max(count, count + (part.added ? part.count : 0));
+  return Math.max(1, count);
+}
+
+/** Offsets in the editor count every line end as one; those of the file count what is there. */
+function fileOffsets(text: string): number[] {
+  const starts = [0];
+  for (const match of text.matchAll(/\r\n|\n|\r/g)) starts.push(match.index + match[0].length);
+  return starts;
+}
+
+interface SourceProps {
+  path: string;
+  text: string;
+  original: string;
+  first: number;
+  last: number;
+  html: boolean;
+  waiting: boolean;
+}
+
+const setMarks = StateEffect.define<DecorationSet>();
+const marks = StateField.define<DecorationSet>({
+  create: () => Decoration.none,
+  update: (value, transaction) => {
+    let next = value.map(transaction.changes);
+    for (const effect of transaction.effects) if (effect.is(setMarks)) next = effect.value;
+    return next;
+  },
+  provide: (field) => EditorView.decorations.from(field),
+});
+const ruleLine = Decoration.line({ class: "cm-hevret-rule" });
+const changedLine = Decoration.line({ class: "cm-hevret-changed" });
+const changedText = Decoration.mark({ class: "cm-hevret-new" });
+
+function Source({ path, text, original, first, last, html, waiting }: SourceProps) {
+  const store = useWorkspaceStore();
+  const host = useRef<HTMLDivElement>(null);
+  const view = useRef<EditorView | null>(null);
+  const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
+  const saved = useRef(text);
+
+  const flush = useCallback(() => {
+    if (timer.current) clearTimeout(timer.current);
+    timer.current = null;
+    const edit = editFrom(path, saved.current, view.current?.state.doc.toString());
+    if (edit) void store.getState().write(edit, `Source of ${path}`);
+  }, [path, store]);
+
+  useEffect(() => {
+    const extensions: Extension[] = [
+      lineNumbers(),
+      ...(html ? [] : [css()]),
+      marks,
+      keymap.of([...defaultKeymap, indentWithTab]),
+      EditorView.contentAttributes.of({ "aria-label": `Source of ${path}` }),
+      EditorView.updateListener.of((update) => {
+        if (!update.docChanged || update.transactions.some((transaction) => transaction.isUserEvent("hevret"))) return;
+        const edit = editFrom(path, saved.current, update.state.doc.toString());
+        void store.getState().rehearse(edit);
+        if (timer.current) clearTimeout(timer.current);
+        timer.current = setTimeout(flush, rest);
+      }),
+      EditorView.domEventHandlers({ blur: () => flush() }),
+    ];
+    const editor = new EditorView({ parent: host.current!, state: EditorState.create({ doc: saved.current, extensions }) });
+    view.current = editor;
+    return () => {
+      flush();
+      editor.destroy();
+      view.current = null;
+    };
+  }, [path, html, store, flush]);
+
+  useEffect(() => {
+    saved.current = text;
+    const editor = view.current;
+    if (!editor || timer.current) return;
+    const change = changeBetween(path, editor.state.doc.toString(), normalised(text));
+    if (change) editor.dispatch({ changes: { from: change.start, to: change.end, insert: change.insert }, userEvent: "hevret.sync" });
+  }, [path, text]);
+
+  useEffect(() => {
+    const editor = view.current;
+    if (!editor) return;
+    editor.dispatch({ effects: setMarks.of(marksFor(editor.state, normalised(original), first, last)) });
+  }, [original, text, first, last]);
+
+  useEffect(() => {
+    const editor = view.current;
+    if (!editor || first > editor.state.doc.lines) return;
+    const from = editor.state.doc.line(first).from;
+    editor.dispatch({ effects: EditorView.scrollIntoView(from, { y: "start", yMargin: 4 }) });
+  }, [first, path]);
+
+  return <div ref={host} className={waiting ? `${styles.source} ${styles.waiting}` : styles.source} />;
+}
+
+function normalised(text: string): string {
+  return text.replace(/\r\n?/g, "\n");
+}
+
+/** What was typed, as a change of the file with the file's own line ends. */
+function editFrom(path: string, text: string, typed: string | undefined): Edit | null {
+  if (typed === undefined) return null;
+  const change = changeBetween(path, normalised(text), typed);
+  if (!change) return null;
+  const starts = fileOffsets(text);
+  const plain = normalised(text);
+  const offset = (at: number) => {
+    const { line, column } = positionAt(plain, at);
+    return starts[line - 1]! + column - 1;
+  };
+  const newline = /\r\n|\n|\r/.exec(text)?.[0] ?? "\n";
+  return { kind: "text", changes: [{ path, start: offset(change.start), end: offset(change.end), insert: change.insert.replaceAll("\n", newline) }] };
+}
+
+function marksFor(state: EditorState, original: string, first: number, last: number): DecorationSet {
+  const builder = new RangeSetBuilder<Decoration>();
+  const lines = new Map<number, { rule: boolean; changed: boolean; from: number; to: number }>();
+  const { doc } = state;
+  for (let number = first; number <= Math.min(last, doc.lines) && last > first; number += 1) lines.set(number, { rule: true, changed: false, from: 0, to: 0 });
+  if (original !== doc.toString()) {
+    let number = 1;
+    let removed: string[] = [];
+    for (const part of diffLines(original, doc.toString())) {
+      const own = part.value.replace(/\n$/, "").split("\n");
+      if (part.removed) {
+        removed = own;
+        continue;
+      }
+      if (part.added) {
+        own.forEach((line, at) => {
+          const before = removed[at];
+          const change = before === undefined ? null : changeBetween("", before, line);
+          const from = change ? change.start : 0;
+          const to = change ? change.start + change.insert.length : line.length;
+          lines.set(number + at, { rule: lines.get(number + at)?.rule ?? false, changed: true, from, to });
+        });
+      }
+      removed = [];
+      number += part.count;
+    }
+  }
+  for (const [number, { rule, changed, from, to }] of [...lines].sort(([a], [b]) => a - b)) {
+    if (number > doc.lines) continue;
+    const line = doc.line(number);
+    if (changed) builder.add(line.from, line.from, changedLine);
+    if (rule) builder.add(line.from, line.from, ruleLine);
+    if (changed && to > from) builder.add(line.from + from, Math.min(line.to, line.from + to), changedText);
+  }
+  return builder.finish();
+}

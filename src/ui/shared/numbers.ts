@@ -1,0 +1,30 @@
+/** How numbers are shown. */
+export { showRatio } from "@/core";
+
+/** Pixels with up to two decimals, no trailing zeros, and a true minus sign. */
+export function showPx(value: number): string {
+  return showNumber(value, 2);
+}
+
+export function showNumber(value: number, decimals: number): string {
+  const text = String(Number(value.toFixed(decimals)));
+  return text.replace("-", "\u2212");
+}
+
+export function plural(count: number, one: string, many = `${one}s`): string {
+  return `${count.toLocaleString("en-GB")} ${count === 1 ? one : many}`;
+}
+
+/** "7 places on 3 pages". */
+export function showReach(places: number, pages: number): string {
+  if (places === 0) return "no places";
+  return `${plural(places, "place")} on ${plural(pages, "page")}`;
+}
+
+export function showTime(milliseconds: number): string {
+  return new Date(milliseconds).toLocaleTimeString("en-GB", { hour: "2-digit", minute: "2-digit" });
+}
+
+export function showDate(milliseconds: number): string {
+  return new Date(milliseconds).toLocaleString("en-GB", { day: "numeric", month: "long", year: "numeric", hour: "2-digit", minute: "2-digit" });
+}

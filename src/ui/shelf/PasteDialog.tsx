@@ -1,0 +1,36 @@
+"use client";
+
+import { Input, Modal } from "antd";
+import { useId, useState } from "react";
+import { readPasted, type Opened } from "@/store/read";
+import styles from "./Shelf.module.css";
+
+interface Props {
+  open: boolean;
+  onClose(): void;
+  onOpen(opened: Opened): void;
+}
+
+export function PasteDialog({ open, onClose, onOpen }: Props) {
+  const id = useId();
+  const [html, setHtml] = useState("");
+  const [css, setCss] = useState("");
+  return (
+    <Modal
+      open={open} title="Paste a page" okText="Open" width={640} onCancel={onClose} okButtonProps={{ disabled: html.trim() === "" }}
+      onOk={() => {
+        onClose();
+        onOpen(readPasted(html, css));
+      }}
+    >
+      <label htmlFor={`${id}-html`} className={styles.label}>
+        HTML
+      </label>
+      <Input.TextArea id={`${id}-html`} rows={8} className="mono" spellCheck={false} value={html} onChange={(event) => setHtml(event.target.value)} />
+      <label htmlFor={`${id}-css`} className={styles.label}>
+        CSS
+      </label>
+      <Input.TextArea id={`${id}-css`} rows={8} className="mono" spellCheck={false} value={css} onChange={(event) => setCss(event.target.value)} />
+    </Modal>
+  );
+}

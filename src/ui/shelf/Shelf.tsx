@@ -1,0 +1,284 @@
+"use client";
+
+import { App, Button, Dropdown, Input, Modal } from "antd";
+import { useLiveQuery } from "dexie-react-hooks";
+import Link from "next/link";
+import { useRouter } from "next/navigation";
+import { useEffect, useRef, useState } from "react";
+import { OpenError } from "@/store/limits";
+import { readDrop, readFiles, readFolder, readZip, type Opened } from "@/store/read";
+import { addSite, askForRoom, clearDeleted, deleteSite, duplicateSite, FullError, listSites, renameSite, restoreSite } from "@/store/sites";
+import type { SiteRecord } from "@/store/database";
+import { Mat, MatButton, matStyles } from "../shared/Mat";
+import { plural, showDate } from "../shared/numbers";
+import { useRoom } from "../shared/Room";
+import { PasteDialog } from "./PasteDialog";
+import { SpecimenDialog } from "./SpecimenDialog";
+import styles from "./Shelf.module.css";
+
+const day = 24 * 60 * 60 * 1000;
+
+/** Opens what a way of opening brings, and goes there; says in plain words what cannot be opened. */
+function useOpening() {
+  const router = useRouter();
+  const [busy, setBusy] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const open = async (what: string, read: () => Promise<Opened> | Opened) => {
+    setBusy(what);
+    setProblem(null);
+    try {
+      const id = await addSite(await read());
+      router.push(`/site/${id}/page`);
+    } catch (error) {
+      setBusy(null);
+      if ((error as Error).name === "AbortError") return;
+      const known = error instanceof OpenError || error instanceof FullError;
+      setProblem(known ? (error as Error).message : `It could not be opened: ${(error as Error).message}`);
+    }
+  };
+  return { open, busy, problem };
+}
+
+/** The start: ways to open a site, and the sites kept in this browser. */
+export function Shelf() {
+  const { open, busy, problem } = useOpening();
+  const [dialog, setDialog] = useState<"paste" | "specimen" | null>(null);
+  const [dragging, setDragging] = useState(false);
+  const folderInput = useRef<HTMLInputElement>(null);
+  const filesInput = useRef<HTMLInputElement>(null);
+  const { room, setRoom } = useRoom();
+  const usage = useRoomLeft();
+
+  useEffect(() => {
+    void clearDeleted(Date.now() - day);
+  }, []);
+
+  const openFolder = async () => {
+    if (!("showDirectoryPicker" in window)) {
+      folderInput.current?.click();
+      return;
+    }
+    const pick = window.showDirectoryPicker as (options: { mode: "readwrite" }) => Promise<FileSystemDirectoryHandle>;
+    await open("the folder", async () => readFolder(await pick({ mode: "readwrite" })));
+  };
+
+  const fromInput = (what: string, input: HTMLInputElement) => {
+    const list = [...(input.files ?? [])];
+    input.value = "";
+    if (list.length) void open(what, () => readFiles(list));
+  };
+
+  const openSample = () =>
+    open("the sample", async () => {
+      const response = await fetch("/sample.zip");
+      if (!response.ok) throw new OpenError("The sample is not there. Start Hevret again with npm start.");
+      return { ...readZip("Ossel Island Ferries.zip", new Uint8Array(await response.arrayBuffer())), name: "Ossel Island Ferries" };
+    });
+
+  return (
+    <div
+      className={dragging ? `${styles.shelf} ${styles.dragging}` : styles.shelf}
+      onDragOver={(event) => {
+        event.preventDefault();
+        setDragging(true);
+      }}
+      onDragLeave={(event) => {
+        if (event.currentTarget === event.target) setDragging(false);
+      }}
+      onDrop={(event) => {
+        event.preventDefault();
+        setDragging(false);
+        const { items } = event.dataTransfer;
+        void open("what was dropped", () => readDrop(items));
+      }}
+    >
+      <Mat>
+        <span className={matStyles.space} />
+        <MatButton onClick={() => setRoom(room === "dark" ? "light" : "dark")} aria-pressed={room === "dark"}>
+          Dark room
+        </MatButton>
+      </Mat>
+      <main className={styles.leaf}>
+        <section className={styles.open} aria-labelledby="open-title">
+          <h1 id="open-title">Open a site</h1>
+          <p className={styles.lead}>Its pages and style sheets stay in this browser. Nothing is sent anywhere.</p>
+          <ul className={styles.ways}>
+            <Way label="Folder" note="with leave to save back into it, where the browser can" onClick={() => void openFolder()} />
+            <Way label="Files or a zip" note="pages, sheets, fonts and pictures" onClick={() => filesInput.current?.click()} />
+            <Way label="Paste HTML and CSS" note="one page and its sheet" onClick={() => setDialog("paste")} />
+            <Way label="Specimen page" note="headings, lists, a table and a form, to try a sheet on" onClick={() => setDialog("specimen")} />
+            <Way label="Sample site" note="Ossel Island Ferries, four pages with faults in them" onClick={() => void openSample()} />
+          </ul>
+          <p className={styles.hint}>Or drop a folder, files or a zip anywhere here.</p>
+          <p role="status" className={styles.busy}>
+            {busy && `Opening ${busy}…`}
+          </p>
+          {problem && (
+            <p role="alert" className={styles.problem}>
+              {problem}
+            </p>
+          )}
+          <input
+            ref={folderInput} type="file" hidden aria-label="Folder to open"
+            onChange={(event) => fromInput("the folder", event.currentTarget)}
+            {...({ webkitdirectory: "" } as object)}
+          />
+          <input ref={filesInput} type="file" hidden multiple aria-label="Files to open" onChange={(event) => fromInput("the files", event.currentTarget)} />
+        </section>
+        <SiteList />
+        {usage && <p className={styles.usage}>{usage}</p>}
+      </main>
+      <PasteDialog open={dialog === "paste"} onClose={() => setDialog(null)} onOpen={(opened) => void open("the pasted page", () => opened)} />
+      <SpecimenDialog open={dialog === "specimen"} onClose={() => setDialog(null)} onOpen={(opened) => void open("the specimen", () => opened)} />
+    </div>
+  );
+}
+
+function Way({ label, note, onClick }: { label: string; note: string; onClick(): void }) {
+  return (
+    <li>
+      <button type="button" className={styles.way} onClick={onClick}>
+        <b>{label}</b> <span>{note}</span>
+      </button>
+    </li>
+  );
+}
+
+/** How much of the browser's storage is used, once something is. */
+function useRoomLeft(): string | null {
+  const [text, setText] = useState<string | null>(null);
+  useEffect(() => {
+    void askForRoom().then((room) => {
+      if (!room) return;
+      const mega = (bytes: number) => (bytes / 1024 / 1024).toLocaleString("en-GB", { maximumFractionDigits: 1 });
+      setText(`The shelf uses ${mega(room.used)} MB of the ${mega(room.quota)} MB this browser gives it.`);
+    });
+  }, []);
+  return text;
+}
+
+function SiteList() {
+  const sites = useLiveQuery(() => listSites());
+  if (!sites) return null;
+  return (
+    <section aria-labelledby="sites-title">
+      <h2 id="sites-title">On the shelf</h2>
+      {sites.length === 0 ? (
+        <p className={styles.empty}>No site is kept in this browser yet. The sample is a good start.</p>
+      ) : (
+        <table className={styles.sites}>
+          <thead>
+            <tr>
+              <th scope="col">Site</th>
+              <th scope="col">Holds</th>
+              <th scope="col">Last change</th>
+              <th scope="col">
+                <span className="visually-hidden">Actions</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {sites.map((site) => (
+              <SiteRow key={site.id} site={site} />
+            ))}
+          </tbody>
+        </table>
+      )}
+    </section>
+  );
+}
+
+function SiteRow({ site }: { site: SiteRecord }) {
+  const { message } = App.useApp();
+  const [naming, setNaming] = useState(false);
+  const remove = async () => {
+    await deleteSite(site.id);
+    const key = `deleted-${site.id}`;
+    message.open({
+      key,
+      type: "info",
+      duration: 12,
+      content: (
+        <span>
+          {site.name} was deleted.{" "}
+          <Button
+            size="small"
+            onClick={() => {
+              void restoreSite(site.id);
+              message.destroy(key);
+            }}
+          >
+            Bring it back
+          </Button>
+        </span>
+      ),
+    });
+  };
+  const copy = async () => {
+    try {
+      await duplicateSite(site.id);
+    } catch (error) {
+      message.error((error as Error).message);
+    }
+  };
+  return (
+    <tr>
+      <th scope="row">
+        <Link href={`/site/${site.id}/page`}>{site.name}</Link>
+      </th>
+      <td>
+        {plural(site.pages, "page")}, {plural(site.sheets, "sheet")}
+        {site.refused.length > 0 && (
+          <span className={styles.doubt} title={site.refused.map(({ path, reason }) => `${path}: ${reason}`).join("\n")}>
+            {" "}
+            ◆ {plural(site.refused.length, "file")} left out
+          </span>
+        )}
+      </td>
+      <td>{showDate(site.changed)}</td>
+      <td className={styles.actions}>
+        <Dropdown
+          trigger={["click"]}
+          menu={{
+            items: [
+              { key: "rename", label: "Rename", onClick: () => setNaming(true) },
+              { key: "copy", label: "Duplicate", onClick: () => void copy() },
+              { key: "delete", label: "Delete", onClick: () => void remove() },
+            ],
+          }}
+        >
+          <Button size="small" aria-label={`Actions for ${site.name}`}>
+            More ▾
+          </Button>
+        </Dropdown>
+        {naming && <RenameDialog site={site} onClose={() => setNaming(false)} />}
+      </td>
+    </tr>
+  );
+}
+
+function RenameDialog({ site, onClose }: { site: SiteRecord; onClose(): void }) {
+  const [name, setName] = useState(site.name);
+  const [problem, setProblem] = useState<string | null>(null);
+  const rename = async () => {
+    try {
+      await renameSite(site.id, name);
+      onClose();
+    } catch (error) {
+      setProblem((error as Error).message);
+    }
+  };
+  return (
+    <Modal open title="Rename the site" okText="Rename" onOk={() => void rename()} onCancel={onClose} width={420}>
+      <label>
+        Name
+        <Input value={name} onChange={(event) => setName(event.target.value)} onPressEnter={() => void rename()} autoFocus />
+      </label>
+      {problem && (
+        <p role="alert" className={styles.problem}>
+          {problem}
+        </p>
+      )}
+    </Modal>
+  );
+}

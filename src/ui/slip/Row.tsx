@@ -1,0 +1,124 @@
+"use client";
+
+import { formatColor, parseColor, type Contender, type Slip, type SlipRowValue, type Target } from "@/core";
+import { useWorkspace } from "../workspace/context";
+import styles from "./Slip.module.css";
+import { ValueField } from "./ValueField";
+
+interface Props {
+  row: SlipRowValue;
+  slip: Slip;
+  target: Target | null;
+  open: boolean;
+  onToggle(): void;
+}
+
+/** One property: as written, as computed, where it comes from; opened, everything that competed for it. */
+export function Row({ row, slip, target, open, onToggle }: Props) {
+  const off = row.idle.some(({ state }) => state === "off");
+  const ignored = row.idle.some(({ state }) => state === "ignored");
+  return (
+    <div className={open ? `${styles.row} ${styles.open}` : styles.row} role="group" aria-label={row.label}>
+      <span className={styles.name}>
+        {row.label}
+        {ignored && (
+          <span className={styles.flag} title="A declaration here is ignored">
+            {" "}
+            ◆<span className="visually-hidden"> a declaration here is ignored</span>
+          </span>
+        )}
+      </span>
+      <ValueField row={row} slip={slip} target={target} />
+      <span className={styles.computed} title={row.computed}>
+        {isColorRow(row) ? (
+          <>
+            <Swatch color={row.computed} />
+            {shortColor(row.computed)}
+          </>
+        ) : (
+          row.computed
+        )}
+      </span>
+      <button type="button" className={styles.origin} aria-expanded={open} aria-label={`${row.label}: ${originLabel(row)}. Why`} onClick={onToggle}>
+        {originLabel(row)}
+        {off && " · off"}
+      </button>
+      {open && <Why row={row} />}
+    </div>
+  );
+}
+
+function Swatch({ color }: { color: string }) {
+  return <span className={styles.swatch} style={{ background: color }} aria-hidden="true" />;
+}
+
+const isColorRow = ({ id }: SlipRowValue) => id === "ink" || id === "ground";
+
+/** A computed colour in few characters; one that hex cannot hold stays as it is. */
+function shortColor(computed: string): string {
+  const color = parseColor(computed);
+  return color?.space === "srgb" ? formatColor(color, "hex") : computed;
+}
+
+function originLabel(row: SlipRowValue): string {
+  const [winner] = row.contenders;
+  if (!winner) return "not set";
+  if (winner.origin === "browser") return row.from === "inherited" ? "inherited, browser" : "browser";
+  if (winner.origin === "hint") return "attribute";
+  const where = winner.attached ? "style attribute" : `${winner.property === row.longhand ? shortSelector(winner.selector) : winner.property} · line ${winner.place?.line}`;
+  return row.from === "inherited" ? `inherited, ${where}` : where;
+}
+
+const shortSelector = (selector: string) => (selector.length > 14 ? `${selector.slice(0, 13)}…` : selector);
+
+/** Why the value is what it is: the sentence, the winner, those that lose, those that do nothing. */
+function Why({ row }: { row: SlipRowValue }) {
+  return (
+    <div className={styles.why}>
+      <p>{row.note ? `${row.note} ${row.sentence}` : row.sentence}</p>
+      <ul>
+        {row.contenders.map((one, at) => (
+          <ContenderLine key={at} one={one} />
+        ))}
+        {row.idle.map((one) => (
+          <li key={`${one.path}:${one.start}`} className={styles.contender}>
+            <code>
+              {one.property}: {one.value}
+            </code>
+            <span>
+              {one.selector}, {one.path} line {one.line}
+            </span>
+            <em>{one.state === "off" ? "switched off" : "ignored: not valid"}</em>
+            {one.state === "off" && <Toggle label="Switch on" path={one.path} start={one.start} element={one.element} />}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+function ContenderLine({ one }: { one: Contender }) {
+  return (
+    <li className={styles.contender}>
+      <code className={one.lost ? styles.lost : undefined}>
+        {one.property}: {one.value}
+        {one.important && " !important"}
+      </code>
+      <span>
+        {one.origin === "browser" ? "the browser's own sheet" : one.place ? `${one.selector}, ${one.place.path} line ${one.place.line}` : one.selector}
+        {one.specificity && one.origin === "author" && ` (${one.specificity.join(", ")})`}
+      </span>
+      <em>{one.lost ? `loses: ${one.lost}` : "in force"}</em>
+      {one.origin === "author" && one.place && !one.attached && <Toggle label="Switch off" path={one.place.path} start={one.place.offset} element={null} />}
+    </li>
+  );
+}
+
+function Toggle({ label, path, start, element }: { label: string; path: string; start: number; element: Slip["ref"] | null }) {
+  const write = useWorkspace((state) => state.write);
+  return (
+    <button type="button" className="text-button" onClick={() => void write({ kind: "toggle", path, start, element: element ?? undefined }, `${label} a declaration`)}>
+      {label}
+    </button>
+  );
+}

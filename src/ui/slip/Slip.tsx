@@ -1,0 +1,86 @@
+"use client";
+
+import { useState } from "react";
+import type { Slip as SlipData } from "@/core";
+import { linesOf } from "@/preview/measure";
+import type { Shown } from "../page/PageDesk";
+import { plural, showNumber, showPx, showRatio, showReach } from "../shared/numbers";
+import { useWorkspace } from "../workspace/context";
+import { Row } from "./Row";
+import { Specimen } from "./Specimen";
+import styles from "./Slip.module.css";
+import { useTarget, WriteTo } from "./WriteTo";
+
+/** Everything about the picked text. */
+export function Slip({ shown }: { shown: Shown | null }) {
+  const slip = useWorkspace((state) => state.slip);
+  if (!slip) {
+    return (
+      <aside className={styles.slip} aria-label="Slip">
+        <div className={styles.empty}>
+          <h1>Pick a text</h1>
+          <p>Click any text on the page. Or press Tab until the page is outlined, then walk through its texts with the arrow keys.</p>
+          <p>The marks in the margin stand beside texts that cannot be read well enough: ▲ fails, ◆ is doubtful.</p>
+        </div>
+      </aside>
+    );
+  }
+  return <SlipOf key={`${slip.ref.page}:${slip.ref.index}`} slip={slip} shown={shown} />;
+}
+
+function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
+  const choice = useTarget(slip.targets);
+  const [open, setOpen] = useState<string | null>(null);
+  const reach = choice.option?.reach;
+  return (
+    <aside className={styles.slip} aria-label="Slip">
+      <div className={styles.who}>
+        <h1>{slip.role}</h1>
+        <code>{slip.selector}</code>
+        {reach && <span className={styles.reach}>{showReach(reach.places.length, reach.pages.length)}</span>}
+      </div>
+      <Specimen slip={slip} />
+      <Readouts slip={slip} shown={shown} />
+      <WriteTo choice={choice} />
+      <div className={styles.rows}>
+        {slip.rows.map((row) => (
+          <Row
+            key={row.id} row={row} slip={slip} target={row.ownTarget ?? choice.target} open={open === row.id}
+            onToggle={() => setOpen(open === row.id ? null : row.id)}
+          />
+        ))}
+      </div>
+    </aside>
+  );
+}
+
+function Readouts({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
+  const { ratio, needs, passes, ground, sizePx, leadingPx } = slip;
+  const lines = shown ? linesOf(shown.page, slip.ref.index) : null;
+  const sign = passes ? "" : ground.certain ? "▲ " : "◆ ";
+  const verdict = ratio < 1.2 ? "invisible" : passes ? `needs ${needs}, passes` : `needs ${needs} at this size`;
+  return (
+    <dl className={styles.readouts}>
+      <div className={passes ? undefined : ground.certain ? styles.fails : styles.doubtful}>
+        <dt>{verdict}</dt>
+        <dd aria-label="Contrast">
+          {sign}
+          {showRatio(ratio)} : 1
+        </dd>
+      </div>
+      <div>
+        <dt>size</dt>
+        <dd aria-label="Computed size">{showPx(sizePx)} px</dd>
+      </div>
+      <div>
+        <dt>line to size</dt>
+        <dd aria-label="Leading to size">{leadingPx === null ? "normal" : showNumber(leadingPx / sizePx, 2)}</dd>
+      </div>
+      <div>
+        <dt>{lines ? `longest of ${plural(lines.lines, "line")}` : "longest line"}</dt>
+        <dd aria-label="Longest line">{lines ? `${lines.longest} ch` : "not shown"}</dd>
+      </div>
+    </dl>
+  );
+}
+

@@ -1,0 +1,59 @@
+import type { ThemeConfig } from "antd";
+
+/** Ant Design brought to the look of Hevret: its tokens, and nothing else about it. */
+const base: ThemeConfig["token"] = {
+  fontFamily: "var(--face)",
+  fontFamilyCode: "var(--face-mono)",
+  fontSize: 13,
+  fontSizeSM: 12,
+  lineHeight: 18 / 13,
+  borderRadius: 3,
+  borderRadiusLG: 3,
+  borderRadiusSM: 3,
+  borderRadiusXS: 2,
+  controlHeight: 28,
+  controlHeightSM: 24,
+  motionDurationFast: "0.06s",
+  motionDurationMid: "0.1s",
+  motionDurationSlow: "0.12s",
+  boxShadow: "none",
+  boxShadowSecondary: "0 0 0 1px var(--line)",
+  boxShadowTertiary: "none",
+  wireframe: false,
+};
+
+export function themeFor(room: "light" | "dark"): ThemeConfig {
+  const dark = room === "dark";
+  const accent = dark ? "#6cc5a3" : "#0b6b4e";
+  return {
+    cssVar: { key: "hevret" },
+    hashed: false,
+    token: {
+      ...base,
+      colorPrimary: accent,
+      colorInfo: accent,
+      colorLink: accent,
+      colorError: dark ? "#f2959d" : "#a81c2b",
+      colorWarning: dark ? "#e5b567" : "#7d4b00",
+      colorSuccess: accent,
+      colorText: dark ? "#eceeed" : "#171918",
+      colorTextSecondary: dark ? "#b9bebb" : "#525855",
+      colorTextPlaceholder: dark ? "#a3a8a5" : "#5f6562",
+      colorTextDisabled: dark ? "#9a9f9c" : "#6b716e",
+      colorBgContainer: dark ? "#2a2b2b" : "#ffffff",
+      colorBgElevated: dark ? "#2a2b2b" : "#ffffff",
+      colorBgLayout: dark ? "#3a3b3b" : "#c6c7c7",
+      colorBorder: dark ? "#8a908d" : "#868c89",
+      colorBorderSecondary: dark ? "#4a4d4b" : "#cfd2d0",
+      controlItemBgActive: "var(--pick-wash)",
+      controlItemBgHover: "var(--leaf-2)",
+      controlOutline: "transparent",
+    },
+    components: {
+      Button: { primaryShadow: "none", defaultShadow: "none", dangerShadow: "none", fontWeight: 400 },
+      Select: { optionSelectedBg: "var(--pick-wash)", optionActiveBg: "var(--leaf-2)" },
+      Tooltip: { colorBgSpotlight: "#171918" },
+      Modal: { titleFontSize: 18 },
+    },
+  };
+}

@@ -1,0 +1,139 @@
+"use client";
+
+import { App, Button } from "antd";
+import Link from "next/link";
+import { usePathname } from "next/navigation";
+import { useEffect, type ReactNode } from "react";
+import { ExportMenu } from "../changes/ExportMenu";
+import { Mat, MatButton, matStyles } from "../shared/Mat";
+import { showTime } from "../shared/numbers";
+import { useRoom } from "../shared/Room";
+import { useWorkspace, WorkspaceProvider } from "./context";
+import styles from "./Desk.module.css";
+
+/** The open site: the mat on top, a view below. */
+export function Desk({ id, children }: { id: string; children: ReactNode }) {
+  return (
+    <WorkspaceProvider id={id}>
+      <div className={styles.desk}>
+        <DeskMat id={id} />
+        <Notices />
+        <DeskBody>{children}</DeskBody>
+      </div>
+    </WorkspaceProvider>
+  );
+}
+
+function DeskBody({ children }: { children: ReactNode }) {
+  const status = useWorkspace((state) => state.status);
+  if (status === "missing") {
+    return (
+      <main className={styles.message}>
+        <h1>This site is not on the shelf</h1>
+        <p>
+          It was deleted, or it was opened in another browser. <Link href="/">Go to the shelf</Link>
+        </p>
+      </main>
+    );
+  }
+  if (status === "loading") {
+    return (
+      <main className={styles.message} aria-busy="true">
+        <p role="status">Reading the site…</p>
+      </main>
+    );
+  }
+  return children;
+}
+
+function DeskMat({ id }: { id: string }) {
+  const record = useWorkspace((state) => state.record);
+  const redoable = useWorkspace((state) => state.redoable);
+  const undo = useWorkspace((state) => state.undo);
+  const redo = useWorkspace((state) => state.redo);
+  const changed = useWorkspace((state) => [...state.files.values()].filter(({ file, original }) => file.kind !== "other" && file.text !== original).length);
+  const { room, setRoom } = useRoom();
+  useHistoryKeys(undo, redo);
+  return (
+    <Mat>
+      <span className={matStyles.site} title={record?.name}>
+        {record?.name}
+      </span>
+      <nav className={matStyles.tabs} aria-label="Views">
+        <Tab href={`/site/${id}/page`}>Page</Tab>
+        <Tab href={`/site/${id}/changes`} count={changed}>
+          Changes
+        </Tab>
+      </nav>
+      <span className={matStyles.space} />
+      <SaveNote />
+      <MatButton onClick={() => setRoom(room === "dark" ? "light" : "dark")} aria-pressed={room === "dark"}>
+        Dark room
+      </MatButton>
+      <MatButton onClick={() => void undo()} disabled={!record?.cursor}>
+        Undo
+      </MatButton>
+      <MatButton onClick={() => void redo()} disabled={redoable === 0}>
+        Redo
+      </MatButton>
+      <ExportMenu />
+    </Mat>
+  );
+}
+
+function Tab({ href, count, children }: { href: string; count?: number; children: ReactNode }) {
+  const current = usePathname() === href;
+  return (
+    <Link href={href} className={matStyles.tab} aria-current={current ? "page" : undefined}>
+      {children}
+      {count !== undefined && <span className={matStyles.count}>{count}</span>}
+    </Link>
+  );
+}
+
+function SaveNote() {
+  const save = useWorkspace((state) => state.save);
+  const text = save.kind === "saved" ? `Saved ${showTime(save.time)}` : save.kind === "saving" ? "Saving…" : "Not saved";
+  return (
+    <span className={matStyles.state} role="status" title={save.kind === "unsaved" ? save.reason : undefined}>
+      {text}
+    </span>
+  );
+}
+
+function Notices() {
+  const notice = useWorkspace((state) => state.notice);
+  const dismiss = useWorkspace((state) => state.dismissNotice);
+  const { message } = App.useApp();
+  useEffect(() => () => message.destroy(), [message]);
+  if (!notice) return null;
+  return (
+    <div className={styles.notice} role="alert">
+      <span>{notice}</span>
+      <Button size="small" onClick={dismiss}>
+        Close
+      </Button>
+    </div>
+  );
+}
+
+function isTyping(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && (target.isContentEditable || ["INPUT", "TEXTAREA", "SELECT"].includes(target.tagName));
+}
+
+/** Undo and redo by the keys every program has, except while typing, where they belong to the field. */
+function useHistoryKeys(undo: () => Promise<void>, redo: () => Promise<void>): void {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || isTyping(event.target)) return;
+      const key = event.key.toLowerCase();
+      if (key !== "z" && key !== "y") return;
+      event.preventDefault();
+      void (key === "y" || event.shiftKey ? redo() : undo());
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, [undo, redo]);
+}
+
+export { isTyping };

@@ -1,0 +1,272 @@
+"use client";
+
+/** One open site as the interface holds it. The files' text is the state; everything else is asked of the engine. */
+import type { Remote } from "comlink";
+import { createStore } from "zustand/vanilla";
+import {
+  applyChanges, defaultConditions, type Conditions, type Edit, type ElementRef, type Plan, type Slip, type TextChange,
+} from "@/core";
+import type { Engine, PagePatch, PageView, SiteSummary } from "@/engine/protocol";
+import type { FileRecord, SiteRecord } from "@/store/database";
+import { ConflictError, FullError, loadSite, moveInHistory, writeStep } from "@/store/sites";
+
+export type SaveState = { kind: "saved"; time: number } | { kind: "saving" } | { kind: "unsaved"; reason: string };
+
+/** A change that is shown on the page but not written. */
+export interface Rehearsal {
+  plan: Plan;
+  patch: PagePatch;
+}
+
+export interface Workspace {
+  status: "loading" | "ready" | "missing";
+  record: SiteRecord | null;
+  files: ReadonlyMap<string, FileRecord>;
+  /** Steps that can be redone. */
+  redoable: number;
+  conditions: Conditions;
+  summary: SiteSummary | null;
+  page: string | null;
+  view: PageView | null;
+  /** Counts up when the frame has to be built anew. */
+  viewNumber: number;
+  picked: ElementRef | null;
+  slip: Slip | null;
+  /** Places a choice would touch, marked on the page before anything is written. */
+  reach: readonly ElementRef[] | null;
+  rehearsal: Rehearsal | null;
+  save: SaveState;
+  notice: string | null;
+  unstyled: boolean;
+}
+
+export interface WorkspaceActions {
+  load(id: string, page: string | null): Promise<void>;
+  openPage(path: string): Promise<void>;
+  pick(ref: ElementRef | null): Promise<void>;
+  setConditions(conditions: Partial<Conditions>): Promise<void>;
+  setUnstyled(unstyled: boolean): void;
+  showReach(places: readonly ElementRef[] | null): void;
+  /** Plans an edit and shows it on the page without writing; null takes it off again. */
+  rehearse(edit: Edit | null): Promise<{ plan: Plan | null; problem: string | null }>;
+  write(edit: Edit, label: string): Promise<{ plan: Plan | null; problem: string | null }>;
+  undo(): Promise<void>;
+  redo(): Promise<void>;
+  /** Reads the site again after another window has written. */
+  catchUp(): Promise<void>;
+  dismissNotice(): void;
+  renamed(name: string): void;
+}
+
+export type WorkspaceStore = ReturnType<typeof createWorkspace>;
+
+const initial: Workspace = {
+  status: "loading", record: null, files: new Map(), redoable: 0, conditions: defaultConditions, summary: null, page: null, view: null,
+  viewNumber: 0, picked: null, slip: null, reach: null, rehearsal: null, save: { kind: "saving" }, notice: null, unstyled: false,
+};
+
+export function createWorkspace(engine: Remote<Engine>) {
+  return createStore<Workspace & WorkspaceActions>((set, get) => {
+    /** Edits are carried out one after the other. */
+    let queue: Promise<unknown> = Promise.resolve();
+    /** Only the last of several rehearsals asked for at once is shown. */
+    let rehearsals = 0;
+    let picks = 0;
+    /** Edits made here that could not be stored yet, oldest first. */
+    const unstored: { label: string; changes: readonly TextChange[] }[] = [];
+
+    const store = async () => {
+      for (let next = unstored[0]; next; next = unstored[0]) {
+        const { id, revision } = get().record!;
+        const { record } = await writeStep({ site: id, revision }, next.label, next.changes);
+        unstored.shift();
+        set({ record, redoable: 0, save: { kind: "saved", time: record.changed } });
+      }
+    };
+
+    const inTurn = <Result>(work: () => Promise<Result>): Promise<Result> => {
+      const next = queue.then(work, work);
+      queue = next.catch(() => undefined);
+      return next;
+    };
+
+    const refreshSlip = async () => {
+      const { picked, conditions } = get();
+      const mine = (picks += 1);
+      const slip = picked ? await engine.slip(picked, conditions) : null;
+      if (mine === picks) set({ slip, picked: slip ? picked : null });
+    };
+
+    const refreshSummary = async () => {
+      const summary = await engine.summary(get().conditions);
+      set({ summary });
+    };
+
+    const patchView = (patch: PagePatch) => {
+      const { view, viewNumber } = get();
+      if (!view) return;
+      const { document, ...rest } = patch;
+      set(document ? { view: { ...rest, document }, viewNumber: viewNumber + 1 } : { view: { ...view, ...rest } });
+    };
+
+    const afterChange = async (changes: readonly TextChange[]) => {
+      await engine.commit([...changes]);
+      const { page, view, conditions } = get();
+      if (page && view) patchView(await engine.patch(page, view.structure, conditions));
+      set({ rehearsal: null, reach: null });
+      await Promise.all([refreshSlip(), refreshSummary()]);
+    };
+
+    const changeFiles = (changes: readonly TextChange[]) => {
+      const files = new Map(get().files);
+      for (const path of new Set(changes.map((change) => change.path))) {
+        const known = files.get(path);
+        if (!known || known.file.kind === "other") continue;
+        const own = changes.filter((change) => change.path === path);
+        files.set(path, { ...known, file: { ...known.file, text: applyChanges(known.file.text, own) } });
+      }
+      set({ files });
+    };
+
+    const readFrom = async (id: string): Promise<boolean> => {
+      const loaded = await loadSite(id);
+      if (!loaded) {
+        set({ status: "missing" });
+        return false;
+      }
+      const { record, files, steps } = loaded;
+      await engine.open(files.map(({ file }) => file));
+      set({
+        record,
+        files: new Map(files.map((file) => [file.path, file])),
+        redoable: steps.length - record.cursor,
+        save: { kind: "saved", time: record.changed },
+      });
+      return true;
+    };
+
+    const failed = async (error: unknown) => {
+      if (error instanceof ConflictError) {
+        unstored.length = 0;
+        await catchUp();
+        set({ notice: error.message });
+      } else {
+        const reason = error instanceof FullError ? error.message : `It could not be saved: ${(error as Error).message}`;
+        set({ save: { kind: "unsaved", reason }, notice: reason });
+      }
+    };
+
+    const catchUp = async () => {
+      const { record, page, picked } = get();
+      if (!record || !(await readFrom(record.id))) return;
+      await refreshSummary();
+      if (page) await openPage(page);
+      if (picked) await get().pick(picked);
+    };
+
+    const openPage = async (path: string) => {
+      const view = await engine.page(path, get().conditions);
+      set({ page: path, view, viewNumber: get().viewNumber + 1, picked: null, slip: null, reach: null, rehearsal: null });
+    };
+
+    const move = (direction: "undo" | "redo") =>
+      inTurn(async () => {
+        if (!get().record) return;
+        set({ save: { kind: "saving" } });
+        try {
+          await store();
+          const { id, revision } = get().record!;
+          const moved = await moveInHistory({ site: id, revision }, direction);
+          if (moved) {
+            changeFiles(moved.changes);
+            set({ record: moved.record, redoable: get().redoable + (direction === "undo" ? 1 : -1) });
+            await afterChange(moved.changes);
+          }
+          set({ save: { kind: "saved", time: get().record!.changed } });
+        } catch (error) {
+          await failed(error);
+        }
+      });
+
+    return {
+      ...initial,
+
+      load: async (id, page) => {
+        if (!(await readFrom(id))) return;
+        await refreshSummary();
+        const pages = get().summary!.pages.map(({ path }) => path);
+        const first = page && pages.includes(page) ? page : (pages.find((path) => /(?:^|\/)index\.html?$/i.test(path)) ?? pages[0] ?? null);
+        if (first) await openPage(first);
+        set({ status: "ready" });
+      },
+
+      openPage: (path) => inTurn(() => openPage(path)),
+
+      pick: async (ref) => {
+        set({ picked: ref, reach: null });
+        if (ref && ref.page !== get().page) {
+          await openPage(ref.page);
+          set({ picked: ref });
+        }
+        await refreshSlip();
+      },
+
+      setConditions: async (conditions) => {
+        set({ conditions: { ...get().conditions, ...conditions } });
+        const { page, view } = get();
+        if (page && view) patchView(await engine.patch(page, view.structure, get().conditions));
+        await Promise.all([refreshSlip(), refreshSummary()]);
+      },
+
+      setUnstyled: (unstyled) => set({ unstyled }),
+
+      showReach: (reach) => set({ reach }),
+
+      rehearse: async (edit) => {
+        const mine = (rehearsals += 1);
+        if (!edit) {
+          set({ rehearsal: null, reach: null });
+          return { plan: null, problem: null };
+        }
+        const result = await engine.plan(edit, get().conditions);
+        const { page, view, conditions } = get();
+        if (!result.plan || !page || !view) {
+          if (mine === rehearsals) set({ rehearsal: null, reach: null });
+          return result;
+        }
+        const patch = await engine.rehearse(result.plan.changes, page, view.structure, conditions);
+        if (mine === rehearsals) set({ rehearsal: { plan: result.plan, patch }, reach: result.plan.reach.places });
+        return result;
+      },
+
+      write: (edit, label) =>
+        inTurn(async () => {
+          rehearsals += 1;
+          const result = await engine.plan(edit, get().conditions);
+          const { record } = get();
+          if (!result.plan || !record || result.plan.changes.length === 0) {
+            set({ rehearsal: null, reach: null });
+            return result;
+          }
+          const { changes } = result.plan;
+          set({ save: { kind: "saving" } });
+          changeFiles(changes);
+          await afterChange(changes);
+          unstored.push({ label, changes });
+          try {
+            await store();
+          } catch (error) {
+            await failed(error);
+          }
+          return result;
+        }),
+
+      undo: () => move("undo"),
+      redo: () => move("redo"),
+      catchUp: () => inTurn(catchUp),
+      dismissNotice: () => set({ notice: null }),
+      renamed: (name) => set({ record: get().record && { ...get().record!, name } }),
+    };
+  });
+}
+
