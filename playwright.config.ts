@@ -26,7 +26,7 @@ export default defineConfig({
   webServer: {
     command: `npx next start -p ${port}`,
     url: `http://localhost:${port}`,
-    reuseExistingServer: true,
+    reuseExistingServer: false,
     env: { NEXT_TELEMETRY_DISABLED: "1" },
   },
 });

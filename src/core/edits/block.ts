@@ -110,9 +110,8 @@ function insertFirst(where: BlockText, property: string, value: string): Splice 
   const newline = /\r\n|\n|\r/.exec(text)?.[0];
   const first = where.items.find((item) => item.kind !== "skipped");
   if (inside.trim() === "" && !/[\r\n]/.test(inside)) {
-    const spaced = /\s/.test(inside) || (newline !== undefined && text.length > 0 && !isMinified(text));
-    const body = `${property}:${isMinified(text) ? "" : " "}${value}`;
-    return { start: block.start, end: block.end, insert: spaced ? ` ${body}; ` : body };
+    const spaced = /\s/.test(inside) || /\s/.test(text[block.start - 2] ?? "");
+    return { start: block.start, end: block.end, insert: spaced ? ` ${property}: ${value}; ` : `${property}:${value}` };
   }
   const inner = first ? leadOf(text, first.start) : `${newline ?? "\n"}${indent}${indentUnit(text)}`;
   return { start: block.start, end: block.start, insert: `${inner}${property}: ${value};` };

@@ -40,7 +40,7 @@ function* declarationsIn(items: readonly Item[]): Generator<Declaration> {
 export function ignoredMessage(property: string, value: string): string | null {
   if (property.startsWith("--") || /^[*_]|^-(?!-)/.test(property)) return null;
   if (!isKnownProperty(property)) {
-    const nearest = nearestProperty(property);
+    const nearest = nearestProperty(property, value);
     return `\`${property}\` is not a property.${nearest ? ` Did you mean \`${nearest}\`?` : ""}`;
   }
   switch (invalidReason(property, value)) {
@@ -58,18 +58,24 @@ export function ignoredMessage(property: string, value: string): string | null {
 
 let names: string[] | null = null;
 
-/** The property a mistyped name was most likely meant to be. */
-export function nearestProperty(name: string): string | null {
+/** What people write for a property that is called otherwise. */
+const misnamed: Readonly<Record<string, string>> = {
+  "font-color": "color", "font-colour": "color", "text-color": "color", "text-colour": "color", "bg-color": "background-color", leading: "line-height",
+  tracking: "letter-spacing", "text-style": "font-style", "text-weight": "font-weight", "font-underline": "text-decoration",
+};
+
+/** The property a mistyped name was most likely meant to be; those that the value fits come first. */
+export function nearestProperty(name: string, value: string): string | null {
+  if (misnamed[name]) return misnamed[name];
   names ??= [...new Set([...longhandIndex.keys(), ...shorthands.keys(), ...Object.keys((lexer as unknown as { properties: object }).properties)])].filter((one) => !one.startsWith("-"));
-  let best: string | null = null;
-  let least = Math.max(1, Math.floor(name.length / 3)) + 1;
-  for (const one of names) {
-    if (Math.abs(one.length - name.length) >= least) continue;
-    const distance = editDistance(name, one);
-    if (distance < least) {
-      best = one;
-      least = distance;
-    }
-  }
-  return best ?? ({ "font-face": "font-family", "font-colour": "color", "text-colour": "color", "text-color": "color", "font-color": "color" }[name] ?? null);
+  const farthest = Math.max(2, Math.ceil(name.length / 2));
+  const near = names
+    .filter((one) => Math.abs(one.length - name.length) <= farthest)
+    .map((one) => ({ one, distance: editDistance(name, one) }))
+    .filter(({ distance }) => distance <= farthest)
+    .sort((a, b) => a.distance - b.distance);
+  const fitting = near.find(({ one }) => value !== "" && invalidReason(one, value) === null);
+  const close = near.find(({ distance }) => distance <= Math.max(1, Math.floor(name.length / 3)));
+  if (fitting && (!close || fitting.distance <= close.distance + 2)) return fitting.one;
+  return close?.one ?? null;
 }

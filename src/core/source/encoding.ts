@@ -123,7 +123,14 @@ function decodeUtf16(bytes: Uint8Array, bigEndian: boolean): string {
   return parts.join("");
 }
 
-const tables = new Map<string, string[] | null>();
+/** Bytes 0x80 to 0x9F of windows-1252 (Encoding, 9), which not every TextDecoder gets right. */
+const windows1252 =
+  "\u20ac\u0081\u201a\u0192\u201e\u2026\u2020\u2021\u02c6\u2030\u0160\u2039\u0152\u008d\u017d\u008f" +
+  "\u0090\u2018\u2019\u201c\u201d\u2022\u2013\u2014\u02dc\u2122\u0161\u203a\u0153\u009d\u017e\u0178";
+
+const tables = new Map<string, string[] | null>([
+  ["windows-1252", Array.from({ length: 256 }, (_, byte) => windows1252[byte - 0x80] ?? String.fromCharCode(byte))],
+]);
 
 /** The 256 characters of a single-byte encoding; null for encodings that use several bytes. */
 function singleByteTable(name: string): string[] | null {

@@ -1,7 +1,7 @@
 "use client";
 
 import { diffLines } from "diff";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { siteOf, type StoredFile } from "@/core";
 import { startEngine } from "@/engine/client";
 import { frameSandbox, showPage } from "@/preview/frame";
@@ -116,9 +116,20 @@ function BeforeAfter() {
       stop();
     };
   }, [engine, files, page, conditions]);
+  const section = useRef<HTMLElement>(null);
+  const scroll = (by: number) => {
+    for (const frame of section.current!.querySelectorAll("iframe")) frame.contentWindow!.scrollBy(0, by);
+  };
   if (!page) return null;
   return (
-    <section className={styles.pages} aria-label={`${page} before and after`}>
+    <section
+      ref={section} className={styles.pages} tabIndex={0} aria-label={`${page} before and after; arrow keys scroll both`}
+      onWheel={(event) => scroll(event.deltaY)}
+      onKeyDown={(event) => {
+        const by = { ArrowDown: 60, ArrowUp: -60, PageDown: 300, PageUp: -300 }[event.key];
+        if (by) scroll(by);
+      }}
+    >
       <Frame title="Before" path={page} view={views?.before ?? null} width={conditions.width} />
       <Frame title="After" path={page} view={views?.after ?? null} width={conditions.width} />
     </section>

@@ -2,6 +2,7 @@
 
 import { Popover, Select } from "antd";
 import { plural } from "../shared/numbers";
+import { Prose } from "../shared/Prose";
 import { useWorkspace } from "../workspace/context";
 import styles from "./PageBar.module.css";
 
@@ -56,8 +57,10 @@ function OpeningNotes() {
     <ul className={styles.notes}>
       {notes.map(({ message, path, line, column }) => (
         <li key={`${path}:${line}:${column}:${message}`}>
-          <span>{message}</span>
-          <code>
+          <span>
+            <Prose>{message}</Prose>
+          </span>
+          <code className={styles.where}>
             {path} line {line}
           </code>
         </li>
@@ -65,7 +68,7 @@ function OpeningNotes() {
       {refused?.map(({ path, reason }) => (
         <li key={path}>
           <span>Left out: {reason}</span>
-          <code>{path}</code>
+          <code className={styles.where}>{path}</code>
         </li>
       ))}
     </ul>

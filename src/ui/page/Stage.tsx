@@ -227,10 +227,9 @@ function Overlay({ shown, places, picked, width }: OverlayProps) {
     return placeAt(page, event.clientX - left, event.clientY - top, indexes);
   };
 
-  const key = slip && slip.ref.index === picked ? slip.key : null;
-  const alike = key === null ? [] : places.filter((place) => place.key === key && place.index !== picked);
-  const touched = (reach ?? []).filter((ref) => ref.page === path && ref.index !== picked);
   const pickedPlace = places.find(({ index }) => index === picked);
+  const alike = pickedPlace ? places.filter((place) => place.key === pickedPlace.key && place.index !== picked) : [];
+  const touched = (reach ?? []).filter((ref) => ref.page === path && ref.index !== picked);
   const hoveredPlace = places.find(({ index }) => index === hovered);
   const spoken = slip && picked !== null ? `${slip.role}: ${slip.text.slice(0, 80)}` : "";
 

@@ -1,6 +1,7 @@
 "use client";
 
 import { formatColor, parseColor, type Contender, type Slip, type SlipRowValue, type Target } from "@/core";
+import { Prose } from "../shared/Prose";
 import { useWorkspace } from "../workspace/context";
 import styles from "./Slip.module.css";
 import { ValueField } from "./ValueField";
@@ -75,7 +76,9 @@ const shortSelector = (selector: string) => (selector.length > 14 ? `${selector.
 function Why({ row }: { row: SlipRowValue }) {
   return (
     <div className={styles.why}>
-      <p>{row.note ? `${row.note} ${row.sentence}` : row.sentence}</p>
+      <p>
+        <Prose>{row.note ? `${row.note} ${row.sentence}` : row.sentence}</Prose>
+      </p>
       <ul>
         {row.contenders.map((one, at) => (
           <ContenderLine key={at} one={one} />

@@ -13,7 +13,9 @@ export function Specimen({ slip }: { slip: Slip }) {
     for (const [property, value] of slip.specimen) line.style.setProperty(property, value);
     line.style.setProperty("color", slip.ink);
     line.style.setProperty("overflow", "hidden");
-    line.style.setProperty("max-height", "96px");
+    line.style.setProperty("max-height", "108px");
+    line.style.setProperty("padding-block", "6px");
+    line.style.setProperty("box-sizing", "border-box");
     line.textContent = slip.text;
     root.replaceChildren(line);
   }, [slip]);

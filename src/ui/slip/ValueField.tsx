@@ -4,6 +4,7 @@ import { AutoComplete, Input, type InputRef } from "antd";
 import { useEffect, useRef, useState } from "react";
 import type { Edit, Plan, Slip, SlipRowValue, Target } from "@/core";
 import { showReach } from "../shared/numbers";
+import { Prose } from "../shared/Prose";
 import { stepNumber } from "../shared/stepping";
 import { useEngine, useWorkspace } from "../workspace/context";
 import styles from "./Slip.module.css";
@@ -110,7 +111,7 @@ export function ValueField({ row, slip, target }: Props) {
   };
 
   return (
-    <div className={styles.value}>
+    <>
       <AutoComplete
         className={styles.field} value={draft ?? written} options={options.map((value) => ({ value }))} defaultActiveFirstOption={false}
         popupMatchSelectWidth={false} open={options.length > 0} variant="borderless"
@@ -131,7 +132,9 @@ export function ValueField({ row, slip, target }: Props) {
       {draft !== null && verdict && (
         <div className={styles.verdict} role="status">
           {verdict.kind === "refused" ? (
-            <p className={styles.refused}>{verdict.reason}</p>
+            <p className={styles.refused}>
+              <Prose>{verdict.reason}</Prose>
+            </p>
           ) : (
             <>
               <p className={styles.reaches}>
@@ -156,7 +159,7 @@ export function ValueField({ row, slip, target }: Props) {
           </span>
         </div>
       )}
-    </div>
+    </>
   );
 }
 

@@ -187,7 +187,7 @@ class SelectorReader {
     const bar = isDelim(parts[at], "|") ? at : local !== null && isDelim(parts[at + 1], "|") && !parts[at + 1]!.spaced ? at + 1 : -1;
     if (bar >= 0) {
       prefix = bar === at ? "" : local;
-      local = name(parts[bar + 1]);
+      local = parts[bar + 1]?.spaced ? null : name(parts[bar + 1]);
       next = bar + 2;
       if (local === null) this.fail("A type must follow the namespace prefix.", parts[bar]!.start);
       if (prefix && prefix !== "*" && !this.options.prefixes?.has(prefix)) {

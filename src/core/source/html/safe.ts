@@ -101,7 +101,7 @@ export function safeAttributes(element: ElementNode, { base, addressOf }: SafeCo
 }
 
 function safeAddress(tag: string, name: string, value: string, base: string, addressOf: AddressOf): string | null {
-  if (name === "href" && (tag === "a" || tag === "area")) return /^[\s\u0000-\u0020]*(?:javascript|data|vbscript|blob):/i.test(value) ? "#" : value;
+  if (name === "href" && (tag === "a" || tag === "area")) return /^(?:javascript|data|vbscript|blob):/i.test(value.replace(/[\u0000-\u0020]/g, "")) ? "#" : value;
   if ((name === "href" || name === "xlink:href") && value.trim().startsWith("#")) return value;
   const picture = (name === "src" && (tag === "img" || tag === "input")) || ((name === "href" || name === "xlink:href") && tag === "image") || name === "background" || name === "poster";
   return picture ? pictureAddress(value, base, addressOf) : null;

@@ -1,0 +1,66 @@
+import fc from "fast-check";
+import { describe, expect, test } from "vitest";
+import { cssSoup, site } from "../../testing/site";
+import { documentOf } from "../../source/html/document";
+import { textFile } from "../../source/site";
+import { matches } from "./match";
+import { parseSelectorList, SelectorError, tryParseSelectorList } from "./parse";
+
+const html = `<!doctype html><html lang="en-GB"><body>
+<main id="m" class="x y"><h2 id="a">A</h2><p id="b" title="One two" data-k="pre-fix">B <em id="c">C</em></p><p id="d" lang="fr">D</p><ul id="u"><li id="l1">1</li><li id="l2" class="x">2</li><li id="l3">3</li><li id="l4">4</li></ul></main>
+<form><input id="i" required disabled type="CheckBox" checked><a id="n">n</a><a id="h" href="#">h</a></form><div id="e"></div><div id="f"> </div></body></html>`;
+const from = site({ "index.html": html });
+const { elements } = documentOf(textFile(from, "index.html")!);
+const context = { quirks: false, scope: null, forced: null };
+const found = (selector: string) => {
+  const list = parseSelectorList(selector);
+  return elements.filter((element) => list.some((one) => matches(one, element, context))).map(({ id, tag }) => id ?? tag).join(" ");
+};
+
+describe("matching", () => {
+  test.each([
+    ["p", "b d"], ["main > p", "b d"], ["h2 + p", "b"], ["h2 ~ p", "b d"], ["#m.x.y em", "c"], [".X", ""], ["P", "b d"],
+    ["[title~=two]", "b"], ["[data-k|=pre]", "b"], ["[title='one two' i]", "b"], ["[type=checkbox]", "i"], ["[data-k=PRE-FIX]", ""],
+    ["li:nth-child(2n+1)", "l1 l3"], ["li:nth-last-child(-n+2)", "l3 l4"], ["li:nth-child(1 of .x)", "l2"], ["li:first-child, li:last-of-type", "l1 l4"],
+    [":is(h2, em, ::before)", "a c"], ["p:not(:has(em))", "d"], ["main:has(> h2 + p)", "m"], ["ul:has(+ p)", ""],
+    ["div:empty", "e"], [":lang(fr)", "d"], ["li:lang(en)", "l1 l2 l3 l4"], ["a:link", "h"], ["a:not(:any-link)", "n"],
+    ["input:disabled:required:checked", "i"], ["em:only-child", "c"], [":root", "html"], ["li:hover", ""], ["*|li.x", "l2"],
+  ])("%s", (selector, expected) => {
+    expect(found(selector)).toBe(expected);
+  });
+
+  test("forced states match where they are forced", () => {
+    const link = elements.find(({ id }) => id === "h")!;
+    const forced = new Map([[link.index, new Set(["hover"])]]);
+    expect(matches(parseSelectorList("a:hover")[0]!, link, { ...context, forced })).toBe(true);
+  });
+
+  test("in quirks mode classes and ids match in any letter case", () => {
+    const main = elements.find(({ id }) => id === "m")!;
+    expect(matches(parseSelectorList("#M.X")[0]!, main, { ...context, quirks: true })).toBe(true);
+  });
+});
+
+describe("specificity (Selectors 4, 17)", () => {
+  test.each([
+    ["*", [0, 0, 0]], ["li", [0, 0, 1]], ["ul li", [0, 0, 2]], ["ul ol+li", [0, 0, 3]], ["h1 + *[rel=up]", [0, 1, 1]], ["ul ol li.red", [0, 1, 3]],
+    ["li.red.level", [0, 2, 1]], ["#x34y", [1, 0, 0]], ["#s12:not(FOO)", [1, 0, 1]], [".foo :is(.bar, #baz)", [1, 1, 0]], [":where(#a)", [0, 0, 0]],
+    ["a::before", [0, 0, 2]], [":nth-child(2n of li, .item)", [0, 2, 0]], ["a:hover", [0, 1, 1]],
+  ])("%s", (selector, expected) => {
+    expect(parseSelectorList(selector)[0]!.specificity).toEqual(expected);
+  });
+
+  test("& takes the parent's", () => {
+    const parent = parseSelectorList("#a, .b");
+    expect(parseSelectorList("& > p", { parent, nested: true })[0]!.specificity).toEqual([1, 0, 1]);
+    expect(parseSelectorList("p", { parent, nested: true })[0]!.specificity).toEqual([1, 0, 1]);
+  });
+});
+
+test.each(["", "p,", "..a", "p >", "> p", ":nope", "::nope", ":not(", "#1a", "p[", "a:nth-child(x)", "a::before b", "ns|a", "a b | c"])("%j is refused with a reason", (selector) => {
+  expect(() => parseSelectorList(selector)).toThrow(SelectorError);
+});
+
+test("nothing but a reason comes of bad text", () => {
+  fc.assert(fc.property(cssSoup, (text) => void tryParseSelectorList(text)), { numRuns: 500 });
+});

@@ -1,0 +1,52 @@
+import { describe, expect, test } from "vitest";
+import { analyse } from "../analysis";
+import { openSite } from "../source/site";
+import { pageWith, sampleFiles, site } from "../testing/site";
+import { ignoredMessage } from ".";
+
+const said = (from: Parameters<typeof analyse>[0]) => analyse(from).findings.map(({ path, line, message }) => `${path}:${line} ${message}`);
+
+test("the sample's faults are found where they stand", () => {
+  const messages = said(openSite(sampleFiles()));
+  for (const expected of [
+    "timetable.html:8 css/prnt.css is asked for but is not among the files.",
+    "notices.html:1 notices.html is not linked to css/ferry.css, which 3 other pages use.",
+    "css/ferry.css:143 `colour` is not a property. Did you mean `color`?",
+    "css/ferry.css:149 `1` lacks its unit for `letter-spacing`. Did you mean `1px`?",
+    "index.html:30 h2 cannot be read well on its ground: 2.8 to 1, and 3 is needed.",
+  ]) {
+    expect(messages).toContain(expected);
+  }
+});
+
+describe("ignored declarations", () => {
+  test.each<[string, string, string | null]>([
+    ["font-face", "Georgia", "`font-face` is not a property. Did you mean `font-family`?"],
+    ["text-align", "middle", "`middle` is not a value of `text-align`."],
+    ["font-size", "12", "`12` lacks its unit for `font-size`. Did you mean `12px`?"],
+    ["color", "", "`color` has no value."],
+    ["text-decoratoin", "none", "`text-decoratoin` is not a property. Did you mean `text-decoration`?"],
+    ["grid-template-columns", "1fr 1fr", null],
+    ["--anything", "goes", null],
+    ["-moz-thing", "x", null],
+  ])("%s: %s", (property, value, expected) => {
+    expect(ignoredMessage(property, value)).toBe(expected);
+  });
+});
+
+test("a page without any sheet, a selector that is none, and parts on other servers are named", () => {
+  expect(said(site({ "index.html": "<p>x</p>" }))).toContain("index.html:1 index.html has no style sheet at all.");
+  expect(said(pageWith("p..x { top: 0 }", ""))[0]).toMatch(/The rule `p..x` is skipped/);
+  expect(said(pageWith("", '<img src="https://far.example/a.png">')).join()).toContain("https://far.example/a.png is on another server and is left out.");
+});
+
+test("text in the colour of its ground is called invisible", () => {
+  expect(said(pageWith("p{color:#fff}", "<p>x</p>"))[0]).toContain("is invisible on its ground: 1.0 to 1");
+});
+
+test("the analysis is plain data", () => {
+  const analysis = analyse(openSite(sampleFiles()), { width: 360 });
+  expect(JSON.parse(JSON.stringify(analysis))).toEqual(analysis);
+  expect(analysis.conditions).toEqual({ width: 360, height: 800, scheme: "light", rootSize: 16 });
+  expect(analysis.pages.map(({ path }) => path)).toEqual(["fares.html", "index.html", "notices.html", "timetable.html"]);
+});

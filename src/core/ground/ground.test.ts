@@ -1,0 +1,69 @@
+import { describe, expect, test } from "vitest";
+import { formatColor, showRatio } from "../color";
+import { pageWith, styleOf } from "../testing/site";
+import { legibilityOf } from "./ground";
+
+const of = (css: string, body: string, scheme: "light" | "dark" = "light") => legibilityOf(styleOf(pageWith(css, body), "t", { scheme }));
+const hex = (color: Parameters<typeof formatColor>[0]) => formatColor(color, "hex");
+
+describe("what is behind a text", () => {
+  test.each<[string, string, string, string]>([
+    ["the canvas, when nothing paints", "", '<p id="t">', "#ffffff"],
+    ["an ancestor's colour", "div{background:#123456}", '<div><section><p id="t">', "#123456"],
+    ["the body's ground, carried to the canvas", "body{background:#eee}", '<p id="t">', "#eeeeee"],
+    ["translucent layers, composited", "body{background:#fff}div{background:rgb(0 0 0/50%)}", '<div><p id="t">', "#808080"],
+    ["two translucent layers", "div{background:rgb(0 0 0/50%)}p{background:rgb(255 255 255/50%)}", '<div><p id="t">', "#bfbfbf"],
+    ["a faded group over what is behind it", "body{background:#fff}div{background:#000;opacity:.5}", '<div><p id="t">', "#808080"],
+    ["nothing from an element without a box", "div{display:contents;background:#000}", '<div><p id="t">', "#ffffff"],
+  ])("%s", (_, css, body, expected) => {
+    const { ground } = of(css, body);
+    expect(hex(ground.color)).toBe(expected);
+    expect(ground.certain).toBe(true);
+    expect(ground.range).toBeNull();
+  });
+
+  test("the dark canvas, where the page asks for it", () => {
+    expect(hex(of(":root{color-scheme:dark light}", '<p id="t">', "dark").ground.color)).toBe("#121212");
+    expect(hex(of(":root{color-scheme:dark light}", '<p id="t">', "light").ground.color)).toBe("#ffffff");
+  });
+
+  test("a gradient gives a range, the worst of it counts, and it is said not to be certain", () => {
+    const { ground, ratio } = of("div{background:linear-gradient(#fff, #777);color:#fff}", '<div><p id="t">');
+    expect(ground).toMatchObject({ certain: false, kind: "gradient" });
+    expect(ground.range!.map(hex)).toEqual(["#777777", "#ffffff"]);
+    expect(showRatio(ratio)).toBe("1.0");
+  });
+
+  test("an opaque ground over a picture is certain again", () => {
+    const { ground } = of("div{background:url(a.png)}p{background:#fff}", '<div><p id="t">');
+    expect(ground).toMatchObject({ certain: true, kind: "color" });
+  });
+
+  test("a picture may be anything", () => {
+    const { ground } = of("div{background:url(a.png)}", '<div><p id="t">');
+    expect(ground).toMatchObject({ certain: false, kind: "picture" });
+    expect(ground.range!.map(hex)).toEqual(["#000000", "#ffffff"]);
+  });
+});
+
+describe("what the ink comes out as", () => {
+  test.each<[string, string, string]>([
+    ["alpha", "p{color:rgb(0 0 0/50%)}", "#808080"],
+    ["opacity", "p{color:#000;opacity:.5}", "#808080"],
+    ["opacity of an ancestor", "div{opacity:.5}p{color:#000}", "#808080"],
+    ["a fill of its own", "p{color:#000;-webkit-text-fill-color:#abcdef}", "#abcdef"],
+  ])("%s", (_, css, expected) => {
+    expect(hex(of(css, '<div><p id="t">').ink)).toBe(expected);
+  });
+
+  test("fading text with its ground fades the contrast as well", () => {
+    const full = of("p{color:#000;background:#fff}body{background:#888}", '<p id="t">').ratio;
+    const faded = of("p{color:#000;background:#fff;opacity:.4}body{background:#888}", '<p id="t">').ratio;
+    expect(faded).toBeLessThan(full);
+  });
+
+  test("large and bold text needs less", () => {
+    expect(of("p{font-size:24px;color:#888}", '<p id="t">')).toMatchObject({ needs: 3, passes: true });
+    expect(of("p{font-size:16px;color:#888}", '<p id="t">')).toMatchObject({ needs: 4.5, passes: false });
+  });
+});
