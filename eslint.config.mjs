@@ -31,6 +31,7 @@ const directions = Object.entries(mayImport).map(([folder, allowed]) => {
   }
   return {
     files: [`src/${folder}/**/*.{ts,tsx}`],
+    ignores: ["**/*.test.ts", "**/testing/**"],
     rules: { "no-restricted-imports": ["error", { patterns }] },
   };
 });

@@ -1,0 +1,55 @@
+import { expect, test } from "@playwright/test";
+import { ready, shownPage } from "./support/desk";
+
+const far = "https://far.example";
+const run = "top.ran = 1; parent.ran = 1; window.ran = 1";
+
+const html = `<!doctype html><html onload="${run}"><head><base href="${far}/">
+<meta http-equiv="refresh" content="0;url=${far}/refresh"><meta http-equiv="Content-Security-Policy" content="default-src *">
+<script>${run}</script><script src="${far}/x.js"></script><script type="module">import "${far}/m.js"; ${run}</script>
+<link rel="stylesheet" href="${far}/sheet.css"><link rel="preload" as="font" href="${far}/font"><link rel="dns-prefetch" href="${far}"><link rel="icon" href="${far}/icon">
+<link rel="stylesheet" href="/hostile.css"><style>@import url(${far}/i.css); @font-face{font-family:F;src:url(${far}/f.woff2)} body{background:url("${far}/bg.png");font-family:F}</style></head>
+<body onload="${run}" onpageshow="${run}"><h1>Hostile</h1>
+<img src="${far}/a.png" srcset="${far}/b.png 2x" onerror="${run}"><img src=x onerror="${run}"><svg onload="${run}"><script>${run}</script><image href="${far}/s.png"/><use href="${far}/u.svg#a"/></svg>
+<iframe src="${far}/frame"></iframe><iframe srcdoc="<script>${run}</script>"></iframe><object data="${far}/o"></object><embed src="${far}/e"><frameset><frame src="${far}/f"></frameset>
+<a href="javascript:${run}" autofocus onfocus="${run}" id="go">Run</a> <a href="${far}/page" id="leave" target="_top">Leave</a> <a href="${far}/ping" ping="${far}/pinged">Ping</a>
+<form action="${far}/form" id="f"><input name=q autofocus onfocus="${run}"><button>Send</button></form><details open ontoggle="${run}">x</details>
+<video src="${far}/v.mp4" poster="${far}/p.png" autoplay></video><audio src="${far}/a.mp3" autoplay></audio><input type="image" src="${far}/i.png">
+<p style="background:url(${far}/p.png);background-image:image-set('${far}/set.png' 1x)">Styled</p><math><maction actiontype="statusline#${far}" xlink:href="javascript:${run}">m</maction></math>
+<template shadowrootmode="open"><script>${run}</script></template><marquee onstart="${run}">m</marquee><style><img src=x onerror="${run}"></style><noscript><p title="</noscript><img src=x onerror=${run}>"></noscript></body></html>`;
+
+const css = `@import "${far}/deep.css"; h1 { background: url('${far}/h.png'); cursor: url(${far}/c.cur), auto; } h1 ~ hr { content: url(${far}/t.png) }
+@media screen { @import "${far}/late.css"; } @font-face { font-family: "X"; src: local("x"), url("${far}/x.woff2") }
+h1::before { content: "</style><script>${run}</script>" } p { --u: url(${far}/var.png); background: var(--u); list-style: url(\\68ttps://far.example/esc.png) }`;
+
+test("a hostile site runs nothing and asks for nothing", async ({ page, context, baseURL }) => {
+  const asked: string[] = [];
+  context.on("request", (request) => asked.push(request.url()));
+  const popups: string[] = [];
+  context.on("page", (popup) => popups.push(popup.url()));
+  await page.goto("/");
+  await page.getByLabel("Files to open").setInputFiles([
+    { name: "index.html", mimeType: "text/html", buffer: Buffer.from(html) },
+    { name: "hostile.css", mimeType: "text/css", buffer: Buffer.from(css) },
+  ]);
+  await ready(page);
+  await expect(shownPage(page).getByRole("heading", { name: "Hostile" })).toBeVisible();
+  await expect(page.getByRole("button", { name: /notes/ })).toBeVisible();
+
+  // Where the links are, a click only picks.
+  for (const words of ["Run", "Leave", "Ping"]) {
+    const box = (await shownPage(page).getByText(words, { exact: true }).boundingBox())!;
+    await page.mouse.click(box.x + 3, box.y + 3);
+    await expect(page.getByRole("status", { name: "Picked text" })).toContainText(words);
+  }
+  await page.keyboard.press("Enter");
+  await page.getByRole("link", { name: /Changes/ }).click();
+  await expect(page.getByRole("heading", { name: "Nothing is changed." })).toBeVisible();
+
+  expect(await page.evaluate(() => (window as { ran?: number }).ran)).toBeUndefined();
+  const outside = asked.filter((url) => !url.startsWith(`${baseURL}/`) && !url.startsWith("blob:") && !url.startsWith("data:"));
+  expect(outside).toEqual([]);
+  expect(asked.some((url) => url.includes("hostile.css"))).toBe(false);
+  expect(popups).toEqual([]);
+  expect(page.url()).toMatch(/\/site\/[^/]+\/changes$/);
+});

@@ -1,0 +1,164 @@
+import { expect, test } from "@playwright/test";
+import { field, openSample, pickByKeyboard, ready, shownPage, slip, stage } from "./support/desk";
+
+test.beforeEach(async ({ page }) => openSample(page));
+
+test("hover shows, a click picks, and keys walk to the parent and back", async ({ page }) => {
+  const heading = shownPage(page).getByRole("heading", { name: "Winter sailings" });
+  const box = (await heading.boundingBox())!;
+  await page.mouse.move(box.x + 10, box.y + 10);
+  await expect(stage(page).getByText("h2", { exact: true })).toBeVisible();
+  await page.mouse.click(box.x + 10, box.y + 10);
+  const picked = page.getByRole("status", { name: "Picked text" });
+  await expect(picked).toHaveText("Section heading: Winter sailings");
+  await stage(page).press("ArrowLeft");
+  await expect(slip(page).getByText("main", { exact: true }).first()).toBeVisible();
+  await stage(page).press("ArrowRight");
+  await expect(picked).toHaveText("Section heading: Winter sailings");
+  await stage(page).press("Escape");
+  await expect(slip(page).getByRole("heading", { name: "Pick a text" })).toBeVisible();
+});
+
+test("a mark picks its text", async ({ page }) => {
+  await page.getByRole("list", { name: "Marks" }).getByRole("button", { name: /Fails: contrast 2.8, needs 3, h2/ }).first().click();
+  await expect(slip(page).getByRole("heading", { name: "Section heading" })).toBeVisible();
+});
+
+test("styles come off and on with one key", async ({ page }) => {
+  const heading = shownPage(page).getByRole("heading", { name: "Winter sailings" });
+  await stage(page).press("u");
+  await expect(heading).toHaveCSS("color", "rgb(0, 0, 0)");
+  await expect(page.getByRole("button", { name: "Without styles" })).toHaveAttribute("aria-pressed", "true");
+  await stage(page).press("u");
+  await expect(heading).toHaveCSS("color", "rgb(138, 154, 166)");
+});
+
+test("the width is dragged, stepped and typed, and the page and its figures follow", async ({ page }) => {
+  await pickByKeyboard(page, "Winter sailings");
+  await page.getByLabel("Page width in px").fill("500");
+  await page.getByLabel("Page width in px").press("Enter");
+  await expect(slip(page).getByLabel("Computed size")).toHaveText("22 px");
+  const end = page.getByRole("slider", { name: "Page width" });
+  await end.press("Shift+ArrowRight");
+  await expect(end).toHaveAttribute("aria-valuenow", "510");
+  const box = (await end.boundingBox())!;
+  await page.mouse.move(box.x + 4, box.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 4 + 110, box.y + 10);
+  await page.mouse.up();
+  await expect(end).toHaveAttribute("aria-valuenow", "620");
+  await expect(slip(page).getByLabel("Computed size")).toHaveText("28 px");
+});
+
+test("the dark scheme changes page and figures", async ({ page }) => {
+  await pickByKeyboard(page, "Winter sailings");
+  await page.getByLabel("Colour scheme").click();
+  await page.getByText("Dark", { exact: true }).click();
+  await expect(slip(page).getByRole("group", { name: "Ground" })).toContainText("#10191e");
+  await expect(shownPage(page).locator("body")).toHaveCSS("background-color", "rgb(16, 25, 30)");
+});
+
+test("another page is opened, and the address keeps it", async ({ page }) => {
+  await page.getByLabel("Page", { exact: true }).and(page.getByRole("combobox")).click();
+  await page.getByTitle("fares.html").click();
+  await expect(shownPage(page).getByRole("heading", { name: "Fares" })).toBeVisible();
+  await page.reload();
+  await ready(page);
+  await expect(shownPage(page).getByRole("heading", { name: "Fares" })).toBeVisible();
+});
+
+test("a bad value stays with its reason and nothing is written", async ({ page }) => {
+  await pickByKeyboard(page, "Winter sailings");
+  await field(page, "Size").fill("28");
+  await expect(slip(page).getByText("28 lacks its unit for font-size. Did you mean 28px?")).toBeVisible();
+  await field(page, "Size").press("Enter");
+  await expect(field(page, "Size")).toHaveValue("28");
+  await expect(page.getByRole("button", { name: "Undo" })).toBeDisabled();
+  await field(page, "Size").press("Escape");
+  await expect(field(page, "Size")).toHaveValue("28px");
+});
+
+test("values are completed from the grammar and stepped with the arrow keys", async ({ page }) => {
+  await pickByKeyboard(page, "Winter sailings");
+  await field(page, "Case").fill("upp");
+  await page.getByTitle("uppercase").click();
+  await expect(shownPage(page).getByRole("heading", { name: "Winter sailings" })).toHaveCSS("text-transform", "uppercase");
+  await field(page, "Case").press("Escape");
+  await field(page, "Size").focus();
+  await field(page, "Size").press("Home");
+  await field(page, "Size").press("Shift+ArrowUp");
+  await expect(field(page, "Size")).toHaveValue("38px");
+  await expect(shownPage(page).getByRole("heading", { name: "Winter sailings" })).toHaveCSS("font-size", "38px");
+});
+
+test("losers are shown with the reason; a declaration is switched off and on again", async ({ page }) => {
+  await pickByKeyboard(page, "Winter sailings");
+  const ink = slip(page).getByRole("group", { name: "Ink" });
+  await ink.getByRole("button", { name: /Why/ }).click();
+  await expect(ink).toContainText("comes after h1, h2, h3 in css/ferry.css line 33, equally specific");
+  await ink.getByRole("button", { name: "Switch off" }).first().click();
+  const heading = shownPage(page).getByRole("heading", { name: "Winter sailings" });
+  await expect(heading).toHaveCSS("color", "rgb(23, 68, 92)");
+  await expect(page.getByRole("region", { name: "Source" })).toContainText("/* color: #8a9aa6; */");
+  await ink.getByRole("button", { name: "Switch on" }).click();
+  await expect(heading).toHaveCSS("color", "rgb(138, 154, 166)");
+});
+
+test("a rule that would be beaten is named, and a new rule's reach is shown before it is written", async ({ page }) => {
+  await pickByKeyboard(page, "Winter sailings");
+  await page.getByLabel("Write to").click();
+  await page.getByText("h1, h2, h3", { exact: true }).click();
+  await field(page, "Ink").fill("#123456");
+  await expect(slip(page).getByText("h2 in css/ferry.css line 44 beats it, so the picked text does not change.")).toBeVisible();
+  await page.getByRole("button", { name: "New rule" }).click();
+  await page.getByLabel("Selectors").fill("main h2, main h3");
+  await expect(slip(page).getByText(/New rule main h2, main h3 in css\/season.css: 21 places on 4 pages/)).toBeVisible();
+  await field(page, "Ink").press("Enter");
+  await expect(shownPage(page).getByRole("heading", { name: "Mainland to Ossel" })).toHaveCSS("color", "rgb(18, 52, 86)");
+});
+
+test("a class is given to all places like it", async ({ page }) => {
+  await pickByKeyboard(page, "Winter sailings");
+  await page.getByLabel("Write to").click();
+  await page.getByText(/given to all like it/).click();
+  await page.getByLabel("Class", { exact: true }).fill("section-title");
+  await field(page, "Letters").fill("1px");
+  await expect(slip(page).getByText(/Class section-title, rule in css\/season.css: 8 places on 3 pages/)).toBeVisible();
+  await field(page, "Letters").press("Enter");
+  await expect(shownPage(page).getByRole("heading", { name: "If the wind is up" })).toHaveCSS("letter-spacing", "1px");
+  await page.getByRole("link", { name: /Changes/ }).click();
+  await expect(page.getByRole("heading", { name: "4 files changed." })).toBeVisible();
+  await expect(page.getByRole("article", { name: "fares.html" })).toContainText('<h2 class="section-title" id="book">');
+});
+
+test("the source is edited and the slip follows", async ({ page }) => {
+  await pickByKeyboard(page, "Winter sailings");
+  const source = page.getByRole("textbox", { name: "Source of css/ferry.css" });
+  await expect(source).toContainText("font: 28px/32px");
+  await source.getByText("#8a9aa6").dblclick();
+  await page.keyboard.press("End");
+  await page.keyboard.press("Shift+Home");
+  await page.keyboard.type("  color: #444444;");
+  await expect(field(page, "Ink")).toHaveValue("#444444");
+  await expect(page.getByText("1 line changed since opening")).toBeVisible();
+});
+
+test("two windows on one site follow each other", async ({ page, context }) => {
+  await pickByKeyboard(page, "Winter sailings");
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await ready(other);
+  await field(page, "Size").fill("30px");
+  await field(page, "Size").press("Enter");
+  await expect(shownPage(other).getByRole("heading", { name: "Winter sailings" })).toHaveCSS("font-size", "30px");
+  await other.getByRole("button", { name: "Undo" }).click();
+  await expect(shownPage(page).getByRole("heading", { name: "Winter sailings" })).toHaveCSS("font-size", "28px");
+});
+
+test("in a room of 1024 everything still fits", async ({ page }) => {
+  await page.setViewportSize({ width: 1024, height: 768 });
+  await pickByKeyboard(page, "Winter sailings");
+  const overflow = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+  expect(overflow).toBeLessThanOrEqual(0);
+  await expect(page.getByRole("button", { name: "Export" })).toBeInViewport();
+});
