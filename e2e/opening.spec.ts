@@ -145,7 +145,7 @@ test("the shelf keeps, renames, copies, deletes and brings back", async ({ page 
   const rows = page.getByRole("table").getByRole("row");
   const act = async (name: string, action: string) => {
     await page.getByRole("button", { name: `Actions for ${name}` }).click();
-    await page.getByRole("menuitem", { name: action }).click();
+    await page.getByRole("menuitem", { name: action }).filter({ visible: true }).click();
   };
   await expect(rows.filter({ hasText: "Ossel Island Ferries" })).toContainText("4 pages, 3 sheets");
   await act("Ossel Island Ferries", "Rename");

@@ -239,6 +239,7 @@ function SiteRow({ site }: { site: SiteRecord }) {
       <td className={styles.actions}>
         <Dropdown
           trigger={["click"]}
+          destroyOnHidden
           menu={{
             items: [
               { key: "rename", label: "Rename", onClick: () => setNaming(true) },

@@ -2,6 +2,7 @@
  * A page made harmless: no script, no frame, no address that could be asked for, no refresh. Every element stays
  * in its place, so that selectors match as they do in the page itself.
  */
+import { ident, string, url } from "css-tree";
 import { T, closerOf, tokensOf } from "../css/tokens";
 import type { Item } from "../css/syntax";
 import { resolveAddress } from "../path";
@@ -175,27 +176,35 @@ function withScheme(media: string, scheme: "light" | "dark"): string {
   );
 }
 
+/** Functions in which a string is an address (CSS Images 4, 2.4; CSS Values 5, 3). */
+const takesAddress = /^(?:url|src|(?:-webkit-)?image-set)\($/i;
+
 /** Addresses in a style text: files of the site get theirs, everything else none. */
 function safeUrls(text: string, base: string, addressOf: AddressOf): string {
   if (!/url|src|image/i.test(text)) return text;
   const tokens = tokensOf(text);
   const parts: string[] = [];
   let at = 0;
-  for (let token = 0; token < tokens.count; token += 1) {
-    const type = tokens.types[token];
-    const start = tokens.starts[token]!;
-    let end = tokens.starts[token + 1]!;
-    let address: string | null = null;
-    if (type === T.Url) address = text.slice(start, end).replace(/^url\(\s*|\s*\)?$/gi, "");
-    else if (type === T.Function && /^url\($/i.test(text.slice(start, end))) {
-      while (token + 1 < tokens.count && tokens.types[token + 1] !== T.RightParenthesis) token += 1;
-      end = tokens.starts[Math.min(token + 2, tokens.count)]!;
-      address = text.slice(start, end).replace(/^url\(\s*["']?|["']?\s*\)?$/gi, "");
-      token += 1;
-    }
-    if (address === null) continue;
-    parts.push(text.slice(at, start), `url("${cssAddress(address.replace(/\\(.)/g, "$1"), base, addressOf)}")`);
+  const put = (start: number, end: number, replacement: string) => {
+    parts.push(text.slice(at, start), replacement);
     at = end;
+  };
+  /** Whether each function or bracket that is open takes strings as addresses. */
+  const open: boolean[] = [];
+  for (let token = 0; token < tokens.count; token += 1) {
+    const type = tokens.types[token]!;
+    const start = tokens.starts[token]!;
+    const end = tokens.starts[token + 1]!;
+    const raw = text.slice(start, end);
+    if (type === T.Url || type === T.BadUrl) {
+      put(start, end, `url("${cssAddress(url.decode(raw), base, addressOf)}")`);
+    } else if (type === T.String && open.at(-1)) {
+      put(start, end, `"${cssAddress(string.decode(raw), base, addressOf)}"`);
+    } else if (closerOf(type)) {
+      open.push(type === T.Function && takesAddress.test(ident.decode(raw.slice(0, -1)) + "("));
+    } else if (type === T.RightParenthesis || type === T.RightSquareBracket || type === T.RightCurlyBracket) {
+      open.pop();
+    }
   }
   return parts.join("") + text.slice(at);
 }
