@@ -1,4 +1,4 @@
-import type { ThemeConfig } from "antd";
+import { theme, type ThemeConfig } from "antd";
 
 /** Ant Design brought to the look of Hevret: its tokens, and nothing else about it. */
 const base: ThemeConfig["token"] = {
@@ -28,6 +28,7 @@ export function themeFor(room: "light" | "dark"): ThemeConfig {
   return {
     cssVar: { key: "hevret" },
     hashed: false,
+    algorithm: dark ? theme.darkAlgorithm : theme.defaultAlgorithm,
     token: {
       ...base,
       colorPrimary: accent,
