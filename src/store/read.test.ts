@@ -18,11 +18,11 @@ test("a folder's own name is not part of the paths, and clutter stays out", asyn
   expect(opened.files.map(({ path }) => path)).toEqual(["index.html", "css/a.css"]);
 });
 
-test("a zip comes back as it went in", () => {
+test("a zip comes back as it went in", async () => {
   const bytes = zipSync({ "a/index.html": strToU8("<p>é"), "a/x.png": Uint8Array.of(1, 2, 3) });
-  const opened = readZip("a.zip", bytes);
+  const opened = await readZip("a.zip", bytes);
   expect(opened.files.map(({ path }) => path)).toEqual(["index.html", "x.png"]);
-  const again = readZip("b.zip", zipOf(opened.files, new Date(2026, 0, 1)));
+  const again = await readZip("b.zip", zipOf(opened.files, new Date(2026, 0, 1)));
   expect(again.files).toEqual(opened.files);
 });
 
@@ -31,9 +31,9 @@ test.each<[string, Uint8Array, RegExp]>([
   ["a zip cut off", zipSync({ "index.html": strToU8("<p>".repeat(500)) }).slice(0, 60), /no page and no style sheet|damaged/],
   ["a zip without pages", zipSync({ "a.png": Uint8Array.of(1) }), /no page and no style sheet/],
   ["paths that lead out", zipSync({ "../../up.html": strToU8("<p>") }), /^$/],
-])("%s", (_, bytes, reason) => {
+])("%s", async (_, bytes, reason) => {
   try {
-    const opened = checkOpened(readZip("x.zip", bytes));
+    const opened = checkOpened(await readZip("x.zip", bytes));
     expect(opened.files.every(({ path }) => !path.includes(".."))).toBe(true);
   } catch (error) {
     expect(error).toBeInstanceOf(OpenError);
@@ -41,9 +41,9 @@ test.each<[string, Uint8Array, RegExp]>([
   }
 });
 
-test("what a zip unpacks to is bounded, whatever it claims", () => {
+test("what a zip unpacks to is bounded, whatever it claims", async () => {
   const big = zipSync({ "index.html": strToU8("<p>"), "bomb.css": new Uint8Array(limits.textBytes + 1), "ok.css": strToU8("p{}") }, { level: 9 });
-  const opened = readZip("x.zip", big);
+  const opened = await readZip("x.zip", big);
   expect(opened.files.map(({ path }) => path)).toEqual(["index.html", "ok.css"]);
   expect(opened.refused).toEqual([{ path: "bomb.css", reason: expect.stringContaining("10 MB") }]);
 });
@@ -70,4 +70,20 @@ test("pasted HTML is linked to the pasted sheet, once", () => {
 test("filler has the number of words asked for", () => {
   for (const count of [1, 20, 333]) expect(fillerText(count).split(" ")).toHaveLength(count);
   expect(specimenSite(100).files.map(({ path }) => path)).toEqual(["specimen.html", "style.css"]);
+});
+
+test("reading reports how far it is, and can be stopped", async () => {
+  const bytes = zipSync(Object.fromEntries(Array.from({ length: 20 }, (_, at) => [`${at}.html`, crypto.getRandomValues(new Uint8Array(30_000))])), { level: 0 });
+  const stop = new AbortController();
+  const counts: number[] = [];
+  const reading = readZip("x.zip", bytes, {
+    signal: stop.signal,
+    report: (files) => {
+      counts.push(files);
+      if (files === 3) stop.abort();
+    },
+  });
+  await expect(reading).rejects.toMatchObject({ name: "AbortError" });
+  expect(counts.slice(0, 3)).toEqual([1, 2, 3]);
+  expect(counts.length).toBeLessThan(20);
 });

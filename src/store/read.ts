@@ -14,10 +14,18 @@ export interface Opened {
 /** Files nobody means to open with a site. */
 const clutter = /(?:^|\/)(?:\.git|\.svn|node_modules|__MACOSX)(?:\/|$)|(?:^|\/)(?:\.DS_Store|Thumbs\.db)$/;
 
+/** Told how far the reading is; its signal stops it. */
+export interface Progress {
+  signal: AbortSignal;
+  report(files: number): void;
+}
+
 class Collector {
   readonly files = new Map<string, SiteFile>();
   readonly refused: RefusedFile[] = [];
   private bytes = 0;
+
+  constructor(private readonly progress?: Progress) {}
 
   /** Counts before the contents are read, so that too much is never read. */
   admit(path: string, size: number): boolean {
@@ -34,6 +42,12 @@ class Collector {
 
   add(path: string, bytes: Uint8Array): void {
     this.files.set(path, { path, bytes });
+    this.progress?.report(this.files.size);
+  }
+
+  /** @throws DOMException AbortError when the reading was stopped */
+  check(): void {
+    this.progress?.signal.throwIfAborted();
   }
 
   finish(name: string, folder: FileSystemDirectoryHandle | null = null): Opened {
@@ -64,10 +78,10 @@ async function bytesOf(file: File): Promise<Uint8Array> {
 }
 
 /** Files from an input or a drop; `webkitRelativePath` gives the folders where there are any. */
-export async function readFiles(list: readonly File[]): Promise<Opened> {
+export async function readFiles(list: readonly File[], progress?: Progress): Promise<Opened> {
   const only = list[0];
-  if (list.length === 1 && only && /\.zip$/i.test(only.name)) return readZip(only.name, await bytesOf(only));
-  const collector = new Collector();
+  if (list.length === 1 && only && /\.zip$/i.test(only.name)) return readZip(only.name, await bytesOf(only), progress);
+  const collector = new Collector(progress);
   for (const file of list) {
     const path = file.webkitRelativePath || file.name;
     if (!collector.admit(path, file.size)) continue;
@@ -78,6 +92,7 @@ export async function readFiles(list: readonly File[]): Promise<Opened> {
 }
 
 async function addFile(collector: Collector, path: string, file: File): Promise<void> {
+  collector.check();
   try {
     collector.add(path, await bytesOf(file));
   } catch {
@@ -86,8 +101,8 @@ async function addFile(collector: Collector, path: string, file: File): Promise<
 }
 
 /** A folder the browser gives read and write access to. */
-export async function readFolder(folder: FileSystemDirectoryHandle): Promise<Opened> {
-  const collector = new Collector();
+export async function readFolder(folder: FileSystemDirectoryHandle, progress?: Progress): Promise<Opened> {
+  const collector = new Collector(progress);
   const walk = async (directory: FileSystemDirectoryHandle, prefix: string): Promise<void> => {
     for await (const [name, handle] of directory.entries()) {
       const path = prefix + name;
@@ -104,14 +119,14 @@ export async function readFolder(folder: FileSystemDirectoryHandle): Promise<Ope
 }
 
 /** Everything dropped, folders walked through. */
-export async function readDrop(items: DataTransferItemList): Promise<Opened> {
+export async function readDrop(items: DataTransferItemList, progress?: Progress): Promise<Opened> {
   const entries = [...items].map((item) => item.webkitGetAsEntry()).filter((entry) => entry !== null);
   const only = entries[0];
   if (entries.length === 1 && only?.isFile && /\.zip$/i.test(only.name)) {
     const file = await fileOf(only as FileSystemFileEntry);
-    return readZip(file.name, await bytesOf(file));
+    return readZip(file.name, await bytesOf(file), progress);
   }
-  const collector = new Collector();
+  const collector = new Collector(progress);
   const walk = async (entry: FileSystemEntry): Promise<void> => {
     const path = entry.fullPath.replace(/^\//, "");
     if (clutter.test(path)) return;
@@ -141,8 +156,8 @@ async function childrenOf(entry: FileSystemDirectoryEntry): Promise<FileSystemEn
 }
 
 /** A zip, unpacked piece by piece so that its contents are bounded while they come, whatever it claims. */
-export function readZip(name: string, bytes: Uint8Array): Opened {
-  const collector = new Collector();
+export async function readZip(name: string, bytes: Uint8Array, progress?: Progress): Promise<Opened> {
+  const collector = new Collector(progress);
   let unpacked = 0;
   const broken = (reason: string) => new OpenError(`${name} could not be unpacked: ${reason}`);
   const unzip = new Unzip((entry) => {
@@ -177,9 +192,14 @@ export function readZip(name: string, bytes: Uint8Array): Opened {
   if (bytes[0] !== 0x50 || bytes[1] !== 0x4b) throw broken("it is not a zip.");
   try {
     const step = 64 * 1024;
-    for (let at = 0; at < bytes.length; at += step) unzip.push(bytes.subarray(at, at + step), at + step >= bytes.length);
+    for (let at = 0; at < bytes.length; at += step) {
+      unzip.push(bytes.subarray(at, at + step), at + step >= bytes.length);
+      // Lets the interface draw, and be stopped, between the pieces.
+      await new Promise((resolve) => setTimeout(resolve));
+      collector.check();
+    }
   } catch (error) {
-    if (error instanceof OpenError) throw error;
+    if (error instanceof OpenError || (error as Error).name === "AbortError") throw error;
     throw broken("it is damaged.");
   }
   return collector.finish(name.replace(/\.zip$/i, ""));

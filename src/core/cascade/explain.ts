@@ -32,6 +32,8 @@ export interface Contender {
   origin: "author" | "hint" | "browser";
   attached: boolean;
   place: DeclarationPlace | null;
+  /** Where the declaration can be switched off: an offset of the file, or of the style attribute of an element. */
+  switch: { path: string; start: number; element: number | null } | null;
   /** Why it loses to the one that wins; null for that one. */
   lost: string | null;
 }
@@ -123,6 +125,7 @@ export function valueSpan(declaration: Declaration, longhand: string): { start: 
 
 function contenderOf(site: Site, page: StyledPage, element: ElementNode, winner: Winner, lost: string | null): Contender {
   const { block, declaration } = winner;
+  const place = placeOf(site, page, element, block, declaration);
   return {
     property: declaration.property,
     value: declaration.valueText,
@@ -132,7 +135,8 @@ function contenderOf(site: Site, page: StyledPage, element: ElementNode, winner:
     layer: block.match?.rule.layer ?? null,
     origin: block.origin,
     attached: block.attached,
-    place: placeOf(site, page, element, block, declaration),
+    place,
+    switch: place && { path: place.path, start: block.attached ? declaration.start : place.offset, element: block.attached ? element.index : null },
     lost,
   };
 }

@@ -6,7 +6,7 @@ import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
 import { OpenError } from "@/store/limits";
-import { readDrop, readFiles, readFolder, readZip, type Opened } from "@/store/read";
+import { readDrop, readFiles, readFolder, readZip, type Opened, type Progress } from "@/store/read";
 import { addSite, askForRoom, clearDeleted, deleteSite, duplicateSite, FullError, listSites, renameSite, restoreSite } from "@/store/sites";
 import type { SiteRecord } from "@/store/database";
 import { Mat, MatButton, matStyles } from "../shared/Mat";
@@ -21,13 +21,15 @@ const day = 24 * 60 * 60 * 1000;
 /** Opens what a way of opening brings, and goes there; says in plain words what cannot be opened. */
 function useOpening() {
   const router = useRouter();
-  const [busy, setBusy] = useState<string | null>(null);
+  const [busy, setBusy] = useState<{ what: string; files: number; stop(): void } | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const open = async (what: string, read: () => Promise<Opened> | Opened) => {
-    setBusy(what);
+  const open = async (what: string, read: (progress: Progress) => Promise<Opened> | Opened) => {
+    const stopping = new AbortController();
+    setBusy({ what, files: 0, stop: () => stopping.abort() });
     setProblem(null);
     try {
-      const id = await addSite(await read());
+      const opened = await read({ signal: stopping.signal, report: (files) => setBusy((now) => now && { ...now, files }) });
+      const id = await addSite(opened);
       router.push(`/site/${id}/page`);
     } catch (error) {
       setBusy(null);
@@ -59,20 +61,20 @@ export function Shelf() {
       return;
     }
     const pick = window.showDirectoryPicker as (options: { mode: "readwrite" }) => Promise<FileSystemDirectoryHandle>;
-    await open("the folder", async () => readFolder(await pick({ mode: "readwrite" })));
+    await open("the folder", async (progress) => readFolder(await pick({ mode: "readwrite" }), progress));
   };
 
   const fromInput = (what: string, input: HTMLInputElement) => {
     const list = [...(input.files ?? [])];
     input.value = "";
-    if (list.length) void open(what, () => readFiles(list));
+    if (list.length) void open(what, (progress) => readFiles(list, progress));
   };
 
   const openSample = () =>
-    open("the sample", async () => {
+    open("the sample", async (progress) => {
       const response = await fetch("/sample.zip");
       if (!response.ok) throw new OpenError("The sample is not there. Start Hevret again with npm start.");
-      return { ...readZip("Ossel Island Ferries.zip", new Uint8Array(await response.arrayBuffer())), name: "Ossel Island Ferries" };
+      return readZip("Ossel Island Ferries.zip", new Uint8Array(await response.arrayBuffer()), progress);
     });
 
   return (
@@ -89,7 +91,7 @@ export function Shelf() {
         event.preventDefault();
         setDragging(false);
         const { items } = event.dataTransfer;
-        void open("what was dropped", () => readDrop(items));
+        void open("what was dropped", (progress) => readDrop(items, progress));
       }}
     >
       <Mat>
@@ -111,7 +113,14 @@ export function Shelf() {
           </ul>
           <p className={styles.hint}>Or drop a folder, files or a zip anywhere here.</p>
           <p role="status" className={styles.busy}>
-            {busy && `Opening ${busy}…`}
+            {busy && (
+              <>
+                Opening {busy.what}… {busy.files > 0 && plural(busy.files, "file")}{" "}
+                <button type="button" className="text-button" onClick={busy.stop}>
+                  Stop
+                </button>
+              </>
+            )}
           </p>
           {problem && (
             <p role="alert" className={styles.problem}>

@@ -44,7 +44,7 @@ export function Row({ row, slip, target, open, onToggle }: Props) {
         {originLabel(row)}
         {off && " · off"}
       </button>
-      {open && <Why row={row} />}
+      {open && <Why row={row} page={slip.ref.page} />}
     </div>
   );
 }
@@ -73,7 +73,7 @@ function originLabel(row: SlipRowValue): string {
 const shortSelector = (selector: string) => (selector.length > 14 ? `${selector.slice(0, 13)}…` : selector);
 
 /** Why the value is what it is: the sentence, the winner, those that lose, those that do nothing. */
-function Why({ row }: { row: SlipRowValue }) {
+function Why({ row, page }: { row: SlipRowValue; page: string }) {
   return (
     <div className={styles.why}>
       <p>
@@ -81,7 +81,7 @@ function Why({ row }: { row: SlipRowValue }) {
       </p>
       <ul>
         {row.contenders.map((one, at) => (
-          <ContenderLine key={at} one={one} />
+          <ContenderLine key={at} one={one} page={page} />
         ))}
         {row.idle.map((one) => (
           <li key={`${one.path}:${one.start}`} className={styles.contender}>
@@ -100,7 +100,7 @@ function Why({ row }: { row: SlipRowValue }) {
   );
 }
 
-function ContenderLine({ one }: { one: Contender }) {
+function ContenderLine({ one, page }: { one: Contender; page: string }) {
   return (
     <li className={styles.contender}>
       <code className={one.lost ? styles.lost : undefined}>
@@ -112,7 +112,12 @@ function ContenderLine({ one }: { one: Contender }) {
         {one.specificity && one.origin === "author" && ` (${one.specificity.join(", ")})`}
       </span>
       <em>{one.lost ? `loses: ${one.lost}` : "in force"}</em>
-      {one.origin === "author" && one.place && !one.attached && <Toggle label="Switch off" path={one.place.path} start={one.place.offset} element={null} />}
+      {one.switch && (
+        <Toggle
+          label="Switch off" path={one.switch.path} start={one.switch.start}
+          element={one.switch.element === null ? null : { page, index: one.switch.element }}
+        />
+      )}
     </li>
   );
 }
