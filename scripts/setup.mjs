@@ -17,11 +17,17 @@ export function must(command, args, options = {}) {
   }
 }
 
+/**
+ * The versions of the lock file, which is left as it is. Not `npm ci`: that refuses a lock file without the
+ * builds for other systems, which a registry need not carry.
+ */
+export const installArguments = ["install", "--no-save", "--no-audit", "--no-fund"];
+
 export function installPackages() {
   const installed = join(root, "node_modules/.package-lock.json");
   const wanted = join(root, "package-lock.json");
   if (existsSync(installed) && statSync(installed).mtimeMs >= statSync(wanted).mtimeMs) return;
-  must("npm", ["ci", "--no-audit", "--no-fund"]);
+  must("npm", installArguments);
 }
 
 export function installBrowser() {

@@ -3,12 +3,20 @@ import { defaultConditions, type Conditions } from "./cascade/conditions";
 import { isEntry, rulesOf } from "./cascade/rules";
 import { reportedLonghands } from "./cascade/properties";
 import { styledPage, type KnownPage } from "./cascade/styledPages";
-import { computedValue, fontSizeOf, leadingOf, valueOf, type Style } from "./cascade/styles";
+import { attachedDeclarations, computedValue, fontSizeOf, leadingOf, valueOf, type Style } from "./cascade/styles";
+import { parseColor } from "./color";
 import { serialiseColor } from "./color/format";
 import type { Color } from "./color/types";
+import { colorFromComponent } from "./color/value";
+import { attributeSource } from "./edits/attributes";
+import { sheetTexts } from "./edits/locate";
 import type { ElementRef } from "./edits/types";
-import { findingsFor, type Finding } from "./findings";
-import { pagesOf, type Site } from "./source/site";
+import { declarationsIn, findingsFor, type Finding } from "./findings";
+import { componentsOf, type Component } from "./source/css/components";
+import type { Declaration } from "./source/css/syntax";
+import { documentOf } from "./source/html/document";
+import { positionAt } from "./source/lines";
+import { pagesOf, sheetsOf, type Site } from "./source/site";
 import { isPlace, legibility, roleName, textStyleKey } from "./textStyles";
 
 export interface AnalysedElement {
@@ -42,25 +50,65 @@ export interface AnalysedTextStyle {
   places: ElementRef[];
 }
 
+/** A colour value as it is written in a sheet or a style attribute. */
+export interface AnalysedColor {
+  value: string;
+  /** What it comes to, where it is the same everywhere; null where it depends on its place. */
+  color: string | null;
+  property: string;
+  path: string;
+  line: number;
+  column: number;
+}
+
+/** An ink on a ground that really occurs. */
+export interface AnalysedPair {
+  ink: string;
+  ground: string;
+  certain: boolean;
+  ratio: number;
+  needs: number;
+  passes: boolean;
+  places: ElementRef[];
+}
+
+export interface AnalysedStack {
+  stack: string;
+  places: ElementRef[];
+}
+
 export interface Analysis {
   version: 1;
   conditions: { width: number; height: number; scheme: "light" | "dark"; rootSize: number };
   pages: { path: string; sheets: AnalysedSheet[]; elements: AnalysedElement[] }[];
   /** Largest first. */
   textStyles: AnalysedTextStyle[];
+  colors: AnalysedColor[];
+  /** Those that fail first. */
+  pairs: AnalysedPair[];
+  stacks: AnalysedStack[];
   findings: Finding[];
 }
 
 const css = (color: Color) => serialiseColor({ color, legacy: true });
 
-export function analyse(site: Site, conditions: Partial<Conditions> = {}): Analysis {
+/**
+ * Everything about a site under the given conditions; `only` names the pages to look at, all of them by default.
+ * Never throws on bad HTML or CSS.
+ */
+export function analyse(site: Site, conditions: Partial<Conditions> = {}, only?: readonly string[]): Analysis {
   const all: Conditions = { ...defaultConditions, ...conditions };
-  const pages = pagesOf(site).map((file) => styledPage(site, file, all));
+  const pages = pagesOf(site)
+    .filter(({ path }) => !only || only.includes(path))
+    .map((file) => styledPage(site, file, all));
   return {
     version: 1,
     conditions: { width: all.width, height: all.height, scheme: all.scheme, rootSize: all.rootSize },
     pages: pages.map((page) => ({ path: page.file.path, sheets: sheetsIn(page), elements: page.styles.map(elementOf) })),
     textStyles: textStylesOf(pages),
+    colors: colorsIn(site),
+    pairs: pairsOf(pages),
+    stacks: stacksOf(pages),
     findings: findingsFor({ site, pages, conditions: all }),
   };
 }
@@ -84,34 +132,85 @@ function elementOf(style: Style): AnalysedElement {
   };
 }
 
-export function textStylesOf(pages: readonly KnownPage[]): AnalysedTextStyle[] {
-  const byKey = new Map<string, AnalysedTextStyle>();
+function colorsIn(site: Site): AnalysedColor[] {
+  const colors: AnalysedColor[] = [];
+  const add = (declaration: Declaration, path: string, text: string, offset: number) => {
+    if (descriptorsWithoutColor.has(declaration.property)) return;
+    for (const { start, end } of colorSpans(componentsOf(declaration.valueText))) {
+      const value = declaration.valueText.slice(start, end);
+      const color = parseColor(value);
+      const where = positionAt(text, offset + declaration.value.start + start);
+      colors.push({ value, color: color && css(color), property: declaration.property, path, ...where });
+    }
+  };
+  for (const file of [...sheetsOf(site), ...pagesOf(site)]) {
+    for (const sheet of sheetTexts(site, file)) for (const declaration of declarationsIn(sheet.items)) add(declaration, file.path, file.text, sheet.offset);
+    if (file.kind !== "html") continue;
+    for (const element of documentOf(file).elements) {
+      const attribute = attributeSource(file.text, element, "style");
+      if (attribute) for (const declaration of attachedDeclarations(element)) add(declaration, file.path, file.text, attribute.raw.start);
+    }
+  }
+  return colors;
+}
+
+/** Properties in which a colour's name is a word of its own. */
+const descriptorsWithoutColor = new Set(["font-family", "font", "animation", "animation-name", "grid-area", "content", "will-change", "transition", "transition-property", "counter-reset", "view-transition-name"]);
+
+function colorSpans(components: readonly Component[]): { start: number; end: number }[] {
+  return components.flatMap((component) => {
+    if (colorFromComponent(component)) return [{ start: component.start, end: component.end }];
+    return component.type === "function" || component.type === "block" ? colorSpans(component.args) : [];
+  });
+}
+
+/** Places gathered by what they have in common. */
+function gather<Group extends { places: ElementRef[] }>(pages: readonly KnownPage[], keyOf: (style: Style) => string, make: (style: Style) => Group): Group[] {
+  const groups = new Map<string, Group>();
   for (const page of pages) {
     for (const style of page.styles) {
       if (!isPlace(style)) continue;
-      const key = textStyleKey(style);
-      const place = { page: page.file.path, index: style.element.index };
-      const known = byKey.get(key);
-      if (known) {
-        known.places.push(place);
-        continue;
-      }
-      const { ground, ink, ratio, needs } = legibility(style);
-      const sizePx = fontSizeOf(style);
-      const leading = leadingOf(style);
-      byKey.set(key, {
-        role: roleName(style),
-        sizePx,
-        leading: leading === null ? null : leading / sizePx,
-        weight: valueOf<number>(style, "font-weight"),
-        stack: computedValue(style, "font-family"),
-        ink: css(ink),
-        ground: css(ground.color),
-        ratio,
-        needs,
-        places: [place],
-      });
+      const key = keyOf(style);
+      const group = groups.get(key) ?? make(style);
+      group.places.push({ page: page.file.path, index: style.element.index });
+      groups.set(key, group);
     }
   }
-  return [...byKey.values()].sort((a, b) => b.sizePx - a.sizePx || b.weight - a.weight);
+  return [...groups.values()];
+}
+
+function pairsOf(pages: readonly KnownPage[]): AnalysedPair[] {
+  const parts = (style: Style) => {
+    const { ink, ground, ratio, needs, passes } = legibility(style);
+    return { ink: css(ink), ground: css(ground.color), certain: ground.certain, ratio, needs, passes };
+  };
+  return gather<AnalysedPair>(pages, (style) => JSON.stringify(parts(style)), (style) => ({ ...parts(style), places: [] })).sort(
+    (a, b) => Number(a.passes) - Number(b.passes) || a.ratio / a.needs - b.ratio / b.needs,
+  );
+}
+
+function stacksOf(pages: readonly KnownPage[]): AnalysedStack[] {
+  const stack = (style: Style) => computedValue(style, "font-family");
+  return gather<AnalysedStack>(pages, stack, (style) => ({ stack: stack(style), places: [] })).sort((a, b) => b.places.length - a.places.length);
+}
+
+export function textStylesOf(pages: readonly KnownPage[]): AnalysedTextStyle[] {
+  const make = (style: Style): AnalysedTextStyle => {
+    const { ground, ink, ratio, needs } = legibility(style);
+    const sizePx = fontSizeOf(style);
+    const leading = leadingOf(style);
+    return {
+      role: roleName(style),
+      sizePx,
+      leading: leading === null ? null : leading / sizePx,
+      weight: valueOf<number>(style, "font-weight"),
+      stack: computedValue(style, "font-family"),
+      ink: css(ink),
+      ground: css(ground.color),
+      ratio,
+      needs,
+      places: [],
+    };
+  };
+  return gather(pages, textStyleKey, make).sort((a, b) => b.sizePx - a.sizePx || b.weight - a.weight);
 }

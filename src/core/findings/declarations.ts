@@ -29,7 +29,8 @@ export const ignoredDeclarations: Check = {
 /** At-rules whose declarations are descriptors, which have grammars of their own. */
 const descriptorRules = new Set(["font-face", "page", "property", "counter-style", "font-palette-values", "font-feature-values", "view-transition"]);
 
-function* declarationsIn(items: readonly Item[]): Generator<Declaration> {
+/** The declarations of rules, descriptors left out. */
+export function* declarationsIn(items: readonly Item[]): Generator<Declaration> {
   for (const item of items) {
     if (item.kind === "declaration") yield item;
     else if (item.kind === "style" || (item.kind === "at" && !descriptorRules.has(item.name))) yield* declarationsIn(item.items);

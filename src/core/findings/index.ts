@@ -13,5 +13,5 @@ export function findingsFor(context: CheckContext): Finding[] {
   return checks.flatMap((check) => check.run(context));
 }
 
-export { ignoredMessage, nearestProperty } from "./declarations";
+export { declarationsIn, ignoredMessage, nearestProperty } from "./declarations";
 export type { Finding, Level } from "./types";

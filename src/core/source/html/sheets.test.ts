@@ -42,7 +42,7 @@ describe("the sheets of a page are found as a browser finds them", () => {
   test("a missing sheet is named with where it is asked for and the nearest file", () => {
     const html = '<p>\n<link rel=stylesheet href="../css/mian.css">';
     const { missing } = found(site({ ...files, "a/page.html": html }));
-    expect(missing).toEqual([{ path: "a/page.html", offset: 4, address: "../css/mian.css", why: "not among the files", nearest: "css/main.css" }]);
+    expect(missing).toEqual([{ path: "a/page.html", offset: 4, address: "../css/mian.css", target: "css/mian.css", why: "not among the files", nearest: "css/main.css" }]);
   });
 
   test("remote sheets are named and left out", () => {

@@ -38,6 +38,8 @@ export interface MissingSheet {
   path: string;
   offset: number;
   address: string;
+  /** The path it would have in the site; null for remote ones. */
+  target: string | null;
   why: "not among the files" | "remote" | "imports itself";
   nearest: string | null;
 }
@@ -138,9 +140,9 @@ function embedded(site: Site, element: ElementNode, file: TextFile, base: string
 
 function missing(site: Site, address: string, path: string, offset: number, base: string): MissingSheet {
   const target = resolveAddress(address, base);
-  if (target.kind !== "file") return { path, offset, address, why: "remote", nearest: null };
+  if (target.kind !== "file") return { path, offset, address, target: null, why: "remote", nearest: null };
   const sheets = [...site.files.keys()].filter((name) => name.toLowerCase().endsWith(".css"));
-  return { path, offset, address, why: "not among the files", nearest: nearestPath(target.path, sheets) };
+  return { path, offset, address, target: target.path, why: "not among the files", nearest: nearestPath(target.path, sheets) };
 }
 
 /** The sheet after all that it imports. */
@@ -157,7 +159,7 @@ function withImports(site: Site, sheet: SheetSource, base: string, chain: readon
       continue;
     }
     if (chain.includes(file.path) || chain.length >= deepestImport) {
-      result.missing.push({ path: sheet.path, offset, address: wanted.address, why: "imports itself", nearest: null });
+      result.missing.push({ path: sheet.path, offset, address: wanted.address, target: file.path, why: "imports itself", nearest: null });
       continue;
     }
     const imported: SheetSource = {
