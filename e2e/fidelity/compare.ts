@@ -41,10 +41,17 @@ export async function compareSite(browser: Browser, files: SiteFile[], widths: r
         await page.setViewportSize({ width, height: 800 });
         const browserStyles = await page.evaluate(
           (names) =>
-            [...document.querySelectorAll("*")].map((element) => {
-              const style = getComputedStyle(element);
-              return { tag: element.localName, values: names.map((name) => style.getPropertyValue(name)) };
-            }),
+            {
+              // Animations have come to their end, as the sheet says it.
+              for (const animation of document.getAnimations()) {
+                if (animation.effect?.getComputedTiming().endTime === Infinity) animation.cancel();
+                else animation.finish();
+              }
+              return [...document.querySelectorAll("*")].map((element) => {
+                const style = getComputedStyle(element);
+                return { tag: element.localName, values: names.map((name) => style.getPropertyValue(name)) };
+              });
+            },
           [...reportedLonghands],
         );
         const styled = stylePage(site, file, { ...defaultConditions, width, scheme });
@@ -55,8 +62,9 @@ export async function compareSite(browser: Browser, files: SiteFile[], widths: r
         }
         for (const [index, style] of styled.styles.entries()) {
           for (const [at, property] of reportedLonghands.entries()) {
-            const theirs = browserStyles[index]!.values[at]!;
-            const ours = computedValue(style, property).replaceAll('url("', `url("`);
+            // Addresses are compared without their base, which only the browser has.
+            const theirs = browserStyles[index]!.values[at]!.replaceAll(/url\("(?!data:)[^"]*"\)/g, "url()");
+            const ours = computedValue(style, property).replaceAll(/url\("(?!data:)[^"]*"\)/g, "url()");
             if (isExcepted(property, style, ours, theirs)) continue;
             result.compared += 1;
             if (ours === theirs) continue;

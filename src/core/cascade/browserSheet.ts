@@ -6,12 +6,16 @@ import { parseSheet } from "../source/css/syntax";
 import type { SheetSource } from "../source/html/sheets";
 
 const text = `
+@namespace "http://www.w3.org/1999/xhtml";
+@namespace svg "http://www.w3.org/2000/svg";
+@namespace math "http://www.w3.org/1998/Math/MathML";
 html, address, article, aside, blockquote, body, center, dd, details, dialog, dir, div, dl, dt, fieldset, figcaption, figure, footer,
 form, h1, h2, h3, h4, h5, h6, header, hgroup, hr, legend, listing, main, menu, nav, ol, optgroup, option, p, plaintext, pre, search,
 section, summary, ul, xmp { display: block }
 area, base, basefont, datalist, head, link, meta, noembed, noframes, param, rp, script, style, template, title { display: none }
 [hidden]:not([hidden="until-found" i]) { display: none }
-input[type=hidden i], audio:not([controls]) { display: none }
+input[type=hidden i] { display: none !important }
+audio:not([controls]) { display: none !important }
 slot { display: contents }
 body { margin: 8px }
 address, cite, dfn, em, i, var { font-style: italic }
@@ -20,7 +24,7 @@ blockquote, figure { margin-block: 1em; margin-inline: 40px }
 dd { margin-inline-start: 40px }
 ul, menu, dir, ol { padding-inline-start: 40px }
 :is(ol, ul, menu, dir, dl) :is(ol, ul, menu, dir, dl) { margin-block: 0 }
-li { display: list-item; text-align: -webkit-match-parent }
+li { display: list-item }
 summary { display: block }
 details > summary:first-of-type { display: list-item }
 h1 { font-size: 2em; margin-block: 0.67em; font-weight: bold }
@@ -41,8 +45,8 @@ u, ins { text-decoration: underline }
 s, strike, del { text-decoration: line-through }
 abbr[title], acronym[title] { text-decoration: underline dotted }
 center { text-align: -webkit-center }
-a:any-link, area:any-link { color: linktext; text-decoration: underline }
-a:any-link:active { color: activetext }
+a:any-link { color: linktext; text-decoration: underline }
+a:any-link:active { color: -webkit-activelink }
 a:visited { color: visitedtext }
 ruby { display: ruby }
 rt { display: ruby-text; font-size: 50%; text-align: start; line-height: normal; text-decoration: none }
@@ -60,24 +64,47 @@ td, th { display: table-cell; padding: 1px }
 th { font-weight: bold; text-align: -internal-center }
 input, textarea, select, button {
   margin: 0; font: 13.3333px Arial; color: fieldtext; letter-spacing: normal; word-spacing: normal; line-height: normal;
-  text-transform: none; text-indent: 0; text-shadow: none; display: inline-block; text-align: start;
+  text-transform: none; text-indent: 0; text-shadow: none; display: inline-block; text-align: start; appearance: auto;
 }
-input, textarea { background-color: field; border: 2px inset light-dark(#767676, #858585); padding: 1px 2px }
+input, textarea { background-color: field; border: 2px inset light-dark(#767676, #858585); padding-block: 1px; padding-inline: 2px }
 textarea { font-family: monospace; font-size: 13.3333px; white-space: pre-wrap; border-width: 1px; border-style: solid; padding: 2px }
-select { background-color: buttonface; border: 1px solid light-dark(#767676, #858585); white-space: pre; line-height: normal !important }
-input[type=checkbox i], input[type=radio i] { margin: 3px 3px 3px 4px; padding: 0; background-color: initial; border: initial }
-input[type=range i], input[type=image i], input[type=file i] { background-color: initial; border: initial; padding: initial; color: light-dark(#101010, #ffffff) }
-input[type=file i] { color: inherit }
-button, input[type=button i], input[type=submit i], input[type=reset i] {
-  color: buttontext; background-color: buttonface; border: 2px outset buttonborder; padding: 1px 6px; text-align: center; white-space-collapse: collapse;
+select { background-color: field; border: 1px solid light-dark(#767676, #858585); text-wrap-mode: nowrap; color: fieldtext }
+select:not([multiple], [size]), select[size="1"]:not([multiple]), select[size="0"]:not([multiple]) {
+  background-color: buttonface; white-space: pre;
 }
-input:disabled, textarea:disabled, select:disabled { color: light-dark(#545454, #aaaaaa) }
-button:disabled, input:is([type=button i], [type=submit i], [type=reset i]):disabled { color: light-dark(rgba(16, 16, 16, 0.3), rgba(255, 255, 255, 0.3)) }
+input:is([type=date i], [type=time i], [type=month i], [type=week i], [type=datetime-local i]) { font-family: monospace; padding: 0; padding-inline-start: 1px }
+input[type=range i] { background-color: field; border: initial; padding: initial; margin: 2px; color: light-dark(#9d968e, #9d968e) }
+input[type=color i] { background-color: buttonface; border: 1px solid buttonborder; padding: 1px 2px; color: buttontext }
+input:is([type=checkbox i], [type=radio i]) { background-color: initial; border: initial; padding: initial }
+input[type=checkbox i] { margin: 3px 3px 3px 4px }
+input[type=radio i] { margin: 3px 3px 0 5px }
+input:is([type=image i], [type=file i], [type=hidden i]) { background-color: initial; border: initial; padding: initial }
+input[type=file i] { white-space: pre; text-align: start; color: inherit }
+button, input:is([type=button i], [type=submit i], [type=reset i]) {
+  color: buttontext; background-color: buttonface; border: 2px outset buttonborder; padding-block: 1px; padding-inline: 6px; text-align: center;
+}
+input:is([type=button i], [type=submit i], [type=reset i]) { white-space: pre }
+input:disabled, textarea:disabled { color: light-dark(#545454, #aaaaaa); background-color: light-dark(rgba(239, 239, 239, 0.3), rgba(59, 59, 59, 0.3)); border-color: rgba(118, 118, 118, 0.3) }
+select:disabled { color: graytext; border-color: rgba(118, 118, 118, 0.3); opacity: 0.7 }
+option:disabled { color: graytext }
+input:is([type=checkbox i], [type=radio i]):disabled { background-color: initial; border-color: light-dark(#545454, #aaaaaa) }
+input:is([type=image i], [type=file i], [type=hidden i]):disabled { background-color: initial }
+input[type=range i]:disabled { background-color: initial; color: #c5c5c5 }
+:is(button, input:is([type=button i], [type=submit i], [type=reset i], [type=color i])):disabled {
+  color: light-dark(rgba(16, 16, 16, 0.3), rgba(255, 255, 255, 0.3)); background-color: light-dark(rgba(239, 239, 239, 0.3), rgba(19, 1, 1, 0.3));
+  border-color: light-dark(rgba(118, 118, 118, 0.3), rgba(195, 195, 195, 0.3));
+}
 option { font-weight: normal; display: block; padding: 0 2px 1px; white-space: nowrap }
 optgroup { font-weight: bolder; display: block }
-fieldset { margin-inline: 2px; padding-block: 0.35em 0.625em; padding-inline: 0.75em; border: 2px groove rgb(192, 192, 192) }
+select:is([multiple], [size]:not([size="0"], [size="1"])) optgroup option { padding-inline-start: 20px }
+select:not([multiple], [size]) optgroup { white-space: initial }
+fieldset { margin-inline: 2px; padding-block: 0.35em 0.625em; padding-inline: 0.75em; border: 2px groove buttonface }
 legend { padding-inline: 2px }
-progress, meter { display: inline-block }
+marquee { display: inline-block; text-wrap-mode: nowrap }
+[popover] { position: fixed; margin: auto; border: solid; padding: 0.25em; background-color: canvas; color: canvastext }
+[popover]:not(:popover-open, dialog[open]) { display: none }
+select:is([multiple], [size]:not([size="0"], [size="1"])) :is(option, optgroup, hr) { line-height: initial !important }
+progress, meter { display: inline-block; appearance: auto }
 dialog { position: absolute; margin: auto; border: solid; padding: 1em; background-color: canvas; color: canvastext }
 dialog:not([open]) { display: none }
 iframe { border: 2px inset }
@@ -85,6 +112,16 @@ video, img, canvas, object, embed { display: inline }
 [dir=rtl i] { direction: rtl }
 [dir=ltr i] { direction: ltr }
 bdo[dir=rtl i] { direction: rtl }
+svg|text, svg|foreignObject { display: block }
+svg|text { text-indent: 0; white-space-collapse: collapse; text-wrap-mode: nowrap }
+svg|tspan, svg|textPath { white-space-collapse: inherit; text-wrap-mode: inherit }
+math|math { display: math; font-family: math; text-indent: 0; letter-spacing: normal; line-height: normal; word-spacing: normal; font-style: normal; font-weight: normal }
+math|math[display=block i] { display: block math }
+math|* { display: block math }
+math|math, math|math:not([display=block i]) { display: math }
+math|mi { text-transform: math-auto }
+math|mfrac { padding-inline: 1px }
+math|annotation, math|annotation-xml { display: none }
 `;
 
 export const browserSheet: SheetSource = {
@@ -92,7 +129,8 @@ export const browserSheet: SheetSource = {
 };
 
 const quirksText = `
-table { font-size: initial; font-weight: initial; font-style: initial; line-height: initial; text-align: initial; white-space: initial; color: canvastext }
+table { font-size: initial; font-weight: initial; font-style: initial; line-height: initial; text-align: initial; white-space: initial }
+form { margin-block-end: 1em }
 `;
 
 /** What quirks mode adds (HTML, 15.3.11): tables do not inherit how text is set. */

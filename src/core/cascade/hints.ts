@@ -1,4 +1,5 @@
 /** Presentational hints: attributes that set style (HTML, 15.3 and 15.4.3), as declarations of no specificity. */
+import { namedColors } from "../color/names";
 import { parseBlock, type Declaration } from "../source/css/syntax";
 import type { ElementNode } from "../source/html/document";
 
@@ -6,12 +7,32 @@ const none: readonly Declaration[] = [];
 const known = new Map<string, readonly Declaration[]>();
 
 export function hintsFor(element: ElementNode): readonly Declaration[] {
-  if (element.namespace !== "html" || element.attributes.size === 0) return none;
-  const rules: string[] = [];
+  if (element.namespace === "math") return none;
+  if (element.namespace === "svg") return declared([...element.attributes].flatMap(([name, value]) => presentation(name, value)));
+  const isCell = element.tag === "td" || element.tag === "th";
+  if (element.attributes.size === 0 && !isCell) return none;
+  const rules: string[] = isCell ? cellHints(element) : [];
+  if (element.tag === "a" && element.attributes.has("href")) rules.push(...linkHints(element));
   for (const [name, value] of element.attributes) {
     const hint = hints[name]?.(value, element);
     if (hint) rules.push(hint);
   }
+  return declared(rules);
+}
+
+/** Attributes of SVG that are properties (SVG 2, 6.6), of those computed here; lengths may go without unit. */
+const presentationAttributes = new Set([
+  "color", "direction", "display", "font-family", "font-size", "font-size-adjust", "font-stretch", "font-style", "font-variant", "font-weight",
+  "letter-spacing", "opacity", "text-decoration", "visibility", "word-spacing", "writing-mode",
+]);
+
+function presentation(name: string, value: string): string[] {
+  if (!presentationAttributes.has(name)) return [];
+  const isLength = ["font-size", "letter-spacing", "word-spacing"].includes(name) && /^\s*[+-]?(?:\d*\.)?\d+\s*$/.test(value);
+  return [`${name}:${isLength ? `${value.trim()}px` : value}`];
+}
+
+function declared(rules: readonly string[]): readonly Declaration[] {
   if (rules.length === 0) return none;
   const text = rules.join(";");
   let declarations = known.get(text);
@@ -37,13 +58,45 @@ const hints: Readonly<Record<string, Hint>> = {
   size: (value, { tag }) => (tag === "font" ? fontSize(value) : null),
   align: (value, element) => align(value.trim().toLowerCase(), element),
   nowrap: (_, { tag }) => (tag === "td" || tag === "th" ? "white-space:nowrap" : null),
+  border: (value, { tag }) => {
+    if (tag === "table") return `border:${/^\s*\d/.test(value) ? Number.parseInt(value, 10) : 1}px outset`;
+    return tag === "img" || tag === "object" || (tag === "input") ? borderHint(value) : null;
+  },
+  frameborder: (value, { tag }) => (tag === "iframe" && ["0", "no"].includes(value.trim().toLowerCase()) ? "border-width:0" : null),
+  bordercolor: (value, { tag }) => (tableParts.has(tag) ? colorHint("border-color", value) : null),
   hspace: (value, { tag }) => (["img", "embed", "object", "iframe", "input"].includes(tag) ? pixels(value, "margin-left", "margin-right") : null),
   vspace: (value, { tag }) => (["img", "embed", "object", "iframe", "input"].includes(tag) ? pixels(value, "margin-top", "margin-bottom") : null),
   marginwidth: (value, { tag }) => (tag === "body" ? pixels(value, "margin-left", "margin-right") : null),
-  leftmargin: (value, { tag }) => (tag === "body" ? pixels(value, "margin-left") : null),
+  leftmargin: (value, { tag }) => (tag === "body" ? pixels(value, "margin-left", "margin-right") : null),
   marginheight: (value, { tag }) => (tag === "body" ? pixels(value, "margin-top", "margin-bottom") : null),
-  topmargin: (value, { tag }) => (tag === "body" ? pixels(value, "margin-top") : null),
+  topmargin: (value, { tag }) => (tag === "body" ? pixels(value, "margin-top", "margin-bottom") : null),
 };
+
+function borderHint(value: string): string | null {
+  const amount = /^\s*(\d+)/.exec(value)?.[1];
+  return amount ? `border:${amount}px solid` : null;
+}
+
+/** The body's `link` attribute colours every link (HTML, 15.3.10). */
+function linkHints(link: ElementNode): string[] {
+  let body = link.parent;
+  while (body && body.tag !== "body") body = body.parent;
+  const hint = body?.attributes.has("link") ? colorHint("color", body.attributes.get("link")!) : null;
+  return hint ? [hint] : [];
+}
+
+/** What a table's attributes say of its cells (HTML, 15.3.9). */
+function cellHints(cell: ElementNode): string[] {
+  let table = cell.parent;
+  while (table && table.tag !== "table") table = table.parent;
+  if (!table) return [];
+  const rules: string[] = [];
+  const border = table.attributes.get("border");
+  if (border !== undefined && !/^\s*0+(?!\d)/.test(border)) rules.push("border:1px inset;border-color:inherit");
+  const padding = /^\s*(\d+)/.exec(table.attributes.get("cellpadding") ?? "")?.[1];
+  if (padding !== undefined) rules.push(`padding:${padding}px`);
+  return rules;
+}
 
 function pixels(value: string, ...names: string[]): string | null {
   const amount = /^\s*(\d+)/.exec(value)?.[1];
@@ -52,14 +105,13 @@ function pixels(value: string, ...names: string[]): string | null {
 
 function hrColor(value: string): string | null {
   const color = legacyColor(value);
-  return color ? `border-style:solid;border-color:${color}` : null;
+  return color ? `border-style:solid;border-color:${color};background-color:${color}` : null;
 }
 
 function align(value: string, { tag }: ElementNode): string | null {
   if (blocksWithAlign.has(tag) || cells.has(tag)) {
-    const prefix = blocksWithAlign.has(tag) && tag !== "div" ? "" : "-webkit-";
-    if (value === "left" || value === "right" || value === "center") return `text-align:${prefix}${value}`;
-    if (value === "middle") return `text-align:${prefix}center`;
+    if (value === "left" || value === "right" || value === "center") return `text-align:-webkit-${value}`;
+    if (value === "middle") return "text-align:-webkit-center";
     return value === "justify" ? "text-align:justify" : null;
   }
   if (tag === "img" || tag === "table" || tag === "iframe" || tag === "object") {
@@ -88,7 +140,7 @@ function colorHint(property: string, value: string): string | null {
 function legacyColor(value: string): string | null {
   const trimmed = value.trim();
   if (trimmed === "" || trimmed.toLowerCase() === "transparent") return null;
-  if (/^[a-z]+$/i.test(trimmed)) return trimmed;
+  if (namedColors.has(trimmed.toLowerCase())) return trimmed;
   if (/^#[0-9a-f]{3}$/i.test(trimmed)) return trimmed;
   let digits = [...trimmed].slice(0, 128).join("").replace(/^#/, "").replace(/[^0-9a-f]/gi, "0");
   while (digits.length === 0 || digits.length % 3) digits += "0";

@@ -1,5 +1,6 @@
 /** A sheet's rules in order, nesting and conditional groups unfolded; independent of page and conditions. */
 import { componentsOf, splitAt, type Component } from "../source/css/components";
+import type { Namespace } from "../source/html/document";
 import type { AtRule, Declaration, Item, StyleRule } from "../source/css/syntax";
 import { SelectorError, parseSelectorList, tryParseSelectorList } from "./selectors/parse";
 import type { Selector } from "./selectors/types";
@@ -62,6 +63,12 @@ export function isEntry(step: RuleEntry | LayerStatement): step is RuleEntry {
   return "selectors" in step;
 }
 
+const namespaceUris: Readonly<Record<string, Namespace>> = {
+  "http://www.w3.org/1999/xhtml": "html",
+  "http://www.w3.org/2000/svg": "svg",
+  "http://www.w3.org/1998/Math/MathML": "math",
+};
+
 const known = new WeakMap<readonly Item[], SheetRules>();
 
 export function rulesOf(items: readonly Item[]): SheetRules {
@@ -87,7 +94,7 @@ class Unfolder {
   private readonly registered: RegisteredProperty[] = [];
   private readonly fontFaces: AtRule[] = [];
   private readonly invalidSelectors: InvalidSelector[] = [];
-  private readonly prefixes = new Set<string>();
+  private readonly namespaces = new Map<string, Namespace | "none">();
   private anonymous = 0;
 
   unfold(items: readonly Item[]): SheetRules {
@@ -121,8 +128,9 @@ class Unfolder {
     try {
       const selectors = parseSelectorList(rule.preludeText, {
         parent: place.parent,
-        nested: place.parent !== null,
-        prefixes: this.prefixes,
+        nested: place.parent !== null || place.conditions.scopes.length > 0,
+        scoped: place.parent === null,
+        namespaces: this.namespaces,
       });
       this.list(rule.items, { ...place, parent: selectors, rule });
     } catch (error) {
@@ -161,8 +169,10 @@ class Unfolder {
         if (rule.block) this.fontFaces.push(rule);
         return;
       case "namespace": {
-        const [prefix] = componentsOf(rule.preludeText);
-        if (prefix?.type === "ident") this.prefixes.add(prefix.name);
+        const [first, second] = componentsOf(rule.preludeText);
+        const address = second ?? first;
+        const uri = address?.type === "string" || address?.type === "url" ? address.value : address?.type === "function" && address.args[0]?.type === "string" ? address.args[0].value : null;
+        if (uri !== null) this.namespaces.set(first?.type === "ident" ? first.name : "", namespaceUris[uri] ?? "none");
         return;
       }
     }

@@ -6,13 +6,14 @@ import { parseBlock, type Declaration } from "../source/css/syntax";
 import { documentOf, type ElementNode, type HtmlDocument } from "../source/html/document";
 import { sheetsOfPage, type PageSheets, type SheetSource } from "../source/html/sheets";
 import type { Site, TextFile } from "../source/site";
+import { adjustStyle } from "./adjust";
 import { browserSheet, quirksSheet } from "./browserSheet";
 import type { Conditions } from "./conditions";
 import { prepareDeclaration, readPending, type Given } from "./declarations";
 import { hintsFor } from "./hints";
 import { matchRules, pageRules, type Match, type Origin, type PageRules } from "./pageRules";
 import { isLogical, longhandIndex, longhands, physicalName } from "./properties";
-import { isMonospaceAlone, leadingPx, type FamilyName, type FontSize, type LineHeight } from "./properties/font";
+import { fitMonospace, isMonospaceAlone, leadingPx, type FamilyName, type FontSize, type LineHeight } from "./properties/font";
 import type { ComputeContext } from "./properties/types";
 import type { MatchContext } from "./selectors/match";
 import { resolveVariables, substitute, type CustomProperties, type DeclaredText } from "./variables";
@@ -242,6 +243,14 @@ class Computer {
     for (let index = 0; index < longhands.length; index += 1) {
       if (style.values[index] === undefined) style.values[index] = this.longhand(index, style, context);
     }
+    adjustStyle({
+      element,
+      get: (name) => style.values[longhandIndex.get(name)!],
+      set: (name, value) => {
+        style.values[longhandIndex.get(name)!] = value;
+      },
+      isAuthored: (names) => names.some((name) => style.winners.has(name) && style.winners.get(name)!.block.origin !== "browser"),
+    });
     return style;
   }
 
@@ -332,17 +341,10 @@ function rolledBack(winner: Winner, keyword: "revert" | "revert-layer"): Winner 
   return null;
 }
 
-/** An inherited size, changed when the stack turns from or to monospace alone, as browsers do. */
 function inheritSize(style: Style, defaultSize: number): FontSize {
   const parent = style.parent!;
-  const size = parent.values[sizeAt] as FontSize;
-  const own = isMonospaceAlone(style.values[familyAt] as FamilyName[]);
-  if (own === isMonospaceAlone(parent.values[familyAt] as FamilyName[])) return size;
-  if (size.keyword !== null) {
-    const factor = own ? 13 / 16 : 16 / 13;
-    return { px: size.keyword === 3 ? (own ? (defaultSize * 13) / 16 : defaultSize) : size.px * factor, keyword: size.keyword };
-  }
-  return { px: own ? (size.px * 13) / 16 : (size.px * 16) / 13, keyword: null };
+  const isMono = (one: Style) => isMonospaceAlone(one.values[familyAt] as FamilyName[]);
+  return fitMonospace(parent.values[sizeAt] as FontSize, isMono(style), isMono(parent), defaultSize);
 }
 
 class Context implements ComputeContext {

@@ -12,7 +12,8 @@ export function matchesSupports(text: string): boolean {
   return evaluateCondition(components, (component) => inParens(component, text)) === true;
 }
 
-function inParens(component: Component, text: string): boolean | "unknown" {
+/** What nobody knows is not supported (CSS Conditional 3, 6). */
+function inParens(component: Component, text: string): boolean {
   if (component.type === "function") {
     const inside = text.slice(component.start + component.name.length + 1, component.end - 1);
     if (component.name === "selector") {
@@ -21,12 +22,12 @@ function inParens(component: Component, text: string): boolean | "unknown" {
     }
     if (component.name === "font-tech") return /^(?:color-colrv[01]|color-svg|color-sbix|color-cbdt|variations|palettes|features-opentype|features-aat|incremental)$/i.test(inside.trim());
     if (component.name === "font-format") return /^(?:opentype|truetype|woff|woff2|collection)$/i.test(inside.trim());
-    return "unknown";
+    return false;
   }
-  if (component.type !== "block" || component.open !== "(") return "unknown";
+  if (component.type !== "block" || component.open !== "(") return false;
   const inside = text.slice(component.start + 1, component.end - 1);
   if (component.args[0]?.type === "ident" && isDelim(component.args[1], ":")) return supportsDeclaration(inside, componentsOf(inside));
-  return evaluateCondition(component.args, (inner) => inParens(inner, text)) ?? "unknown";
+  return evaluateCondition(component.args, (inner) => inParens(inner, text)) === true;
 }
 
 function supportsDeclaration(text: string, components: readonly Component[]): boolean {

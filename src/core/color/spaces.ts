@@ -148,12 +148,12 @@ export function degrees(angle: number): number {
   return ((angle % 360) + 360) % 360;
 }
 
-/** CSS Color 4, 7.1. */
+/** CSS Color 4, 7.1. The angle is taken in single precision, as browsers do: on half a step of 8 bits it decides. */
 function hslToSrgb([hue, saturation, lightness]: Triple): Triple {
   const s = saturation / 100;
   const l = lightness / 100;
   const channel = (n: number) => {
-    const k = (n + degrees(hue) / 30) % 12;
+    const k = Math.fround(Math.fround(n + Math.fround(degrees(hue) / 30)) % 12);
     return l - s * Math.min(l, 1 - l) * Math.max(-1, Math.min(k - 3, 9 - k, 1));
   };
   return [channel(0), channel(8), channel(4)];

@@ -121,6 +121,8 @@ function fromFunction(component: ComponentOf<"function">): ColorValue {
     return { kind: "relative", syntax, origin, channels, alpha };
   }
   const values = channels.map((channel, at) => channelValue(channel, syntax.channels[at]!, !withCommas)) as Channels;
+  // rgb() keeps whole steps of 8 bits (CSS Color 4, 15.2).
+  if (syntax.space === "srgb" && syntax.legacy) for (const at of [0, 1, 2]) values[at] = values[at] === null ? null : Math.round(Number((values[at]! * 255).toFixed(6))) / 255;
   const color: Color = { space: syntax.space, channels: values, alpha: alpha ? alphaValue(alpha, !withCommas) : 1 };
   return { kind: "plain", color, legacy: syntax.legacy };
 }

@@ -1,5 +1,5 @@
 /** Boxes: display, margins, padding, borders (CSS Display 3, CSS Box 4, CSS Backgrounds 3). */
-import { absoluteUnit } from "../../source/css/math";
+import { absoluteUnit, evaluateMath, measureOf } from "../../source/css/math";
 import { isKeyword, type Component } from "../../source/css/components";
 import { colorLonghand, computeLength, isLength, keywords, serialiseLengthPercentage, serialiseNumber, serialisePx } from "./kinds";
 import type { ComputeContext, LengthPercentage, Longhand } from "./types";
@@ -61,14 +61,14 @@ export const borderStyles = "hidden dotted dashed solid double groove ridge inse
 const displayWords = new Set(
   ("none contents block inline inline-block flow-root list-item flex inline-flex grid inline-grid table inline-table table-row-group " +
     "table-header-group table-footer-group table-row table-cell table-column-group table-column table-caption ruby ruby-text " +
-    "block ruby math block math grid-lanes inline-grid-lanes -webkit-box -webkit-inline-box").split(" "),
+    "math grid-lanes inline-grid-lanes -webkit-box -webkit-inline-box").split(" "),
 );
 const longDisplays: Readonly<Record<string, string>> = {
   "block flow": "block", "block flow-root": "flow-root", "inline flow": "inline", "inline flow-root": "inline-block", flow: "block",
   "block flex": "flex", "inline flex": "inline-flex", "block grid": "grid", "inline grid": "inline-grid", "block table": "table",
   "inline table": "inline-table", "inline ruby": "ruby", "block flow list-item": "list-item", "block list-item": "list-item",
   "flow list-item": "list-item", "-webkit-flex": "flex", "-webkit-inline-flex": "inline-flex", "inline math": "math",
-  "inline list-item": "inline list-item", "inline flow list-item": "inline list-item", "list-item inline": "inline list-item",
+  "block ruby": "block ruby", "block math": "block math", "inline list-item": "inline list-item", "inline flow list-item": "inline list-item", "list-item inline": "inline list-item",
 };
 const blockified: Readonly<Record<string, string>> = {
   inline: "block", "inline-block": "block", "inline-flex": "flex", "inline-grid": "grid", "inline-table": "table", ruby: "block ruby",
@@ -106,8 +106,9 @@ export const opacity: Longhand<number, number> = {
   initial: "1",
   parse: ([only, more]) => {
     if (more || !only) return null;
-    if (only.type === "number") return only.value;
-    return only.type === "percentage" ? only.value / 100 : null;
+    const quantity = only.type === "ident" ? null : evaluateMath(only, { unit: absoluteUnit, percentAs: null });
+    const measure = quantity && measureOf(quantity);
+    return measure === "number" ? quantity!.value : measure === "percent" ? quantity!.value / 100 : null;
   },
   compute: (value) => Math.min(1, Math.max(0, value)),
   serialise: serialiseNumber,
@@ -134,6 +135,10 @@ export const boxLonghands: readonly Longhand<never, never>[] = [
   keywords("position", false, "static", "relative absolute fixed sticky -webkit-sticky"),
   keywords("float", false, "none", "left right inline-start inline-end"),
   display,
+  keywords(
+    "appearance", false, "none",
+    "auto base-select textfield menulist-button searchfield textarea push-button slider-horizontal checkbox radio square-button menulist listbox meter progress-bar button",
+  ),
   keywords("visibility", true, "visible", "hidden collapse"),
   opacity,
   ...sides.map(margin),

@@ -45,13 +45,21 @@ const backgroundImage: Longhand<Image[], Image[]> = {
 
 /** Gradients and addresses as browsers write them back. */
 function serialiseImage(component: Component, context: ComputeContext): string {
-  if (component.type === "url") return `url("${component.value.replace(/["\\]/g, "\\$&")}")`;
+  if (component.type === "url") return serialiseAddress(component.value);
   if (component.type !== "function") return "";
   if (component.name === "url") {
     const address = component.args[0];
-    return `url("${address?.type === "string" ? address.value.replace(/["\\]/g, "\\$&") : ""}")`;
+    return serialiseAddress(address?.type === "string" ? address.value : "");
   }
   return `${component.name}(${splitAt(component.args, ",").map((part) => part.map((one) => serialisePart(one, context)).join(" ")).join(", ")})`;
+}
+
+/** Whole addresses in the URL standard's spelling; relative ones as they are written. */
+function serialiseAddress(address: string): string {
+  const whole = /^[a-z][a-z0-9+.-]*:/i.test(address) && URL.canParse(address) ? new URL(address).href : address;
+  // Chromium escapes apostrophes behind the question mark of any address.
+  const escaped = whole.replace(/\?.*$/s, (query) => query.replaceAll("'", "%27"));
+  return `url("${escaped.replace(/["\\]/g, "\\$&")}")`;
 }
 
 function serialisePart(component: Component, context: ComputeContext): string {
@@ -89,7 +97,11 @@ const backgroundClip: Longhand<string[], string[]> = {
     return words.every((word) => clipWords.has(word)) ? words : null;
   },
   compute: (value) => value,
-  serialise: (value) => value.join(", "),
+  /** One value a picture, as the layers are laid (CSS Backgrounds 3, 3). */
+  serialise: (value, context) => {
+    const layers = (context.own("background-image") as Image[]).length;
+    return Array.from({ length: layers }, (_, at) => value[at % value.length]).join(", ");
+  },
 };
 
 export const colorLonghands: readonly Longhand<never, never>[] = [

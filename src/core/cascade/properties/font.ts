@@ -58,10 +58,25 @@ const sizes16 = [9, 10, 13, 16, 18, 24, 32, 48];
 const sizes13 = [9, 10, 12, 13, 16, 20, 26, 39];
 const scales = [0.6, 0.75, 8 / 9, 1, 1.2, 1.5, 2, 3];
 
-/** A size with the keyword it comes from, which a change to or from monospace looks at. */
+/** A size with what a change to or from monospace looks at: its keyword, and whether it was given in absolute units. */
 export interface FontSize {
   px: number;
   keyword: number | null;
+  absolute: boolean;
+}
+
+const defaultMonospace = 13 / 16;
+/** Browsers set nothing larger, in px. */
+const largestSize = 10_000;
+
+/**
+ * The size after a turn to or from monospace alone, which browsers set at 13 px where other text has 16:
+ * sizes that go back to absolute units stay.
+ */
+export function fitMonospace(size: FontSize, own: boolean, parent: boolean, defaultSize: number): FontSize {
+  if (own === parent || size.absolute) return size;
+  if (size.keyword !== null) return { ...size, px: keywordSize(size.keyword, own, defaultSize) };
+  return { ...size, px: own ? size.px * defaultMonospace : size.px / defaultMonospace };
 }
 
 export function keywordSize(index: number, monospace: boolean, rootSize: number): number {
@@ -78,21 +93,30 @@ export function isMonospaceAlone(families: readonly FamilyName[]): boolean {
 
 const sizeRules = { percent: true, negative: false };
 
+/** Units that follow the parent's font. */
+const ofElement = new Set(["em", "ex", "ch", "cap", "ic", "lh"]);
+
 const fontSize: Longhand<Component, FontSize> = {
   name: "font-size",
   inherited: true,
   initial: "medium",
   parse: ([only, more]) => (!more && only && isFontSize(only) ? only : null),
   compute: (value, context) => {
-    const monospace = isMonospaceAlone(context.own("font-family") as FamilyName[]);
+    const own = isMonospaceAlone(context.own("font-family") as FamilyName[]);
+    const parent = context.hasParent && isMonospaceAlone(context.parent("font-family") as FamilyName[]);
+    const parentSize = context.hasParent ? (context.parent("font-size") as FontSize) : null;
+    const absolute = parentSize?.absolute ?? false;
+    const fitted = (size: FontSize) => fitMonospace(size, own, parent, context.defaultSize);
     if (value.type === "ident") {
       const word = value.name.toLowerCase();
-      const index = word === "-webkit-xxx-large" ? 7 : sizeKeywords.indexOf(word);
-      if (index >= 0) return { px: keywordSize(index, monospace, context.defaultSize), keyword: index };
-      return { px: word === "math" ? context.parentFontSize : context.parentFontSize * (word === "larger" ? 1.2 : 1 / 1.2), keyword: null };
+      const keyword = word === "-webkit-xxx-large" ? 7 : sizeKeywords.indexOf(word);
+      if (keyword >= 0) return { px: keywordSize(keyword, own, context.defaultSize), keyword, absolute: false };
+      const px = word === "math" ? context.parentFontSize : context.parentFontSize * (word === "larger" ? 1.2 : 1 / 1.2);
+      return fitted({ px, keyword: null, absolute });
     }
     const { px, percent } = computeLength(value, context, sizeRules);
-    return { px: Math.max(0, px + (percent * context.parentFontSize) / 100), keyword: null };
+    const relative = value.type === "percentage" || (value.type === "dimension" && ofElement.has(value.unit));
+    return fitted({ px: Math.min(largestSize, Math.max(0, px + (percent * context.parentFontSize) / 100)), keyword: null, absolute: absolute || !relative });
   },
   serialise: ({ px }) => serialisePx(px),
 };
@@ -150,7 +174,7 @@ const fontStyle: Longhand<string, string> = {
     if (Math.abs(angle.value) > 90) return null;
     return angle.value === 14 ? "oblique" : angle.value === 0 ? "normal" : `oblique ${serialiseNumber(angle.value)}deg`;
   },
-  compute: (value) => (value === "oblique" ? "italic" : value),
+  compute: (value) => value,
   serialise: (value) => value,
 };
 

@@ -25,12 +25,11 @@ export const aliases: Readonly<Record<string, string>> = {
   "word-wrap": "overflow-wrap",
   "-webkit-background-clip": "background-clip",
   "-webkit-opacity": "opacity",
-  "-webkit-hyphens": "hyphens",
+  "-webkit-appearance": "appearance",
   "-webkit-margin-start": "margin-inline-start",
   "-webkit-margin-end": "margin-inline-end",
   "-webkit-padding-start": "padding-inline-start",
   "-webkit-padding-end": "padding-inline-end",
-  "-epub-text-transform": "text-transform",
 };
 
 type Flow = "block-start" | "block-end" | "inline-start" | "inline-end";
@@ -77,5 +76,5 @@ function sideOf(flow: Flow, writingMode: string, direction: string): string {
 /** The longhands `getComputedStyle` is compared on and that reports carry. */
 export const reportedLonghands: readonly string[] = longhands
   .map(({ name }) => name)
-  .filter((name) => !["position", "float", "-webkit-text-fill-color"].includes(name) && !name.endsWith("-style") || ["font-style", "text-decoration-style"].includes(name))
+  .filter((name) => !["position", "float", "appearance", "-webkit-text-fill-color"].includes(name) && !name.endsWith("-style") || ["font-style", "text-decoration-style"].includes(name))
   .sort();

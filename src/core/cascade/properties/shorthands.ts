@@ -73,7 +73,7 @@ const font: Shorthand = {
   expand: (value) => {
     const system = soleKeyword(value);
     if (system && systemFonts.has(system)) {
-      return { "font-family": componentsOf("system-ui"), "font-size": componentsOf("13.3333px") };
+      return { "font-family": componentsOf("Arial"), "font-size": componentsOf("16px") };
     }
     const expansion: Expansion = {};
     let at = 0;

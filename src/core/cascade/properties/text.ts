@@ -46,36 +46,17 @@ const textIndent: Longhand<{ length: Component; words: string }, Indent> = {
   serialise: ({ length, words }) => [serialiseLengthPercentage(length), words].filter(Boolean).join(" "),
 };
 
-const cases = ["capitalize", "uppercase", "lowercase"];
-
-const textTransform: Longhand<string, string> = {
-  name: "text-transform",
-  inherited: true,
-  initial: "none",
-  parse: (value) => {
-    const only = soleKeyword(value);
-    if (only === "none" || only === "math-auto") return only;
-    const words = value.map((part) => (part.type === "ident" ? part.name.toLowerCase() : ""));
-    const order = [words.find((word) => cases.includes(word)), words.includes("full-width") && "full-width", words.includes("full-size-kana") && "full-size-kana"];
-    const kept = order.filter((word): word is string => Boolean(word));
-    return kept.length === words.length && kept.length > 0 ? kept.join(" ") : null;
-  },
-  compute: (value) => value,
-  serialise: (value) => value,
-};
-
 const textAlign: Longhand<string, string> = {
-  ...keywords("text-align", true, "start", "end left right center justify match-parent -webkit-auto -webkit-left -webkit-right -webkit-center -webkit-match-parent -internal-center"),
+  ...keywords("text-align", true, "start", "end left right center justify -webkit-auto -webkit-left -webkit-right -webkit-center -webkit-match-parent -internal-center"),
   compute: (value, context) => {
     if (value === "-webkit-auto") return "start";
     if (value === "-internal-center") {
       const inherited = context.hasParent ? String(context.parent("text-align")) : "start";
       return inherited === "start" ? "center" : inherited;
     }
-    if (value !== "match-parent" && value !== "-webkit-match-parent") return value;
+    if (value !== "-webkit-match-parent") return value;
     if (!context.hasParent) return "start";
     const parent = String(context.parent("text-align"));
-    if (value === "-webkit-match-parent") return parent;
     const rtl = context.parent("direction") === "rtl";
     return parent === "start" ? (rtl ? "right" : "left") : parent === "end" ? (rtl ? "left" : "right") : parent;
   },
@@ -185,7 +166,7 @@ export const textLonghands: readonly Longhand<never, never>[] = [
   textAlign,
   keywords("text-align-last", true, "auto", "start end left right center justify match-parent"),
   textIndent,
-  textTransform,
+  keywords("text-transform", true, "none", "capitalize uppercase lowercase math-auto"),
   keywords("white-space-collapse", true, "collapse", "preserve preserve-breaks break-spaces preserve-spaces"),
   keywords("text-wrap-mode", true, "wrap", "nowrap"),
   keywords("hyphens", true, "manual", "none auto"),

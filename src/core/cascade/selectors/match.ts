@@ -45,6 +45,7 @@ function previous(element: ElementNode): ElementNode | null {
 }
 
 function matchesCompound(compound: Compound, element: ElementNode, context: MatchContext): boolean {
+  if (compound.namespace !== null && compound.namespace !== element.namespace) return false;
   for (const simple of compound.simples) if (!matchesSimple(simple, element, context)) return false;
   return true;
 }
@@ -52,9 +53,9 @@ function matchesCompound(compound: Compound, element: ElementNode, context: Matc
 function matchesSimple(simple: SimpleSelector, element: ElementNode, context: MatchContext): boolean {
   switch (simple.kind) {
     case "universal":
-      return simple.prefix !== "";
+      return true;
     case "type":
-      return (element.namespace === "html" ? element.tag === simple.lower : element.tag === simple.name) && simple.prefix !== "";
+      return element.namespace === "html" ? element.tag === simple.lower : element.tag === simple.name;
     case "id":
       return element.id !== null && (element.id === simple.name || (context.quirks && same(element.id, simple.name)));
     case "class":
@@ -128,26 +129,12 @@ function holdsFocus(element: ElementNode, context: MatchContext): boolean {
   return element.children.some((child) => holdsFocus(child, context));
 }
 
-/** Extended filtering of RFC 4647, 3.3.2, with an implied wildcard first (Selectors 4, 7.2). */
+/** As Chromium has it: a language is in a range that is equal to it or ends before a hyphen in it (Selectors 4, 7.2). */
 function matchesLang(ranges: readonly string[], element: ElementNode): boolean {
-  const language = languageOf(element);
+  const language = languageOf(element).toLowerCase();
   return ranges.some((range) => {
-    if (range === "") return language === "";
-    if (language === "") return false;
-    const wanted = range.toLowerCase().split("-");
-    const tags = language.toLowerCase().split("-");
-    if (wanted[0] !== "*" && wanted[0] !== tags[0]) return false;
-    let at = 1;
-    for (const part of wanted.slice(1)) {
-      if (part === "*") continue;
-      while (at < tags.length && tags[at] !== part) {
-        if (tags[at]!.length === 1) return false;
-        at += 1;
-      }
-      if (at >= tags.length) return false;
-      at += 1;
-    }
-    return true;
+    const wanted = range.toLowerCase();
+    return wanted !== "" && (language === wanted || language.startsWith(`${wanted}-`));
   });
 }
 

@@ -1,5 +1,6 @@
 /** Reads selectors (Selectors 4; CSS Nesting 1). */
-import { componentsOf, isDelim, splitAt, type Component } from "../../source/css/components";
+import { componentsOf, isDelim, isKeyword, splitAt, type Component } from "../../source/css/components";
+import type { Namespace } from "../../source/html/document";
 import { forcedStates, neverStates, states } from "./states";
 import {
   compareSpecificity, type AttributeOperator, type Combinator, type Compound, type NthKind, type Selector, type SimpleSelector, type Specificity,
@@ -17,8 +18,10 @@ export interface ParseOptions {
   parent?: readonly Selector[] | null;
   /** Whether selectors may start with a combinator and stand for descendants of the parent otherwise. */
   nested?: boolean;
-  /** Namespace prefixes declared by the sheet; others make a selector invalid. */
-  prefixes?: ReadonlySet<string>;
+  /** Whether the parent is the root of a scope: `:scope` then counts as `&` does (CSS Cascade 6, 2.5.2). */
+  scoped?: boolean;
+  /** Namespaces declared by the sheet, by prefix, the default one under ""; other prefixes make a selector invalid. */
+  namespaces?: ReadonlyMap<string, Namespace | "none">;
 }
 
 /**
@@ -87,7 +90,7 @@ class SelectorReader {
       if (pseudoElement !== null) this.fail("Nothing can follow a pseudo-element.", parts[at]!.start);
       const read = this.compound(parts, at);
       at = read.next;
-      compounds.push({ simples: read.simples });
+      compounds.push({ simples: read.simples, namespace: read.namespace });
       pseudoElement = read.pseudoElement;
       specificity = add(specificity, read.specificity);
       usesNesting ||= read.usesNesting;
@@ -103,7 +106,7 @@ class SelectorReader {
       const nesting = this.nesting();
       return {
         text,
-        compounds: [{ simples: [nesting.simple] }, ...compounds],
+        compounds: [{ simples: [nesting.simple], namespace: null }, ...compounds],
         combinators: [leading ?? " ", ...joins],
         leading: null,
         pseudoElement,
@@ -124,6 +127,7 @@ class SelectorReader {
       specificity = add(specificity, weight);
     };
     const type = this.typeSelector(parts, at);
+    const namespace = type ? type.namespace : (this.options.namespaces?.get("") ?? null);
     if (type) {
       take(type.simple, type.simple.kind === "type" ? [0, 0, 1] : nothing);
       at = type.next;
@@ -166,7 +170,7 @@ class SelectorReader {
           take({ kind: "never" }, [0, 1, 0]);
         } else {
           const pseudo = this.pseudoClass(name!, word);
-          usesNesting ||= pseudo.usesNesting;
+          usesNesting ||= pseudo.usesNesting || (this.options.scoped === true && word === "scope");
           take(pseudo.simple, pseudo.specificity);
         }
       } else if (part.type === "ident") {
@@ -176,10 +180,10 @@ class SelectorReader {
       }
     }
     if (at === from) this.fail("A selector is missing.", parts[from]!.start);
-    return { simples, specificity, pseudoElement, usesNesting, next: at };
+    return { simples, namespace, specificity, pseudoElement, usesNesting, next: at };
   }
 
-  private typeSelector(parts: readonly Component[], at: number): { simple: SimpleSelector; next: number } | null {
+  private typeSelector(parts: readonly Component[], at: number): { simple: SimpleSelector; namespace: Compound["namespace"]; next: number } | null {
     const name = (part: Component | undefined) => (part?.type === "ident" ? part.name : isDelim(part, "*") ? "*" : null);
     let prefix: string | null = null;
     let local = name(parts[at]);
@@ -190,13 +194,14 @@ class SelectorReader {
       local = parts[bar + 1]?.spaced ? null : name(parts[bar + 1]);
       next = bar + 2;
       if (local === null) this.fail("A type must follow the namespace prefix.", parts[bar]!.start);
-      if (prefix && prefix !== "*" && !this.options.prefixes?.has(prefix)) {
+      if (prefix && prefix !== "*" && !this.options.namespaces?.has(prefix)) {
         this.fail(`The namespace prefix "${prefix}" is not declared.`, parts[at]!.start);
       }
     }
     if (local === null) return null;
-    if (local === "*") return { simple: { kind: "universal", prefix }, next };
-    return { simple: { kind: "type", name: local!, lower: local!.toLowerCase(), prefix }, next };
+    const namespace = prefix === "" ? "none" : prefix === "*" ? null : (this.options.namespaces?.get(prefix ?? "") ?? null);
+    if (local === "*") return { simple: { kind: "universal" }, namespace, next };
+    return { simple: { kind: "type", name: local!, lower: local!.toLowerCase() }, namespace, next };
   }
 
   private attribute(block: Component & { args: Component[] }): SimpleSelector {
@@ -212,12 +217,12 @@ class SelectorReader {
     if (!["=", "~=", "|=", "^=", "$=", "*="].includes(operator)) this.fail(`"${operator}" does not compare attributes.`, block.start);
     const value = parts.shift();
     if (value?.type !== "string" && value?.type !== "ident") this.fail("The attribute's value must be a word or stand in quotes.", block.start);
-    let flag: "i" | "s" | null = null;
+    let flag: "i" | null = null;
     const last = parts.shift();
     if (last) {
       const letter = last.type === "ident" ? last.name.toLowerCase() : "";
-      if ((letter !== "i" && letter !== "s") || parts.length > 0) this.fail("Only i or s can follow the attribute's value.", last.start);
-      flag = letter as "i" | "s";
+      if (letter !== "i" || parts.length > 0) this.fail("Only i can follow the attribute's value.", last.start);
+      flag = letter;
     }
     const text = value!.type === "string" ? value.value : (value as { name: string }).name;
     return { ...base, operator: operator as AttributeOperator, value: text, flag };
@@ -238,7 +243,7 @@ class SelectorReader {
       if (word === "only-child" || word === "only-of-type") {
         const of = word === "only-child" ? (["child", "last-child"] as const) : (["of-type", "last-of-type"] as const);
         const list = of.map((kind) => this.wrap({ kind: "nth", of: kind, step: 0, offset: 1, list: null }));
-        const neither: SimpleSelector = { kind: "is", list: [{ ...list[0]!, compounds: [{ simples: list.flatMap((one) => one.compounds[0]!.simples) }] }] };
+        const neither: SimpleSelector = { kind: "is", list: [{ ...list[0]!, compounds: [{ simples: list.flatMap((one) => one.compounds[0]!.simples), namespace: null }] }] };
         return plain(neither);
       }
       if (states.has(word) || forcedStates.has(word)) return plain({ kind: "state", name: word });
@@ -292,7 +297,7 @@ class SelectorReader {
     this.depth += 1;
     if (this.depth > deepest) this.fail("The selector is nested too deeply.", args[0]?.start ?? 0);
     const list: Selector[] = [];
-    const usesNesting = args.some((arg) => mentionsNesting(arg));
+    const usesNesting = args.some((arg, at) => mentionsNesting(arg) || (this.options.scoped === true && isDelim(args[at - 1], ":") && isKeyword(arg, "scope")));
     for (const part of splitAt(args, ",")) {
       try {
         const selector = this.complex(part, mode);
@@ -330,7 +335,7 @@ class SelectorReader {
   }
 
   private wrap(simple: SimpleSelector): Selector {
-    return { text: "", compounds: [{ simples: [simple] }], combinators: [], leading: null, pseudoElement: null, specificity: nothing };
+    return { text: "", compounds: [{ simples: [simple], namespace: null }], combinators: [], leading: null, pseudoElement: null, specificity: nothing };
   }
 
   private fail(message: string, offset: number): never {

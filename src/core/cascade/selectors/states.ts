@@ -132,7 +132,7 @@ export const states: ReadonlyMap<string, Test> = new Map<string, Test>([
   ["default", isDefault],
   ["indeterminate", (element) => isHtml(element, "progress") && !has(element, "value")],
   ["required", (element) => canRequire.has(element.tag) && has(element, "required")],
-  ["optional", (element) => canRequire.has(element.tag) && element.namespace === "html" && !has(element, "required")],
+  ["optional", (element) => (canRequire.has(element.tag) || element.tag === "button") && element.namespace === "html" && !has(element, "required")],
   ["valid", (element) => canValidate(element) && !isInvalid(element)],
   ["invalid", (element) => canValidate(element) && isInvalid(element)],
   ["in-range", (element) => isInRange(element) === true],

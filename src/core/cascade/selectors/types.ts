@@ -1,4 +1,5 @@
 /** Selectors 4 as data. */
+import type { Namespace } from "../../source/html/document";
 
 /** Counts of ids; classes, attributes and pseudo-classes; types and pseudo-elements (Selectors 4, 17). */
 export type Specificity = readonly [number, number, number];
@@ -6,11 +7,11 @@ export type Specificity = readonly [number, number, number];
 export type Combinator = " " | ">" | "+" | "~";
 
 export type SimpleSelector =
-  | { kind: "type"; name: string; lower: string; prefix: string | null }
-  | { kind: "universal"; prefix: string | null }
+  | { kind: "type"; name: string; lower: string }
+  | { kind: "universal" }
   | { kind: "id"; name: string }
   | { kind: "class"; name: string }
-  | { kind: "attribute"; name: string; lower: string; operator: AttributeOperator | null; value: string; flag: "i" | "s" | null }
+  | { kind: "attribute"; name: string; lower: string; operator: AttributeOperator | null; value: string; flag: "i" | null }
   | { kind: "state"; name: string }
   | { kind: "lang"; ranges: readonly string[] }
   | { kind: "dir"; direction: string }
@@ -25,6 +26,8 @@ export type NthKind = "child" | "last-child" | "of-type" | "last-of-type";
 
 export interface Compound {
   simples: readonly SimpleSelector[];
+  /** The namespace its elements must be in; null for any, "none" for one that no element here is in. */
+  namespace: Namespace | "none" | null;
 }
 
 /** A complex selector: compounds from left to right, joined by the combinators between them. */

@@ -42,9 +42,9 @@ describe("structure and recovery", () => {
     expect(outline(text, parseSheet(text))).toEqual(expected);
   });
 
-  test("a style attribute survives stray braces", () => {
-    const text = "color: red; } top: 0";
-    expect(outline(text, parseBlock(text))).toEqual(["color=red", "skipped }", "top=0"]);
+  test("a stray brace in a style attribute takes what follows up to the semicolon", () => {
+    const text = "color: red; } top: 0; left: 0";
+    expect(outline(text, parseBlock(text))).toEqual(["color=red", "skipped } top: 0", "left=0"]);
   });
 });
 

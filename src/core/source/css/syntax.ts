@@ -104,10 +104,11 @@ class Reader {
     const items: Item[] = [];
     while (this.at < this.tokens.count) {
       const type = this.type();
+      if (type === T.RightCurlyBracket && !top) return items;
       if (type === T.RightCurlyBracket) {
-        if (!top) return items;
-        items.push({ kind: "skipped", reason: "brace", start: this.start(), end: this.start(1) });
-        this.at += 1;
+        const start = this.start();
+        while (this.at < this.tokens.count && this.type() !== T.Semicolon) this.skipComponent();
+        items.push({ kind: "skipped", reason: "brace", start, end: this.start() });
       } else if (type === T.Comment) {
         const disabled = withDeclarations ? this.disabled() : null;
         if (disabled) items.push(disabled);
