@@ -8,6 +8,16 @@ const edges = /^(?:margin|padding)-(?:top|right|bottom|left)$/;
 export function isExcepted(property: string, style: Style, ours: string, theirs: string): boolean {
   // How much smaller the parts of a fraction are set is said by the machine's mathematical font.
   if (property === "font-size" && style.element.namespace === "math") return true;
+  // The browser mixes colours in single precision.
+  if (/^(?:color|ok|l)/.test(ours) && nearlySame(ours, theirs)) return true;
   // Automatic margins and percentages of the containing block: the browser gives the used value where there is a box.
   return edges.test(property) && (ours === "auto" || ours.includes("%")) && /px$/.test(theirs);
+}
+
+const number = /-?\d*\.?\d+(?:e[+-]?\d+)?/g;
+
+function nearlySame(a: string, b: string): boolean {
+  if (a.replace(number, "#") !== b.replace(number, "#")) return false;
+  const [first, second] = [a, b].map((text) => [...text.matchAll(number)].map(Number));
+  return first!.every((value, at) => Math.abs(value - second![at]!) <= 2e-6 * Math.max(1, Math.abs(value)));
 }

@@ -454,6 +454,8 @@ class Context implements ComputeContext {
   private lineHeight(style: Style | null): number {
     const size = (style?.values[sizeAt] as FontSize | undefined)?.px ?? this.conditions.rootSize;
     const value = style?.values[lineHeightAt] as LineHeight | undefined;
-    return (value && leadingPx(value, size)) ?? size * 1.15;
+    const px = (value && leadingPx(value, Math.fround(size))) ?? size * 1.15;
+    // Browsers take it from the layout, which counts in 64ths of a pixel.
+    return Math.floor(Math.fround(px) * 64) / 64;
   }
 }

@@ -15,10 +15,12 @@ const allSpaces = Object.keys(spaces) as Space[];
 test("there and back again through every space", () => {
   fc.assert(
     fc.property(anyColor, fc.constantFrom(...allSpaces), (from, space) => {
-      const back = convertColor(convertColor(from, space), "srgb");
-      back.channels.forEach((value, at) => expect(Math.abs(value! - from.channels[at]!)).toBeLessThan(1e-5));
+      const there = convertColor(from, space);
+      // A hue that says nothing is lost on the way, and what little it said with it.
+      const tolerance = there.channels.includes(null) ? 1e-3 : 1e-5;
+      convertColor(there, "srgb").channels.forEach((value, at) => expect(Math.abs(value! - from.channels[at]!)).toBeLessThan(tolerance));
     }),
-    { numRuns: 1000 },
+    { numRuns: 2000 },
   );
 });
 

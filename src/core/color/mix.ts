@@ -1,5 +1,5 @@
-/** Interpolation of colours (CSS Color 4, section 12). */
-import { convertColor, degrees, solid } from "./spaces";
+/** Interpolation of colours (CSS Color 4, section 12), to the digits browsers give. */
+import { convertAsBrowser, degrees, solid } from "./spaces";
 import type { Channels, Color, Space, Triple } from "./types";
 
 export type HueWay = "shorter" | "longer" | "increasing" | "decreasing";
@@ -15,7 +15,7 @@ const kinds: Readonly<Record<Space, readonly (string | null)[]>> = {
 };
 
 function prepared(color: Color, space: Space): Color {
-  const converted = convertColor(color, space);
+  const converted = convertAsBrowser(color, space);
   const channels = [...converted.channels] as Channels;
   if (color.space !== space) {
     for (const [at, channel] of color.channels.entries()) {

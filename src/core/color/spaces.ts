@@ -112,25 +112,28 @@ const linearToRec2020 = (value: number) =>
   signed(value, (v) => (v > rec2020Beta ? rec2020Alpha * v ** 0.45 - (rec2020Alpha - 1) : 4.5 * v));
 
 const whiteD50: Triple = [0.3457 / 0.3585, 1, (1 - 0.3457 - 0.3585) / 0.3585];
+/** The same white as colour profiles round it, and as Chromium does for Lab. */
+const profileWhiteD50: Triple = [0.96422, 1, 0.82521];
+const labWhiteD50: Triple = [0.9642, 1, 0.8251];
 const labEpsilon = 216 / 24389;
 const labKappa = 24389 / 27;
 
-function xyzD50ToLab(xyz: Triple): Triple {
+function xyzD50ToLab(xyz: Triple, white: Triple): Triple {
   const [x, y, z] = xyz.map((value, at) => {
-    const part = value / whiteD50[at]!;
+    const part = value / white[at]!;
     return part > labEpsilon ? Math.cbrt(part) : (labKappa * part + 16) / 116;
   }) as Triple;
   return [116 * y - 16, 500 * (x - y), 200 * (y - z)];
 }
 
-function labToXyzD50([l, a, b]: Triple): Triple {
+function labToXyzD50([l, a, b]: Triple, white: Triple): Triple {
   const y = (l + 16) / 116;
   const x = a / 500 + y;
   const z = y - b / 200;
   return [
-    (x ** 3 > labEpsilon ? x ** 3 : (116 * x - 16) / labKappa) * whiteD50[0],
+    (x ** 3 > labEpsilon ? x ** 3 : (116 * x - 16) / labKappa) * white[0],
     l > labKappa * labEpsilon ? y ** 3 : l / labKappa,
-    (z ** 3 > labEpsilon ? z ** 3 : (116 * z - 16) / labKappa) * whiteD50[2],
+    (z ** 3 > labEpsilon ? z ** 3 : (116 * z - 16) / labKappa) * white[2],
   ];
 }
 
@@ -216,7 +219,7 @@ export const spaces: Readonly<Record<Space, SpaceDefinition>> = {
   rec2020: rgbSpace(rec2020ToLinear, linearToRec2020, rec2020ToXyz, xyzToRec2020),
   hsl: { base: "srgb", toBase: hslToSrgb, fromBase: srgbToHsl, hue: 0, hueless: ([, s]) => s < 1e-4 },
   hwb: { base: "srgb", toBase: hwbToSrgb, fromBase: srgbToHwb, hue: 0, hueless: ([, w, b]) => w + b >= 100 - 1e-4 },
-  lab: { base: "xyz-d50", toBase: labToXyzD50, fromBase: xyzD50ToLab },
+  lab: { base: "xyz-d50", toBase: (c) => labToXyzD50(c, whiteD50), fromBase: (c) => xyzD50ToLab(c, whiteD50) },
   lch: { base: "lab", toBase: fromPolar, fromBase: toPolar, hue: 2, hueless: ([, c]) => c <= 0.0015 },
   oklab: {
     base: "xyz-d65",
@@ -231,20 +234,66 @@ export function solid(channels: Channels): Triple {
   return channels.map((channel) => channel ?? 0) as Triple;
 }
 
-function chain(space: Space): Space[] {
+/** Bradford's cone responses from XYZ, and back, to the digits colour profiles use. */
+const toCones: Matrix = [[0.8951, 0.2664, -0.1614], [-0.7502, 1.7135, 0.0367], [0.0389, -0.0685, 1.0296]];
+const fromCones: Matrix = [[0.9869929, -0.1470543, 0.1599627], [0.4323053, 0.5183603, 0.0492912], [-0.0085287, 0.0400428, 0.9684867]];
+
+/** From D65 (x 0.3127, y 0.3290) to D50 by scaling cone responses. */
+const profileAdaptation: Matrix = (() => {
+  const source = multiply(toCones, [0.3127 / 0.329, 1, (1 - 0.3127 - 0.329) / 0.329]);
+  const target = multiply(toCones, profileWhiteD50);
+  const scaled = toCones.map((row, at) => row.map((value) => (value * target[at]!) / source[at]!)) as unknown as Matrix;
+  const columns = [0, 1, 2].map((column) => multiply(fromCones, scaled.map((row) => row[column]!) as Triple));
+  return [0, 1, 2].map((row) => columns.map((column) => column[row]!)) as unknown as Matrix;
+})();
+
+type SpaceTable = Readonly<Record<Space, SpaceDefinition>>;
+
+/**
+ * The same spaces as Chromium computes with: its RGB spaces meet in XYZ at D50, by matrices rounded to 16 bits.
+ * Mixed and relative colours come out different in the fifth digit; computed values follow it.
+ */
+const browserSpaces: SpaceTable = {
+  ...spaces,
+  "xyz-d50": { base: "xyz-d65", toBase: (c) => multiply(inverse(profileAdaptation), c), fromBase: (c) => multiply(profileAdaptation, c) },
+  lab: { base: "xyz-d50", toBase: (c) => labToXyzD50(c, labWhiteD50), fromBase: (c) => xyzD50ToLab(c, labWhiteD50) },
+  ...Object.fromEntries(
+    (
+      [
+        ["srgb", srgbToLinear, linearToSrgb, [[0.436065674, 0.385147095, 0.143066406], [0.222488403, 0.716873169, 0.06060791], [0.013916016, 0.097076416, 0.714096069]]],
+        ["srgb-linear", (v) => v, (v) => v, [[0.436065674, 0.385147095, 0.143066406], [0.222488403, 0.716873169, 0.06060791], [0.013916016, 0.097076416, 0.714096069]]],
+        ["display-p3", srgbToLinear, linearToSrgb, [[0.515102, 0.291965, 0.157153], [0.241182, 0.692236, 0.0665819], [-0.00104941, 0.0418818, 0.784378]]],
+        ["a98-rgb", a98ToLinear, linearToA98, [[0.60974, 0.20528, 0.14919], [0.31111, 0.62567, 0.06322], [0.01947, 0.06087, 0.74457]]],
+        ["rec2020", rec2020ToLinear, linearToRec2020, [[0.673459, 0.165661, 0.1251], [0.279033, 0.675338, 0.0456288], [-0.00193139, 0.0299794, 0.797162]]],
+      ] as [Space, (v: number) => number, (v: number) => number, Matrix][]
+    ).map(([name, toLinear, fromLinear, matrix]) => [name, rgbSpace(toLinear, fromLinear, matrix, inverse(matrix), "xyz-d50")]),
+  ),
+};
+
+function inverse([[a, b, c], [d, e, f], [g, h, i]]: Matrix): Matrix {
+  const determinant = a * (e * i - f * h) - b * (d * i - f * g) + c * (d * h - e * g);
+  const over = (value: number) => value / determinant;
+  return [
+    [over(e * i - f * h), over(c * h - b * i), over(b * f - c * e)],
+    [over(f * g - d * i), over(a * i - c * g), over(c * d - a * f)],
+    [over(d * h - e * g), over(b * g - a * h), over(a * e - b * d)],
+  ];
+}
+
+function chain(space: Space, table: SpaceTable): Space[] {
   const steps: Space[] = [space];
-  for (let base = spaces[space].base; base; base = spaces[base].base) steps.push(base);
+  for (let base = table[space].base; base; base = table[base].base) steps.push(base);
   return steps;
 }
 
 /** Channels in another space, unclipped; a hue that says nothing comes back as a number. */
-export function convertChannels(channels: Triple, from: Space, to: Space): Triple {
-  const up = chain(from);
-  const down = chain(to);
+export function convertChannels(channels: Triple, from: Space, to: Space, table: SpaceTable = spaces): Triple {
+  const up = chain(from, table);
+  const down = chain(to, table);
   const meeting = up.find((space) => down.includes(space))!;
   let result = channels;
-  for (const space of up.slice(0, up.indexOf(meeting))) result = spaces[space].toBase(result);
-  for (const space of down.slice(0, down.indexOf(meeting)).reverse()) result = spaces[space].fromBase(result);
+  for (const space of up.slice(0, up.indexOf(meeting))) result = table[space].toBase(result);
+  for (const space of down.slice(0, down.indexOf(meeting)).reverse()) result = table[space].fromBase(result);
   return result;
 }
 
@@ -253,8 +302,17 @@ export function convertChannels(channels: Triple, from: Space, to: Space): Tripl
  * hue without meaning becomes `none` (4.4). A colour already in the space is returned as it is.
  */
 export function convertColor(color: Color, space: Space): Color {
+  return convertWith(spaces, color, space);
+}
+
+/** The same, to the digits of the browser's own computation. */
+export function convertAsBrowser(color: Color, space: Space): Color {
+  return convertWith(browserSpaces, color, space);
+}
+
+function convertWith(table: SpaceTable, color: Color, space: Space): Color {
   if (color.space === space) return color;
-  const channels = convertChannels(solid(color.channels), color.space, space) as Channels;
+  const channels = convertChannels(solid(color.channels), color.space, space, table) as Channels;
   const { hue, hueless } = spaces[space];
   if (hue !== undefined && hueless!(channels as Triple)) channels[hue] = null;
   return { space, channels, alpha: color.alpha };

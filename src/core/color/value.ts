@@ -7,7 +7,7 @@ import { absoluteUnit, evaluateMath, isMath, measureOf, type Measure } from "../
 import { interpolateColors, type HueWay } from "./mix";
 import { namedColors } from "./names";
 import { colorFunctions, colorFunctionSpaces, type ChannelSyntax, type FunctionSyntax } from "./notations";
-import { convertColor, solid } from "./spaces";
+import { convertAsBrowser, convertColor, solid } from "./spaces";
 import { systemColors } from "./system";
 import type { Channels, Color, Space } from "./types";
 
@@ -300,7 +300,7 @@ function mix(value: ColorValue & { kind: "mix" }, context: ColorContext): PlainC
     color = interpolateColors(color, colors[at]!, next === 0 ? 0 : shares[at]! / next, value.space, value.hue);
     weight = next;
   }
-  if (colors.length === 1) color = convertColor(color, value.space);
+  if (colors.length === 1) color = convertAsBrowser(color, value.space);
   if (total < 100 && color.alpha !== null) color = { ...color, alpha: (color.alpha * total) / 100 };
   if (color.space === "hsl" || color.space === "hwb") {
     return { color: { ...color, space: "srgb", channels: solid(convertColor({ ...color, channels: solid(color.channels) }, "srgb").channels) }, legacy: false };
@@ -310,7 +310,7 @@ function mix(value: ColorValue & { kind: "mix" }, context: ColorContext): PlainC
 
 function relative(value: ColorValue & { kind: "relative" }, context: ColorContext): PlainColor {
   const { syntax } = value;
-  const origin = convertColor(resolveColor(value.origin, context).color, syntax.space);
+  const origin = convertAsBrowser(resolveColor(value.origin, context).color, syntax.space);
   const keywords = keywordsOf(syntax, origin);
   // Channels of relative colours are clamped only where the space itself has bounds (CSS Color 5, 4.1).
   const bounds = (channel: ChannelSyntax): ChannelSyntax => (syntax.legacy ? { ...channel, clamp: [-Infinity, Infinity] } : channel);
