@@ -44,6 +44,7 @@ export default defineConfig([
   { files: ["scripts/**", "src/cli/**", "e2e/fidelity*"], rules: { "no-console": "off" } },
   {
     files: ["src/core/**/*.ts"],
+    ignores: ["**/*.test.ts", "**/testing/**"],
     rules: {
       "no-restricted-globals": [
         "error",

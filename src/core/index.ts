@@ -23,6 +23,7 @@ export {
   safeDocument, safeSheets, type AddressOf, type SafeDocument, type SafeElement, type SafeSheet,
 } from "./source/html/safe";
 export { positionAt } from "./source/lines";
+export { itemsOf } from "./source/html/sheets";
 export { normalisePath } from "./source/path";
 export {
   changeSite, fileBytes, kindOfPath, openSite, pagesOf, readFile, sheetsOf, siteOf, textFile,

@@ -19,7 +19,7 @@ export type Given =
 export type PreparedDeclaration =
   | { kind: "longhands"; entries: readonly (readonly [name: string, given: Given])[] }
   | { kind: "custom"; name: string; given: { kind: "text"; text: string } | { kind: "wide"; keyword: WideKeyword } }
-  /** A property that is valid but not among those computed here. */
+  /** A property that is not among those computed here; whether it is valid is only asked where it matters. */
   | { kind: "other" }
   | { kind: "invalid"; reason: InvalidReason };
 
@@ -53,7 +53,9 @@ export function prepare(property: string, valueText: string): PreparedDeclaratio
 
 /** Why a value is not valid for a property; null when it is. */
 export function invalidReason(property: string, valueText: string): InvalidReason | null {
-  const result = prepare(property.startsWith("--") ? property : property.toLowerCase(), valueText);
+  const name = property.startsWith("--") ? property : property.toLowerCase();
+  const result = prepare(name, valueText);
+  if (result.kind === "other") return otherReason(aliases[name] ?? name, valueText);
   return result.kind === "invalid" ? result.reason : null;
 }
 
@@ -72,11 +74,11 @@ function custom(name: string, text: string): PreparedDeclaration {
 const notInAll = new Set(["direction"]);
 
 function regular(property: string, text: string): PreparedDeclaration {
-  const components = componentsOf(text);
   const shorthand = shorthands.get(property);
   const reader = readerOf(property);
   const targets = shorthand?.longhands ?? (reader ? [property] : property === "all" ? longhands.map(({ name }) => name).filter((name) => !notInAll.has(name)) : null);
-  if (!targets) return otherProperty(property, text, components);
+  if (!targets) return { kind: "other" };
+  const components = componentsOf(text);
   if (components.length === 0) return { kind: "invalid", reason: "empty value" };
   const keyword = soleKeyword(components);
   if (keyword && wideKeywords.has(keyword)) {
@@ -129,10 +131,11 @@ export function usesVariables(components: readonly Component[]): boolean {
   );
 }
 
-function otherProperty(property: string, text: string, components: readonly Component[]): PreparedDeclaration {
-  if (!lexer.getProperty(property)) return { kind: "invalid", reason: "unknown property" };
-  if (components.length === 0) return { kind: "invalid", reason: "empty value" };
-  if (usesVariables(components) || property.startsWith("-")) return { kind: "other" };
-  return lexer.matchProperty(property, text).error ? { kind: "invalid", reason: "invalid value" } : { kind: "other" };
+/** Properties that are not computed here are judged by css-tree's grammars, which takes its time. */
+function otherReason(property: string, text: string): InvalidReason | null {
+  if (!lexer.getProperty(property)) return "unknown property";
+  const components = componentsOf(text);
+  if (components.length === 0) return "empty value";
+  if (usesVariables(components) || property.startsWith("-")) return null;
+  return lexer.matchProperty(property, text).error ? "invalid value" : null;
 }
-

@@ -1,6 +1,6 @@
 /** `@supports` conditions (CSS Conditional 4, section 2). */
 import { componentsOf, isDelim, splitAt, type Component } from "../source/css/components";
-import { prepare } from "./declarations";
+import { invalidReason } from "./declarations";
 import { evaluateCondition } from "./media";
 import { tryParseSelectorList } from "./selectors/parse";
 
@@ -35,5 +35,5 @@ function supportsDeclaration(text: string, components: readonly Component[]): bo
   if (name?.type !== "ident" || !isDelim(components[1], ":")) return false;
   const value = text.slice(components[1]!.end).trim().replace(/\s*!\s*important\s*$/i, "");
   const property = name.name.startsWith("--") ? name.name : name.name.toLowerCase();
-  return prepare(property, value).kind !== "invalid";
+  return invalidReason(property, value) === null;
 }

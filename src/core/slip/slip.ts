@@ -9,7 +9,7 @@ import type { ElementRef, Target } from "../edits/types";
 import { attributeSource } from "../edits/attributes";
 import { EditError } from "../edits/types";
 import { aliases } from "../cascade/properties";
-import { prepare } from "../cascade/declarations";
+import { invalidReason } from "../cascade/declarations";
 import { shorthands } from "../cascade/properties/shorthands";
 import { parseBlock, type Item } from "../source/css/syntax";
 import { isText } from "../source/html/document";
@@ -138,7 +138,7 @@ function idleDeclarations(site: Site, page: StyledPage, style: Style, row: SlipR
     for (const item of items) {
       const declaration = item.kind === "disabled" ? item.declaration : item.kind === "declaration" ? item : null;
       if (!declaration || !concerns(declaration.property, row)) continue;
-      const ignored = item.kind === "declaration" && prepare(declaration.property, declaration.valueText).kind === "invalid";
+      const ignored = item.kind === "declaration" && invalidReason(declaration.property, declaration.valueText) !== null;
       if (item.kind === "declaration" && !ignored) continue;
       const start = item.start + offset;
       const text = textFile(site, path)?.text ?? "";
