@@ -23,6 +23,11 @@ const looks = ["background-color", "background-image", ...edges.flatMap((edge) =
 const isHtml = (element: ElementNode) => element.namespace === "html";
 const typeOf = (element: ElementNode) => (element.attributes.get("type") ?? "text").trim().toLowerCase();
 
+/** Whether more than an element's name decides how its style is adjusted. */
+export function isAdjustedByAttributes({ tag, namespace }: ElementNode): boolean {
+  return namespace === "html" && controls.has(tag);
+}
+
 export function adjustStyle(style: Adjustable): void {
   const { element } = style;
   if (!isHtml(element)) {

@@ -61,11 +61,11 @@ export function explain(site: Site, page: StyledPage, index: number, property: s
   if (at === undefined) throw new RangeError(`${property} is not a longhand that is computed.`);
   const computed = computedValue(style, property);
   let holder: Style | null = style;
-  let winner = holder.winners.get(property) ?? null;
+  let winner = holder.shared.winners.get(property) ?? null;
   const inherited = longhands[at]!.inherited;
   while (holder && inherits(winner, inherited)) {
     holder = holder.parent;
-    winner = holder?.winners.get(property) ?? null;
+    winner = holder?.shared.winners.get(property) ?? null;
   }
   if (!holder || !winner) {
     return { property, computed, written: null, from: "initial", inheritedFrom: null, contenders: [], sentence: `${computed}: nothing sets it.` };

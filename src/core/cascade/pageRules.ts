@@ -1,6 +1,7 @@
 /** The rules of one page in force under given conditions, in the order of the cascade, indexed for matching. */
 import type { ElementNode, HtmlDocument } from "../source/html/document";
 import type { SheetSource } from "../source/html/sheets";
+import type { Ancestors } from "./ancestors";
 import type { Conditions } from "./conditions";
 import { matchesMedia } from "./media";
 import { isEntry, rulesOf, type RegisteredProperty, type RuleConditions, type RuleEntry, type ScopeLimits } from "./rules";
@@ -179,11 +180,12 @@ function add(map: Map<string, Indexed[]>, key: string, value: Indexed): void {
 }
 
 /** All rules that match an element, in no order; a rule that matches by several selectors comes with the most specific. */
-export function matchRules(index: RuleIndex, element: ElementNode, context: MatchContext): Match[] {
+export function matchRules(index: RuleIndex, element: ElementNode, context: MatchContext, ancestors: Ancestors | null): Match[] {
   const best = new Map<PageRule, Match>();
   const consider = (list: readonly Indexed[] | undefined) => {
     if (!list) return;
     for (const { rule, selector } of list) {
+      if (ancestors && !ancestors.mayMatch(selector)) continue;
       const earlier = best.get(rule);
       if (earlier && !isStronger(selector.specificity, earlier.specificity)) continue;
       const proximity = matchInScope(rule.entry.conditions.scopes, selector, element, context);

@@ -6,7 +6,8 @@ import { parseBlock, type Declaration } from "../source/css/syntax";
 import { documentOf, type ElementNode, type HtmlDocument } from "../source/html/document";
 import { sheetsOfPage, type PageSheets, type SheetSource } from "../source/html/sheets";
 import type { Site, TextFile } from "../source/site";
-import { adjustStyle } from "./adjust";
+import { adjustStyle, isAdjustedByAttributes } from "./adjust";
+import { Ancestors } from "./ancestors";
 import { browserSheet, quirksSheet } from "./browserSheet";
 import type { Conditions } from "./conditions";
 import { prepareDeclaration, readPending, type Given } from "./declarations";
@@ -43,17 +44,25 @@ interface BlockEntry {
   custom: { name: string; given: { kind: "text"; text: string } | { kind: "wide"; keyword: string } } | null;
 }
 
-/** An element's computed style. Values by longhand, as the property's own file computes them. */
+/** An element's computed style. Elements that the same declarations apply to, under like parents, share their values. */
 export interface Style {
   element: ElementNode;
   parent: Style | null;
+  /** All that applies to the element, weakest first. */
+  blocks: readonly Block[];
+  shared: SharedStyle;
+}
+
+/** Computed values, by longhand, as the property's own file computes them. */
+export interface SharedStyle {
+  parent: SharedStyle | null;
   values: unknown[];
   custom: CustomProperties;
   scheme: "light" | "dark";
   winners: ReadonlyMap<string, Winner>;
-  /** All that applies to the element, weakest first. */
-  blocks: readonly Block[];
   context: ComputeContext;
+  /** Values as text, made when they are asked for. */
+  texts: (string | undefined)[];
 }
 
 export interface StyledPage {
@@ -84,11 +93,12 @@ function browserOf(document: HtmlDocument): SheetSource {
 export function computedValue(style: Style, name: string): string {
   const index = longhandIndex.get(name);
   if (index === undefined) throw new RangeError(`${name} is not a longhand that is computed.`);
-  return longhands[index]!.serialise(style.values[index], style.context);
+  const { texts, values, context } = style.shared;
+  return (texts[index] ??= longhands[index]!.serialise(values[index], context));
 }
 
 export function valueOf<Value>(style: Style, name: string): Value {
-  return style.values[longhandIndex.get(name)!] as Value;
+  return style.shared.values[longhandIndex.get(name)!] as Value;
 }
 
 export function fontSizeOf(style: Style): number {
@@ -133,8 +143,8 @@ export function attachedDeclarations(element: ElementNode): readonly Declaration
 }
 
 /** All blocks that apply to an element, weakest first among what is not important. */
-export function blocksFor(element: ElementNode, rules: PageRules, matching: MatchContext): Block[] {
-  const found = matchRules(rules.index, element, matching);
+function blocksFor(element: ElementNode, rules: PageRules, matching: MatchContext, ancestors: Ancestors): Block[] {
+  const found = matchRules(rules.index, element, matching, ancestors);
   found.sort(compareMatches);
   const list: Block[] = found.map((match) => ({
     origin: match.rule.origin,
@@ -207,8 +217,13 @@ const noCustom: CustomProperties = new Map();
 
 class Computer {
   private readonly results: Style[] = [];
-  private rootStyle: Style | null = null;
+  private rootStyle: SharedStyle | null = null;
   private readonly metaScheme: string | null;
+  private readonly ancestors = new Ancestors();
+  /** Styles by what they come from. */
+  private readonly known = new Map<string, SharedStyle>();
+  private readonly identities = new Map<SharedStyle, number>();
+  private readonly texts = new Map<string, number>();
 
   constructor(
     private readonly rules: PageRules,
@@ -222,18 +237,41 @@ class Computer {
 
   all(): Style[] {
     for (const element of this.document.elements) {
+      this.ancestors.enter(element);
       const parent = element.parent ? this.results[element.parent.index]! : null;
-      const style = this.style(element, parent);
-      this.rootStyle ??= style;
+      const blocks = blocksFor(element, this.rules, this.matching, this.ancestors);
+      const style: Style = { element, parent, blocks, shared: this.sharedStyle(element, parent?.shared ?? null, blocks) };
+      this.rootStyle ??= style.shared;
       this.results.push(style);
+      this.ancestors.leave(element);
     }
     return this.results;
   }
 
-  private style(element: ElementNode, parent: Style | null): Style {
-    const list = blocksFor(element, this.rules, this.matching);
+  private sharedStyle(element: ElementNode, parent: SharedStyle | null, blocks: readonly Block[]): SharedStyle {
+    if (!parent || isAdjustedByAttributes(element)) return this.compute(element, parent, blocks);
+    const key = `${this.identities.get(parent)} ${element.namespace} ${element.tag} ${blocks.map((block) => this.identify(block)).join()}`;
+    let style = this.known.get(key);
+    if (!style) {
+      style = this.compute(element, parent, blocks);
+      this.known.set(key, style);
+    }
+    return style;
+  }
+
+  /** A block as a short text: the place of its rule, or of the text of its declarations among those met. */
+  private identify({ match, normal, important, attached }: Block): string {
+    if (match) return String(match.rule.order);
+    const text = [...normal, ...important].map(({ declaration }) => `${declaration.property}:${declaration.valueText}!${declaration.important}`).join(";");
+    let number = this.texts.get(text);
+    if (number === undefined) this.texts.set(text, (number = this.texts.size));
+    return `${attached ? "s" : "h"}${number}`;
+  }
+
+  private compute(element: ElementNode, parent: SharedStyle | null, list: readonly Block[]): SharedStyle {
     const { winners, custom } = this.cascade(list, parent);
-    const style: Style = { element, parent, values: new Array(longhands.length), custom, scheme: "light", winners, blocks: list, context: null! };
+    const style: SharedStyle = { parent, values: new Array(longhands.length), custom, scheme: "light", winners, context: null!, texts: [] };
+    this.identities.set(style, this.identities.size);
     const context = new Context(style, this.conditions, this.rootStyle, this.document.mode === "quirks");
     style.context = context;
     style.values[directionAt] = this.longhand(directionAt, style, context);
@@ -254,7 +292,7 @@ class Computer {
     return style;
   }
 
-  private cascade(list: readonly Block[], parent: Style | null): { winners: Map<string, Winner>; custom: CustomProperties } {
+  private cascade(list: readonly Block[], parent: SharedStyle | null): { winners: Map<string, Winner>; custom: CustomProperties } {
     const winners = new Map<string, Winner>();
     const own = new Map<string, DeclaredText>();
     let usesLogical = false;
@@ -270,9 +308,9 @@ class Computer {
   }
 
   /** Flow-relative longhands take the place of the physical ones they stand for, in the order of the cascade. */
-  private mapLogical(list: readonly Block[], winners: Map<string, Winner>, parent: Style | null, custom: CustomProperties): Map<string, Winner> {
+  private mapLogical(list: readonly Block[], winners: Map<string, Winner>, parent: SharedStyle | null, custom: CustomProperties): Map<string, Winner> {
     const flow = (index: number): string => {
-      const probe = { element: null!, parent, values: [], custom, scheme: "light", winners, context: null! } as unknown as Style;
+      const probe: SharedStyle = { parent, values: [], custom, scheme: "light", winners, context: null!, texts: [] };
       return String(this.longhand(index, probe, new Context(probe, this.conditions, this.rootStyle, false)));
     };
     const direction = flow(directionAt);
@@ -287,7 +325,7 @@ class Computer {
     return mapped;
   }
 
-  private longhand(index: number, style: Style, context: Context): unknown {
+  private longhand(index: number, style: SharedStyle, context: Context): unknown {
     const { name, inherited } = longhands[index]!;
     const winner = style.winners.get(name) ?? null;
     const specified = winner ? this.specified(winner, style, index) : inherited ? "inherit" : "initial";
@@ -298,7 +336,7 @@ class Computer {
     return longhands[index]!.compute(specified.value, context);
   }
 
-  private specified(winner: Winner, style: Style, index: number): { value: unknown } | "inherit" | "initial" {
+  private specified(winner: Winner, style: SharedStyle, index: number): { value: unknown } | "inherit" | "initial" {
     const { inherited } = longhands[index]!;
     const unset = inherited ? "inherit" : "initial";
     for (let current: Winner | null = winner; current; ) {
@@ -341,9 +379,9 @@ function rolledBack(winner: Winner, keyword: "revert" | "revert-layer"): Winner 
   return null;
 }
 
-function inheritSize(style: Style, defaultSize: number): FontSize {
+function inheritSize(style: SharedStyle, defaultSize: number): FontSize {
   const parent = style.parent!;
-  const isMono = (one: Style) => isMonospaceAlone(one.values[familyAt] as FamilyName[]);
+  const isMono = (one: SharedStyle) => isMonospaceAlone(one.values[familyAt] as FamilyName[]);
   return fitMonospace(parent.values[sizeAt] as FontSize, isMono(style), isMono(parent), defaultSize);
 }
 
@@ -351,9 +389,9 @@ class Context implements ComputeContext {
   computing = 0;
 
   constructor(
-    private readonly style: Style,
+    private readonly style: SharedStyle,
     private readonly conditions: Conditions,
-    private readonly rootStyle: Style | null,
+    private readonly rootStyle: SharedStyle | null,
     readonly quirks: boolean,
   ) {}
 
@@ -451,7 +489,7 @@ class Context implements ComputeContext {
     }
   }
 
-  private lineHeight(style: Style | null): number {
+  private lineHeight(style: SharedStyle | null): number {
     const size = (style?.values[sizeAt] as FontSize | undefined)?.px ?? this.conditions.rootSize;
     const value = style?.values[lineHeightAt] as LineHeight | undefined;
     const px = (value && leadingPx(value, Math.fround(size))) ?? size * 1.15;

@@ -95,7 +95,7 @@ function groundLayers(style: Style): Layers {
   for (let current: Style | null = style; current; current = current.parent) chain.unshift(current);
   const root = chain[0]!;
   const result: Layers = {
-    layers: [{ colors: [root.scheme === "dark" ? darkCanvas : white], opacity: 1 }],
+    layers: [{ colors: [root.shared.scheme === "dark" ? darkCanvas : white], opacity: 1 }],
     doubt: null,
     from: null,
     kind: "canvas",
@@ -129,7 +129,7 @@ function hasBackground(style: Style): boolean {
 }
 
 function contextOf(style: Style) {
-  return { current: valueOf<PlainColor>(style, "color"), scheme: style.scheme };
+  return { current: valueOf<PlainColor>(style, "color"), scheme: style.shared.scheme };
 }
 
 function backgroundColor(style: Style): Color {
