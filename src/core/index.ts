@@ -7,6 +7,7 @@ export { reportedLonghands } from "./cascade/properties";
 export { computedValue, stylePage, type Style, type StyledPage } from "./cascade/styles";
 export { styledPage } from "./cascade/styledPages";
 export { explain, type Contender, type Explanation } from "./cascade/explain";
+export { matchingElements } from "./cascade/selectors";
 export { completions } from "./completion";
 export {
   contrastRatio, convertColor, formatColor, neededRatio, parseColor, showRatio, type Color, type Notation, type Space,

@@ -223,10 +223,12 @@ function matchesRelative(selector: Selector, at: number, element: ElementNode, a
   }
 }
 
+/** All below an element, in no recursion: pages may nest deeper than the stack. */
 function* descendants(element: ElementNode): Generator<ElementNode> {
-  for (const child of element.children) {
-    yield child;
-    yield* descendants(child);
+  const pending = [...element.children].reverse();
+  for (let next = pending.pop(); next; next = pending.pop()) {
+    yield next;
+    for (let at = next.children.length - 1; at >= 0; at -= 1) pending.push(next.children[at]!);
   }
 }
 
