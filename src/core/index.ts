@@ -23,7 +23,7 @@ export { documentOf } from "./source/html/document";
 export {
   safeDocument, safeSheets, type AddressOf, type SafeDocument, type SafeElement, type SafeSheet,
 } from "./source/html/safe";
-export { positionAt } from "./source/lines";
+export { offsetAt, positionAt } from "./source/lines";
 export { itemsOf } from "./source/html/sheets";
 export { normalisePath } from "./source/path";
 export {

@@ -5,8 +5,11 @@ import type { ElementNode } from "../source/html/document";
 import { positionAt } from "../source/lines";
 import { textFile, type Site } from "../source/site";
 import { prepare } from "./declarations";
+import { matchInScope, unmetCondition } from "./pageRules";
 import { aliases, longhandIndex, longhands } from "./properties";
 import { shorthands } from "./properties/shorthands";
+import { isEntry, rulesOf } from "./rules";
+import type { MatchContext } from "./selectors/match";
 import { computedValue, type Block, type Style, type StyledPage, type Winner } from "./styles";
 
 /** Where a declaration stands. Offsets are UTF-16 units of the file's text. */
@@ -68,7 +71,8 @@ export function explain(site: Site, page: StyledPage, index: number, property: s
     winner = holder?.shared.winners.get(property) ?? null;
   }
   if (!holder || !winner) {
-    return { property, computed, written: null, from: "initial", inheritedFrom: null, contenders: [], sentence: `${computed}: nothing sets it.` };
+    const waiting = outOfForce(site, page, style.element, property);
+    return { property, computed, written: null, from: "initial", inheritedFrom: null, contenders: waiting, sentence: `${computed}: nothing sets it${waiting.length ? " here" : ""}.` };
   }
   const contenders: Contender[] = [];
   const first = contenderOf(site, page, holder.element, winner, null);
@@ -76,6 +80,7 @@ export function explain(site: Site, page: StyledPage, index: number, property: s
   for (let next = winner.beaten; next; next = next.beaten) {
     contenders.push(contenderOf(site, page, holder.element, next, reasonLost(next, winner)));
   }
+  contenders.push(...outOfForce(site, page, holder.element, property));
   const from = holder === style ? "declared" : "inherited";
   return {
     property,
@@ -86,6 +91,44 @@ export function explain(site: Site, page: StyledPage, index: number, property: s
     contenders,
     sentence: sentenceFor(computed, contenders, from === "inherited" ? holder.element : null),
   };
+}
+
+/** Declarations of rules that match but whose conditions do not hold, last first. */
+function outOfForce(site: Site, page: StyledPage, element: ElementNode, property: string): Contender[] {
+  const found: Contender[] = [];
+  const context: MatchContext = { quirks: page.document.mode === "quirks", scope: null, forced: null };
+  for (const sheet of page.sheets.owners.flatMap((owner) => owner.sheets)) {
+    for (const step of rulesOf(sheet.items).steps) {
+      if (!isEntry(step)) continue;
+      const unmet = unmetCondition(step.conditions, sheet, page.conditions);
+      const declaration = unmet && step.declarations.findLast((one) => sets(one, property));
+      if (!unmet || !declaration) continue;
+      const selector = step.selectors.find((one) => one.pseudoElement === null && matchInScope(step.conditions.scopes, one, element, context) !== null);
+      if (!selector) continue;
+      const offset = sheet.offset + declaration.start;
+      const where = positionAt(textFile(site, sheet.path)?.text ?? sheet.text, offset);
+      const condition = unmet.kind === "container" ? `what \`@container ${unmet.text}\` asks for is not known` : `\`@${unmet.kind} ${unmet.text}\` does not hold`;
+      found.unshift({
+        property: declaration.property,
+        value: declaration.valueText,
+        important: declaration.important,
+        selector: step.rule.preludeText.replace(/\s+/g, " "),
+        specificity: selector.specificity,
+        layer: step.layer,
+        origin: "author",
+        attached: false,
+        place: { path: sheet.path, offset, rule: sheet.offset + step.rule.start, ...where },
+        switch: { path: sheet.path, start: offset, element: null },
+        lost: condition,
+      });
+    }
+  }
+  return found;
+}
+
+function sets(declaration: Declaration, property: string): boolean {
+  const prepared = prepare(declaration.property, declaration.valueText);
+  return prepared.kind === "longhands" && prepared.entries.some(([name]) => name === property);
 }
 
 function inherits(winner: Winner | null, inherited: boolean): boolean {
@@ -178,7 +221,7 @@ const describe = (one: Contender) => {
 };
 
 function sentenceFor(computed: string, contenders: readonly Contender[], from: ElementNode | null): string {
-  const [first, second] = contenders;
+  const [first, second] = contenders.filter(({ lost }) => !lost?.endsWith("does not hold") && !lost?.endsWith("is not known"));
   const start = from ? `${computed}, inherited from ${from.tag}` : computed;
   if (!first) return `${start}.`;
   if (!second || second.origin === "browser") return `${start}, from ${describe(first)}.`;

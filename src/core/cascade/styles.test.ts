@@ -101,6 +101,13 @@ describe("why", () => {
     expect(why("font-weight").contenders[1]).toMatchObject({ origin: "browser", lost: "it is the browser's own" });
   });
 
+  test("rules whose condition does not hold are told, and never win", () => {
+    const waiting = pageWith("p{color:red} @media (max-width:100px){p{color:blue}}", '<p id="t">');
+    const { contenders, sentence } = explain(waiting, styledPage(waiting, textFile(waiting, "index.html")!, defaultConditions), styleOf(waiting, "t").element.index, "color");
+    expect(contenders.map(({ value, lost }) => [value, lost])).toEqual([["red", null], ["blue", "`@media (max-width:100px)` does not hold"]]);
+    expect(sentence).toBe("rgb(255, 0, 0), from `p` in index.html line 1.");
+  });
+
   test("what nothing sets is said to be so", () => {
     expect(why("text-indent")).toMatchObject({ from: "initial", contenders: [] });
   });

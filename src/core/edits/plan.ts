@@ -193,7 +193,7 @@ function declareWarnings(after: Site, edit: Edit & { kind: "declare" }, conditio
   const longhand = readerOf(property) ? property : shorthands.get(property)?.longhands[0];
   if (!longhand) return [];
   const { contenders, from } = explain(after, page, place.index, longhand);
-  const [winner] = contenders;
+  const winner = contenders.find(({ lost }) => lost === null);
   if (!winner) return [];
   const selectors = target.kind === "new-rule" ? target.selector : target.kind === "class" ? `.${target.name}` : target.kind === "id" ? `#${target.name}` : null;
   const mine = (one: typeof winner) => {

@@ -40,6 +40,19 @@ test("a page without any sheet, a selector that is none, and parts on other serv
   expect(said(pageWith("", '<img src="https://far.example/a.png">')).join()).toContain("https://far.example/a.png is on another server and is left out.");
 });
 
+describe("slips of the pen", () => {
+  test.each<[string, string, string, string]>([
+    ["a missing semicolon", "p {\n  color: red\n  font-size: 20px;\n}", "", "A semicolon is missing after `red`: `font-size` is read as part of the value and both are ignored."],
+    ["a brace left open", "p { color: red;\nh1 { top: 0 }", "", "The block of `p` is never closed: all that follows is read as part of it."],
+    ["a comment left open", "p { top: 0 }\n/* to do\nh1 { top: 0 }", "", "A comment is opened here and never closed: all that follows is left out."],
+    ["the wrong letter case", ".Lead { top: 0 }", '<p class="lead">', "`.Lead` matches nothing. The letter case of classes and ids counts: `.lead` would match 1 element."],
+    ["a blank too many", "p .lead { top: 0 }", '<p class="lead">', "`p .lead` matches nothing. With a blank it asks for something inside; without it, `p.lead` would match 1 element."],
+    ["a blank too few", "p.in { top: 0 }", '<p><b class="in">', "`p.in` matches nothing. Without a blank it asks for one element that is both; with it, `p .in` would match 1 element."],
+  ])("%s", (_, css, body, expected) => {
+    expect(said(pageWith(css, body)).join("\n")).toContain(expected);
+  });
+});
+
 test("text in the colour of its ground is called invisible", () => {
   expect(said(pageWith("p{color:#fff}", "<p>x</p>"))[0]).toContain("is invisible on its ground: 1.0 to 1");
 });

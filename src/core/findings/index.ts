@@ -1,13 +1,15 @@
 /** The list of checks, and the one way to run them. A new check is a file and a line here. */
+import { brokenText } from "./brokenText";
 import { contrast } from "./contrast";
 import { ignoredDeclarations } from "./declarations";
 import { missingSheet } from "./missingSheet";
 import { noSheet } from "./noSheet";
 import { remoteParts } from "./remote";
 import { invalidSelectors } from "./selectors";
+import { unmatchedSelectors } from "./unmatched";
 import type { Check, CheckContext, Finding } from "./types";
 
-export const checks: readonly Check[] = [missingSheet, noSheet, ignoredDeclarations, invalidSelectors, contrast, remoteParts];
+export const checks: readonly Check[] = [missingSheet, noSheet, brokenText, ignoredDeclarations, invalidSelectors, unmatchedSelectors, contrast, remoteParts];
 
 export function findingsFor(context: CheckContext): Finding[] {
   return checks.flatMap((check) => check.run(context));

@@ -10,6 +10,7 @@ import { attributeSource } from "../edits/attributes";
 import { EditError } from "../edits/types";
 import { aliases } from "../cascade/properties";
 import { invalidReason } from "../cascade/declarations";
+import { ignoredMessage } from "../findings";
 import { shorthands } from "../cascade/properties/shorthands";
 import { parseBlock, type Item } from "../source/css/syntax";
 import { isText } from "../source/html/document";
@@ -29,6 +30,8 @@ export interface SlipRowValue extends SlipRow, Explanation {
 
 export interface IdleDeclaration {
   state: "off" | "ignored";
+  /** Why it is ignored, in plain words. */
+  reason: string | null;
   property: string;
   value: string;
   selector: string;
@@ -107,7 +110,7 @@ function rowValue(site: Site, page: StyledPage, style: Style, row: SlipRow): Sli
   const { ground } = legibility(style);
   const subject = isGround ? page.styles[ground.from ?? style.element.index]! : style;
   const explanation = explain(site, page, subject.element.index, row.longhand);
-  const [winner] = explanation.contenders;
+  const winner = explanation.contenders.find(({ lost }) => lost === null);
   const ownTarget: Target | null = isGround && subject !== style && winner?.place?.rule != null
     ? { kind: "rule", path: winner.place.path, start: winner.place.rule }
     : null;
@@ -144,6 +147,7 @@ function idleDeclarations(site: Site, page: StyledPage, style: Style, row: SlipR
       const text = textFile(site, path)?.text ?? "";
       idle.push({
         state: ignored ? "ignored" : "off",
+        reason: ignored ? ignoredMessage(declaration.property, declaration.valueText) : null,
         property: declaration.property,
         value: declaration.valueText,
         selector,

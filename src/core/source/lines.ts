@@ -9,12 +9,7 @@ const cacheLimit = 64;
 
 /** The line and column of an offset; CRLF, LF, CR and FF each end a line. */
 export function positionAt(text: string, offset: number): Position {
-  let starts = cache.get(text);
-  if (!starts) {
-    starts = lineStarts(text);
-    if (cache.size >= cacheLimit) cache.delete(cache.keys().next().value!);
-    cache.set(text, starts);
-  }
+  const starts = knownStarts(text);
   let low = 0;
   let high = starts.length - 1;
   while (low < high) {
@@ -23,6 +18,22 @@ export function positionAt(text: string, offset: number): Position {
     else high = middle - 1;
   }
   return { line: low + 1, column: offset - starts[low]! + 1 };
+}
+
+/** The offset of a line and column; beyond the text, its end. */
+export function offsetAt(text: string, line: number, column: number): number {
+  const start = knownStarts(text)[line - 1];
+  return start === undefined ? text.length : Math.min(text.length, start + column - 1);
+}
+
+function knownStarts(text: string): Uint32Array {
+  let starts = cache.get(text);
+  if (!starts) {
+    starts = lineStarts(text);
+    if (cache.size >= cacheLimit) cache.delete(cache.keys().next().value!);
+    cache.set(text, starts);
+  }
+  return starts;
 }
 
 function lineStarts(text: string): Uint32Array {

@@ -1,6 +1,7 @@
 "use client";
 
 import { Popover, Select } from "antd";
+import { offsetAt } from "@/core";
 import { plural } from "../shared/numbers";
 import { Prose } from "../shared/Prose";
 import { useWorkspace } from "../workspace/context";
@@ -52,6 +53,12 @@ function OpeningNotes() {
   const refused = useWorkspace((state) => state.record?.refused);
   const notes = (findings ?? []).filter(({ check }) => check !== "contrast");
   const count = notes.length + (refused?.length ?? 0);
+  const files = useWorkspace((state) => state.files);
+  const showSource = useWorkspace((state) => state.showSource);
+  const step = (path: string, line: number, column: number) => {
+    const file = files.get(path)?.file;
+    if (file && file.kind !== "other") showSource({ path, offset: offsetAt(file.text, line, column) });
+  };
   if (count === 0) return null;
   const list = (
     <ul className={styles.notes}>
@@ -60,9 +67,9 @@ function OpeningNotes() {
           <span>
             <Prose>{message}</Prose>
           </span>
-          <code className={styles.where}>
+          <button type="button" className={`text-button mono ${styles.where}`} onClick={() => step(path, line, column)}>
             {path} line {line}
-          </code>
+          </button>
         </li>
       ))}
       {refused?.map(({ path, reason }) => (

@@ -19,6 +19,7 @@ interface Shown {
   /** Lines of the rule, from 1. */
   first: number;
   last: number;
+  whole: boolean;
 }
 
 /** The source of the rule in question, under the page: editable, in step with the slip, changes marked. */
@@ -30,19 +31,21 @@ export function SourcePane() {
   const rehearsal = useWorkspace((state) => state.rehearsal);
   const [shown, setShown] = useState<Shown | null>(null);
 
+  const asked = useWorkspace((state) => state.source);
   const target = slip?.targets[0]?.target;
-  const path = target?.kind === "rule" ? target.path : page;
-  const offset = target?.kind === "rule" ? target.start : 0;
+  const rule = target?.kind === "rule" ? { path: target.path, offset: target.start } : null;
+  const { path, offset } = asked ?? rule ?? { path: page, offset: 0 };
+  const whole = !asked && !rule;
   useEffect(() => {
     let stale = false;
     if (!path) return;
     void engine.source(path, offset).then((source) => {
-      if (!stale && source) setShown({ path, first: source.firstLine, last: offset === 0 && target?.kind !== "rule" ? source.firstLine : source.lastLine });
+      if (!stale && source) setShown({ path, first: source.firstLine, last: source.lastLine, whole });
     });
     return () => {
       stale = true;
     };
-  }, [engine, path, offset, files, target?.kind]);
+  }, [engine, path, offset, files, whole]);
 
   const record = shown ? files.get(shown.path) : undefined;
   if (!shown || !record || record.file.kind === "other") return <div className={styles.pane} />;
@@ -52,15 +55,11 @@ export function SourcePane() {
     <section className={styles.pane} aria-label="Source">
       <div className={styles.head}>
         <b>{shown.path}</b>
-        {shown.last > shown.first && (
-          <span>
-            lines {shown.first} to {shown.last}
-          </span>
-        )}
+        {!shown.whole && <span>{shown.last > shown.first ? `lines ${shown.first} to ${shown.last}` : `line ${shown.first}`}</span>}
         <span className={styles.space} />
         <span>{changedLines === 0 ? "as it was opened" : `${plural(changedLines, "line")} changed since opening`}</span>
       </div>
-      <Source key={shown.path} path={shown.path} text={record.file.text} original={record.original ?? ""} first={shown.first} last={shown.last} html={record.file.kind === "html"} waiting={own.length > 0} />
+      <Source key={shown.path} path={shown.path} text={record.file.text} original={record.original ?? ""} first={shown.first} last={shown.whole ? 0 : shown.last} html={record.file.kind === "html"} waiting={own.length > 0} />
     </section>
   );
 }
@@ -189,7 +188,7 @@ function marksFor(state: EditorState, original: string, first: number, last: num
   const builder = new RangeSetBuilder<Decoration>();
   const lines = new Map<number, { rule: boolean; changed: boolean; from: number; to: number }>();
   const { doc } = state;
-  for (let number = first; number <= Math.min(last, doc.lines) && last > first; number += 1) lines.set(number, { rule: true, changed: false, from: 0, to: 0 });
+  for (let number = first; number <= Math.min(last, doc.lines); number += 1) lines.set(number, { rule: true, changed: false, from: 0, to: 0 });
   if (original !== doc.toString()) {
     let number = 1;
     let removed: string[] = [];

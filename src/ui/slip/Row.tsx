@@ -62,7 +62,7 @@ function shortColor(computed: string): string {
 }
 
 function originLabel(row: SlipRowValue): string {
-  const [winner] = row.contenders;
+  const winner = row.contenders.find(({ lost }) => lost === null);
   if (!winner) return "not set";
   if (winner.origin === "browser") return row.from === "inherited" ? "inherited, browser" : "browser";
   if (winner.origin === "hint") return "attribute";
@@ -89,9 +89,9 @@ function Why({ row, page }: { row: SlipRowValue; page: string }) {
               {one.property}: {one.value}
             </code>
             <span>
-              {one.selector}, {one.path} line {one.line}
+              <SourceStep label={one.selector} path={one.path} line={one.line} offset={one.start} />
             </span>
-            <em>{one.state === "off" ? "switched off" : "ignored: not valid"}</em>
+            <em>{one.reason ? <Prose>{one.reason}</Prose> : "switched off"}</em>
             {one.state === "off" && <Toggle label="Switch on" path={one.path} start={one.start} element={one.element} />}
           </li>
         ))}
@@ -108,10 +108,17 @@ function ContenderLine({ one, page }: { one: Contender; page: string }) {
         {one.important && " !important"}
       </code>
       <span>
-        {one.origin === "browser" ? "the browser's own sheet" : one.place ? `${one.selector}, ${one.place.path} line ${one.place.line}` : one.selector}
+        {one.origin === "browser" ? (
+          "the browser's own sheet"
+        ) : one.place ? (
+          <SourceStep label={one.selector} path={one.place.path} line={one.place.line} offset={one.place.offset} />
+        ) : (
+          one.selector
+        )}
         {one.specificity && one.origin === "author" && ` (${one.specificity.join(", ")})`}
+        {one.layer !== null && `, layer ${one.layer}`}
       </span>
-      <em>{one.lost ? `loses: ${one.lost}` : "in force"}</em>
+      <em>{one.lost ? <Prose>{`loses: ${one.lost}`}</Prose> : "in force"}</em>
       {one.switch && (
         <Toggle
           label="Switch off" path={one.switch.path} start={one.switch.start}
@@ -119,6 +126,19 @@ function ContenderLine({ one, page }: { one: Contender; page: string }) {
         />
       )}
     </li>
+  );
+}
+
+/** A step to where something stands in the source. */
+function SourceStep({ label, path, line, offset }: { label: string; path: string; line: number; offset: number }) {
+  const showSource = useWorkspace((state) => state.showSource);
+  return (
+    <>
+      {label},{" "}
+      <button type="button" className="text-button" onClick={() => showSource({ path, offset })}>
+        {path} line {line}
+      </button>
+    </>
   );
 }
 

@@ -35,9 +35,16 @@ export interface Workspace {
   /** Places a choice would touch, marked on the page before anything is written. */
   reach: readonly ElementRef[] | null;
   rehearsal: Rehearsal | null;
+  /** The place in the source that was asked for; the rule to write to is shown when it is null. */
+  source: SourcePlace | null;
   save: SaveState;
   notice: string | null;
   unstyled: boolean;
+}
+
+export interface SourcePlace {
+  path: string;
+  offset: number;
 }
 
 export interface WorkspaceActions {
@@ -47,6 +54,7 @@ export interface WorkspaceActions {
   setConditions(conditions: Partial<Conditions>): Promise<void>;
   setUnstyled(unstyled: boolean): void;
   showReach(places: readonly ElementRef[] | null): void;
+  showSource(place: SourcePlace): void;
   /** Plans an edit and shows it on the page without writing; null takes it off again. */
   rehearse(edit: Edit | null): Promise<{ plan: Plan | null; problem: string | null }>;
   write(edit: Edit, label: string): Promise<{ plan: Plan | null; problem: string | null }>;
@@ -62,7 +70,7 @@ export type WorkspaceStore = ReturnType<typeof createWorkspace>;
 
 const initial: Workspace = {
   status: "loading", record: null, files: new Map(), redoable: 0, conditions: defaultConditions, summary: null, page: null, view: null,
-  viewNumber: 0, picked: null, slip: null, reach: null, rehearsal: null, save: { kind: "saving" }, notice: null, unstyled: false,
+  viewNumber: 0, picked: null, slip: null, reach: null, rehearsal: null, source: null, save: { kind: "saving" }, notice: null, unstyled: false,
 };
 
 export function createWorkspace(engine: Remote<Engine>) {
@@ -166,7 +174,7 @@ export function createWorkspace(engine: Remote<Engine>) {
 
     const openPage = async (path: string) => {
       const view = await engine.page(path, get().conditions);
-      set({ page: path, view, viewNumber: get().viewNumber + 1, picked: null, slip: null, reach: null, rehearsal: null });
+      set({ page: path, view, viewNumber: get().viewNumber + 1, picked: null, slip: null, reach: null, rehearsal: null, source: null });
     };
 
     const move = (direction: "undo" | "redo") =>
@@ -203,7 +211,7 @@ export function createWorkspace(engine: Remote<Engine>) {
       openPage: (path) => inTurn(() => openPage(path)),
 
       pick: async (ref) => {
-        set({ picked: ref, reach: null });
+        set({ picked: ref, reach: null, source: null });
         if (ref && ref.page !== get().page) {
           await openPage(ref.page);
           set({ picked: ref });
@@ -221,6 +229,8 @@ export function createWorkspace(engine: Remote<Engine>) {
       setUnstyled: (unstyled) => set({ unstyled }),
 
       showReach: (reach) => set({ reach }),
+
+      showSource: (source) => set({ source }),
 
       rehearse: async (edit) => {
         const mine = (rehearsals += 1);
