@@ -39,10 +39,9 @@ self.onmessage = ({ data }: MessageEvent<{ files: SiteFile[]; rule: { path: stri
   });
   const rounds = values.map((value) => {
     const plan = planEdit(site!, { kind: "declare", target: { kind: "rule", ...rule }, property: "letter-spacing", value });
-    const changed = applyPlan({ ...site! }, plan);
-    // A copy of the sheet's file, so that nothing made while planning is used again.
-    const fresh = { ...changed, files: new Map([...changed.files].map(([path, file]) => [path, file.path === rule.path ? { ...file } : file])) };
-    const again = time(() => analyse(fresh));
+    // Applied anew, so that nothing made while planning is used again.
+    const changed = applyPlan(site!, plan);
+    const again = time(() => analyse(changed));
     site = changed;
     return again;
   });

@@ -5,7 +5,7 @@ import type { ElementNode } from "../source/html/document";
 import { positionAt } from "../source/lines";
 import { textFile, type Site } from "../source/site";
 import { prepare } from "./declarations";
-import { matchInScope, unmetCondition } from "./pageRules";
+import { matchInScope, unmetCondition, type Match, type PageRule } from "./pageRules";
 import { aliases, longhandIndex, longhands } from "./properties";
 import { shorthands } from "./properties/shorthands";
 import { isEntry, rulesOf } from "./rules";
@@ -190,11 +190,18 @@ function placeOf(site: Site, page: StyledPage, element: ElementNode, block: Bloc
     if (!span) return null;
     return { path: page.file.path, offset: span.start, rule: null, ...positionAt(page.file.text, span.start) };
   }
-  const sheet = block.match?.rule.sheet;
+  if (!block.match) return null;
+  const { sheet, entry } = ruleNow(page, block.match);
   if (!sheet) return null;
   const text = textFile(site, sheet.path)?.text ?? sheet.text;
-  const offset = sheet.offset + declaration.start;
-  return { path: sheet.path, offset, rule: sheet.offset + block.match!.rule.entry.rule.start, ...positionAt(text, offset) };
+  const now = entry.declarations[block.match.rule.entry.declarations.indexOf(declaration)] ?? declaration;
+  const offset = sheet.offset + now.start;
+  return { path: sheet.path, offset, rule: sheet.offset + entry.rule.start, ...positionAt(text, offset) };
+}
+
+/** A rule as it stands in this version of the page: styles kept from another version know it at its older place. */
+export function ruleNow(page: StyledPage, match: Match): PageRule {
+  return page.rules.rules[match.rule.order]!;
 }
 
 function reasonLost(loser: Winner, winner: Winner): string {

@@ -224,3 +224,30 @@ function isBeyond(end: readonly Selector[], element: ElementNode, root: ElementN
   }
   return false;
 }
+
+/**
+ * The rules, by their order, whose declarations differ between two versions of a page's rules that are otherwise
+ * alike: the same selectors under the same conditions in the same layers. Null when more than that differs.
+ */
+export function changedRules(before: PageRules, after: PageRules): ReadonlySet<number> | null {
+  if (before.rules.length !== after.rules.length || before.registered.size !== 0 || after.registered.size !== 0) return null;
+  const changed = new Set<number>();
+  for (const [order, rule] of after.rules.entries()) {
+    const old = before.rules[order]!;
+    if (rule === old || rule.entry === old.entry) continue;
+    if (rule.entry.selectors !== old.entry.selectors || rule.layerRank !== old.layerRank || rule.origin !== old.origin) return null;
+    if (rule.entry.conditions.scopes.length || old.entry.conditions.scopes.length) return null;
+    if (!sameDeclarations(rule.entry, old.entry)) changed.add(order);
+  }
+  return changed;
+}
+
+function sameDeclarations(a: RuleEntry, b: RuleEntry): boolean {
+  return (
+    a.declarations.length === b.declarations.length &&
+    a.declarations.every((one, at) => {
+      const other = b.declarations[at]!;
+      return one.valueText === other.valueText && one.property === other.property && one.important === other.important;
+    })
+  );
+}

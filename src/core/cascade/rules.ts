@@ -69,6 +69,10 @@ const namespaceUris: Readonly<Record<string, Namespace>> = {
   "http://www.w3.org/1998/Math/MathML": "math",
 };
 
+const topLevel: readonly Selector[] = [];
+const selectorLists = new WeakMap<readonly Selector[], Map<string, readonly Selector[]>>();
+const mostLists = 20_000;
+
 const known = new WeakMap<readonly Item[], SheetRules>();
 
 export function rulesOf(items: readonly Item[]): SheetRules {
@@ -126,17 +130,29 @@ class Unfolder {
 
   private style(rule: StyleRule, place: Place): void {
     try {
-      const selectors = parseSelectorList(rule.preludeText, {
-        parent: place.parent,
-        nested: place.parent !== null || place.conditions.scopes.length > 0,
-        scoped: place.parent === null,
-        namespaces: this.namespaces,
-      });
+      const selectors = this.selectors(rule.preludeText, place);
       this.list(rule.items, { ...place, parent: selectors, rule });
     } catch (error) {
       if (!(error instanceof SelectorError)) throw error;
       this.invalidSelectors.push({ rule, message: error.message, offset: rule.prelude.start + error.offset });
     }
+  }
+
+  /** Lists are shared by rules that read alike, also between versions of a sheet. */
+  private selectors(text: string, { parent, conditions }: Place): readonly Selector[] {
+    const scoped = conditions.scopes.length > 0;
+    const parse = () => parseSelectorList(text, { parent, nested: parent !== null || scoped, scoped: parent === null, namespaces: this.namespaces });
+    if (this.namespaces.size > 0 || scoped) return parse();
+    const key = parent ?? topLevel;
+    let lists = selectorLists.get(key);
+    if (!lists) selectorLists.set(key, (lists = new Map()));
+    let list = lists.get(text);
+    if (!list) {
+      list = parse();
+      if (lists.size >= mostLists) lists.clear();
+      lists.set(text, list);
+    }
+    return list;
   }
 
   private at(rule: AtRule, place: Place): void {

@@ -33,7 +33,8 @@ export function styledPage(site: Site, file: TextFile, conditions: Conditions): 
     (entry) => entry.conditions === key && entry.names === names && entry.sources.every((source, at) => site.files.get(entry.page.sources[at]!) === source),
   );
   if (found) return found.page;
-  const styled = stylePage(site, file, conditions);
+  const latest = entries.find((entry) => entry.conditions === key && entry.names === names)?.page ?? null;
+  const styled = stylePage(site, file, conditions, latest);
   const sources = [...new Set(styled.sheets.owners.flatMap((owner) => owner.sheets).filter(({ kind }) => kind !== "embedded").map(({ path }) => path))];
   const page: KnownPage = { ...styled, sources };
   const entry: Entry = { conditions: key, names, sources: sources.map((path) => site.files.get(path) as TextFile | undefined), page };

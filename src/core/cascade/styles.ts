@@ -12,7 +12,7 @@ import { browserSheet, quirksSheet } from "./browserSheet";
 import type { Conditions } from "./conditions";
 import { prepareDeclaration, readPending, type Given } from "./declarations";
 import { hintsFor } from "./hints";
-import { matchRules, pageRules, type Match, type Origin, type PageRules } from "./pageRules";
+import { changedRules, matchRules, pageRules, type Match, type Origin, type PageRules } from "./pageRules";
 import { isLogical, longhandIndex, longhands, physicalName } from "./properties";
 import { fitMonospace, isMonospaceAlone, leadingPx, type FamilyName, type FontSize, type LineHeight } from "./properties/font";
 import type { ComputeContext } from "./properties/types";
@@ -75,14 +75,17 @@ export interface StyledPage {
   styles: readonly Style[];
 }
 
-export function stylePage(site: Site, file: TextFile, conditions: Conditions, forced: MatchContext["forced"] = null): StyledPage {
+/** @param before an earlier version of the same page under the same conditions, of which as much as can be is kept */
+export function stylePage(site: Site, file: TextFile, conditions: Conditions, before: StyledPage | null = null, forced: MatchContext["forced"] = null): StyledPage {
   const document = documentOf(file);
   const sheets = sheetsOfPage(site, file);
   const all = sheets.owners.flatMap((owner) => owner.sheets);
   const rules = pageRules(browserOf(document), all, document, conditions);
   const matching: MatchContext = { quirks: document.mode === "quirks", scope: null, forced };
   const computer = new Computer(rules, conditions, document, matching);
-  return { file, document, sheets, rules, conditions, styles: computer.all() };
+  const changed = before && before.document === document ? changedRules(before.rules, rules) : null;
+  const styles = (changed && computer.over(before!.styles, changed)) ?? computer.all();
+  return { file, document, sheets, rules, conditions, styles };
 }
 
 function browserOf(document: HtmlDocument): SheetSource {
@@ -248,9 +251,54 @@ class Computer {
     return this.results;
   }
 
+  /** The styles of another version made over: only what the changed rules reach is computed. Null when all has to be. */
+  over(before: readonly Style[], changed: ReadonlySet<number>): Style[] | null {
+    for (const old of before) {
+      const parent = old.parent ? this.results[old.parent.element.index]! : null;
+      const touched = old.blocks.some(({ match }) => match !== null && changed.has(match.rule.order));
+      if (!parent && touched) return null;
+      if (!touched && parent === old.parent) {
+        this.rootStyle ??= old.shared;
+        this.results.push(old);
+        continue;
+      }
+      const blocks = touched ? old.blocks.map((block) => this.madeOver(block, changed)) : old.blocks;
+      const stays = !touched && (parent!.shared === old.parent!.shared || this.alike(parent!.shared, old.parent!.shared));
+      const shared = stays ? old.shared : this.sharedStyle(old.element, parent!.shared, blocks);
+      this.results.push({ element: old.element, parent, blocks, shared });
+    }
+    return this.results;
+  }
+
+  private madeOver(block: Block, changed: ReadonlySet<number>): Block {
+    if (!block.match || !changed.has(block.match.rule.order)) return block;
+    const rule = this.rules.rules[block.match.rule.order]!;
+    return { ...block, match: { ...block.match, rule }, ...blockOf(rule.entry.declarations) };
+  }
+
+  private readonly likeness = new Map<SharedStyle, boolean>();
+
+  /** Whether what is inside comes out the same under either. */
+  private alike(now: SharedStyle, before: SharedStyle): boolean {
+    let result = this.likeness.get(now);
+    if (result === undefined) {
+      // Without a box of its own, what is inside looks further up.
+      const hasBox = now.values[displayAt] !== "contents";
+      result = hasBox && sameCustom(now.custom, before.custom) && JSON.stringify(now.values) === JSON.stringify(before.values);
+      this.likeness.set(now, result);
+    }
+    return result;
+  }
+
+  private identity(style: SharedStyle): number {
+    let number = this.identities.get(style);
+    if (number === undefined) this.identities.set(style, (number = this.identities.size));
+    return number;
+  }
+
   private sharedStyle(element: ElementNode, parent: SharedStyle | null, blocks: readonly Block[]): SharedStyle {
     if (!parent || isAdjustedByAttributes(element)) return this.compute(element, parent, blocks);
-    const key = `${this.identities.get(parent)} ${element.namespace} ${element.tag} ${blocks.map((block) => this.identify(block)).join()}`;
+    const key = `${this.identity(parent)} ${element.namespace} ${element.tag} ${blocks.map((block) => this.identify(block)).join()}`;
     let style = this.known.get(key);
     if (!style) {
       style = this.compute(element, parent, blocks);
@@ -271,7 +319,6 @@ class Computer {
   private compute(element: ElementNode, parent: SharedStyle | null, list: readonly Block[]): SharedStyle {
     const { winners, custom } = this.cascade(list, parent);
     const style: SharedStyle = { parent, values: new Array(longhands.length), custom, scheme: "light", winners, context: null!, texts: [] };
-    this.identities.set(style, this.identities.size);
     const context = new Context(style, this.conditions, this.rootStyle, this.document.mode === "quirks");
     style.context = context;
     style.values[directionAt] = this.longhand(directionAt, style, context);
@@ -362,6 +409,10 @@ class Computer {
     const light = words.includes("light");
     return dark && (this.conditions.scheme === "dark" || !light) ? "dark" : "light";
   }
+}
+
+function sameCustom(a: CustomProperties, b: CustomProperties): boolean {
+  return a === b || (a.size === b.size && [...a].every(([name, value]) => b.get(name) === value));
 }
 
 function declaredText(given: NonNullable<BlockEntry["custom"]>["given"]): DeclaredText {

@@ -1,6 +1,6 @@
 /** Everything about the picked text, as plain data. */
 import type { Conditions } from "../cascade/conditions";
-import { explain, type Explanation } from "../cascade/explain";
+import { explain, ruleNow, type Explanation } from "../cascade/explain";
 import { styledPage } from "../cascade/styledPages";
 import { computedValue, fontSizeOf, leadingOf, type Style, type StyledPage } from "../cascade/styles";
 import { serialiseColor } from "../color/format";
@@ -159,9 +159,10 @@ function idleDeclarations(site: Site, page: StyledPage, style: Style, row: SlipR
     }
   };
   for (const block of [...style.blocks].reverse()) {
-    const sheet = block.match?.rule.sheet;
-    const rule = block.match?.rule.entry.rule;
-    if (!sheet || !rule || seen.has(rule)) continue;
+    if (!block.match) continue;
+    const { sheet, entry } = ruleNow(page, block.match);
+    const { rule } = entry;
+    if (!sheet || seen.has(rule)) continue;
     seen.add(rule);
     consider(rule.items, rule.preludeText, sheet.path, sheet.offset, null, null);
   }

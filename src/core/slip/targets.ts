@@ -1,5 +1,6 @@
 /** Where an edit of the picked text can be written, with what each choice reaches. */
 import type { Conditions } from "../cascade/conditions";
+import { ruleNow } from "../cascade/explain";
 import { matches } from "../cascade/selectors/match";
 import { tryParseSelectorList } from "../cascade/selectors/parse";
 import { styledPage } from "../cascade/styledPages";
@@ -25,7 +26,7 @@ export interface TargetOption {
 
 export function targetsFor(site: Site, page: StyledPage, index: number, conditions: Conditions): TargetOption[] {
   const style = page.styles[index]!;
-  const options = ruleTargets(site, style, conditions);
+  const options = ruleTargets(site, page, style, conditions);
   const sheet = sheetForNew(page);
   const here = { page: page.file.path, index };
   const self: Reach = reachBelow(page, style);
@@ -53,12 +54,13 @@ function option(target: Target, label: string, path: string, group: TargetOption
   return { target, label, path, line: null, reach, group, condition: null };
 }
 
-function ruleTargets(site: Site, style: Style, conditions: Conditions): TargetOption[] {
+function ruleTargets(site: Site, page: StyledPage, style: Style, conditions: Conditions): TargetOption[] {
   const options: TargetOption[] = [];
   for (const block of [...style.blocks].reverse()) {
-    const sheet = block.match?.rule.sheet;
-    if (!block.match || !sheet) continue;
-    const { rule, conditions: under } = block.match.rule.entry;
+    if (!block.match) continue;
+    const { sheet, entry } = ruleNow(page, block.match);
+    if (!sheet) continue;
+    const { rule, conditions: under } = entry;
     const start = sheet.offset + rule.start;
     if (options.some(({ target }) => target.kind === "rule" && target.path === sheet.path && target.start === start)) continue;
     const text = textFile(site, sheet.path)?.text ?? sheet.text;
@@ -77,7 +79,7 @@ function ruleTargets(site: Site, style: Style, conditions: Conditions): TargetOp
 
 /** Places the rule matches, or that lie in an element it matches. */
 export function reachOfRule(site: Site, rule: StyleRule, conditions: Conditions): Reach {
-  return collect(site, conditions, (style) => style.blocks.some((block) => block.match?.rule.entry.rule === rule));
+  return collect(site, conditions, (style, page) => style.blocks.some(({ match }) => match !== null && ruleNow(page, match).entry.rule === rule));
 }
 
 /** Places a selector matches, and those inside them. */
@@ -86,13 +88,14 @@ function reachOfSelector(site: Site, selector: string, conditions: Conditions): 
   return collect(site, conditions, ({ element }) => list.some((one) => matches(one, element, { quirks: false, scope: null, forced: null })));
 }
 
-function collect(site: Site, conditions: Conditions, touches: (style: Style) => boolean): Reach {
+function collect(site: Site, conditions: Conditions, touches: (style: Style, page: StyledPage) => boolean): Reach {
   const reach: Reach = { places: [], pages: [] };
   for (const file of pagesOf(site)) {
     const touched = new Set<Style>();
     const before = reach.places.length;
-    for (const style of styledPage(site, file, conditions).styles) {
-      if (!(style.parent && touched.has(style.parent)) && !touches(style)) continue;
+    const page = styledPage(site, file, conditions);
+    for (const style of page.styles) {
+      if (!(style.parent && touched.has(style.parent)) && !touches(style, page)) continue;
       touched.add(style);
       if (isPlace(style)) reach.places.push({ page: file.path, index: style.element.index });
     }

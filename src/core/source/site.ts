@@ -83,6 +83,18 @@ export function textFile(site: Site, path: string): TextFile | null {
   return file && file.kind !== "other" ? file : null;
 }
 
+/** The file a changed file comes from, and what was changed; what is kept for the one can be made over for the other. */
+export interface FileOrigin {
+  file: TextFile;
+  changes: readonly TextChange[];
+}
+
+const origins = new WeakMap<TextFile, FileOrigin>();
+
+export function originOf(file: TextFile): FileOrigin | null {
+  return origins.get(file) ?? null;
+}
+
 /** The site with its texts changed. @throws RangeError when a change does not fit its file. */
 export function changeSite(site: Site, changes: readonly TextChange[]): Site {
   const byPath = groupByPath(changes);
@@ -91,7 +103,9 @@ export function changeSite(site: Site, changes: readonly TextChange[]): Site {
   for (const [path, own] of byPath) {
     const file = textFile(site, path);
     if (!file) throw new RangeError(`There is no page or style sheet at ${path}.`);
-    files.set(path, { ...file, text: applyChanges(file.text, own) });
+    const changed: TextFile = { ...file, text: applyChanges(file.text, own) };
+    origins.set(changed, { file, changes: own });
+    files.set(path, changed);
   }
   return { files, refused: site.refused };
 }

@@ -4,8 +4,9 @@
  */
 import { componentsOf, isKeyword, type Component } from "../css/components";
 import { parseSheet, type AtRule, type Item } from "../css/syntax";
+import { reparse } from "../css/reparse";
 import { nearestPath, resolveAddress } from "../path";
-import { textFile, type Site, type TextFile } from "../site";
+import { originOf, textFile, type Site, type TextFile } from "../site";
 import { documentOf, isText, type ElementNode, type HtmlDocument } from "./document";
 
 export interface SheetSource {
@@ -234,10 +235,20 @@ const sheetItems = new WeakMap<TextFile, readonly Item[]>();
 export function itemsOf(file: TextFile): readonly Item[] {
   let items = sheetItems.get(file);
   if (!items) {
-    items = parseSheet(file.text);
+    items = madeOver(file) ?? parseSheet(file.text);
     sheetItems.set(file, items);
   }
   return items;
+}
+
+/** The items made over from those of the file it was changed from. */
+function madeOver(file: TextFile): Item[] | null {
+  const origin = originOf(file);
+  const before = origin && sheetItems.get(origin.file);
+  if (!origin || !before) return null;
+  const start = Math.min(...origin.changes.map((change) => change.start));
+  const oldEnd = Math.max(...origin.changes.map((change) => change.end));
+  return reparse(before, file.text, start, oldEnd, oldEnd + file.text.length - origin.file.text.length);
 }
 
 const embeddedItems = new Map<string, readonly Item[]>();
