@@ -3,7 +3,7 @@ import { expose } from "comlink";
 import {
   changeSite, completions, documentOf, EditError, findingsFor, ignoredMessage, isPlace, legibility, pagesOf, planEdit, positionAt, roleName,
   ruleAround, safeDocument, safeSheets, sheetsOf, siteOf, slipFor, styledPage, textFile, textStyleKey,
-  type AddressOf, type Conditions, type SafeDocument, type Site, type StyledPage,
+  type AddressOf, type Conditions, type SafeDocument, type Site, type StyledPage, type TextFile,
 } from "@/core";
 import type { Engine, PagePatch, PageView, PlaceView, SiteSummary } from "./protocol";
 
@@ -46,8 +46,27 @@ function placesOf(page: StyledPage): PlaceView[] {
 
 function viewOf(from: Site, path: string, conditions: Conditions): PageView {
   const page = pageOf(from, path, conditions);
-  const document = safeDocument(from, page.file, addressOf);
-  return { document, sheets: safeSheets(from, page.file, conditions.scheme, addressOf), places: placesOf(page), structure: fingerprint(document) };
+  return { ...documentOfPage(from, page), sheets: safeSheets(from, page.file, conditions.scheme, addressOf), places: placesOf(page) };
+}
+
+interface KnownDocument {
+  owners: string;
+  document: SafeDocument;
+  structure: string;
+}
+
+const knownDocuments = new WeakMap<TextFile, KnownDocument>();
+
+/** The page without its sheets, made once for each version of its file and each set of sheets it finds. */
+function documentOfPage(from: Site, { file, sheets }: StyledPage): KnownDocument {
+  const owners = sheets.owners.map(({ element }) => element).join();
+  let known = knownDocuments.get(file);
+  if (known?.owners !== owners) {
+    const document = safeDocument(from, file, addressOf);
+    known = { owners, document, structure: fingerprint(document) };
+    knownDocuments.set(file, known);
+  }
+  return known;
 }
 
 function fingerprint(document: SafeDocument): string {
