@@ -162,3 +162,18 @@ test("in a room of 1024 everything still fits", async ({ page }) => {
   expect(overflow).toBeLessThanOrEqual(0);
   await expect(page.getByRole("button", { name: "Export" })).toBeInViewport();
 });
+
+test("container rules follow the container's size on the page", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: /^Paste HTML/ }).click();
+  await page.getByLabel("HTML").fill('<div id="box"><h1>Boxed</h1></div>');
+  await page.getByLabel("CSS").fill("#box { container-type: inline-size; width: 50%; } @container (max-width: 290px) { h1 { font-size: 15px; } }");
+  await page.getByRole("button", { name: "Open", exact: true }).click();
+  await ready(page);
+  await pickByKeyboard(page, "Boxed");
+  await expect(slip(page).getByLabel("Computed size")).toHaveText("32 px");
+  await page.getByLabel("Page width in px").fill("500");
+  await page.getByLabel("Page width in px").press("Enter");
+  await expect(shownPage(page).getByRole("heading")).toHaveCSS("font-size", "15px");
+  await expect(slip(page).getByLabel("Computed size")).toHaveText("15 px");
+});

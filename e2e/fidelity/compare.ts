@@ -54,7 +54,17 @@ export async function compareSite(browser: Browser, files: SiteFile[], widths: r
             },
           [...reportedLonghands],
         );
-        const styled = stylePage(site, file, { ...defaultConditions, width, scheme });
+        const sizes = await page.evaluate(() =>
+          [...document.querySelectorAll("*")].flatMap((element, index) => {
+            const style = getComputedStyle(element);
+            if (style.containerType === "normal") return [];
+            const px = (...values: string[]) => values.reduce((sum, value) => sum + parseFloat(value), 0);
+            const size = { width: element.clientWidth - px(style.paddingLeft, style.paddingRight), height: element.clientHeight - px(style.paddingTop, style.paddingBottom) };
+            return [[index, size] as const];
+          }),
+        );
+        const containers = { [file.path]: Object.fromEntries(sizes) };
+        const styled = stylePage(site, file, { ...defaultConditions, width, scheme, containers });
         const where = `${width} ${scheme}`;
         if (styled.styles.length !== browserStyles.length) {
           result.differences.push({ page: file.path, conditions: where, element: "document", property: "elements", ours: String(styled.styles.length), browser: String(browserStyles.length) });

@@ -82,6 +82,22 @@ export function linesOf(page: ShownPage, index: number): Lines | null {
   return lines ? { lines, longest, character: width / longest, left } : null;
 }
 
+/** Sizes of the content boxes of all query containers, by element index. */
+export function containerSizes({ document, nodes }: ShownPage): Record<number, { width: number; height: number }> {
+  const view = document.defaultView!;
+  const sizes: Record<number, { width: number; height: number }> = {};
+  nodes.forEach((node, index) => {
+    const style = view.getComputedStyle(node);
+    if (style.containerType === "normal") return;
+    const px = (...values: string[]) => values.reduce((sum, value) => sum + Number.parseFloat(value), 0);
+    sizes[index] = {
+      width: node.clientWidth - px(style.paddingLeft, style.paddingRight),
+      height: node.clientHeight - px(style.paddingTop, style.paddingBottom),
+    };
+  });
+  return sizes;
+}
+
 /** Scrolls what lies under a point, as a wheel over the page would. */
 export function scrollAt({ document }: ShownPage, x: number, y: number, dx: number, dy: number): void {
   const view = document.defaultView!;

@@ -11,6 +11,11 @@ export interface Conditions {
   contrast: "no-preference" | "more" | "less";
   /** Device pixels per CSS px. */
   resolution: number;
+  /**
+   * Sizes of the content boxes of query containers, by page and element index, as measured on the laid-out page.
+   * Without them it is not known which container rules are in force, and none is.
+   */
+  containers: Readonly<Record<string, Readonly<Record<number, { width: number; height: number }>>>>;
 }
 
 export const defaultConditions: Conditions = {
@@ -22,4 +27,5 @@ export const defaultConditions: Conditions = {
   reducedMotion: false,
   contrast: "no-preference",
   resolution: 1,
+  containers: {},
 };

@@ -114,7 +114,8 @@ const wordFeatures: Readonly<Record<string, { words: string; value(conditions: C
 /** Words that count as false when a feature is asked for without a value (Media Queries 4, 2.4.2). */
 const absent = new Set(["none", "no-preference"]);
 
-function evaluateFeature(parts: readonly Component[], conditions: Conditions): Truth {
+/** One feature, with or without a value, from the parts inside its parentheses. */
+export function evaluateFeature(parts: readonly Component[], conditions: Conditions): Truth {
   const comparison = readRange(parts, conditions);
   if (comparison !== null) return comparison;
   const [nameText, valueText, more] = splitAt(parts, ":");

@@ -3,6 +3,7 @@ import type { ElementNode, HtmlDocument } from "../source/html/document";
 import type { SheetSource } from "../source/html/sheets";
 import type { Ancestors } from "./ancestors";
 import type { Conditions } from "./conditions";
+import { asksForSize } from "./containers";
 import { matchesMedia } from "./media";
 import { isEntry, rulesOf, type RegisteredProperty, type RuleConditions, type RuleEntry, type ScopeLimits } from "./rules";
 import { matches, type MatchContext } from "./selectors/match";
@@ -56,7 +57,8 @@ export function unmetCondition(conditions: RuleConditions, sheet: SheetSource | 
   for (const text of [...(sheet?.media ?? []), ...conditions.media]) if (!matchesMedia(text, at)) return { kind: "media", text };
   for (const text of sheet?.supports ?? []) if (!matchesSupports(text)) return { kind: "supports", text };
   if (!conditions.supported) return { kind: "supports", text: conditions.supports.find((text) => !matchesSupports(text))! };
-  if (conditions.containers.length) return { kind: "container", text: conditions.containers[0]! };
+  const unknown = Object.keys(at.containers).length === 0 && conditions.containers.find(asksForSize);
+  if (unknown) return { kind: "container", text: unknown };
   return null;
 }
 
@@ -180,16 +182,16 @@ function add(map: Map<string, Indexed[]>, key: string, value: Indexed): void {
 }
 
 /** All rules that match an element, in no order; a rule that matches by several selectors comes with the most specific. */
-export function matchRules(index: RuleIndex, element: ElementNode, context: MatchContext, ancestors: Ancestors | null): Match[] {
+export function matchRules(index: RuleIndex, element: ElementNode, context: MatchContext, ancestors: Ancestors, contained: (text: string) => boolean): Match[] {
   const best = new Map<PageRule, Match>();
   const consider = (list: readonly Indexed[] | undefined) => {
     if (!list) return;
     for (const { rule, selector } of list) {
-      if (ancestors && !ancestors.mayMatch(selector)) continue;
+      if (!ancestors.mayMatch(selector)) continue;
       const earlier = best.get(rule);
       if (earlier && !isStronger(selector.specificity, earlier.specificity)) continue;
       const proximity = matchInScope(rule.entry.conditions.scopes, selector, element, context);
-      if (proximity !== null) best.set(rule, { rule, selector, specificity: selector.specificity, proximity });
+      if (proximity !== null && rule.entry.conditions.containers.every(contained)) best.set(rule, { rule, selector, specificity: selector.specificity, proximity });
     }
   };
   if (element.id !== null) consider(index.ids.get(element.id));
@@ -236,7 +238,8 @@ export function changedRules(before: PageRules, after: PageRules): ReadonlySet<n
     const old = before.rules[order]!;
     if (rule === old || rule.entry === old.entry) continue;
     if (rule.entry.selectors !== old.entry.selectors || rule.layerRank !== old.layerRank || rule.origin !== old.origin) return null;
-    if (rule.entry.conditions.scopes.length || old.entry.conditions.scopes.length) return null;
+    const { scopes, containers } = rule.entry.conditions;
+    if (scopes.length || containers.length || old.entry.conditions.scopes.length) return null;
     if (!sameDeclarations(rule.entry, old.entry)) changed.add(order);
   }
   return changed;

@@ -10,6 +10,7 @@ import { adjustStyle, isAdjustedByAttributes } from "./adjust";
 import { Ancestors } from "./ancestors";
 import { browserSheet, quirksSheet } from "./browserSheet";
 import type { Conditions } from "./conditions";
+import { matchesContainer, type ContainerAncestor } from "./containers";
 import { prepareDeclaration, readPending, type Given } from "./declarations";
 import { hintsFor } from "./hints";
 import { changedRules, matchRules, pageRules, type Match, type Origin, type PageRules } from "./pageRules";
@@ -146,8 +147,8 @@ export function attachedDeclarations(element: ElementNode): readonly Declaration
 }
 
 /** All blocks that apply to an element, weakest first among what is not important. */
-function blocksFor(element: ElementNode, rules: PageRules, matching: MatchContext, ancestors: Ancestors): Block[] {
-  const found = matchRules(rules.index, element, matching, ancestors);
+function blocksFor(element: ElementNode, rules: PageRules, matching: MatchContext, ancestors: Ancestors, contained: (text: string) => boolean): Block[] {
+  const found = matchRules(rules.index, element, matching, ancestors, contained);
   found.sort(compareMatches);
   const list: Block[] = found.map((match) => ({
     origin: match.rule.origin,
@@ -242,7 +243,8 @@ class Computer {
     for (const element of this.document.elements) {
       this.ancestors.enter(element);
       const parent = element.parent ? this.results[element.parent.index]! : null;
-      const blocks = blocksFor(element, this.rules, this.matching, this.ancestors);
+      const contained = (text: string) => matchesContainer(text, containersAbove(parent), this.document.path, this.conditions);
+      const blocks = blocksFor(element, this.rules, this.matching, this.ancestors, contained);
       const style: Style = { element, parent, blocks, shared: this.sharedStyle(element, parent?.shared ?? null, blocks) };
       this.rootStyle ??= style.shared;
       this.results.push(style);
@@ -408,6 +410,18 @@ class Computer {
     const dark = words.includes("dark");
     const light = words.includes("light");
     return dark && (this.conditions.scheme === "dark" || !light) ? "dark" : "light";
+  }
+}
+
+function* containersAbove(style: Style | null): Generator<ContainerAncestor> {
+  for (let current = style; current; current = current.parent) {
+    const { custom } = current.shared;
+    yield {
+      index: current.element.index,
+      names: valueOf<string[]>(current, "container-name"),
+      type: valueOf<string>(current, "container-type"),
+      custom: (name) => custom.get(name),
+    };
   }
 }
 

@@ -5,7 +5,7 @@ import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } fr
 import type { SafeElement } from "@/core";
 import type { PageView, PlaceView } from "@/engine/protocol";
 import { frameSandbox, showPage, type ShownPage } from "@/preview/frame";
-import { boxOf, linesOf, placeAt, scrollAt, type Box } from "@/preview/measure";
+import { boxOf, containerSizes, linesOf, placeAt, scrollAt, type Box } from "@/preview/measure";
 import { plural, showRatio } from "../shared/numbers";
 import { useWorkspace, useWorkspaceStore } from "../workspace/context";
 import type { Shown } from "./PageDesk";
@@ -109,6 +109,16 @@ export function Stage({ shown, onShown }: Props) {
       document.defaultView?.removeEventListener("resize", onMove);
     };
   }, [page, buildKey, sheets, unstyled, relayout]);
+
+  // Container rules depend on the layout: the page says how large the containers are.
+  const path = view?.document.path;
+  const asksContainers = sheets?.some(({ text }) => text.includes("@container")) ?? false;
+  useEffect(() => {
+    if (!shown || !path || !asksContainers) return;
+    const sizes = containerSizes(shown.page);
+    const { conditions: known, setConditions } = store.getState();
+    if (JSON.stringify(known.containers[path]) !== JSON.stringify(sizes)) void setConditions({ containers: { ...known.containers, [path]: sizes } });
+  }, [store, shown, path, asksContainers]);
 
   const lines = shown && picked !== null ? linesOf(shown.page, picked) : null;
   const left = gutter - sideways;

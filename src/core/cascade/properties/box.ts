@@ -131,6 +131,20 @@ export const colorScheme: Longhand<string, string> = {
   serialise: (value) => value,
 };
 
+/** CSS Conditional 5, 3.2. */
+const containerName: Longhand<string[], string[]> = {
+  name: "container-name",
+  inherited: false,
+  initial: "none",
+  parse: (value) => {
+    const names = value.map((part) => (part.type === "ident" ? part.name : null));
+    if (names.length === 0 || names.includes(null)) return null;
+    return names.length === 1 && names[0]!.toLowerCase() === "none" ? [] : (names as string[]);
+  },
+  compute: (value) => value,
+  serialise: (value) => value.join(" ") || "none",
+};
+
 export const boxLonghands: readonly Longhand<never, never>[] = [
   keywords("position", false, "static", "relative absolute fixed sticky -webkit-sticky"),
   keywords("float", false, "none", "left right inline-start inline-end"),
@@ -139,6 +153,8 @@ export const boxLonghands: readonly Longhand<never, never>[] = [
     "appearance", false, "none",
     "auto base-select textfield menulist-button searchfield textarea push-button slider-horizontal checkbox radio square-button menulist listbox meter progress-bar button",
   ),
+  keywords("container-type", false, "normal", "size inline-size"),
+  containerName,
   keywords("visibility", true, "visible", "hidden collapse"),
   opacity,
   ...sides.map(margin),

@@ -237,6 +237,17 @@ const fontVariant: Shorthand = {
   },
 };
 
+/** CSS Conditional 5, 3.3: name, then type behind a slash. */
+const container: Shorthand = {
+  name: "container",
+  longhands: ["container-name", "container-type"],
+  expand: (value) => {
+    const [names, type, more] = splitAt(value, "/");
+    if (!names?.length || more || (type && type.length !== 1)) return null;
+    return { "container-name": names, ...(type ? { "container-type": type } : {}) };
+  },
+};
+
 const edgesOf = { block: ["block-start", "block-end"], inline: ["inline-start", "inline-end"] } as const;
 
 export const shorthands: ReadonlyMap<string, Shorthand> = new Map(
@@ -247,6 +258,7 @@ export const shorthands: ReadonlyMap<string, Shorthand> = new Map(
     background,
     whiteSpace,
     textWrap,
+    container,
     fourSides("margin", sides.map((side) => `margin-${side}`)),
     fourSides("padding", sides.map((side) => `padding-${side}`)),
     ...(["width", "style", "color"] as const).map((part) => fourSides(`border-${part}`, sides.map((side) => `border-${side}-${part}`))),

@@ -1,0 +1,64 @@
+/** Container queries (CSS Conditional 5, section 5), answered from measured sizes. */
+import { componentsOf, isDelim, isKeyword, type Component } from "../source/css/components";
+import { evaluateCondition, evaluateFeature } from "./media";
+import type { Conditions } from "./conditions";
+
+/** What is asked of the elements above the one a rule is for, nearest first. */
+export interface ContainerAncestor {
+  index: number;
+  names: readonly string[];
+  type: string;
+  custom(name: string): string | undefined;
+}
+
+const blockFeatures = /height|block-size|aspect-ratio|orientation/;
+
+/** Whether a container condition holds for an element with these ancestors on a page. */
+export function matchesContainer(text: string, ancestors: Iterable<ContainerAncestor>, page: string, conditions: Conditions): boolean {
+  const parts = componentsOf(text);
+  const named = parts[0]?.type === "ident" && !isKeyword(parts[0], "not") ? parts[0].name : null;
+  const query = named === null ? parts : parts.slice(1);
+  const needsSize = query.some((part) => part.type === "block");
+  const needsBlock = blockFeatures.test(text);
+  for (const ancestor of ancestors) {
+    if (named !== null && !ancestor.names.includes(named)) continue;
+    if (needsSize && (ancestor.type === "normal" || (needsBlock && ancestor.type !== "size"))) continue;
+    if (query.length === 0) return true;
+    const size = conditions.containers[page]?.[ancestor.index];
+    return evaluateCondition(query, (part) => answer(part, ancestor, size, conditions)) === true;
+  }
+  return false;
+}
+
+/** Whether a condition asks for a size, which only the laid-out page has. */
+export function asksForSize(text: string): boolean {
+  return componentsOf(text).some((part) => part.type === "block");
+}
+
+type Truth = boolean | "unknown";
+
+function answer(part: Component, ancestor: ContainerAncestor, size: { width: number; height: number } | undefined, conditions: Conditions): Truth {
+  if (part.type === "function") return part.name === "style" ? styleQuery(part.args, ancestor) : "unknown";
+  if (part.type !== "block" || part.open !== "(") return "unknown";
+  if (part.args.some((arg) => arg.type === "block") || isKeyword(part.args[0], "not")) {
+    return evaluateCondition(part.args, (inner) => answer(inner, ancestor, size, conditions)) ?? "unknown";
+  }
+  if (!size) return "unknown";
+  const asMedia = part.args.map((arg) => (arg.type === "ident" ? { ...arg, name: physical(arg.name) } : arg));
+  return evaluateFeature(asMedia, { ...conditions, ...size });
+}
+
+/** Features of a container by the names that media features have for them. */
+function physical(name: string): string {
+  return name.toLowerCase().replace("inline-size", "width").replace("block-size", "height");
+}
+
+function styleQuery(parts: readonly Component[], { custom }: ContainerAncestor): Truth {
+  const [name, colon, ...value] = parts;
+  if (name?.type !== "ident" || !name.name.startsWith("--")) return "unknown";
+  const actual = custom(name.name);
+  if (!colon) return actual !== undefined;
+  if (!isDelim(colon, ":")) return "unknown";
+  const text = (list: readonly Component[]) => JSON.stringify(list.map((one) => ({ ...one, start: 0, end: 0, spaced: false })));
+  return actual !== undefined && text(componentsOf(actual)) === text(value);
+}
