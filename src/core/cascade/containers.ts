@@ -25,7 +25,14 @@ export function matchesContainer(text: string, ancestors: Iterable<ContainerAnce
     if (needsSize && (ancestor.type === "normal" || (needsBlock && ancestor.type !== "size"))) continue;
     if (query.length === 0) return true;
     const size = conditions.containers[page]?.[ancestor.index];
-    return evaluateCondition(query, (part) => answer(part, ancestor, size, conditions)) === true;
+    // One feature nobody knows, and no container fits the query at all.
+    let known = true;
+    const holds = evaluateCondition(query, (part) => {
+      const one = answer(part, ancestor, size, conditions);
+      known &&= one !== "unknown";
+      return one;
+    });
+    return known && holds === true;
   }
   return false;
 }
