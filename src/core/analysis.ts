@@ -16,6 +16,7 @@ import { componentsOf, type Component } from "./source/css/components";
 import type { Declaration } from "./source/css/syntax";
 import { documentOf } from "./source/html/document";
 import { positionAt } from "./source/lines";
+import { pseudoTexts, type PseudoText } from "./pseudoTexts";
 import { pagesOf, sheetsOf, type Site } from "./source/site";
 import { isPlace, legibility, roleName, textStyleKey } from "./textStyles";
 
@@ -28,6 +29,12 @@ export interface AnalysedElement {
   style: Record<string, string>;
   ground: { color: string; range?: [string, string]; certain: boolean; from: number | null };
   contrast: { ratio: number; needs: number; passes: boolean };
+}
+
+/** A text that a pseudo-element shows or sets in its own way; `index` is that of its element. */
+export interface AnalysedPseudo extends Pick<AnalysedElement, "index" | "style" | "ground" | "contrast"> {
+  name: PseudoText["name"];
+  text: string;
 }
 
 export interface AnalysedSheet {
@@ -80,7 +87,7 @@ export interface AnalysedStack {
 export interface Analysis {
   version: 1;
   conditions: { width: number; height: number; scheme: "light" | "dark"; rootSize: number };
-  pages: { path: string; sheets: AnalysedSheet[]; elements: AnalysedElement[] }[];
+  pages: { path: string; sheets: AnalysedSheet[]; elements: AnalysedElement[]; pseudo: AnalysedPseudo[] }[];
   /** Largest first. */
   textStyles: AnalysedTextStyle[];
   colors: AnalysedColor[];
@@ -104,7 +111,7 @@ export function analyse(site: Site, conditions: Partial<Conditions> = {}, only?:
   return {
     version: 1,
     conditions: { width: all.width, height: all.height, scheme: all.scheme, rootSize: all.rootSize },
-    pages: pages.map((page) => ({ path: page.file.path, sheets: sheetsIn(page), elements: page.styles.map(elementOf) })),
+    pages: pages.map((page) => ({ path: page.file.path, sheets: sheetsIn(page), elements: page.styles.map(elementOf), pseudo: pseudoTexts(page).map(pseudoOf) })),
     textStyles: textStylesOf(pages),
     colors: colorsIn(site),
     pairs: pairsOf(pages),
@@ -119,13 +126,19 @@ function sheetsIn({ sheets, file }: KnownPage): AnalysedSheet[] {
   return [...found, ...missing];
 }
 
+function pseudoOf({ index, name, text, style }: PseudoText): AnalysedPseudo {
+  return { index, name, text, ...judged(style) };
+}
+
 function elementOf(style: Style): AnalysedElement {
+  const { index, tag, hasText } = style.element;
+  return { index, tag, text: hasText, ...judged(style) };
+}
+
+function judged(style: Style): Pick<AnalysedElement, "style" | "ground" | "contrast"> {
   const { ground, ratio, needs, passes } = legibility(style);
   const range = ground.range ? { range: [css(ground.range[0]), css(ground.range[1])] as [string, string] } : {};
   return {
-    index: style.element.index,
-    tag: style.element.tag,
-    text: style.element.hasText,
     style: Object.fromEntries(reportedLonghands.map((name) => [name, computedValue(style, name)])),
     ground: { color: css(ground.color), ...range, certain: ground.certain, from: ground.from },
     contrast: { ratio, needs, passes },

@@ -14,7 +14,13 @@ const silent = new Set(["script", "style", "title", "template", "noscript", "hea
 
 /** Whether an element shows text of its own. */
 export function isPlace(style: Style): boolean {
-  if (!style.element.hasText || silent.has(style.element.tag) || valueOf<string>(style, "visibility") !== "visible") return false;
+  return style.element.hasText && style.element.tag !== "textarea" && isShown(style);
+}
+
+/** Whether an element is on the page at all, and not one whose text is not shown. */
+export function isShown(style: Style): boolean {
+  if (silent.has(style.element.tag) && style.element.tag !== "textarea") return false;
+  if (valueOf<string>(style, "visibility") !== "visible") return false;
   for (let current: Style | null = style; current; current = current.parent) {
     if (valueOf<string>(current, "display") === "none") return false;
   }

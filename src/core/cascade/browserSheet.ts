@@ -112,6 +112,11 @@ video, img, canvas, object, embed { display: inline }
 [dir=rtl i] { direction: rtl }
 [dir=ltr i] { direction: ltr }
 bdo[dir=rtl i] { direction: rtl }
+input::placeholder { color: #757575; display: block; white-space: pre }
+textarea::placeholder { color: #757575; display: block; white-space: pre-wrap }
+::marker { white-space: pre; text-transform: none; text-indent: 0 }
+q::before { content: open-quote }
+q::after { content: close-quote }
 svg|text, svg|foreignObject { display: block }
 svg|text { text-indent: 0; white-space-collapse: collapse; text-wrap-mode: nowrap }
 svg|tspan, svg|textPath { white-space-collapse: inherit; text-wrap-mode: inherit }

@@ -182,12 +182,12 @@ function add(map: Map<string, Indexed[]>, key: string, value: Indexed): void {
 }
 
 /** All rules that match an element, in no order; a rule that matches by several selectors comes with the most specific. */
-export function matchRules(index: RuleIndex, element: ElementNode, context: MatchContext, ancestors: Ancestors, contained: (text: string) => boolean): Match[] {
+export function matchRules(index: RuleIndex, element: ElementNode, context: MatchContext, ancestors: Ancestors | null, contained: (text: string) => boolean): Match[] {
   const best = new Map<PageRule, Match>();
   const consider = (list: readonly Indexed[] | undefined) => {
     if (!list) return;
     for (const { rule, selector } of list) {
-      if (!ancestors.mayMatch(selector)) continue;
+      if (ancestors && !ancestors.mayMatch(selector)) continue;
       const earlier = best.get(rule);
       if (earlier && !isStronger(selector.specificity, earlier.specificity)) continue;
       const proximity = matchInScope(rule.entry.conditions.scopes, selector, element, context);

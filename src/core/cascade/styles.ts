@@ -298,6 +298,18 @@ class Computer {
     return number;
   }
 
+  /** The style of a pseudo-element, or null when no rule is for it. */
+  pseudo(name: string, origin: Style): Style | null {
+    const index = this.rules.pseudoIndex.get(name);
+    if (!index) return null;
+    const contained = (text: string) => matchesContainer(text, containersAbove(origin), this.document.path, this.conditions);
+    const found = matchRules(index, origin.element, this.matching, null, contained).sort(compareMatches);
+    if (found.length === 0) return null;
+    const blocks = found.map((match): Block => ({ origin: match.rule.origin, attached: false, match, ...blockOf(match.rule.entry.declarations) }));
+    this.rootStyle ??= rootOf(origin).shared;
+    return { element: origin.element, parent: origin, blocks, shared: this.compute({ ...origin.element, tag: `::${name}` }, origin.shared, blocks) };
+  }
+
   private sharedStyle(element: ElementNode, parent: SharedStyle | null, blocks: readonly Block[]): SharedStyle {
     if (!parent || isAdjustedByAttributes(element)) return this.compute(element, parent, blocks);
     const key = `${this.identity(parent)} ${element.namespace} ${element.tag} ${blocks.map((block) => this.identify(block)).join()}`;
@@ -411,6 +423,18 @@ class Computer {
     const light = words.includes("light");
     return dark && (this.conditions.scheme === "dark" || !light) ? "dark" : "light";
   }
+}
+
+function rootOf(style: Style): Style {
+  let root = style;
+  while (root.parent) root = root.parent;
+  return root;
+}
+
+/** A way to ask for the styles of a page's pseudo-elements. */
+export function pseudoStyler({ rules, conditions, document }: StyledPage): (name: string, origin: Style) => Style | null {
+  const computer = new Computer(rules, conditions, document, { quirks: document.mode === "quirks", scope: null, forced: null });
+  return (name, origin) => computer.pseudo(name, origin);
 }
 
 function* containersAbove(style: Style | null): Generator<ContainerAncestor> {

@@ -1,4 +1,5 @@
 import { showRatio } from "../color/contrast";
+import { pseudoTexts } from "../pseudoTexts";
 import { isPlace, legibility } from "../textStyles";
 import { at, type Check, type Finding } from "./types";
 
@@ -9,12 +10,12 @@ export const contrast: Check = {
     const findings: Finding[] = [];
     for (const page of pages) {
       const found = new Map<string, Finding>();
-      for (const style of page.styles) {
-        if (!isPlace(style)) continue;
+      const texts = [...page.styles.filter(isPlace).map((style) => ({ style, part: "" })), ...pseudoTexts(page).map(({ style, name }) => ({ style, part: `::${name}` }))];
+      for (const { style, part } of texts) {
         const { ratio, needs, passes, ground } = legibility(style);
         if (passes) continue;
         const { element } = style;
-        const name = element.classes[0] ? `.${element.classes[0]}` : element.tag;
+        const name = (element.classes[0] ? `.${element.classes[0]}` : element.tag) + part;
         const key = `${name} ${showRatio(ratio)} ${needs}`;
         const place = { page: page.file.path, index: element.index };
         const known = found.get(key);

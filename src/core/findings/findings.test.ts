@@ -57,6 +57,23 @@ test("text in the colour of its ground is called invisible", () => {
   expect(said(pageWith("p{color:#fff}", "<p>x</p>"))[0]).toContain("is invisible on its ground: 1.0 to 1");
 });
 
+test("what pseudo-elements show is a text of its own", () => {
+  const from = pageWith(
+    'p::before { content: "Note " attr(id) ": "; color: #aaa } li::marker { color: #bbb } p::first-letter { font-size: 3em } i::after { content: "" } ::placeholder { color: #ccc } q { color: red }',
+    '<p id="t">x</p><ul><li>y</ul><i>z</i><input placeholder="Name"><q>w</q>',
+  );
+  const { pages, findings } = analyse(from);
+  expect(pages[0]!.pseudo.map(({ name, text, style }) => [name, text, style.color, style["font-size"]])).toEqual([
+    ["before", "Note t: ", "rgb(170, 170, 170)", "16px"],
+    ["first-letter", "x", "rgb(0, 0, 0)", "48px"],
+    ["marker", "\u2022", "rgb(187, 187, 187)", "16px"],
+    ["placeholder", "Name", "rgb(204, 204, 204)", "13.3333px"],
+    ["before", "\u201c", "rgb(255, 0, 0)", "16px"],
+    ["after", "\u201d", "rgb(255, 0, 0)", "16px"],
+  ]);
+  expect(findings.map(({ message }) => message).join("\n")).toContain("input::placeholder cannot be read well on its ground: 1.6 to 1");
+});
+
 test("the analysis is plain data", () => {
   const analysis = analyse(openSite(sampleFiles()), { width: 360 });
   expect(JSON.parse(JSON.stringify(analysis))).toEqual(analysis);
