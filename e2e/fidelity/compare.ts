@@ -1,6 +1,6 @@
 /** Opens a page in the browser, scripts off, and compares every element and longhand with the core's answer. */
 import type { Browser } from "@playwright/test";
-import { computedValue, defaultConditions, openSite, reportedLonghands, stylePage, type SiteFile } from "../../src/core";
+import { computedValue, defaultConditions, openSite, pseudoTexts, reportedLonghands, stylePage, type SiteFile } from "../../src/core";
 import { isExcepted } from "./exceptions";
 
 export interface Difference {
@@ -70,16 +70,29 @@ export async function compareSite(browser: Browser, files: SiteFile[], widths: r
           result.differences.push({ page: file.path, conditions: where, element: "document", property: "elements", ours: String(styled.styles.length), browser: String(browserStyles.length) });
           continue;
         }
-        for (const [index, style] of styled.styles.entries()) {
+        const pseudos = pseudoTexts(styled);
+        const pseudoStyles = await page.evaluate(
+          ([list, names]) => {
+            const all = document.querySelectorAll("*");
+            return list.map(([index, name]) => names.map((one) => getComputedStyle(all[index]!, `::${name}`).getPropertyValue(one)));
+          },
+          [pseudos.map(({ index, name }) => [index, name] as const), [...reportedLonghands]] as const,
+        );
+        const texts = [
+          ...styled.styles.map((style, index) => ({ style, part: "", values: browserStyles[index]!.values })),
+          ...pseudos.map(({ style, name }, at) => ({ style, part: `::${name}`, values: pseudoStyles[at]! })),
+        ];
+        for (const { style, part, values } of texts) {
+          const { index } = style.element;
           for (const [at, property] of reportedLonghands.entries()) {
             // Addresses are compared without their base, which only the browser has.
-            const theirs = browserStyles[index]!.values[at]!.replaceAll(/url\("(?!data:)[^"]*"\)/g, "url()");
+            const theirs = values[at]!.replaceAll(/url\("(?!data:)[^"]*"\)/g, "url()");
             const ours = computedValue(style, property).replaceAll(/url\("(?!data:)[^"]*"\)/g, "url()");
-            if (isExcepted(property, style, ours, theirs)) continue;
+            if (isExcepted(property, style, ours, theirs, part)) continue;
             result.compared += 1;
             if (ours === theirs) continue;
             const { element } = style;
-            const name = `${element.tag}${element.id ? `#${element.id}` : ""}${element.classes.map((one) => `.${one}`).join("")} [${index}]`;
+            const name = `${element.tag}${element.id ? `#${element.id}` : ""}${element.classes.map((one) => `.${one}`).join("")}${part} [${index}]`;
             result.differences.push({ page: file.path, conditions: where, element: name, property, ours, browser: theirs });
           }
         }

@@ -5,7 +5,9 @@ type Style = ReturnType<typeof stylePage>["styles"][number];
 
 const edges = /^(?:margin|padding)-(?:top|right|bottom|left)$/;
 
-export function isExcepted(property: string, style: Style, ours: string, theirs: string): boolean {
+export function isExcepted(property: string, style: Style, ours: string, theirs: string, part: string): boolean {
+  // What kind of box a marker, a first line or a first letter makes is left to the layout.
+  if (property === "display" && /marker|first/.test(part)) return true;
   // How much smaller the parts of a fraction are set is said by the machine's mathematical font.
   if (property === "font-size" && style.element.namespace === "math") return true;
   // The browser mixes colours in single precision.

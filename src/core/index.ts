@@ -30,4 +30,5 @@ export {
   changeSite, fileBytes, kindOfPath, openSite, pagesOf, readFile, sheetsOf, siteOf, textFile,
   type BinaryFile, type RefusedFile, type Site, type SiteFile, type StoredFile, type TextFile,
 } from "./source/site";
+export { pseudoTexts, type PseudoText } from "./pseudoTexts";
 export { isPlace, legibility, roleName, textStyleKey } from "./textStyles";

@@ -26,7 +26,7 @@ export function pseudoTexts(page: StyledPage): PseudoText[] {
   return texts;
 }
 
-function textsOf(origin: Style, styler: (name: string, origin: Style) => Style | null): PseudoText[] {
+function textsOf(origin: Style, styler: ReturnType<typeof pseudoStyler>): PseudoText[] {
   const { element } = origin;
   const texts: PseudoText[] = [];
   const add = (name: PseudoText["name"], text: string, style: Style) => texts.push({ index: element.index, name, text, style });
@@ -36,17 +36,27 @@ function textsOf(origin: Style, styler: (name: string, origin: Style) => Style |
     if (style && text.trim() !== "") add(name, text, style);
   }
   const placeholder = element.tag === "input" || element.tag === "textarea" ? element.attributes.get("placeholder") : undefined;
-  if (placeholder?.trim()) {
+  const isEmpty = element.tag === "input" ? !element.attributes.get("value") : !element.hasText;
+  if (placeholder?.trim() && isEmpty) {
     const style = styler("placeholder", origin);
     if (style) add("placeholder", placeholder, style);
   }
   const own = element.content.filter(isText).map(({ text }) => text).join("").trim();
-  for (const name of ["first-line", "first-letter", "marker"] as const) {
-    const applies = name === "marker" ? valueOf<string>(origin, "display").includes("list-item") : isPlace(origin);
-    const style = applies ? styler(name, origin) : null;
-    if (!style?.blocks.some((block) => block.origin === "author")) continue;
-    add(name, name === "first-letter" ? own.slice(0, 1) : name === "marker" ? "\u2022" : own, style);
+  /** Adds a pseudo-element that only shows where a rule of the page sets it. */
+  const addAuthored = (name: PseudoText["name"], text: string, parent: Style): Style | null => {
+    const style = styler(name, origin, parent);
+    if (!style?.blocks.some((block) => block.origin === "author")) return null;
+    add(name, text, style);
+    return style;
+  };
+  if (isPlace(origin)) {
+    // The first letter may be that of the generated text, and lies in the first line (CSS Pseudo 4, 2.2.3).
+    const before = texts.find(({ name }) => name === "before");
+    const line = addAuthored("first-line", own, origin);
+    addAuthored("first-letter", (before?.text ?? own).trim().slice(0, 1), before?.style ?? line ?? origin);
   }
+  const hasMarker = valueOf<string>(origin, "display").includes("list-item") && valueOf<string>(origin, "list-style-type") !== "none";
+  if (hasMarker) addAuthored("marker", "\u2022", origin);
   return texts;
 }
 

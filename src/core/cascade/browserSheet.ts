@@ -112,7 +112,7 @@ video, img, canvas, object, embed { display: inline }
 [dir=rtl i] { direction: rtl }
 [dir=ltr i] { direction: ltr }
 bdo[dir=rtl i] { direction: rtl }
-input::placeholder { color: #757575; display: block; white-space: pre }
+input::placeholder { color: #757575; display: block; white-space: pre; line-height: normal }
 textarea::placeholder { color: #757575; display: block; white-space: pre-wrap }
 ::marker { white-space: pre; text-transform: none; text-indent: 0 }
 q::before { content: open-quote }

@@ -299,7 +299,7 @@ class Computer {
   }
 
   /** The style of a pseudo-element, or null when no rule is for it. */
-  pseudo(name: string, origin: Style): Style | null {
+  pseudo(name: string, origin: Style, parent: Style): Style | null {
     const index = this.rules.pseudoIndex.get(name);
     if (!index) return null;
     const contained = (text: string) => matchesContainer(text, containersAbove(origin), this.document.path, this.conditions);
@@ -307,7 +307,7 @@ class Computer {
     if (found.length === 0) return null;
     const blocks = found.map((match): Block => ({ origin: match.rule.origin, attached: false, match, ...blockOf(match.rule.entry.declarations) }));
     this.rootStyle ??= rootOf(origin).shared;
-    return { element: origin.element, parent: origin, blocks, shared: this.compute({ ...origin.element, tag: `::${name}` }, origin.shared, blocks) };
+    return { element: origin.element, parent, blocks, shared: this.compute({ ...origin.element, tag: `::${name}` }, parent.shared, blocks) };
   }
 
   private sharedStyle(element: ElementNode, parent: SharedStyle | null, blocks: readonly Block[]): SharedStyle {
@@ -431,10 +431,10 @@ function rootOf(style: Style): Style {
   return root;
 }
 
-/** A way to ask for the styles of a page's pseudo-elements. */
-export function pseudoStyler({ rules, conditions, document }: StyledPage): (name: string, origin: Style) => Style | null {
+/** A way to ask for the styles of a page's pseudo-elements, which inherit from `parent`: their element, unless it is said. */
+export function pseudoStyler({ rules, conditions, document }: StyledPage): (name: string, origin: Style, parent?: Style) => Style | null {
   const computer = new Computer(rules, conditions, document, { quirks: document.mode === "quirks", scope: null, forced: null });
-  return (name, origin) => computer.pseudo(name, origin);
+  return (name, origin, parent = origin) => computer.pseudo(name, origin, parent);
 }
 
 function* containersAbove(style: Style | null): Generator<ContainerAncestor> {

@@ -65,7 +65,7 @@ test("what pseudo-elements show is a text of its own", () => {
   const { pages, findings } = analyse(from);
   expect(pages[0]!.pseudo.map(({ name, text, style }) => [name, text, style.color, style["font-size"]])).toEqual([
     ["before", "Note t: ", "rgb(170, 170, 170)", "16px"],
-    ["first-letter", "x", "rgb(0, 0, 0)", "48px"],
+    ["first-letter", "N", "rgb(170, 170, 170)", "48px"],
     ["marker", "\u2022", "rgb(187, 187, 187)", "16px"],
     ["placeholder", "Name", "rgb(204, 204, 204)", "13.3333px"],
     ["before", "\u201c", "rgb(255, 0, 0)", "16px"],

@@ -145,6 +145,16 @@ const content: Longhand<readonly Component[] | null, readonly Component[] | null
   serialise: () => "",
 };
 
+/** The kind of marker (CSS Lists 3, 3.4), as written. */
+const listStyleType: Longhand<string, string> = {
+  name: "list-style-type",
+  inherited: true,
+  initial: "disc",
+  parse: ([only, more]) => (more || !only ? null : only.type === "ident" ? only.name.toLowerCase() : only.type === "string" ? only.value : only.type === "function" && only.name === "symbols" ? "symbols" : null),
+  compute: (value) => value,
+  serialise: (value) => value,
+};
+
 const isSlash = (part: Component) => part.type === "delim" && part.value === "/";
 
 /** CSS Conditional 5, 3.2. */
@@ -172,6 +182,7 @@ export const boxLonghands: readonly Longhand<never, never>[] = [
   keywords("container-type", false, "normal", "size inline-size"),
   containerName,
   content,
+  listStyleType,
   keywords("visibility", true, "visible", "hidden collapse"),
   opacity,
   ...sides.map(margin),

@@ -76,5 +76,5 @@ function sideOf(flow: Flow, writingMode: string, direction: string): string {
 /** The longhands `getComputedStyle` is compared on and that reports carry. */
 export const reportedLonghands: readonly string[] = longhands
   .map(({ name }) => name)
-  .filter((name) => !["position", "float", "appearance", "container-type", "container-name", "content", "-webkit-text-fill-color"].includes(name) && !name.endsWith("-style") || ["font-style", "text-decoration-style"].includes(name))
+  .filter((name) => !["position", "float", "appearance", "container-type", "container-name", "content", "list-style-type", "-webkit-text-fill-color"].includes(name) && !name.endsWith("-style") || ["font-style", "text-decoration-style"].includes(name))
   .sort();

@@ -237,6 +237,18 @@ const fontVariant: Shorthand = {
   },
 };
 
+/** CSS Lists 3, 3.6; only the kind of marker is kept. */
+const listStyle: Shorthand = {
+  name: "list-style",
+  longhands: ["list-style-type"],
+  expand: (value) => {
+    const others = value.filter((part) => !["inside", "outside"].includes(wordOf(part)) && !isImage(part));
+    if (value.length === 0 || value.length > 3 || others.length > 2) return null;
+    const named = others.find((part) => wordOf(part) !== "none") ?? others[0];
+    return named ? { "list-style-type": [named] } : {};
+  },
+};
+
 /** CSS Conditional 5, 3.3: name, then type behind a slash. */
 const container: Shorthand = {
   name: "container",
@@ -259,6 +271,7 @@ export const shorthands: ReadonlyMap<string, Shorthand> = new Map(
     whiteSpace,
     textWrap,
     container,
+    listStyle,
     fourSides("margin", sides.map((side) => `margin-${side}`)),
     fourSides("padding", sides.map((side) => `padding-${side}`)),
     ...(["width", "style", "color"] as const).map((part) => fourSides(`border-${part}`, sides.map((side) => `border-${side}-${part}`))),

@@ -163,7 +163,7 @@ class SelectorReader {
         const word = (name as Component & { name: string }).name.toLowerCase();
         if (double || (name!.type === "ident" && legacyPseudoElements.has(word))) {
           this.checkPseudoElement(name!, word);
-          pseudoElement = word;
+          pseudoElement = word === "-webkit-input-placeholder" ? "placeholder" : word;
           specificity = add(specificity, [0, 0, 1]);
         } else if (pseudoElement !== null) {
           // A state of the pseudo-element itself, like ::-webkit-scrollbar-thumb:hover.
