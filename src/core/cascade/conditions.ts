@@ -16,6 +16,8 @@ export interface Conditions {
    * Without them it is not known which container rules are in force, and none is.
    */
   containers: Readonly<Record<string, Readonly<Record<number, { width: number; height: number }>>>>;
+  /** States forced on elements, by page and element index: "hover", "focus", "focus-visible", "active", "visited", "checked" … */
+  forced: Readonly<Record<string, Readonly<Record<number, readonly string[]>>>>;
 }
 
 export const defaultConditions: Conditions = {
@@ -28,4 +30,5 @@ export const defaultConditions: Conditions = {
   contrast: "no-preference",
   resolution: 1,
   containers: {},
+  forced: {},
 };

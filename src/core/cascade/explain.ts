@@ -9,8 +9,7 @@ import { matchInScope, unmetCondition, type Match, type PageRule } from "./pageR
 import { aliases, longhandIndex, longhands } from "./properties";
 import { shorthands } from "./properties/shorthands";
 import { isEntry, rulesOf } from "./rules";
-import type { MatchContext } from "./selectors/match";
-import { computedValue, type Block, type Style, type StyledPage, type Winner } from "./styles";
+import { computedValue, matchingFor, type Block, type Style, type StyledPage, type Winner } from "./styles";
 
 /** Where a declaration stands. Offsets are UTF-16 units of the file's text. */
 export interface DeclarationPlace {
@@ -96,7 +95,7 @@ export function explain(site: Site, page: StyledPage, index: number, property: s
 /** Declarations of rules that match but whose conditions do not hold, last first. */
 function outOfForce(site: Site, page: StyledPage, element: ElementNode, property: string): Contender[] {
   const found: Contender[] = [];
-  const context: MatchContext = { quirks: page.document.mode === "quirks", scope: null, forced: null };
+  const context = matchingFor(page.document, page.conditions);
   for (const sheet of page.sheets.owners.flatMap((owner) => owner.sheets)) {
     for (const step of rulesOf(sheet.items).steps) {
       if (!isEntry(step)) continue;

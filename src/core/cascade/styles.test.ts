@@ -64,6 +64,15 @@ describe("computed values", () => {
     expect(computed(from, "t", "color", { scheme: "dark" })).toBe("rgb(0, 255, 0)");
   });
 
+  test("states can be forced on an element", () => {
+    const from = pageWith("a{color:red} a:hover{color:blue} a:focus-visible{color:lime} p:has(a:hover){opacity:.5}", '<p id="p"><a id="t" href="#">x</a><a id="u" href="#">y</a></p>');
+    const { index } = styleOf(from, "t").element;
+    const forced = { "index.html": { [index]: ["hover"] } };
+    expect(computed(from, "t", "color", { forced })).toBe("rgb(0, 0, 255)");
+    expect(computed(from, "u", "color", { forced })).toBe("rgb(255, 0, 0)");
+    expect(computed(from, "p", "opacity", { forced })).toBe("0.5");
+  });
+
   test("custom properties cannot be made to explode", () => {
     const bomb = Array.from({ length: 40 }, (_, at) => `--v${at + 1}:var(--v${at})var(--v${at});`).join("");
     expect(computed(pageWith(`p{--v0:xxxxxxxxxx;${bomb}color:var(--v40,red)}`, '<p id="t">'), "t", "color")).toBe("rgb(255, 0, 0)");

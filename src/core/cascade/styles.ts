@@ -77,16 +77,22 @@ export interface StyledPage {
 }
 
 /** @param before an earlier version of the same page under the same conditions, of which as much as can be is kept */
-export function stylePage(site: Site, file: TextFile, conditions: Conditions, before: StyledPage | null = null, forced: MatchContext["forced"] = null): StyledPage {
+export function stylePage(site: Site, file: TextFile, conditions: Conditions, before: StyledPage | null = null): StyledPage {
   const document = documentOf(file);
   const sheets = sheetsOfPage(site, file);
   const all = sheets.owners.flatMap((owner) => owner.sheets);
   const rules = pageRules(browserOf(document), all, document, conditions);
-  const matching: MatchContext = { quirks: document.mode === "quirks", scope: null, forced };
+  const matching = matchingFor(document, conditions);
   const computer = new Computer(rules, conditions, document, matching);
   const changed = before && before.document === document ? changedRules(before.rules, rules) : null;
   const styles = (changed && computer.over(before!.styles, changed)) ?? computer.all();
   return { file, document, sheets, rules, conditions, styles };
+}
+
+/** How selectors match on a page under given conditions. */
+export function matchingFor(document: HtmlDocument, conditions: Conditions): MatchContext {
+  const states = Object.entries(conditions.forced[document.path] ?? {}).map(([index, names]) => [Number(index), new Set(names)] as const);
+  return { quirks: document.mode === "quirks", scope: null, forced: states.length ? new Map(states) : null };
 }
 
 function browserOf(document: HtmlDocument): SheetSource {
@@ -433,7 +439,7 @@ function rootOf(style: Style): Style {
 
 /** A way to ask for the styles of a page's pseudo-elements, which inherit from `parent`: their element, unless it is said. */
 export function pseudoStyler({ rules, conditions, document }: StyledPage): (name: string, origin: Style, parent?: Style) => Style | null {
-  const computer = new Computer(rules, conditions, document, { quirks: document.mode === "quirks", scope: null, forced: null });
+  const computer = new Computer(rules, conditions, document, matchingFor(document, conditions));
   return (name, origin, parent = origin) => computer.pseudo(name, origin, parent);
 }
 

@@ -1,0 +1,95 @@
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { dirname, join } from "node:path";
+import { strToU8, zipSync } from "fflate";
+import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
+import { run } from "./main";
+
+let folder: string;
+let out: string;
+let err: string;
+
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), "hevret-"));
+  out = "";
+  err = "";
+  vi.spyOn(process.stdout, "write").mockImplementation(((text: string, done?: () => void) => {
+    out += text;
+    done?.();
+    return true;
+  }) as typeof process.stdout.write);
+  vi.spyOn(process.stderr, "write").mockImplementation((text) => {
+    err += String(text);
+    return true;
+  });
+});
+
+afterEach(() => {
+  vi.restoreAllMocks();
+  rmSync(folder, { recursive: true });
+});
+
+function put(files: Record<string, string | Uint8Array>): void {
+  for (const [path, data] of Object.entries(files)) {
+    mkdirSync(dirname(join(folder, path)), { recursive: true });
+    writeFileSync(join(folder, path), data);
+  }
+}
+
+const good = { "index.html": '<!doctype html><link rel=stylesheet href=css/a.css><h1>x</h1>', "css/a.css": "h1 { color: #333; } @media (max-width: 500px) { h1 { color: #222 } }" };
+
+test("a folder without errors ends with 0 and prints JSON, version 1", async () => {
+  put(good);
+  expect(await run([folder, "--elements", "--width", "400"])).toBe(0);
+  const result = JSON.parse(out);
+  expect(result).toMatchObject({ version: 1, conditions: { width: 400, height: 800, scheme: "light", rootSize: 16 } });
+  expect(result.pages[0].sheets).toEqual([{ path: "css/a.css", kind: "linked", rules: 2 }]);
+  const heading = result.pages[0].elements.find(({ tag }: { tag: string }) => tag === "h1");
+  expect(heading).toMatchObject({ text: true, style: { color: "rgb(34, 34, 34)", "font-size": "32px" }, ground: { color: "rgb(255, 255, 255)", certain: true }, contrast: { needs: 3, passes: true } });
+});
+
+test("without --elements the elements are left out, and errors end with 1", async () => {
+  put({ ...good, "css/a.css": "h1 { color: #eee }" });
+  expect(await run([folder, "--format=json"])).toBe(1);
+  const result = JSON.parse(out);
+  expect(result.pages[0]).not.toHaveProperty("elements");
+  expect(result.findings[0]).toMatchObject({ check: "contrast", level: "error", path: "index.html", line: 1 });
+  expect(result.pairs[0]).toMatchObject({ ink: "rgb(238, 238, 238)", passes: false });
+});
+
+test("a zip, and a page with sheets above and beside it", async () => {
+  put({ "site.zip": zipSync(Object.fromEntries(Object.entries(good).map(([path, text]) => [path, strToU8(text)]))) });
+  expect(await run([join(folder, "site.zip")])).toBe(0);
+  out = "";
+  put({ "deep/er/page.html": '<link rel=stylesheet href="../../up.css"><h1>x</h1>', "up.css": '@import "deep/in.css"; h1 { top: 0 }', "deep/in.css": "h1 { color: #123 }" });
+  expect(await run([join(folder, "deep/er/page.html"), "--elements"])).toBe(0);
+  expect(JSON.parse(out).pages[0].sheets.map(({ path, missing }: { path: string; missing?: boolean }) => [path, missing])).toEqual([["deep/in.css", undefined], ["up.css", undefined]]);
+});
+
+test("text is for people", async () => {
+  put(good);
+  expect(await run([folder, "--format", "text"])).toBe(0);
+  expect(out).toContain("1 text style, largest first:");
+  expect(out).toContain("Nothing was found wrong.");
+});
+
+describe("what cannot be read ends with 2 and one line", () => {
+  test.each<[string, (at: string) => string[], RegExp]>([
+    ["a path that is not there", (at) => [join(at, "nope")], /^There is nothing at/],
+    ["an empty folder", (at) => [at], /no page and no style sheet/],
+    ["a broken zip", (at) => [join(at, "x.zip")], /could not be unpacked/],
+    ["another kind of file", (at) => [join(at, "x.txt")], /neither a folder nor a .zip/],
+    ["no path", () => [], /A path is missing/],
+    ["an unknown option", (at) => [at, "--wide"], /--wide is not an option/],
+    ["a width that is none", (at) => [at, "--width", "wide"], /--width takes a number/],
+    ["a scheme that is none", (at) => [at, "--scheme", "blue"], /light or dark/],
+    ["a page that is not there", (at) => [join(at, "y"), "--page", "z.html"], /There is no page z.html/],
+  ])("%s", async (_, words, reason) => {
+    if (/zip|kind/.test(_)) put({ "x.zip": "nonsense", "x.txt": "text" });
+    if (/a page that/.test(_)) put({ "y/index.html": "<p>" });
+    expect(await run(words(folder))).toBe(2);
+    expect(err).toMatch(reason);
+    expect(err.trim().split("\n")).toHaveLength(1);
+    expect(out).toBe("");
+  });
+});
