@@ -5,7 +5,7 @@ export { ignoredMessage, type Finding, type Level } from "./findings";
 export { findingsFor } from "./findings";
 export { reportedLonghands } from "./cascade/properties";
 export { computedValue, stylePage, type Style, type StyledPage } from "./cascade/styles";
-export { styledPage } from "./cascade/styledPages";
+export { styledPage, type KnownPage } from "./cascade/styledPages";
 export { explain, type Contender, type Explanation } from "./cascade/explain";
 export { matchingElements } from "./cascade/selectors";
 export { completions } from "./completion";

@@ -65,7 +65,12 @@ export interface PlanResult {
 
 export interface Engine {
   open(files: StoredFile[]): Promise<void>;
-  summary(conditions: Conditions): Promise<SiteSummary>;
+  /**
+   * Looks at all pages, one after the other, and says how many are done; other calls are answered in between.
+   * Null when it was stopped, or when a later call took its place.
+   */
+  summary(conditions: Conditions, report?: (done: number, of: number) => void): Promise<SiteSummary | null>;
+  stopSummary(): Promise<void>;
   page(path: string, conditions: Conditions): Promise<PageView>;
   slip(ref: ElementRef, conditions: Conditions): Promise<Slip | null>;
   plan(edit: Edit, conditions: Conditions): Promise<PlanResult>;

@@ -3,11 +3,13 @@ import { expose } from "comlink";
 import {
   changeSite, completions, documentOf, EditError, findingsFor, ignoredMessage, isPlace, legibility, pagesOf, planEdit, positionAt, roleName,
   ruleAround, safeDocument, safeSheets, sheetsOf, siteOf, slipFor, styledPage, textFile, textStyleKey,
-  type AddressOf, type Conditions, type SafeDocument, type Site, type StyledPage, type TextFile,
+  type AddressOf, type Conditions, type SafeDocument, type Site, type KnownPage, type StyledPage, type TextFile,
 } from "@/core";
 import type { Engine, PagePatch, PageView, PlaceView, SiteSummary } from "./protocol";
 
 let site: Site = siteOf([]);
+/** Counts the looks at all pages; only the latest goes on. */
+let summaries = 0;
 const addresses = new Map<Uint8Array, string>();
 
 const mediaTypes: Readonly<Record<string, string>> = {
@@ -88,8 +90,17 @@ const engine: Engine = {
     site = siteOf(files);
   },
 
-  summary: async (conditions): Promise<SiteSummary> => {
-    const pages = pagesOf(site).map((file) => styledPage(site, file, conditions));
+  summary: async (conditions, report): Promise<SiteSummary | null> => {
+    const mine = (summaries += 1);
+    const files = pagesOf(site);
+    const pages: KnownPage[] = [];
+    for (const file of files) {
+      pages.push(styledPage(site, file, conditions));
+      if (files.length < 2) break;
+      report?.(pages.length, files.length);
+      await new Promise((resolve) => setTimeout(resolve));
+      if (mine !== summaries) return null;
+    }
     const keys = new Set<string>();
     return {
       pages: pages.map((page) => {
@@ -103,6 +114,10 @@ const engine: Engine = {
       textStyles: keys.size,
       findings: findingsFor({ site, pages, conditions }),
     };
+  },
+
+  stopSummary: async () => {
+    summaries += 1;
   },
 
   page: async (path, conditions) => viewOf(site, path, conditions),

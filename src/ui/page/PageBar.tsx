@@ -16,6 +16,8 @@ export function PageBar() {
   const setConditions = useWorkspace((state) => state.setConditions);
   const unstyled = useWorkspace((state) => state.unstyled);
   const setUnstyled = useWorkspace((state) => state.setUnstyled);
+  const files = useWorkspace((state) => state.files);
+  const pages = [...files.values()].filter(({ file }) => file.kind === "html").map(({ path }) => path);
   const sheets = summary?.pages.find(({ path }) => path === page)?.sheets ?? [];
   const main = sheets[0];
   const sharing = main ? summary!.pages.filter((one) => one.sheets.includes(main)).length : 0;
@@ -27,10 +29,11 @@ export function PageBar() {
     <div className={styles.bar}>
       <Select
         aria-label="Page" size="small" value={page} popupMatchSelectWidth={false} onChange={go}
-        options={summary?.pages.map(({ path }) => ({ value: path, label: path }))}
+        options={pages.map((path) => ({ value: path, label: path }))}
       />
       <span className={styles.share}>{main ? `${plural(sharing, "page")} ${sharing === 1 ? "uses" : "share"} ${main}` : "no style sheet"}</span>
       <OpeningNotes />
+      <Reading />
       <span className={styles.space} />
       <button type="button" className={styles.chip} aria-pressed={unstyled} onClick={() => setUnstyled(!unstyled)} title="U on the page">
         Without styles
@@ -44,6 +47,21 @@ export function PageBar() {
         ]}
       />
     </div>
+  );
+}
+
+/** How far the look at all pages is, and a way to stop it. */
+function Reading() {
+  const reading = useWorkspace((state) => state.reading);
+  const stop = useWorkspace((state) => state.stopReading);
+  if (!reading) return null;
+  return (
+    <span role="status" className={styles.share}>
+      Reading page {reading.done} of {reading.of}{" "}
+      <button type="button" className="text-button" onClick={stop}>
+        Stop
+      </button>
+    </span>
   );
 }
 

@@ -42,7 +42,7 @@ export function WorkspaceProvider({ id, children }: { id: string; children: Reac
     const { engine, stop } = startEngine();
     const store = createWorkspace(engine);
     const page = new URLSearchParams(location.search).get("file");
-    const loading = store.getState().load(id, page);
+    void store.getState().load(id, page);
     const following = liveQuery(() => database.sites.get(id)).subscribe((record) => {
       const { record: known, save, status } = store.getState();
       if (!record || !known || status !== "ready" || save.kind === "saving") return;
@@ -50,7 +50,6 @@ export function WorkspaceProvider({ id, children }: { id: string; children: Reac
       if (record.revision > known.revision) void store.getState().catchUp();
     });
     const showing = store.subscribe(() => setHeld((current) => (current?.store === store ? current : { store, engine })));
-    void loading;
     return () => {
       showing();
       following.unsubscribe();

@@ -1,7 +1,7 @@
 "use client";
 
 /** One open site as the interface holds it. The files' text is the state; everything else is asked of the engine. */
-import type { Remote } from "comlink";
+import { proxy, type Remote } from "comlink";
 import { createStore } from "zustand/vanilla";
 import {
   applyChanges, defaultConditions, type Conditions, type Edit, type ElementRef, type Plan, type Slip, type TextChange,
@@ -26,6 +26,8 @@ export interface Workspace {
   redoable: number;
   conditions: Conditions;
   summary: SiteSummary | null;
+  /** How many pages are looked at, while that takes noticeably long. */
+  reading: { done: number; of: number } | null;
   page: string | null;
   view: PageView | null;
   /** Counts up when the frame has to be built anew. */
@@ -63,13 +65,17 @@ export interface WorkspaceActions {
   /** Reads the site again after another window has written. */
   catchUp(): Promise<void>;
   dismissNotice(): void;
+  stopReading(): void;
   renamed(name: string): void;
 }
+
+/** Work that takes longer than this says how far it is, in milliseconds. */
+const noticeable = 300;
 
 export type WorkspaceStore = ReturnType<typeof createWorkspace>;
 
 const initial: Workspace = {
-  status: "loading", record: null, files: new Map(), redoable: 0, conditions: defaultConditions, summary: null, page: null, view: null,
+  status: "loading", record: null, files: new Map(), redoable: 0, conditions: defaultConditions, summary: null, reading: null, page: null, view: null,
   viewNumber: 0, picked: null, slip: null, reach: null, rehearsal: null, source: null, save: { kind: "saving" }, notice: null, unstyled: false,
 };
 
@@ -106,8 +112,12 @@ export function createWorkspace(engine: Remote<Engine>) {
     };
 
     const refreshSummary = async () => {
-      const summary = await engine.summary(get().conditions);
-      set({ summary });
+      const started = performance.now();
+      const report = proxy((done: number, of: number) => {
+        if (performance.now() - started > noticeable) set({ reading: done < of ? { done, of } : null });
+      });
+      const summary = await engine.summary(get().conditions, report);
+      if (summary) set({ summary, reading: null });
     };
 
     const patchView = (patch: PagePatch) => {
@@ -122,7 +132,8 @@ export function createWorkspace(engine: Remote<Engine>) {
       const { page, view, conditions } = get();
       if (page && view) patchView(await engine.patch(page, view.structure, conditions));
       set({ rehearsal: null, reach: null });
-      await Promise.all([refreshSlip(), refreshSummary()]);
+      void refreshSummary();
+      await refreshSlip();
     };
 
     const changeFiles = (changes: readonly TextChange[]) => {
@@ -167,9 +178,9 @@ export function createWorkspace(engine: Remote<Engine>) {
     const catchUp = async () => {
       const { record, page, picked } = get();
       if (!record || !(await readFrom(record.id))) return;
-      await refreshSummary();
       if (page) await openPage(page);
       if (picked) await get().pick(picked);
+      await refreshSummary();
     };
 
     const openPage = async (path: string) => {
@@ -201,11 +212,11 @@ export function createWorkspace(engine: Remote<Engine>) {
 
       load: async (id, page) => {
         if (!(await readFrom(id))) return;
-        await refreshSummary();
-        const pages = get().summary!.pages.map(({ path }) => path);
+        const pages = [...get().files.values()].filter(({ file }) => file.kind === "html").map(({ path }) => path);
         const first = page && pages.includes(page) ? page : (pages.find((path) => /(?:^|\/)index\.html?$/i.test(path)) ?? pages[0] ?? null);
         if (first) await openPage(first);
         set({ status: "ready" });
+        await refreshSummary();
       },
 
       openPage: (path) => inTurn(() => openPage(path)),
@@ -223,7 +234,8 @@ export function createWorkspace(engine: Remote<Engine>) {
         set({ conditions: { ...get().conditions, ...conditions } });
         const { page, view } = get();
         if (page && view) patchView(await engine.patch(page, view.structure, get().conditions));
-        await Promise.all([refreshSlip(), refreshSummary()]);
+        void refreshSummary();
+        await refreshSlip();
       },
 
       setUnstyled: (unstyled) => set({ unstyled }),
@@ -275,6 +287,12 @@ export function createWorkspace(engine: Remote<Engine>) {
       redo: () => move("redo"),
       catchUp: () => inTurn(catchUp),
       dismissNotice: () => set({ notice: null }),
+
+      stopReading: () => {
+        void engine.stopSummary();
+        set({ reading: null });
+      },
+
       renamed: (name) => set({ record: get().record && { ...get().record!, name } }),
     };
   });
