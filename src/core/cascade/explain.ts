@@ -9,7 +9,8 @@ import { matchInScope, unmetCondition, type Match, type PageRule } from "./pageR
 import { aliases, longhandIndex, longhands } from "./properties";
 import { shorthands } from "./properties/shorthands";
 import { isEntry, rulesOf } from "./rules";
-import { computedValue, matchingFor, type Block, type Style, type StyledPage, type Winner } from "./styles";
+import type { Block, Winner } from "./blocks";
+import { computedValue, matchingFor, type Style, type StyledPage } from "./styles";
 
 /** Where a declaration stands. Offsets are UTF-16 units of the file's text. */
 export interface DeclarationPlace {

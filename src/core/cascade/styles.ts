@@ -1,49 +1,22 @@
 /** Computed styles of all elements of a page (CSS Cascade 5, sections 4 to 7). */
-import type { PlainColor } from "../color/value";
 import { componentsOf } from "../source/css/components";
-import { absoluteUnit, type Measure } from "../source/css/math";
-import { parseBlock, type Declaration } from "../source/css/syntax";
 import { documentOf, type ElementNode, type HtmlDocument } from "../source/html/document";
 import { sheetsOfPage, type PageSheets, type SheetSource } from "../source/html/sheets";
 import type { Site, TextFile } from "../source/site";
 import { adjustStyle, isAdjustedByAttributes } from "./adjust";
 import { Ancestors } from "./ancestors";
+import { blockOf, blocksFor, compareMatches, forEachInOrder, layerOf, type Block, type BlockEntry, type Winner } from "./blocks";
 import { browserSheet, quirksSheet } from "./browserSheet";
 import type { Conditions } from "./conditions";
 import { matchesContainer, type ContainerAncestor } from "./containers";
-import { prepareDeclaration, readPending, type Given } from "./declarations";
-import { hintsFor } from "./hints";
-import { changedRules, matchRules, pageRules, type Match, type Origin, type PageRules } from "./pageRules";
+import { Context } from "./context";
+import { readPending, type Given } from "./declarations";
+import { changedRules, matchRules, pageRules, type PageRules } from "./pageRules";
 import { isLogical, longhandIndex, longhands, physicalName } from "./properties";
 import { fitMonospace, isMonospaceAlone, leadingPx, type FamilyName, type FontSize, type LineHeight } from "./properties/font";
 import type { ComputeContext } from "./properties/types";
 import type { MatchContext } from "./selectors/match";
 import { resolveVariables, substitute, type CustomProperties, type DeclaredText } from "./variables";
-
-/** The winning declaration of a longhand, with those it beat behind it. */
-export interface Winner {
-  given: Given;
-  /** The property as declared, before flow-relative names were mapped. */
-  name: string;
-  block: Block;
-  declaration: Declaration;
-  beaten: Winner | null;
-}
-
-/** Declarations that apply to an element together. */
-export interface Block {
-  origin: Origin;
-  attached: boolean;
-  match: Match | null;
-  normal: readonly BlockEntry[];
-  important: readonly BlockEntry[];
-}
-
-interface BlockEntry {
-  declaration: Declaration;
-  entries: readonly (readonly [string, Given])[];
-  custom: { name: string; given: { kind: "text"; text: string } | { kind: "wide"; keyword: string } } | null;
-}
 
 /** An element's computed style. Elements that the same declarations apply to, under like parents, share their values. */
 export interface Style {
@@ -120,109 +93,14 @@ export function leadingOf(style: Style): number | null {
   return leadingPx(valueOf<LineHeight>(style, "line-height"), fontSizeOf(style));
 }
 
-const blocks = new WeakMap<readonly Declaration[], { normal: BlockEntry[]; important: BlockEntry[] }>();
-
-function blockOf(declarations: readonly Declaration[]): { normal: BlockEntry[]; important: BlockEntry[] } {
-  let block = blocks.get(declarations);
-  if (!block) {
-    block = { normal: [], important: [] };
-    for (const declaration of declarations) {
-      const prepared = prepareDeclaration(declaration);
-      const into = declaration.important ? block.important : block.normal;
-      if (prepared.kind === "longhands") into.push({ declaration, entries: prepared.entries, custom: null });
-      else if (prepared.kind === "custom") into.push({ declaration, entries: [], custom: prepared });
-    }
-    blocks.set(declarations, block);
-  }
-  return block;
-}
-
-const attached = new Map<string, Declaration[]>();
-
-/** The declarations of a style attribute; offsets are into the attribute's value. */
-export function attachedDeclarations(element: ElementNode): readonly Declaration[] {
-  const text = element.attributes.get("style");
-  if (!text) return [];
-  let declarations = attached.get(text);
-  if (!declarations) {
-    if (attached.size > 5000) attached.clear();
-    declarations = parseBlock(text).filter((item) => item.kind === "declaration");
-    attached.set(text, declarations);
-  }
-  return declarations;
-}
-
-/** All blocks that apply to an element, weakest first among what is not important. */
-function blocksFor(element: ElementNode, rules: PageRules, matching: MatchContext, ancestors: Ancestors, contained: (text: string) => boolean): Block[] {
-  const found = matchRules(rules.index, element, matching, ancestors, contained);
-  found.sort(compareMatches);
-  const list: Block[] = found.map((match) => ({
-    origin: match.rule.origin,
-    attached: false,
-    match,
-    ...blockOf(match.rule.entry.declarations),
-  }));
-  const hints = hintsFor(element);
-  if (hints.length) {
-    const at = list.findIndex((block) => block.origin === "author");
-    list.splice(at < 0 ? list.length : at, 0, { origin: "hint", attached: false, match: null, ...blockOf(hints) });
-  }
-  const own = attachedDeclarations(element);
-  if (own.length) list.push({ origin: "author", attached: true, match: null, ...blockOf(own) });
-  return list;
-}
-
-const originRank: Readonly<Record<Origin, number>> = { browser: 0, hint: 1, author: 2 };
-
-/** Order of the cascade for what is not important (CSS Cascade 6, 2.1). */
-function compareMatches(a: Match, b: Match): number {
-  const [x, y] = [a.specificity, b.specificity];
-  return (
-    originRank[a.rule.origin] - originRank[b.rule.origin] ||
-    a.rule.layerRank - b.rule.layerRank ||
-    x[0] - y[0] || x[1] - y[1] || x[2] - y[2] ||
-    (a.proximity === b.proximity ? 0 : b.proximity - a.proximity) ||
-    a.rule.order - b.rule.order
-  );
-}
-
-/** Where a block stands in the order of layers; style attributes come after all. */
-function layerOf(block: Block): number {
-  return block.attached ? Infinity : (block.match?.rule.layerRank ?? -1);
-}
-
-/** Important blocks from weakest to strongest: origins and layers are turned round, the rest is not. */
-function importantOrder(list: readonly Block[]): Block[] {
-  return list
-    .filter((block) => block.important.length > 0)
-    .map((block, at) => ({ block, at }))
-    .sort((a, b) => {
-      const origin = originRank[b.block.origin] - originRank[a.block.origin];
-      if (origin) return origin;
-      if (a.block.attached !== b.block.attached) return a.block.attached ? 1 : -1;
-      const layer = layerOf(b.block) - layerOf(a.block);
-      return layer || a.at - b.at;
-    })
-    .map(({ block }) => block);
-}
-
-/** Calls back for every declaration in ascending order of strength. */
-export function forEachInOrder(list: readonly Block[], visit: (block: Block, entry: BlockEntry) => void): void {
-  for (const block of list) for (const entry of block.normal) visit(block, entry);
-  for (const block of importantOrder(list)) for (const entry of block.important) visit(block, entry);
-}
-
 const initials = longhands.map(({ parse, initial }) => parse(componentsOf(initial)));
-const colorAt = longhandIndex.get("color")!;
 const sizeAt = longhandIndex.get("font-size")!;
 const familyAt = longhandIndex.get("font-family")!;
 const schemeAt = longhandIndex.get("color-scheme")!;
 const displayAt = longhandIndex.get("display")!;
 const directionAt = longhandIndex.get("direction")!;
 const writingAt = longhandIndex.get("writing-mode")!;
-const lineHeightAt = longhandIndex.get("line-height")!;
 
-const black: PlainColor = { color: { space: "srgb", channels: [0, 0, 0], alpha: 1 }, legacy: true };
 const noCustom: CustomProperties = new Map();
 
 class Computer {
@@ -478,117 +356,4 @@ function inheritSize(style: SharedStyle, defaultSize: number): FontSize {
   const parent = style.parent!;
   const isMono = (one: SharedStyle) => isMonospaceAlone(one.values[familyAt] as FamilyName[]);
   return fitMonospace(parent.values[sizeAt] as FontSize, isMono(style), isMono(parent), defaultSize);
-}
-
-class Context implements ComputeContext {
-  computing = 0;
-
-  constructor(
-    private readonly style: SharedStyle,
-    private readonly conditions: Conditions,
-    private readonly rootStyle: SharedStyle | null,
-    readonly quirks: boolean,
-  ) {}
-
-  own(name: string): unknown {
-    return this.style.values[longhandIndex.get(name)!];
-  }
-
-  parent(name: string): unknown {
-    return this.style.parent?.values[longhandIndex.get(name)!];
-  }
-
-  get hasParent(): boolean {
-    return this.style.parent !== null;
-  }
-
-  get defaultSize(): number {
-    return this.conditions.rootSize;
-  }
-
-  get containerDisplay(): string {
-    let above = this.style.parent;
-    while (above && above.values[displayAt] === "contents") above = above.parent;
-    return above ? String(above.values[displayAt]) : "block";
-  }
-
-  get fontSize(): number {
-    return (this.style.values[sizeAt] as FontSize | undefined)?.px ?? this.parentFontSize;
-  }
-
-  get parentFontSize(): number {
-    return (this.style.parent?.values[sizeAt] as FontSize | undefined)?.px ?? this.conditions.rootSize;
-  }
-
-  get rootFontSize(): number {
-    if (this.rootStyle) return (this.rootStyle.values[sizeAt] as FontSize).px;
-    return this.computing === sizeAt ? this.conditions.rootSize : this.fontSize;
-  }
-
-  get color(): PlainColor {
-    const own = this.computing === colorAt ? undefined : (this.style.values[colorAt] as PlainColor | undefined);
-    return own ?? (this.style.parent?.values[colorAt] as PlainColor | undefined) ?? black;
-  }
-
-  get scheme(): "light" | "dark" {
-    return this.style.scheme;
-  }
-
-  unit = (value: number, unit: string): { value: number; measure: Measure } | null => {
-    const px = this.pxPer(unit);
-    return px === null ? absoluteUnit(value, unit) : { value: value * px, measure: "length" };
-  };
-
-  /** CSS Values 4, 6.1; without the font's own metrics, x-height and "0" are taken as half the size. */
-  private pxPer(unit: string): number | null {
-    const em = this.computing === sizeAt ? this.parentFontSize : this.fontSize;
-    const { width, height } = this.conditions;
-    switch (unit) {
-      case "em":
-      case "ic":
-        return em;
-      case "rem":
-      case "ric":
-        return this.rootFontSize;
-      case "ex":
-      case "ch":
-        return em / 2;
-      case "rex":
-      case "rch":
-        return this.rootFontSize / 2;
-      case "cap":
-        return em * 0.7;
-      case "rcap":
-        return this.rootFontSize * 0.7;
-      case "lh":
-        return this.lineHeight(this.computing === lineHeightAt || this.computing === sizeAt ? this.style.parent : this.style);
-      case "rlh":
-        return this.lineHeight(this.rootStyle ?? this.style);
-    }
-    const axis = /^(?:[sld]?v|cq)(w|h|i|b|min|max)$/.exec(unit)?.[1];
-    if (!axis) return null;
-    const vertical = String(this.own("writing-mode") ?? "horizontal-tb") !== "horizontal-tb";
-    switch (axis) {
-      case "w":
-        return width / 100;
-      case "h":
-        return height / 100;
-      case "i":
-        return (vertical ? height : width) / 100;
-      case "b":
-        return (vertical ? width : height) / 100;
-      case "min":
-        return Math.min(width, height) / 100;
-      default:
-        return Math.max(width, height) / 100;
-    }
-  }
-
-  private lineHeight(style: SharedStyle | null): number {
-    const size = (style?.values[sizeAt] as FontSize | undefined)?.px ?? this.conditions.rootSize;
-    const value = style?.values[lineHeightAt] as LineHeight | undefined;
-    const px = (value && leadingPx(value, Math.fround(size))) ?? size * 1.15;
-    // Browsers take it from the layout, which counts in 64ths of a pixel.
-    return Math.floor(Math.fround(px) * 64) / 64;
-  }
 }

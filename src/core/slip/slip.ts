@@ -20,7 +20,7 @@ import { legibility, roleName, textStyleKey, textStyleProperties } from "../text
 import { slipRows, type SlipRow } from "./rows";
 import { targetsFor, type TargetOption } from "./targets";
 
-export interface SlipRowValue extends SlipRow, Explanation {
+export interface SlipRowValue extends SlipRow, Omit<Explanation, "property"> {
   /** Declarations of this row's property that are switched off, or are not valid and so ignored. */
   idle: IdleDeclaration[];
   /** The rule to write to where it is not the slip's choice: the one a ground comes from. */
@@ -116,8 +116,8 @@ function rowValue(site: Site, page: StyledPage, style: Style, row: SlipRow): Sli
     : null;
   const whole = row.property !== row.longhand && winner?.property === row.property ? winner.value : null;
   return {
-    ...row,
     ...explanation,
+    ...row,
     written: whole ?? explanation.written,
     computed: isGround ? css(ground.color) : explanation.computed,
     idle: idleDeclarations(site, page, style, row),

@@ -1,0 +1,125 @@
+/** The declarations that apply to an element, in the order of the cascade (CSS Cascade 6, 2.1). */
+import { parseBlock, type Declaration } from "../source/css/syntax";
+import type { ElementNode } from "../source/html/document";
+import type { Ancestors } from "./ancestors";
+import { prepareDeclaration, type Given } from "./declarations";
+import { hintsFor } from "./hints";
+import { matchRules, type Match, type Origin, type PageRules } from "./pageRules";
+import type { MatchContext } from "./selectors/match";
+
+/** The winning declaration of a longhand, with those it beat behind it. */
+export interface Winner {
+  given: Given;
+  /** The property as declared, before flow-relative names were mapped. */
+  name: string;
+  block: Block;
+  declaration: Declaration;
+  beaten: Winner | null;
+}
+
+/** Declarations that apply to an element together. */
+export interface Block {
+  origin: Origin;
+  attached: boolean;
+  match: Match | null;
+  normal: readonly BlockEntry[];
+  important: readonly BlockEntry[];
+}
+
+export interface BlockEntry {
+  declaration: Declaration;
+  entries: readonly (readonly [string, Given])[];
+  custom: { name: string; given: { kind: "text"; text: string } | { kind: "wide"; keyword: string } } | null;
+}
+
+const blocks = new WeakMap<readonly Declaration[], { normal: BlockEntry[]; important: BlockEntry[] }>();
+
+export function blockOf(declarations: readonly Declaration[]): { normal: BlockEntry[]; important: BlockEntry[] } {
+  let block = blocks.get(declarations);
+  if (!block) {
+    block = { normal: [], important: [] };
+    for (const declaration of declarations) {
+      const prepared = prepareDeclaration(declaration);
+      const into = declaration.important ? block.important : block.normal;
+      if (prepared.kind === "longhands") into.push({ declaration, entries: prepared.entries, custom: null });
+      else if (prepared.kind === "custom") into.push({ declaration, entries: [], custom: prepared });
+    }
+    blocks.set(declarations, block);
+  }
+  return block;
+}
+
+const attached = new Map<string, Declaration[]>();
+
+/** The declarations of a style attribute; offsets are into the attribute's value. */
+export function attachedDeclarations(element: ElementNode): readonly Declaration[] {
+  const text = element.attributes.get("style");
+  if (!text) return [];
+  let declarations = attached.get(text);
+  if (!declarations) {
+    if (attached.size > 5000) attached.clear();
+    declarations = parseBlock(text).filter((item) => item.kind === "declaration");
+    attached.set(text, declarations);
+  }
+  return declarations;
+}
+
+/** All blocks that apply to an element, weakest first among what is not important. */
+export function blocksFor(element: ElementNode, rules: PageRules, matching: MatchContext, ancestors: Ancestors, contained: (text: string) => boolean): Block[] {
+  const found = matchRules(rules.index, element, matching, ancestors, contained);
+  found.sort(compareMatches);
+  const list: Block[] = found.map((match) => ({
+    origin: match.rule.origin,
+    attached: false,
+    match,
+    ...blockOf(match.rule.entry.declarations),
+  }));
+  const hints = hintsFor(element);
+  if (hints.length) {
+    const at = list.findIndex((block) => block.origin === "author");
+    list.splice(at < 0 ? list.length : at, 0, { origin: "hint", attached: false, match: null, ...blockOf(hints) });
+  }
+  const own = attachedDeclarations(element);
+  if (own.length) list.push({ origin: "author", attached: true, match: null, ...blockOf(own) });
+  return list;
+}
+
+const originRank: Readonly<Record<Origin, number>> = { browser: 0, hint: 1, author: 2 };
+
+/** Order of the cascade for what is not important (CSS Cascade 6, 2.1). */
+export function compareMatches(a: Match, b: Match): number {
+  const [x, y] = [a.specificity, b.specificity];
+  return (
+    originRank[a.rule.origin] - originRank[b.rule.origin] ||
+    a.rule.layerRank - b.rule.layerRank ||
+    x[0] - y[0] || x[1] - y[1] || x[2] - y[2] ||
+    (a.proximity === b.proximity ? 0 : b.proximity - a.proximity) ||
+    a.rule.order - b.rule.order
+  );
+}
+
+/** Where a block stands in the order of layers; style attributes come after all. */
+export function layerOf(block: Block): number {
+  return block.attached ? Infinity : (block.match?.rule.layerRank ?? -1);
+}
+
+/** Important blocks from weakest to strongest: origins and layers are turned round, the rest is not. */
+function importantOrder(list: readonly Block[]): Block[] {
+  return list
+    .filter((block) => block.important.length > 0)
+    .map((block, at) => ({ block, at }))
+    .sort((a, b) => {
+      const origin = originRank[b.block.origin] - originRank[a.block.origin];
+      if (origin) return origin;
+      if (a.block.attached !== b.block.attached) return a.block.attached ? 1 : -1;
+      const layer = layerOf(b.block) - layerOf(a.block);
+      return layer || a.at - b.at;
+    })
+    .map(({ block }) => block);
+}
+
+/** Calls back for every declaration in ascending order of strength. */
+export function forEachInOrder(list: readonly Block[], visit: (block: Block, entry: BlockEntry) => void): void {
+  for (const block of list) for (const entry of block.normal) visit(block, entry);
+  for (const block of importantOrder(list)) for (const entry of block.important) visit(block, entry);
+}

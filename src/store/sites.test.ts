@@ -1,0 +1,110 @@
+import "fake-indexeddb/auto";
+import { beforeEach, describe, expect, test } from "vitest";
+import type { TextChange } from "@/core";
+import { HevretDatabase } from "./database";
+import { readPasted } from "./read";
+import {
+  addSite, clearDeleted, ConflictError, deleteSite, duplicateSite, FullError, listSites, loadSite, markWritten, moveInHistory, renameSite, restoreSite, writeStep,
+} from "./sites";
+import { isChanged } from "./write";
+
+let db: HevretDatabase;
+let id: string;
+let number = 0;
+
+beforeEach(async () => {
+  db = new HevretDatabase(`test-${(number += 1)}`);
+  id = await addSite(readPasted("<h1>Pier</h1>", "h1 { color: red; }"), 1000, db);
+});
+
+const change = (start: number, end: number, insert: string): TextChange => ({ path: "style.css", start, end, insert });
+const text = async () => {
+  const file = (await loadSite(id, db))!.files.find(({ path }) => path === "style.css")!.file;
+  return file.kind === "other" ? "" : file.text;
+};
+const known = async () => ({ site: id, revision: (await loadSite(id, db))!.record.revision });
+
+describe("history", () => {
+  test("edits are stored with their inverse, undone, redone, and cut off by a new one", async () => {
+    await writeStep(await known(), "blue", [change(12, 15, "blue")], 2000, db);
+    await writeStep(await known(), "size", [change(17, 17, " top: 0;")], 3000, db);
+    expect(await text()).toBe("h1 { color: blue; top: 0; }");
+    expect(await moveInHistory(await known(), "undo", 4000, db)).toMatchObject({ label: "size", record: { cursor: 1 } });
+    expect(await text()).toBe("h1 { color: blue; }");
+    await moveInHistory(await known(), "undo", 5000, db);
+    expect(await text()).toBe("h1 { color: red; }");
+    expect(await moveInHistory(await known(), "undo", 6000, db)).toBeNull();
+    await moveInHistory(await known(), "redo", 7000, db);
+    expect(await text()).toBe("h1 { color: blue; }");
+    await writeStep(await known(), "green", [change(12, 16, "green")], 8000, db);
+    expect(await moveInHistory(await known(), "redo", 9000, db)).toBeNull();
+    expect((await loadSite(id, db))!.steps.map(({ label }) => label)).toEqual(["blue", "green"]);
+  });
+
+  test("a window that is behind cannot write, and nothing of it is written", async () => {
+    const behind = await known();
+    await writeStep(behind, "blue", [change(12, 15, "blue")], 2000, db);
+    await expect(writeStep(behind, "green", [change(12, 15, "green")], 3000, db)).rejects.toBeInstanceOf(ConflictError);
+    await expect(moveInHistory(behind, "undo", 3000, db)).rejects.toBeInstanceOf(ConflictError);
+    expect(await text()).toBe("h1 { color: blue; }");
+  });
+
+  test("a change that does not fit leaves the site as it was", async () => {
+    await expect(writeStep(await known(), "bad", [change(900, 901, "x")], 2000, db)).rejects.toThrow();
+    expect(await text()).toBe("h1 { color: red; }");
+    expect((await loadSite(id, db))!.record).toMatchObject({ revision: 0, cursor: 0 });
+  });
+
+  test("a full disk is told in plain words and loses nothing", async () => {
+    const full = Object.assign(new Error("full"), { name: "QuotaExceededError" });
+    db.files.hook("updating", () => {
+      throw full;
+    });
+    await expect(writeStep(await known(), "blue", [change(12, 15, "blue")], 2000, db)).rejects.toBeInstanceOf(FullError);
+    expect(await text()).toBe("h1 { color: red; }");
+  });
+});
+
+describe("the shelf", () => {
+  test("lists by last change, with pages and sheets", async () => {
+    const other = await addSite(readPasted("<p>x</p>", ""), 500, db);
+    expect((await listSites(db)).map(({ id, pages, sheets }) => [id, pages, sheets])).toEqual([[id, 1, 1], [other, 1, 0]]);
+  });
+
+  test("renames, but not to nothing", async () => {
+    await renameSite(id, "  Pier ", db);
+    expect((await listSites(db))[0]!.name).toBe("Pier");
+    await expect(renameSite(id, "  ", db)).rejects.toThrow("needs a name");
+  });
+
+  test("a copy has the history and goes its own way", async () => {
+    await writeStep(await known(), "blue", [change(12, 15, "blue")], 2000, db);
+    const copy = await duplicateSite(id, 3000, db);
+    await moveInHistory({ site: copy, revision: 1 }, "undo", 4000, db);
+    expect(await text()).toBe("h1 { color: blue; }");
+    expect((await loadSite(copy, db))!.record.cursor).toBe(0);
+  });
+
+  test("what is deleted can be brought back until it is cleared", async () => {
+    await deleteSite(id, 2000, db);
+    expect(await listSites(db)).toEqual([]);
+    expect(await loadSite(id, db)).toBeNull();
+    await restoreSite(id, db);
+    expect(await text()).toBe("h1 { color: red; }");
+    await deleteSite(id, 3000, db);
+    await clearDeleted(2999, db);
+    await restoreSite(id, db);
+    expect(await loadSite(id, db)).not.toBeNull();
+    await deleteSite(id, 3000, db);
+    await clearDeleted(3001, db);
+    expect(await db.files.count()).toBe(0);
+  });
+
+  test("what was written back counts as on the disk, and still as changed since opening", async () => {
+    await writeStep(await known(), "blue", [change(12, 15, "blue")], 2000, db);
+    await markWritten(id, ["style.css"], db);
+    const file = (await loadSite(id, db))!.files.find(({ path }) => path === "style.css")!;
+    expect(file.onDisk).toBe("h1 { color: blue; }");
+    expect(isChanged(file)).toBe(true);
+  });
+});
