@@ -35,7 +35,7 @@ export function PageBar() {
       <OpeningNotes />
       <Reading />
       <span className={styles.space} />
-      <button type="button" className={styles.chip} aria-pressed={unstyled} onClick={() => setUnstyled(!unstyled)} title="U on the page">
+      <button type="button" className="chip" aria-pressed={unstyled} onClick={() => setUnstyled(!unstyled)} title="U on the page">
         Without styles
       </button>
       <Select
@@ -100,7 +100,7 @@ function OpeningNotes() {
   );
   return (
     <Popover content={list} trigger="click" placement="bottomLeft">
-      <button type="button" className={`${styles.chip} ${styles.doubt}`}>
+      <button type="button" className={`chip ${styles.doubt}`}>
         ◆ {plural(count, "note")}
       </button>
     </Popover>

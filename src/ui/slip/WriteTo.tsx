@@ -84,7 +84,7 @@ export function WriteTo({ choice }: { choice: Choice }) {
         }))}
       />
       {newRule >= 0 && (
-        <button type="button" className={styles.chip} aria-pressed={at === newRule} onClick={() => choose(newRule)}>
+        <button type="button" className={`chip ${styles.newRule}`} aria-pressed={at === newRule} onClick={() => choose(newRule)}>
           New rule
         </button>
       )}
