@@ -46,13 +46,8 @@ export interface PagePatch {
   structure: string;
 }
 
+/** Lines of a file, from 1. */
 export interface RuleSource {
-  path: string;
-  /** Offsets of the part shown, in UTF-16 units of the file. */
-  start: number;
-  end: number;
-  /** The whole file. */
-  text: string;
   firstLine: number;
   lastLine: number;
 }

@@ -155,7 +155,7 @@ const engine: Engine = {
     const { text } = file;
     const start = found ? found.sheet.offset + found.rule.start : 0;
     const end = found ? found.sheet.offset + found.rule.end : text.length;
-    return { path, text, start, end, firstLine: positionAt(text, start).line, lastLine: positionAt(text, end).line };
+    return { firstLine: positionAt(text, start).line, lastLine: positionAt(text, end).line };
   },
 
   complete: async (property, typed) => completions(property, typed),

@@ -64,11 +64,11 @@ export function SourcePane() {
   );
 }
 
+/** Lines that are new or changed; one at least where lines were only taken out. */
 function countChangedLines(before: string, after: string): number {
   if (before === after) return 0;
-  let count = 0;
-  for (const part of diffLines(before, after)) if (part.added || part.removed) count = Math.max(count, count + (part.added ? part.count : 0));
-  return Math.max(1, count);
+  const added = diffLines(before, after).filter((part) => part.added);
+  return Math.max(1, added.reduce((sum, { count }) => sum + count, 0));
 }
 
 /** Offsets in the editor count every line end as one; those of the file count what is there. */

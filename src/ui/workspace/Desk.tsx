@@ -1,6 +1,6 @@
 "use client";
 
-import { App, Button } from "antd";
+import { Button } from "antd";
 import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { useEffect, type ReactNode } from "react";
@@ -104,8 +104,6 @@ function SaveNote() {
 function Notices() {
   const notice = useWorkspace((state) => state.notice);
   const dismiss = useWorkspace((state) => state.dismissNotice);
-  const { message } = App.useApp();
-  useEffect(() => () => message.destroy(), [message]);
   if (!notice) return null;
   return (
     <div className={styles.notice} role="alert">

@@ -136,10 +136,6 @@ function serialiseExpression(component: Component, context: Pick<ComputeContext,
   }
 }
 
-export function isColor(component: Component | undefined): component is Component {
-  return component !== undefined && colorFromComponent(component) !== null;
-}
-
 /** A longhand that holds one colour. */
 export function colorLonghand(name: string, initial: string): Longhand<ColorValue, ColorValue> {
   return {
