@@ -1,6 +1,6 @@
 /** Opens a page in the browser, scripts off, and compares every element and longhand with the core's answer. */
 import type { Browser } from "@playwright/test";
-import { computedValue, defaultConditions, openSite, pseudoTexts, reportedLonghands, stylePage, type SiteFile } from "../../src/core";
+import { computedValue, defaultConditions, fontKeyOf, openSite, pseudoTexts, reportedLonghands, stylePage, type SiteFile } from "../../src/core";
 import { isExcepted } from "./exceptions";
 
 export interface Difference {
@@ -58,13 +58,41 @@ export async function compareSite(browser: Browser, files: SiteFile[], widths: r
           [...document.querySelectorAll("*")].flatMap((element, index) => {
             const style = getComputedStyle(element);
             if (style.containerType === "normal") return [];
-            const px = (...values: string[]) => values.reduce((sum, value) => sum + parseFloat(value), 0);
-            const size = { width: element.clientWidth - px(style.paddingLeft, style.paddingRight), height: element.clientHeight - px(style.paddingTop, style.paddingBottom) };
+            const px = (...values: string[]) => values.reduce((sum, value) => sum + (parseFloat(value) || 0), 0);
+            const around = style.boxSizing === "border-box";
+            const size = {
+              width: px(style.width) - (around ? px(style.paddingLeft, style.paddingRight, style.borderLeftWidth, style.borderRightWidth) : 0),
+              height: px(style.height) - (around ? px(style.paddingTop, style.paddingBottom, style.borderTopWidth, style.borderBottomWidth) : 0),
+            };
             return [[index, size] as const];
           }),
         );
+        const measured = await page.evaluate(() => {
+          const fonts: [string, number, number, boolean, number[]][] = [];
+          const probe = document.createElement("div");
+          const seen = new Set<string>();
+          const settings = [...document.querySelectorAll("*")].map((element) => {
+            const { fontFamily, fontSize, fontWeight, fontStyle } = getComputedStyle(element);
+            return { fontFamily, fontSize, fontWeight, fontStyle };
+          });
+          document.documentElement.append(probe);
+          for (const { fontFamily, fontSize, fontWeight, fontStyle } of settings) {
+            const font = `${fontStyle} ${fontWeight} ${fontSize} ${fontFamily}`;
+            if (seen.has(font)) continue;
+            seen.add(font);
+            probe.style.cssText = `all: initial; position: absolute; font: ${font}; margin: 1ex 1ch 1cap 1ic; padding-top: 1lh`;
+            const style = getComputedStyle(probe);
+            const px = [style.marginTop, style.marginRight, style.marginBottom, style.marginLeft, style.paddingTop].map(parseFloat);
+            fonts.push([fontFamily, parseFloat(fontSize), Number(fontWeight), fontStyle !== "normal", px]);
+          }
+          probe.remove();
+          return fonts;
+        });
+        const fonts = Object.fromEntries(
+          measured.map(([stack, size, weight, italic, [ex, ch, cap, ic, line]]) => [fontKeyOf(stack, size, weight, italic), { ex: ex!, ch: ch!, cap: cap!, ic: ic!, line: line! }]),
+        );
         const containers = { [file.path]: Object.fromEntries(sizes) };
-        const styled = stylePage(site, file, { ...defaultConditions, width, scheme, containers });
+        const styled = stylePage(site, file, { ...defaultConditions, width, scheme, containers, fonts });
         const where = `${width} ${scheme}`;
         if (styled.styles.length !== browserStyles.length) {
           result.differences.push({ page: file.path, conditions: where, element: "document", property: "elements", ours: String(styled.styles.length), browser: String(browserStyles.length) });

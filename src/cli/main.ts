@@ -2,6 +2,7 @@
 import { analyse, type Analysis } from "@/core";
 import { OpenError } from "@/store/limits";
 import { readInput } from "./input";
+import { installedFamilies } from "./installed";
 import { readOptions, UsageError, type Options } from "./options";
 import { asText } from "./text";
 
@@ -24,7 +25,7 @@ async function analysed({ path, page, conditions }: Options): Promise<Analysis> 
   const { site, pages } = await readInput(path);
   const all = pages ?? [...site.files.values()].filter(({ kind }) => kind === "html").map((file) => file.path);
   if (page !== null && !all.includes(page)) throw new UsageError(`There is no page ${page} in ${path}.`);
-  return analyse(site, conditions, page === null ? all : [page]);
+  return analyse(site, { installed: await installedFamilies(), ...conditions }, page === null ? all : [page]);
 }
 
 function withoutElements(analysis: Analysis, { elements }: Options): unknown {

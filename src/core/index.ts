@@ -32,3 +32,5 @@ export {
 } from "./source/site";
 export { pseudoTexts, type PseudoText } from "./pseudoTexts";
 export { isPlace, legibility, roleName, textStyleKey } from "./textStyles";
+export type { FontMeasure, FaceMetrics } from "./type/metrics";
+export { fontKeyOf, usesFontUnits } from "./type/fontUnits";

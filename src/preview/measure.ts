@@ -1,4 +1,5 @@
 /** What only the laid-out page can tell. Lengths in CSS px of the frame's window. */
+import { fontKeyOf, type FontMeasure } from "@/core";
 import type { ShownPage } from "./frame";
 
 export interface Box {
@@ -89,13 +90,34 @@ export function containerSizes({ document, nodes }: ShownPage): Record<number, {
   nodes.forEach((node, index) => {
     const style = view.getComputedStyle(node);
     if (style.containerType === "normal") return;
-    const px = (...values: string[]) => values.reduce((sum, value) => sum + Number.parseFloat(value), 0);
+    const px = (...values: string[]) => values.reduce((sum, value) => sum + (Number.parseFloat(value) || 0), 0);
+    const around = style.boxSizing === "border-box";
     sizes[index] = {
-      width: node.clientWidth - px(style.paddingLeft, style.paddingRight),
-      height: node.clientHeight - px(style.paddingTop, style.paddingBottom),
+      width: px(style.width) - (around ? px(style.paddingLeft, style.paddingRight, style.borderLeftWidth, style.borderRightWidth) : 0),
+      height: px(style.height) - (around ? px(style.paddingTop, style.paddingBottom, style.borderTopWidth, style.borderBottomWidth) : 0),
     };
   });
   return sizes;
+}
+
+/** What the font-relative units come to in every font that text of the page is set in, by the core's `fontKey`. */
+export function fontMeasures({ document, nodes }: ShownPage): Record<string, FontMeasure> {
+  const view = document.defaultView!;
+  const measures: Record<string, FontMeasure> = {};
+  const probe = document.createElement("div");
+  document.documentElement.append(probe);
+  for (const node of [document.documentElement, ...nodes]) {
+    if (!node) continue;
+    const { fontFamily, fontSize, fontWeight, fontStyle } = view.getComputedStyle(node);
+    const key = fontKeyOf(fontFamily, Number.parseFloat(fontSize), Number(fontWeight), fontStyle !== "normal");
+    if (measures[key]) continue;
+    probe.style.cssText = `all: initial; position: absolute; font: ${fontStyle} ${fontWeight} ${fontSize} ${fontFamily}; margin: 1ex 1ch 1cap 1ic; padding-top: 1lh`;
+    const { marginTop, marginRight, marginBottom, marginLeft, paddingTop } = view.getComputedStyle(probe);
+    const [ex, ch, cap, ic, line] = [marginTop, marginRight, marginBottom, marginLeft, paddingTop].map(Number.parseFloat) as [number, number, number, number, number];
+    measures[key] = { ex, ch, cap, ic, line };
+  }
+  probe.remove();
+  return measures;
 }
 
 /** Scrolls what lies under a point, as a wheel over the page would. */

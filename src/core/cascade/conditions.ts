@@ -1,3 +1,5 @@
+import type { FontMeasure } from "../type/metrics";
+
 /** Under which circumstances a page is looked at. Lengths in CSS px. */
 export interface Conditions {
   /** Size of the window. */
@@ -16,6 +18,10 @@ export interface Conditions {
    * Without them it is not known which container rules are in force, and none is.
    */
   containers: Readonly<Record<string, Readonly<Record<number, { width: number; height: number }>>>>;
+  /** What the font-relative units come to, as measured on the page, by `fontKey`. */
+  fonts: Readonly<Record<string, FontMeasure>>;
+  /** Families the machine has; null when they are not known. */
+  installed: readonly string[] | null;
   /** States forced on elements, by page and element index: "hover", "focus", "focus-visible", "active", "visited", "checked" … */
   forced: Readonly<Record<string, Readonly<Record<number, readonly string[]>>>>;
 }
@@ -30,5 +36,7 @@ export const defaultConditions: Conditions = {
   contrast: "no-preference",
   resolution: 1,
   containers: {},
+  fonts: {},
+  installed: null,
   forced: {},
 };

@@ -3,16 +3,25 @@ import type { PlainColor } from "../color/value";
 import { absoluteUnit, type Measure } from "../source/css/math";
 import type { Conditions } from "./conditions";
 import { longhandIndex } from "./properties";
-import { leadingPx, type FontSize, type LineHeight } from "./properties/font";
+import { leadingPx, type FamilyName, type FontSize, type LineHeight } from "./properties/font";
+import type { FontMeasure } from "../type/metrics";
+import type { FontSetting } from "../type/fontUnits";
 import type { ComputeContext } from "./properties/types";
 import type { SharedStyle } from "./styles";
 
 const colorAt = longhandIndex.get("color")!;
 const sizeAt = longhandIndex.get("font-size")!;
 const displayAt = longhandIndex.get("display")!;
+const familyAt = longhandIndex.get("font-family")!;
+const weightAt = longhandIndex.get("font-weight")!;
+const styleAt = longhandIndex.get("font-style")!;
 const lineHeightAt = longhandIndex.get("line-height")!;
 
+const initialFamily: readonly FamilyName[] = [{ name: "Times New Roman", generic: false }];
 const black: PlainColor = { color: { space: "srgb", channels: [0, 0, 0], alpha: 1 }, legacy: true };
+
+/** What a page adds to its conditions: how its fonts measure. */
+export type MeasureFont = (setting: FontSetting) => FontMeasure;
 
 export class Context implements ComputeContext {
   computing = 0;
@@ -22,6 +31,7 @@ export class Context implements ComputeContext {
     private readonly conditions: Conditions,
     private readonly rootStyle: SharedStyle | null,
     readonly quirks: boolean,
+    private readonly measureFont: MeasureFont,
   ) {}
 
   own(name: string): unknown {
@@ -73,34 +83,34 @@ export class Context implements ComputeContext {
     return px === null ? absoluteUnit(value, unit) : { value: value * px, measure: "length" };
   };
 
-  /** CSS Values 4, 6.1; without the font's own metrics, x-height and "0" are taken as half the size. */
+  /** CSS Values 4, 6.1 */
   private pxPer(unit: string): number | null {
-    const em = this.computing === sizeAt ? this.parentFontSize : this.fontSize;
-    const { width, height } = this.conditions;
+    const sizing = this.computing === sizeAt;
+    const own = sizing ? this.style.parent : this.style;
+    const root = this.rootStyle ?? (sizing ? null : this.style);
     switch (unit) {
       case "em":
-      case "ic":
-        return em;
+        return sizing ? this.parentFontSize : this.fontSize;
       case "rem":
-      case "ric":
         return this.rootFontSize;
       case "ex":
       case "ch":
-        return em / 2;
+      case "cap":
+      case "ic":
+        return this.font(own)[unit];
       case "rex":
       case "rch":
-        return this.rootFontSize / 2;
-      case "cap":
-        return em * 0.7;
       case "rcap":
-        return this.rootFontSize * 0.7;
+      case "ric":
+        return this.font(root)[unit.slice(1) as "ex" | "ch" | "cap" | "ic"];
       case "lh":
-        return this.lineHeight(this.computing === lineHeightAt || this.computing === sizeAt ? this.style.parent : this.style);
+        return this.lineHeight(sizing || this.computing === lineHeightAt ? this.style.parent : this.style);
       case "rlh":
         return this.lineHeight(this.rootStyle ?? this.style);
     }
-    const axis = /^(?:[sld]?v|cq)(w|h|i|b|min|max)$/.exec(unit)?.[1];
+    const [, origin, axis] = /^([sld]?v|cq)(w|h|i|b|min|max)$/.exec(unit) ?? [];
     if (!axis) return null;
+    const { width, height } = origin === "cq" ? this.containerSize : this.conditions;
     const vertical = String(this.own("writing-mode") ?? "horizontal-tb") !== "horizontal-tb";
     switch (axis) {
       case "w":
@@ -118,10 +128,24 @@ export class Context implements ComputeContext {
     }
   }
 
+  /** The nearest query container on each axis, else the window (CSS Conditional 5, 6.5). */
+  private get containerSize(): { width: number; height: number } {
+    const { width, height } = this.style.container;
+    return { width: width ?? this.conditions.width, height: height ?? this.conditions.height };
+  }
+
+  private font(style: SharedStyle | null): FontMeasure {
+    if (!style) return this.measureFont({ families: initialFamily, weight: 400, italic: false, size: this.conditions.rootSize });
+    const size = (style.values[sizeAt] as FontSize | undefined)?.px ?? this.conditions.rootSize;
+    const weight = (style.values[weightAt] as number | undefined) ?? 400;
+    const italic = style.values[styleAt] !== undefined && style.values[styleAt] !== "normal";
+    return this.measureFont({ families: style.values[familyAt] as FamilyName[], weight, italic, size });
+  }
+
   private lineHeight(style: SharedStyle | null): number {
     const size = (style?.values[sizeAt] as FontSize | undefined)?.px ?? this.conditions.rootSize;
     const value = style?.values[lineHeightAt] as LineHeight | undefined;
-    const px = (value && leadingPx(value, Math.fround(size))) ?? size * 1.15;
+    const px = (value && leadingPx(value, Math.fround(size))) ?? this.font(style).line;
     // Browsers take it from the layout, which counts in 64ths of a pixel.
     return Math.floor(Math.fround(px) * 64) / 64;
   }

@@ -217,7 +217,13 @@ function reasonLost(loser: Winner, winner: Winner): string {
     if (x.specificity.some((part, at) => part !== y.specificity[at])) return "it is less specific";
     if (x.proximity !== y.proximity) return "its scope is farther away";
   }
+  if (isSetBack(winner)) return `\`${winner.declaration.property}\` after it sets it back, because it leaves it out`;
   return "it comes earlier, equally specific";
+}
+
+/** Whether a declaration gives a longhand its initial value only by leaving it out. */
+function isSetBack({ declaration, given, name }: Winner): boolean {
+  return given.kind === "wide" && isReset(declaration) && valueSpan(declaration, name) === null;
 }
 
 const describe = (one: Contender) => {
@@ -239,7 +245,8 @@ function sentenceFor(computed: string, contenders: readonly Contender[], from: E
     "it comes earlier, equally specific": "comes after",
     "its scope is farther away": "has the nearer scope than",
   };
-  const verb = reasons[second.lost ?? ""] ?? "beats";
+  const setBack = second.lost?.includes(" sets it back");
+  const verb = setBack ? "sets it back after" : (reasons[second.lost ?? ""] ?? "beats");
   const tail = second.lost === "it comes earlier, equally specific" ? ", equally specific" : "";
   return `${start}, because ${describe(first)} ${verb} ${describe(second)}${tail}.`;
 }

@@ -110,6 +110,13 @@ describe("why", () => {
     expect(why("font-weight").contenders[1]).toMatchObject({ origin: "browser", lost: "it is the browser's own" });
   });
 
+  test("what a later shorthand leaves out is set back by it", () => {
+    const reset = pageWith("p{font-weight:700} p{font:20px serif}", '<p id="t">');
+    const { contenders, sentence } = explain(reset, styledPage(reset, textFile(reset, "index.html")!, defaultConditions), styleOf(reset, "t").element.index, "font-weight");
+    expect(contenders[1]).toMatchObject({ value: "700", lost: "`font` after it sets it back, because it leaves it out" });
+    expect(sentence).toBe("400, because `p` in index.html line 1 sets it back after `p` in index.html line 1.");
+  });
+
   test("rules whose condition does not hold are told, and never win", () => {
     const waiting = pageWith("p{color:red} @media (max-width:100px){p{color:blue}}", '<p id="t">');
     const { contenders, sentence } = explain(waiting, styledPage(waiting, textFile(waiting, "index.html")!, defaultConditions), styleOf(waiting, "t").element.index, "color");

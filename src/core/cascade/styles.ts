@@ -15,7 +15,11 @@ import { changedRules, matchRules, pageRules, type PageRules } from "./pageRules
 import { isLogical, longhandIndex, longhands, physicalName } from "./properties";
 import { fitMonospace, isMonospaceAlone, leadingPx, type FamilyName, type FontSize, type LineHeight } from "./properties/font";
 import type { ComputeContext } from "./properties/types";
+import { computeRegistered } from "./registered";
 import type { MatchContext } from "./selectors/match";
+import { fontKey, fontMeasure, type FontSetting } from "../type/fontUnits";
+import type { FontMeasure } from "../type/metrics";
+import { fontFacesOf, type FontFace } from "../type/pageFonts";
 import { resolveVariables, substitute, type CustomProperties, type DeclaredText } from "./variables";
 
 /** An element's computed style. Elements that the same declarations apply to, under like parents, share their values. */
@@ -33,10 +37,18 @@ export interface SharedStyle {
   values: unknown[];
   custom: CustomProperties;
   scheme: "light" | "dark";
+  /** Sizes of the query containers its units refer to, and of those that what is inside refers to; null for the window's. */
+  container: ContainerBasis;
+  inside: ContainerBasis;
   winners: ReadonlyMap<string, Winner>;
   context: ComputeContext;
   /** Values as text, made when they are asked for. */
   texts: (string | undefined)[];
+}
+
+interface ContainerBasis {
+  width: number | null;
+  height: number | null;
 }
 
 export interface StyledPage {
@@ -45,6 +57,8 @@ export interface StyledPage {
   sheets: PageSheets;
   rules: PageRules;
   conditions: Conditions;
+  /** The fonts its sheets bring. */
+  faces: readonly FontFace[];
   /** By element index. */
   styles: readonly Style[];
 }
@@ -56,10 +70,11 @@ export function stylePage(site: Site, file: TextFile, conditions: Conditions, be
   const all = sheets.owners.flatMap((owner) => owner.sheets);
   const rules = pageRules(browserOf(document), all, document, conditions);
   const matching = matchingFor(document, conditions);
-  const computer = new Computer(rules, conditions, document, matching);
+  const faces = fontFacesOf(site, all);
+  const computer = new Computer(rules, conditions, document, matching, faces);
   const changed = before && before.document === document ? changedRules(before.rules, rules) : null;
   const styles = (changed && computer.over(before!.styles, changed)) ?? computer.all();
-  return { file, document, sheets, rules, conditions, styles };
+  return { file, document, sheets, rules, conditions, faces, styles };
 }
 
 /** How selectors match on a page under given conditions. */
@@ -101,6 +116,10 @@ const displayAt = longhandIndex.get("display")!;
 const directionAt = longhandIndex.get("direction")!;
 const writingAt = longhandIndex.get("writing-mode")!;
 
+const fontFirst = ["writing-mode", "font-family", "font-size", "font-weight", "font-style", "line-height"].map((name) => longhandIndex.get(name)!);
+const containerTypeAt = longhandIndex.get("container-type")!;
+const windowBasis: ContainerBasis = { width: null, height: null };
+
 const noCustom: CustomProperties = new Map();
 
 class Computer {
@@ -118,6 +137,7 @@ class Computer {
     private readonly conditions: Conditions,
     private readonly document: HtmlDocument,
     private readonly matching: MatchContext,
+    private readonly faces: readonly FontFace[],
   ) {
     const meta = document.elements.find((element) => element.tag === "meta" && element.attributes.get("name")?.toLowerCase() === "color-scheme");
     this.metaScheme = meta?.attributes.get("content")?.toLowerCase() ?? null;
@@ -170,7 +190,7 @@ class Computer {
     if (result === undefined) {
       // Without a box of its own, what is inside looks further up.
       const hasBox = now.values[displayAt] !== "contents";
-      result = hasBox && sameCustom(now.custom, before.custom) && JSON.stringify(now.values) === JSON.stringify(before.values);
+      result = hasBox && now.inside === before.inside && sameCustom(now.custom, before.custom) && JSON.stringify(now.values) === JSON.stringify(before.values);
       this.likeness.set(now, result);
     }
     return result;
@@ -200,7 +220,8 @@ class Computer {
     let style = this.known.get(key);
     if (!style) {
       style = this.compute(element, parent, blocks);
-      this.known.set(key, style);
+      // What is inside a measured container goes by the size of that very one.
+      if (style.inside === style.container) this.known.set(key, style);
     }
     return style;
   }
@@ -216,9 +237,8 @@ class Computer {
 
   private compute(element: ElementNode, parent: SharedStyle | null, list: readonly Block[]): SharedStyle {
     const { winners, custom } = this.cascade(list, parent);
-    const style: SharedStyle = { parent, values: new Array(longhands.length), custom, scheme: "light", winners, context: null!, texts: [] };
-    const context = new Context(style, this.conditions, this.rootStyle, this.document.mode === "quirks");
-    style.context = context;
+    const style = this.blank(parent, custom, winners);
+    const context = style.context as Context;
     style.values[directionAt] = this.longhand(directionAt, style, context);
     style.values[writingAt] = this.longhand(writingAt, style, context);
     style.values[schemeAt] = this.longhand(schemeAt, style, context);
@@ -234,7 +254,34 @@ class Computer {
       },
       isAuthored: (names) => names.some((name) => style.winners.has(name) && style.winners.get(name)!.block.origin !== "browser"),
     });
+    style.inside = this.basisInside(element.index, style);
     return style;
+  }
+
+  private blank(parent: SharedStyle | null, custom: CustomProperties, winners: ReadonlyMap<string, Winner>): SharedStyle {
+    const container = parent?.inside ?? windowBasis;
+    const style: SharedStyle = {
+      parent, values: new Array(longhands.length), custom, scheme: "light", container, inside: container, winners, context: null!, texts: [],
+    };
+    style.context = new Context(style, this.conditions, this.rootStyle, this.document.mode === "quirks", this.measureFont);
+    return style;
+  }
+
+  private readonly measured = new Map<string, FontMeasure>();
+
+  private readonly measureFont = (setting: FontSetting): FontMeasure => {
+    const key = fontKey(setting);
+    let measure = this.measured.get(key);
+    if (!measure) this.measured.set(key, (measure = fontMeasure(setting, this.faces, this.conditions)));
+    return measure;
+  };
+
+  private basisInside(index: number, style: SharedStyle): ContainerBasis {
+    const type = style.values[containerTypeAt];
+    const size = type === "normal" ? undefined : this.conditions.containers[this.document.path]?.[index];
+    if (!size) return style.container;
+    if (type === "size") return size;
+    return style.values[writingAt] === "horizontal-tb" ? { ...style.container, width: size.width } : { ...style.container, height: size.height };
   }
 
   private cascade(list: readonly Block[], parent: SharedStyle | null): { winners: Map<string, Winner>; custom: CustomProperties } {
@@ -248,15 +295,32 @@ class Computer {
       }
       if (custom) own.set(custom.name, declaredText(custom.given));
     });
-    const custom = resolveVariables(own, parent?.custom ?? noCustom, this.rules.registered);
+    const custom = this.variables(own, parent, winners);
     return { winners: usesLogical ? this.mapLogical(list, winners, parent, custom) : winners, custom };
+  }
+
+  private variables(own: ReadonlyMap<string, DeclaredText>, parent: SharedStyle | null, winners: ReadonlyMap<string, Winner>): CustomProperties {
+    const { registered } = this.rules;
+    const inherited = parent?.custom ?? noCustom;
+    if (registered.size === 0) return resolveVariables(own, inherited, registered);
+    let context: Context | null = null;
+    // Units of the element's own font: its size, from the properties as they are written.
+    const lazily = () => {
+      if (context) return context;
+      const probe = this.blank(parent, resolveVariables(own, inherited, registered), winners);
+      context = probe.context as Context;
+      for (const index of fontFirst) probe.values[index] = this.longhand(index, probe, context);
+      context.computing = -1;
+      return context;
+    };
+    return resolveVariables(own, inherited, registered, (property, text) => computeRegistered(property, text, lazily));
   }
 
   /** Flow-relative longhands take the place of the physical ones they stand for, in the order of the cascade. */
   private mapLogical(list: readonly Block[], winners: Map<string, Winner>, parent: SharedStyle | null, custom: CustomProperties): Map<string, Winner> {
     const flow = (index: number): string => {
-      const probe: SharedStyle = { parent, values: [], custom, scheme: "light", winners, context: null!, texts: [] };
-      return String(this.longhand(index, probe, new Context(probe, this.conditions, this.rootStyle, false)));
+      const probe = this.blank(parent, custom, winners);
+      return String(this.longhand(index, probe, probe.context as Context));
     };
     const direction = flow(directionAt);
     const writingMode = flow(writingAt);
@@ -316,8 +380,8 @@ function rootOf(style: Style): Style {
 }
 
 /** A way to ask for the styles of a page's pseudo-elements, which inherit from `parent`: their element, unless it is said. */
-export function pseudoStyler({ rules, conditions, document }: StyledPage): (name: string, origin: Style, parent?: Style) => Style | null {
-  const computer = new Computer(rules, conditions, document, matchingFor(document, conditions));
+export function pseudoStyler({ rules, conditions, document, faces }: StyledPage): (name: string, origin: Style, parent?: Style) => Style | null {
+  const computer = new Computer(rules, conditions, document, matchingFor(document, conditions), faces);
   return (name, origin, parent = origin) => computer.pseudo(name, origin, parent);
 }
 

@@ -11,14 +11,21 @@ const longest = 1_000_000;
 /** A declared text, null for `initial`, undefined for anything that inherits. */
 export type DeclaredText = string | null | undefined;
 
+/** The computed value of a registered property as text; null when the text does not fit its syntax. */
+export type ComputeProperty = (property: RegisteredProperty, text: string) => string | null;
+
 export function resolveVariables(
   own: ReadonlyMap<string, DeclaredText>,
   inherited: CustomProperties,
   registered: ReadonlyMap<string, RegisteredProperty>,
+  compute: ComputeProperty = (_, text) => text,
 ): CustomProperties {
   if (own.size === 0 && registered.size === 0) return inherited;
   const result = new Map(inherited);
-  for (const { name, inherits, initial } of registered.values()) {
+  const initialOf = (property: RegisteredProperty) => (property.initial === null ? null : compute(property, property.initial));
+  for (const property of registered.values()) {
+    const { name, inherits } = property;
+    const initial = initialOf(property);
     if ((!inherits || !result.has(name)) && initial !== null) result.set(name, initial);
     else if (!inherits) result.delete(name);
   }
@@ -32,7 +39,8 @@ export function resolveVariables(
     }
     if (text === null) {
       state.set(name, "done");
-      const initial = registered.get(name)?.initial ?? null;
+      const property = registered.get(name);
+      const initial = property ? initialOf(property) : null;
       if (initial === null) result.delete(name);
       else result.set(name, initial);
       return;
@@ -49,12 +57,14 @@ export function resolveVariables(
     });
     stack.pop();
     state.set(name, "done");
-    if (value === null || cyclic.has(name)) {
-      const property = registered.get(name);
-      const fallback = property ? (property.inherits ? (inherited.get(name) ?? property.initial) : property.initial) : null;
+    const property = registered.get(name);
+    const trimmed = value === null || cyclic.has(name) ? null : value.trim();
+    const computed = trimmed !== null && property ? compute(property, trimmed) : trimmed;
+    if (computed === null) {
+      const fallback = property ? ((property.inherits ? inherited.get(name) : null) ?? initialOf(property)) : null;
       if (fallback === null) result.delete(name);
       else result.set(name, fallback);
-    } else result.set(name, value.trim());
+    } else result.set(name, computed);
   };
   const stack: string[] = [];
   const cyclic = new Set<string>();

@@ -2,10 +2,10 @@
 
 import { AutoComplete } from "antd";
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
-import type { SafeElement } from "@/core";
+import { usesFontUnits, type SafeElement } from "@/core";
 import type { PageView, PlaceView } from "@/engine/protocol";
 import { frameSandbox, showPage, type ShownPage } from "@/preview/frame";
-import { boxOf, containerSizes, linesOf, placeAt, scrollAt, type Box } from "@/preview/measure";
+import { boxOf, containerSizes, fontMeasures, linesOf, placeAt, scrollAt, type Box } from "@/preview/measure";
 import { plural, showRatio } from "../shared/numbers";
 import { useWorkspace, useWorkspaceStore } from "../workspace/context";
 import type { Shown } from "./PageDesk";
@@ -119,6 +119,16 @@ export function Stage({ shown, onShown }: Props) {
     const { conditions: known, setConditions } = store.getState();
     if (JSON.stringify(known.containers[path]) !== JSON.stringify(sizes)) void setConditions({ containers: { ...known.containers, [path]: sizes } });
   }, [store, shown, path, asksContainers]);
+
+  // So do units that follow a font's metrics: the page measures its fonts.
+  const asksFonts = sheets?.some(({ text }) => usesFontUnits(text)) ?? false;
+  useEffect(() => {
+    if (!shown || !asksFonts) return;
+    const fonts = fontMeasures(shown.page);
+    const { conditions: known, setConditions } = store.getState();
+    const news = Object.entries(fonts).some(([key, measure]) => JSON.stringify(known.fonts[key]) !== JSON.stringify(measure));
+    if (news) void setConditions({ fonts: { ...known.fonts, ...fonts } });
+  }, [store, shown, asksFonts]);
 
   const lines = shown && picked !== null ? linesOf(shown.page, picked) : null;
   const left = gutter - sideways;

@@ -1,0 +1,86 @@
+/** Values of registered custom properties (CSS Properties and Values 1, sections 2.4 and 5). */
+import { serialiseColor } from "../color/format";
+import { colorFromComponent, isAbsolute, resolveColor } from "../color/value";
+import { componentsOf, isDelim, splitAt, type Component } from "../source/css/components";
+import { absoluteUnit, evaluateMath, isMath, measureOf } from "../source/css/math";
+import { isImage } from "./properties/color";
+import { computeLength, isLength, serialiseLengthPercentage, serialiseNumber } from "./properties/kinds";
+import type { RegisteredProperty } from "./rules";
+import type { ComputeContext } from "./properties/types";
+
+/** Asked for only when a value needs it: it makes the element's own font size known. */
+export type LazyContext = () => ComputeContext;
+
+/** The computed value as text; null when the text does not fit the property's syntax. */
+export function computeRegistered({ syntax }: Pick<RegisteredProperty, "syntax">, text: string, context: LazyContext): string | null {
+  if (syntax === "*") return text;
+  const parts = componentsOf(text);
+  if (parts.length === 0) return null;
+  for (const alternative of syntax.split("|")) {
+    const computed = computeAlternative(alternative.trim(), parts, text, context);
+    if (computed !== null) return computed;
+  }
+  return null;
+}
+
+function computeAlternative(alternative: string, parts: readonly Component[], text: string, context: LazyContext): string | null {
+  const [, name, multiplier] = /^(.*?)([+#]?)$/s.exec(alternative)!;
+  const list = multiplier === "#" ? splitAt(parts, ",") : multiplier === "+" ? parts.map((part) => [part]) : [[...parts]];
+  const computed = list.map((item) => (item.length === 1 ? computeItem(name!, item[0]!, text, context) : name === "<transform-list>" ? transforms(item, text) : null));
+  return computed.includes(null) ? null : computed.join(multiplier === "#" ? ", " : " ");
+}
+
+type ComputeKind = (part: Component, text: string, context: LazyContext) => string | null;
+
+const asWritten = (part: Component, text: string) => text.slice(part.start, part.end);
+
+function lengths(percent: boolean): ComputeKind {
+  const rules = { percent, negative: true };
+  return (part, _, context) => (isLength(part, rules, absoluteUnit) ? serialiseLengthPercentage(computeLength(part, context(), rules)) : null);
+}
+
+/** Numbers and what is measured in another unit than lengths. */
+function quantities(measure: ReturnType<typeof measureOf>, unit: string, whole = false): ComputeKind {
+  return (part) => {
+    if (part.type !== "number" && part.type !== "dimension" && part.type !== "percentage" && !isMath(part)) return null;
+    const quantity = evaluateMath(part, { unit: absoluteUnit, percentAs: null });
+    if (!quantity || measureOf(quantity) !== measure) return null;
+    if (whole && !isMath(part) && !Number.isInteger(quantity.value)) return null;
+    return `${serialiseNumber(whole ? Math.round(quantity.value) : quantity.value)}${unit}`;
+  };
+}
+
+const wideKeywords = new Set(["initial", "inherit", "unset", "revert", "revert-layer", "default"]);
+
+const kinds: Readonly<Record<string, ComputeKind>> = {
+  "<length>": lengths(false),
+  "<length-percentage>": lengths(true),
+  "<percentage>": quantities("percent", "%"),
+  "<number>": quantities("number", ""),
+  "<integer>": quantities("number", "", true),
+  "<angle>": quantities("angle", "deg"),
+  "<time>": quantities("time", "s"),
+  "<resolution>": quantities("resolution", "dppx"),
+  "<color>": (part, text, context) => {
+    const color = colorFromComponent(part);
+    if (!color) return null;
+    // `currentcolor` stays what it is until it is used.
+    return isAbsolute(color) ? serialiseColor(resolveColor(color, { current: context().color, scheme: context().scheme })) : asWritten(part, text);
+  },
+  "<image>": (part, text) => (isImage(part) ? asWritten(part, text) : null),
+  "<url>": (part, text) => (part.type === "url" || (part.type === "function" && part.name === "url") ? asWritten(part, text) : null),
+  "<string>": (part, text) => (part.type === "string" ? asWritten(part, text) : null),
+  "<custom-ident>": (part, text) => (part.type === "ident" && !wideKeywords.has(part.name.toLowerCase()) ? asWritten(part, text) : null),
+  "<transform-function>": (part, text) => (part.type === "function" ? asWritten(part, text) : null),
+  "<transform-list>": (part, text) => (part.type === "function" ? asWritten(part, text) : null),
+};
+
+function transforms(parts: readonly Component[], text: string): string | null {
+  return parts.every((part) => part.type === "function" && !isDelim(part, ",")) ? parts.map((part) => asWritten(part, text)).join(" ") : null;
+}
+
+function computeItem(name: string, part: Component, text: string, context: LazyContext): string | null {
+  const kind = kinds[name];
+  if (kind) return kind(part, text, context);
+  return part.type === "ident" && part.name === name ? name : null;
+}
