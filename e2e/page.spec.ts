@@ -28,7 +28,7 @@ test("styles come off and on with one key", async ({ page }) => {
   const heading = shownPage(page).getByRole("heading", { name: "Winter sailings" });
   await stage(page).press("u");
   await expect(heading).toHaveCSS("color", "rgb(0, 0, 0)");
-  await expect(page.getByRole("button", { name: "Without styles" })).toHaveAttribute("aria-pressed", "true");
+  await expect(page.getByRole("button", { name: "Rehearse: without styles" })).toBeVisible();
   await stage(page).press("u");
   await expect(heading).toHaveCSS("color", "rgb(138, 154, 166)");
 });
@@ -176,4 +176,36 @@ test("container rules follow the container's size on the page", async ({ page })
   await page.getByLabel("Page width in px").press("Enter");
   await expect(shownPage(page).getByRole("heading")).toHaveCSS("font-size", "15px");
   await expect(slip(page).getByLabel("Computed size")).toHaveText("15 px");
+});
+
+test("a state is forced on the picked text: page, figures and rules to write to follow", async ({ page }) => {
+  const link = shownPage(page).getByRole("link", { name: "foot passengers" });
+  await expect(link).toHaveCSS("text-decoration-line", "none");
+  const box = (await link.boundingBox())!;
+  await page.mouse.click(box.x + 10, box.y + 6);
+  await slip(page).getByLabel("State").click();
+  await page.getByText("hover", { exact: true }).click();
+  await expect(link).toHaveCSS("text-decoration-line", "underline");
+  await expect(slip(page).getByText("a:hover", { exact: true }).first()).toBeVisible();
+  await expect(field(page, "Lines")).toHaveValue("underline");
+  await field(page, "Ink").fill("#b03020");
+  await field(page, "Ink").press("Enter");
+  await expect(link).toHaveCSS("color", "rgb(176, 48, 32)");
+  await stage(page).press("Escape");
+  await expect(link).toHaveCSS("color", "rgb(26, 111, 160)");
+});
+
+test("a reader with larger text, and the page on paper, are rehearsed and taken back", async ({ page }) => {
+  const lead = shownPage(page).locator(".lead").first();
+  await expect(lead).toHaveCSS("font-size", "20px");
+  await page.getByRole("button", { name: /^Rehearse/ }).click();
+  const size = page.getByLabel("Reader’s text size in px");
+  await size.fill("24");
+  await size.press("Enter");
+  await expect(lead).toHaveCSS("font-size", "30px");
+  await page.getByRole("checkbox", { name: "On paper" }).check();
+  await expect(page.getByRole("button", { name: "Rehearse: text 24 px, print" })).toBeVisible();
+  await page.getByRole("button", { name: "Change nothing" }).click();
+  await expect(lead).toHaveCSS("font-size", "20px");
+  await expect(page.getByRole("button", { name: "Rehearse: nothing changed" })).toBeVisible();
 });

@@ -4,6 +4,8 @@ export { defaultConditions, type Conditions } from "./cascade/conditions";
 export { ignoredMessage, type Finding, type Level } from "./findings";
 export { findingsFor } from "./findings";
 export { reportedLonghands } from "./cascade/properties";
+export { forcedStatesOf } from "./cascade/forced";
+export { overridesFor, rewritingFor, stateAttribute, type Override } from "./cascade/rehearse";
 export { computedValue, stylePage, type Style, type StyledPage } from "./cascade/styles";
 export { styledPage, type KnownPage } from "./cascade/styledPages";
 export { explain, type Contender, type Explanation } from "./cascade/explain";

@@ -1,6 +1,6 @@
 /** What the interface can ask of the core in its worker. All of it is plain data. */
 import type {
-  Conditions, Edit, ElementRef, Finding, Plan, SafeDocument, SafeSheet, Slip, StoredFile, TextChange,
+  Conditions, Edit, ElementRef, Finding, Override, Plan, SafeDocument, SafeSheet, Slip, StoredFile, TextChange,
 } from "@/core";
 
 export interface PageSummary {
@@ -34,16 +34,16 @@ export interface PageView {
   document: SafeDocument;
   sheets: SafeSheet[];
   places: PlaceView[];
+  overrides: Override[];
+  /** States forced on elements, by index, parted by blanks. */
+  states: [index: number, states: string][];
   /** Fingerprint of the document without sheets: while it stays, sheets can be changed in place. */
   structure: string;
 }
 
 /** What changes on a page that is shown: its sheets, and the document when its structure changed. */
-export interface PagePatch {
+export interface PagePatch extends Omit<PageView, "document"> {
   document: SafeDocument | null;
-  sheets: SafeSheet[];
-  places: PlaceView[];
-  structure: string;
 }
 
 /** Lines of a file, from 1. */

@@ -1,7 +1,7 @@
 /** The core in a web worker. It holds the site; the interface asks and shows. */
 import { expose } from "comlink";
 import {
-  changeSite, completions, documentOf, EditError, findingsFor, ignoredMessage, isPlace, legibility, pagesOf, planEdit, positionAt, roleName,
+  changeSite, completions, documentOf, EditError, findingsFor, forcedStatesOf, ignoredMessage, isPlace, legibility, overridesFor, pagesOf, planEdit, positionAt, rewritingFor, roleName,
   ruleAround, safeDocument, safeSheets, sheetsOf, siteOf, slipFor, styledPage, textFile, textStyleKey,
   type AddressOf, type Conditions, type SafeDocument, type Site, type KnownPage, type StyledPage, type TextFile,
 } from "@/core";
@@ -48,7 +48,13 @@ function placesOf(page: StyledPage): PlaceView[] {
 
 function viewOf(from: Site, path: string, conditions: Conditions): PageView {
   const page = pageOf(from, path, conditions);
-  return { ...documentOfPage(from, page), sheets: safeSheets(from, page.file, conditions.scheme, addressOf), places: placesOf(page) };
+  return {
+    ...documentOfPage(from, page),
+    sheets: safeSheets(from, page.file, rewritingFor(conditions, path), addressOf),
+    places: placesOf(page),
+    overrides: overridesFor(page),
+    states: [...forcedStatesOf(page.document, conditions)].map(([index, names]) => [index, [...names].join(" ")]),
+  };
 }
 
 interface KnownDocument {

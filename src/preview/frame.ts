@@ -2,7 +2,7 @@
  * The page in its frame. The frame is sandboxed and runs no script; its policy lets in nothing but what is in
  * memory; and the document is built node by node from the safe tree, so nothing in it is ever parsed as HTML.
  */
-import type { SafeElement, SafeSheet } from "@/core";
+import { stateAttribute, type SafeElement } from "@/core";
 import type { PageView } from "@/engine/protocol";
 
 const policy = "default-src 'none'; img-src blob: data:; font-src blob: data:; style-src 'unsafe-inline'";
@@ -15,8 +15,13 @@ export interface ShownPage {
   document: Document;
   /** The page's elements by index. */
   nodes: readonly Element[];
-  setSheets(sheets: readonly SafeSheet[]): void;
-  setUnstyled(unstyled: boolean): void;
+  /** Shows the page as it is said; what is not said any more is taken back. */
+  dress(dress: Dress): void;
+}
+
+export interface Dress extends Pick<PageView, "sheets" | "overrides" | "states"> {
+  /** Without any style of the site's own. */
+  unstyled: boolean;
 }
 
 /** Puts a page into a frame; whatever was in it is gone. */
@@ -33,7 +38,9 @@ export async function showPage(frame: HTMLIFrameElement, view: PageView): Promis
   const nodes: Element[] = [];
   const root = view.document.root ? build(document, view.document.root, nodes) : document.createElement("html");
   document.replaceChild(root, document.documentElement);
-  return shownPage(document, nodes, view.sheets);
+  const page = shownPage(document, nodes);
+  page.dress({ ...view, unstyled: false });
+  return page;
 }
 
 function build(document: Document, top: SafeElement, nodes: Element[]): Element {
@@ -77,37 +84,48 @@ function setAttribute(node: Element, name: string, value: string): void {
   }
 }
 
-function shownPage(document: Document, nodes: readonly Element[], sheets: readonly SafeSheet[]): ShownPage {
-  let unstyled = false;
-  const attributes = new Map<Element, string>();
-  const setSheets = (next: readonly SafeSheet[]) => {
-    for (const { owner, media, text } of next) {
+function shownPage(document: Document, nodes: readonly Element[]): ShownPage {
+  /** Style attributes as the page has them, of the elements whose own were changed. */
+  const styles = new Map<Element, string | null>();
+  let stated: Element[] = [];
+  const keep = (node: Element) => {
+    if (!styles.has(node)) styles.set(node, node.getAttribute("style"));
+  };
+  const giveBack = () => {
+    for (const [node, style] of styles) {
+      if (style === null) node.removeAttribute("style");
+      else node.setAttribute("style", style);
+    }
+    styles.clear();
+    for (const node of stated) node.removeAttribute(stateAttribute);
+    stated = [];
+  };
+  const dress = ({ sheets, overrides, states, unstyled }: Dress) => {
+    giveBack();
+    for (const { owner, media, text } of sheets) {
       const node = nodes[owner];
       if (!node) continue;
       if (node.textContent !== text) node.textContent = text;
       node.setAttribute("media", unstyled ? "not all" : media);
     }
-    current = next;
-  };
-  let current = sheets;
-  setSheets(sheets);
-  return {
-    document,
-    nodes,
-    setSheets,
-    setUnstyled: (next) => {
-      if (next === unstyled) return;
-      unstyled = next;
-      setSheets(current);
-      if (unstyled) {
-        for (const node of document.querySelectorAll("[style]")) {
-          attributes.set(node, node.getAttribute("style")!);
-          node.removeAttribute("style");
-        }
-      } else {
-        for (const [node, style] of attributes) node.setAttribute("style", style);
-        attributes.clear();
+    if (unstyled) {
+      for (const node of document.querySelectorAll("[style]")) {
+        keep(node);
+        node.removeAttribute("style");
       }
-    },
+    }
+    for (const [index, property, value] of unstyled ? [] : overrides) {
+      const node = nodes[index] as HTMLElement | undefined;
+      if (!node) continue;
+      keep(node);
+      node.style.setProperty(property, value, "important");
+    }
+    for (const [index, names] of states) {
+      const node = nodes[index];
+      if (!node) continue;
+      node.setAttribute(stateAttribute, names);
+      stated.push(node);
+    }
   };
+  return { document, nodes, dress };
 }

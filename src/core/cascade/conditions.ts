@@ -22,8 +22,12 @@ export interface Conditions {
   fonts: Readonly<Record<string, FontMeasure>>;
   /** Families the machine has; null when they are not known. */
   installed: readonly string[] | null;
+  /** Families that a reader is said not to have, whatever the machine has. */
+  absent: readonly string[];
   /** States forced on elements, by page and element index: "hover", "focus", "focus-visible", "active", "visited", "checked" … */
   forced: Readonly<Record<string, Readonly<Record<number, readonly string[]>>>>;
+  /** States forced on every element of every page. */
+  forcedEverywhere: readonly string[];
 }
 
 export const defaultConditions: Conditions = {
@@ -38,5 +42,13 @@ export const defaultConditions: Conditions = {
   containers: {},
   fonts: {},
   installed: null,
+  absent: [],
   forced: {},
+  forcedEverywhere: [],
 };
+
+/** Conditions under which everything a rule is for comes out: a state forced on one element is forced on all. */
+export function withStatesEverywhere(conditions: Conditions): Conditions {
+  const names = new Set(Object.values(conditions.forced).flatMap((elements) => Object.values(elements).flat()));
+  return names.size ? { ...conditions, forced: {}, forcedEverywhere: [...names] } : conditions;
+}

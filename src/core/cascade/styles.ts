@@ -15,6 +15,7 @@ import { changedRules, matchRules, pageRules, type PageRules } from "./pageRules
 import { isLogical, longhandIndex, longhands, physicalName } from "./properties";
 import { fitMonospace, isMonospaceAlone, leadingPx, type FamilyName, type FontSize, type LineHeight } from "./properties/font";
 import type { ComputeContext } from "./properties/types";
+import { forcedStatesOf } from "./forced";
 import { computeRegistered } from "./registered";
 import type { MatchContext } from "./selectors/match";
 import { fontKey, fontMeasure, type FontSetting } from "../type/fontUnits";
@@ -79,8 +80,8 @@ export function stylePage(site: Site, file: TextFile, conditions: Conditions, be
 
 /** How selectors match on a page under given conditions. */
 export function matchingFor(document: HtmlDocument, conditions: Conditions): MatchContext {
-  const states = Object.entries(conditions.forced[document.path] ?? {}).map(([index, names]) => [Number(index), new Set(names)] as const);
-  return { quirks: document.mode === "quirks", scope: null, forced: states.length ? new Map(states) : null };
+  const states = forcedStatesOf(document, conditions);
+  return { quirks: document.mode === "quirks", scope: null, forced: states.size ? states : null };
 }
 
 function browserOf(document: HtmlDocument): SheetSource {

@@ -1,5 +1,5 @@
 /** Edits turned into changes of text, with what they reach. Nothing is written here. */
-import { defaultConditions, type Conditions } from "../cascade/conditions";
+import { defaultConditions, withStatesEverywhere, type Conditions } from "../cascade/conditions";
 import { explain } from "../cascade/explain";
 import { invalidReason, isKnownProperty } from "../cascade/declarations";
 import { readerOf } from "../cascade/properties";
@@ -23,7 +23,7 @@ export function planEdit(site: Site, edit: Edit, conditions: Conditions = defaul
   const changes = changesFor(site, edit);
   const after = changeSite(site, changes);
   const warnings = edit.kind === "declare" ? declareWarnings(after, edit, conditions) : [];
-  return { changes, reach: reachOf(site, after, changes, conditions), warnings };
+  return { changes, reach: reachOf(site, after, changes, withStatesEverywhere(conditions)), warnings };
 }
 
 /** The site with a plan carried out; files that did not change are shared. */

@@ -1,5 +1,5 @@
 /** Where an edit of the picked text can be written, with what each choice reaches. */
-import type { Conditions } from "../cascade/conditions";
+import { withStatesEverywhere, type Conditions } from "../cascade/conditions";
 import { ruleNow } from "../cascade/explain";
 import { matches } from "../cascade/selectors/match";
 import { tryParseSelectorList } from "../cascade/selectors/parse";
@@ -24,7 +24,8 @@ export interface TargetOption {
   condition: string | null;
 }
 
-export function targetsFor(site: Site, page: StyledPage, index: number, conditions: Conditions): TargetOption[] {
+export function targetsFor(site: Site, page: StyledPage, index: number, now: Conditions): TargetOption[] {
+  const conditions = withStatesEverywhere(now);
   const style = page.styles[index]!;
   const options = ruleTargets(site, page, style, conditions);
   const sheet = sheetForNew(page);
@@ -116,7 +117,7 @@ function reachBelow(page: StyledPage, style: Style): Reach {
 
 /** Places of the same text style and the same kind of element, over the whole site. */
 function likeIt(site: Site, page: StyledPage, picked: Style, conditions: Conditions): Reach {
-  const key = textStyleKey(picked);
+  const key = textStyleKey(styledPage(site, page.file, conditions).styles[picked.element.index]!);
   const reach: Reach = { places: [], pages: [] };
   for (const file of pagesOf(site)) {
     const found = styledPage(site, file, conditions).styles.filter(

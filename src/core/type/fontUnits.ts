@@ -29,7 +29,8 @@ export function usesFontUnits(text: string): boolean {
 }
 
 /** Measured on the page where it was, else from the metrics of the first face that is there, else as the standard assumes. */
-export function fontMeasure(setting: FontSetting, faces: readonly FontFace[], { fonts, installed }: Conditions): FontMeasure {
+export function fontMeasure(whole: FontSetting, faces: readonly FontFace[], { fonts, installed, absent }: Conditions): FontMeasure {
+  const setting = absent.length ? { ...whole, families: whole.families.filter(({ name }) => !absent.includes(name)) } : whole;
   const measured = fonts[fontKey(setting)];
   if (measured) return measured;
   const face = firstFace(setting, faces, installed);

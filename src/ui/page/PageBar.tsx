@@ -6,6 +6,7 @@ import { plural } from "../shared/numbers";
 import { Prose } from "../shared/Prose";
 import { useWorkspace } from "../workspace/context";
 import styles from "./PageBar.module.css";
+import { Rehearse } from "./Rehearse";
 
 /** Over the page: which page, what it shares, what was found, and how it is looked at. */
 export function PageBar() {
@@ -14,8 +15,6 @@ export function PageBar() {
   const openPage = useWorkspace((state) => state.openPage);
   const conditions = useWorkspace((state) => state.conditions);
   const setConditions = useWorkspace((state) => state.setConditions);
-  const unstyled = useWorkspace((state) => state.unstyled);
-  const setUnstyled = useWorkspace((state) => state.setUnstyled);
   const files = useWorkspace((state) => state.files);
   const pages = [...files.values()].filter(({ file }) => file.kind === "html").map(({ path }) => path);
   const sheets = summary?.pages.find(({ path }) => path === page)?.sheets ?? [];
@@ -35,9 +34,7 @@ export function PageBar() {
       <OpeningNotes />
       <Reading />
       <span className={styles.space} />
-      <button type="button" className="chip" aria-pressed={unstyled} onClick={() => setUnstyled(!unstyled)} title="U on the page">
-        Without styles
-      </button>
+      <Rehearse />
       <Select
         aria-label="Colour scheme" size="small" value={conditions.scheme} popupMatchSelectWidth={false}
         onChange={(scheme) => void setConditions({ scheme })}

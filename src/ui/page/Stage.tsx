@@ -89,11 +89,11 @@ export function Stage({ shown, onShown }: Props) {
     };
   }, [buildKey, ready, relayout]);
 
-  const sheets = rehearsal?.patch.sheets ?? view?.sheets;
+  const patch = rehearsal?.patch ?? view;
+  const sheets = patch?.sheets;
   useEffect(() => {
-    if (!page || page.key !== buildKey || !sheets) return;
-    page.page.setSheets(sheets);
-    page.page.setUnstyled(unstyled);
+    if (!page || page.key !== buildKey || !patch) return;
+    page.page.dress({ ...patch, unstyled });
     relayout(page.page);
     const { document } = page.page;
     let waiting = true;
@@ -108,7 +108,7 @@ export function Stage({ shown, onShown }: Props) {
       document.defaultView?.removeEventListener("scroll", onMove, true);
       document.defaultView?.removeEventListener("resize", onMove);
     };
-  }, [page, buildKey, sheets, unstyled, relayout]);
+  }, [page, buildKey, patch, unstyled, relayout]);
 
   // Container rules depend on the layout: the page says how large the containers are.
   const path = view?.document.path;

@@ -9,6 +9,7 @@ import { useWorkspace } from "../workspace/context";
 import { Row } from "./Row";
 import { Specimen } from "./Specimen";
 import styles from "./Slip.module.css";
+import { StateSelect } from "./StateSelect";
 import { useTarget, WriteTo } from "./WriteTo";
 
 /** Everything about the picked text. */
@@ -37,6 +38,7 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
       <div className={styles.who}>
         <h1>{slip.role}</h1>
         <code>{slip.selector}</code>
+        <StateSelect picked={slip.ref} />
         {reach && <span className={styles.reach}>{showReach(reach.places.length, reach.pages.length)}</span>}
       </div>
       <Specimen slip={slip} />

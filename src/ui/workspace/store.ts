@@ -223,6 +223,9 @@ export function createWorkspace(engine: Remote<Engine>) {
 
       pick: async (ref) => {
         set({ picked: ref, reach: null, source: null });
+        // A state is forced only on what is picked.
+        const { conditions } = get();
+        if (Object.keys(conditions.forced).length && !(ref && conditions.forced[ref.page]?.[ref.index])) void get().setConditions({ forced: {} });
         if (ref && ref.page !== get().page) {
           await openPage(ref.page);
           set({ picked: ref });

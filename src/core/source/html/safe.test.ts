@@ -2,6 +2,8 @@ import { expect, test } from "vitest";
 import { site } from "../../testing/site";
 import { documentOf } from "./document";
 import { textFile } from "../site";
+import { defaultConditions } from "../../cascade/conditions";
+import { rewritingFor } from "../../cascade/rehearse";
 import { safeDocument, safeSheets, type SafeElement } from "./safe";
 
 const hostile = `<!doctype html><html onload="x()"><head>
@@ -43,7 +45,7 @@ test("every element stays in its place, so that selectors match as before", () =
 
 test("sheets lose what lies elsewhere and keep what is in the site", () => {
   const local = site({ "index.html": "<style>@import 'p.css' screen; a{background:url( in/boat.png )} b{src:url(\"//far.example/x\")}</style>", "p.css": "p{top:0", "in/boat.png": "png" });
-  const [sheet] = safeSheets(local, textFile(local, "index.html")!, "light", (path) => (local.files.has(path) ? `memory:${path}` : null));
+  const [sheet] = safeSheets(local, textFile(local, "index.html")!, rewritingFor(defaultConditions, "index.html"), (path) => (local.files.has(path) ? `memory:${path}` : null));
   expect(sheet!.text).toContain('url("memory:in/boat.png")');
   expect(sheet!.text).not.toContain("far.example");
   expect(sheet!.text).not.toContain("@import");
@@ -52,7 +54,7 @@ test("sheets lose what lies elsewhere and keep what is in the site", () => {
 
 test("the scheme is answered in the sheet", () => {
   const local = site({ "index.html": "<style>@media (prefers-color-scheme: dark) { a { top: 0 } }</style>" });
-  const text = (scheme: "light" | "dark") => safeSheets(local, textFile(local, "index.html")!, scheme, () => null)[0]!.text;
+  const text = (scheme: "light" | "dark") => safeSheets(local, textFile(local, "index.html")!, rewritingFor({ ...defaultConditions, scheme }, "index.html"), () => null)[0]!.text;
   expect(text("dark")).toContain("(min-width: 0px)");
   expect(text("light")).toContain("(max-width: 0px)");
 });

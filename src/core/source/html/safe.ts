@@ -33,6 +33,12 @@ export interface SafeSheet {
   text: string;
 }
 
+/** How media conditions and selectors are written so that the browser answers them as it is told to. */
+export interface SheetRewriting {
+  media(text: string): string;
+  selectors(text: string): string;
+}
+
 /** Gives the address under which a file of the site can be shown, or null. */
 export type AddressOf = (path: string) => string | null;
 
@@ -114,15 +120,15 @@ function pictureAddress(value: string, base: string, addressOf: AddressOf): stri
   return address.kind === "data" && /^data:image\//i.test(address.url) ? address.url : null;
 }
 
-export function safeSheets(site: Site, file: TextFile, scheme: "light" | "dark", addressOf: AddressOf): SafeSheet[] {
+export function safeSheets(site: Site, file: TextFile, rewriting: SheetRewriting, addressOf: AddressOf): SafeSheet[] {
   const base = baseOf(documentOf(file));
-  return sheetsOfPage(site, file).owners.map((owner) => safeSheet(owner, base, scheme, addressOf));
+  return sheetsOfPage(site, file).owners.map((owner) => safeSheet(owner, base, rewriting, addressOf));
 }
 
-function safeSheet(owner: SheetOwner, base: string, scheme: "light" | "dark", addressOf: AddressOf): SafeSheet {
+function safeSheet(owner: SheetOwner, base: string, rewriting: SheetRewriting, addressOf: AddressOf): SafeSheet {
   const own = owner.sheets[owner.sheets.length - 1]!;
-  const text = owner.sheets.map((sheet) => layerStatements(sheet) + wrapped(sheet, base, scheme, addressOf)).join("\n");
-  return { owner: owner.element, media: withScheme(own.media[0] ?? "", scheme), text };
+  const text = owner.sheets.map((sheet) => layerStatements(sheet) + wrapped(sheet, base, rewriting, addressOf)).join("\n");
+  return { owner: owner.element, media: rewriting.media(own.media[0] ?? ""), text };
 }
 
 /** Layers that a sheet names before what it imports come first (CSS Cascade 5, 6.4.4.2). */
@@ -137,27 +143,31 @@ function layerStatements(sheet: SheetSource): string {
     .join("");
 }
 
-function wrapped(sheet: SheetSource, base: string, scheme: "light" | "dark", addressOf: AddressOf): string {
-  const body = safeBody(sheet, sheet.kind === "embedded" ? base : sheet.path, scheme, addressOf);
+function wrapped(sheet: SheetSource, base: string, rewriting: SheetRewriting, addressOf: AddressOf): string {
+  const body = safeBody(sheet, sheet.kind === "embedded" ? base : sheet.path, rewriting, addressOf);
   if (sheet.imports.length === 0) return body;
   let text = body + closersFor(body);
   sheet.imports.forEach(({ layer }, at) => {
     if (layer !== null) text = `@layer ${layer} {\n${text}\n}`;
     const media = sheet.media[at + 1];
-    if (media) text = `@media ${withScheme(media, scheme)} {\n${text}\n}`;
+    if (media) text = `@media ${rewriting.media(media)} {\n${text}\n}`;
   });
   for (const supports of sheet.supports) text = `@supports ${/^\s*(?:\(|not\b|selector\()/i.test(supports) ? supports : `(${supports})`} {\n${text}\n}`;
   return text;
 }
 
-function safeBody(sheet: SheetSource, base: string, scheme: "light" | "dark", addressOf: AddressOf): string {
+function safeBody(sheet: SheetSource, base: string, rewriting: SheetRewriting, addressOf: AddressOf): string {
   const cuts: { start: number; end: number; insert: string }[] = [];
   for (const rule of importRules(sheet.items)) cuts.push({ start: rule.start, end: rule.end, insert: "" });
   const visit = (items: readonly Item[]) => {
     for (const item of items) {
       if (item.kind === "at" && item.name === "import" && !cuts.some(({ start }) => start === item.start)) cuts.push({ start: item.start, end: item.end, insert: "" });
       else if (item.kind === "at" && item.name === "media") {
-        const insert = withScheme(item.preludeText, scheme);
+        const insert = rewriting.media(item.preludeText);
+        if (insert !== item.preludeText) cuts.push({ ...item.prelude, insert });
+      }
+      if (item.kind === "style") {
+        const insert = rewriting.selectors(item.preludeText);
         if (insert !== item.preludeText) cuts.push({ ...item.prelude, insert });
       }
       if (item.kind === "at" || item.kind === "style") visit(item.items);
@@ -167,13 +177,6 @@ function safeBody(sheet: SheetSource, base: string, scheme: "light" | "dark", ad
   let text = sheet.text;
   for (const { start, end, insert } of cuts.sort((a, b) => b.start - a.start)) text = text.slice(0, start) + insert + text.slice(end);
   return safeUrls(text, base, addressOf);
-}
-
-/** The scheme is chosen in Hevret, not by the machine: its media feature is answered here. */
-function withScheme(media: string, scheme: "light" | "dark"): string {
-  return media.replace(/\(\s*prefers-color-scheme\s*(?::\s*(light|dark|no-preference)\s*)?\)/gi, (_, wanted?: string) =>
-    wanted === undefined || wanted.toLowerCase() === scheme ? "(min-width: 0px)" : "(max-width: 0px)",
-  );
 }
 
 /** Functions in which a string is an address (CSS Images 4, 2.4; CSS Values 5, 3). */

@@ -1,0 +1,72 @@
+/**
+ * What has to be said to a browser so that it shows a page under conditions that are not its own:
+ * another medium, scheme, contrast or text size, states forced on elements, fonts that are not there.
+ */
+import { ident } from "css-tree";
+import { T, tokensOf } from "../source/css/tokens";
+import type { SheetRewriting } from "../source/html/safe";
+import { defaultConditions, type Conditions } from "./conditions";
+import { matchesMedia } from "./media";
+import { serialiseFamily, type FamilyName, type FontSize } from "./properties/font";
+import { valueOf, type StyledPage } from "./styles";
+
+/** Attribute on an element of the shown page that holds the states forced on it, parted by blanks. */
+export const stateAttribute = "data-hevret-state";
+
+export function rewritingFor(conditions: Conditions, path: string): SheetRewriting {
+  const { medium, rootSize, reducedMotion, contrast } = conditions;
+  const usual = medium === "screen" && rootSize === defaultConditions.rootSize && !reducedMotion && contrast === "no-preference";
+  const states = new Set(Object.values(conditions.forced[path] ?? {}).flat());
+  return {
+    media: (text) => (usual ? withScheme(text, conditions.scheme) : text.trim() === "" || matchesMedia(text, conditions) ? "all" : "not all"),
+    selectors: (text) => (states.size ? withStates(text, states) : text),
+  };
+}
+
+/** The scheme is chosen here, not by the machine: its media feature is answered. */
+function withScheme(media: string, scheme: "light" | "dark"): string {
+  return media.replace(/\(\s*prefers-color-scheme\s*(?::\s*(light|dark|no-preference)\s*)?\)/gi, (_, wanted?: string) =>
+    wanted === undefined || wanted.toLowerCase() === scheme ? "(min-width: 0px)" : "(max-width: 0px)",
+  );
+}
+
+/** Lets forced states match by an attribute, at the same specificity. */
+function withStates(selectors: string, states: ReadonlySet<string>): string {
+  const { count, types, starts } = tokensOf(selectors);
+  let text = "";
+  let at = 0;
+  for (let token = 1; token < count; token += 1) {
+    if (types[token] !== T.Ident || types[token - 1] !== T.Colon || types[token - 2] === T.Colon) continue;
+    const name = ident.decode(selectors.slice(starts[token]!, starts[token + 1]!)).toLowerCase();
+    const forced = `[${stateAttribute}~="${name}"]`;
+    const replacement = states.has(name) ? `:is(:${name}, ${forced})` : name === "link" && states.has("visited") ? `:link:where(:not([${stateAttribute}~="visited"]))` : null;
+    if (!replacement) continue;
+    text += selectors.slice(at, starts[token - 1]!) + replacement;
+    at = starts[token + 1]!;
+  }
+  return text + selectors.slice(at);
+}
+
+/** Declarations to be put on elements, by index, because no sheet can bring them about. */
+export type Override = [index: number, property: "font-size" | "font-family", value: string];
+
+export function overridesFor({ styles, conditions }: StyledPage): Override[] {
+  const overrides: Override[] = [];
+  if (conditions.rootSize !== defaultConditions.rootSize) {
+    for (const style of styles) {
+      const { px } = valueOf<FontSize>(style, "font-size");
+      if (!style.parent || valueOf<FontSize>(style.parent, "font-size").px !== px) overrides.push([style.element.index, "font-size", `${px}px`]);
+    }
+  }
+  if (conditions.absent.length) {
+    const absent = new Set(conditions.absent.map((name) => name.toLowerCase()));
+    for (const style of styles) {
+      const stack = valueOf<FamilyName[]>(style, "font-family");
+      if (style.parent && valueOf<FamilyName[]>(style.parent, "font-family") === stack) continue;
+      const left = stack.filter(({ name }) => !absent.has(name.toLowerCase()));
+      if (left.length === stack.length) continue;
+      overrides.push([style.element.index, "font-family", left.map(serialiseFamily).join(", ") || "serif"]);
+    }
+  }
+  return overrides;
+}

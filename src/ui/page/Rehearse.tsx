@@ -1,0 +1,75 @@
+"use client";
+
+import { Checkbox, InputNumber, Popover, Select } from "antd";
+import { defaultConditions, type Conditions } from "@/core";
+import { useWorkspace } from "../workspace/context";
+import styles from "./PageBar.module.css";
+
+const contrasts = [
+  { value: "no-preference", label: "as it is" },
+  { value: "more", label: "more" },
+  { value: "less", label: "less" },
+] as const;
+
+/** What the page is looked at with, in few words. */
+function rehearsed({ rootSize, medium, contrast, reducedMotion, absent }: Conditions, unstyled: boolean): string {
+  const parts = [
+    unstyled && "without styles",
+    rootSize !== defaultConditions.rootSize && `text ${rootSize} px`,
+    medium === "print" && "print",
+    contrast !== "no-preference" && `${contrast} contrast`,
+    reducedMotion && "less motion",
+    absent.length > 0 && (absent.length === 1 ? `no ${absent[0]}` : `${absent.length} fonts off`),
+  ];
+  return parts.filter(Boolean).join(", ") || "nothing changed";
+}
+
+/** The page as some reader gets it: larger text, on paper, with more contrast, without styles. */
+export function Rehearse() {
+  const conditions = useWorkspace((state) => state.conditions);
+  const setConditions = useWorkspace((state) => state.setConditions);
+  const unstyled = useWorkspace((state) => state.unstyled);
+  const setUnstyled = useWorkspace((state) => state.setUnstyled);
+  const words = rehearsed(conditions, unstyled);
+  const reset = () => {
+    setUnstyled(false);
+    void setConditions({ rootSize: defaultConditions.rootSize, medium: "screen", contrast: "no-preference", reducedMotion: false, absent: [] });
+  };
+  const list = (
+    <div className={styles.rehearse} role="group" aria-label="Rehearse">
+      <label className={styles.field}>
+        <span>Reader’s text size</span>
+        <InputNumber
+          size="small" min={12} max={32} value={conditions.rootSize} suffix="px" aria-label="Reader’s text size in px"
+          onChange={(size) => typeof size === "number" && void setConditions({ rootSize: size })}
+        />
+      </label>
+      <label className={styles.field}>
+        <span>Contrast wished for</span>
+        <Select
+          size="small" value={conditions.contrast} options={[...contrasts]} popupMatchSelectWidth={false} aria-label="Contrast wished for"
+          onChange={(contrast) => void setConditions({ contrast })}
+        />
+      </label>
+      <Checkbox checked={conditions.medium === "print"} onChange={({ target }) => void setConditions({ medium: target.checked ? "print" : "screen" })}>
+        On paper
+      </Checkbox>
+      <Checkbox checked={conditions.reducedMotion} onChange={({ target }) => void setConditions({ reducedMotion: target.checked })}>
+        Less motion
+      </Checkbox>
+      <Checkbox checked={unstyled} onChange={({ target }) => setUnstyled(target.checked)}>
+        Without styles (U on the page)
+      </Checkbox>
+      <button type="button" className="text-button" onClick={reset} disabled={words === "nothing changed"}>
+        Change nothing
+      </button>
+    </div>
+  );
+  return (
+    <Popover content={list} trigger="click" placement="bottomRight">
+      <button type="button" className="chip" aria-pressed={words !== "nothing changed"}>
+        Rehearse: {words}
+      </button>
+    </Popover>
+  );
+}
