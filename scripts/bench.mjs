@@ -1,7 +1,8 @@
 // Our work and Chromium's own on the same pages in one browser session; times and ratios. Not part of the tests.
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
-import { filesBelow, installBrowser, installPackages, root } from "./setup.mjs";
+import { spawn } from "node:child_process";
+import { build as buildApplication, filesBelow, installBrowser, installPackages, root } from "./setup.mjs";
 
 installPackages();
 installBrowser();
@@ -104,4 +105,42 @@ async function importCore() {
 
 await measure("sample", sample, { path: "css/ferry.css", text: "h2 {" });
 for (const times of [1, 4, 16]) await measure(`framework page, ${times}x`, large(times), { path: "framework.css", text: ".lead {" });
+await measureTyping();
 await browser.close();
+
+/** Typing sizes on the framework page in the application itself: tasks that keep the interface for more than 50 ms. */
+async function measureTyping() {
+  await buildApplication();
+  const port = 4190;
+  const server = spawn("npx", ["next", "start", "-H", "localhost", "-p", String(port)], { cwd: root, stdio: "ignore", detached: true });
+  try {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    for (let tries = 0; ; tries += 1) {
+      const reached = await page.goto(`http://localhost:${port}/`).catch(() => null);
+      if (reached) break;
+      if (tries > 200) throw new Error("The application does not start.");
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+    const files = large(1).map(({ path, text }) => ({ name: path, mimeType: path.endsWith(".css") ? "text/css" : "text/html", buffer: Buffer.from(text) }));
+    await page.getByLabel("Files to open").setInputFiles(files);
+    await page.frameLocator('iframe[title="The page"]').getByRole("heading", { name: "Sailing 0" }).waitFor();
+    const box = await page.frameLocator('iframe[title="The page"]').getByRole("heading", { name: "Sailing 0" }).boundingBox();
+    await page.mouse.click(box.x + 5, box.y + 5);
+    const field = page.getByLabel("Size value", { exact: true });
+    await field.click();
+    await page.evaluate(() => {
+      window.longTasks = [];
+      new PerformanceObserver((list) => window.longTasks.push(...list.getEntries().map(({ duration }) => duration))).observe({ entryTypes: ["longtask"] });
+    });
+    for (const size of ["31px", "2.5rem", "44px", "3em", "40.25px"]) {
+      await field.fill("");
+      await field.pressSequentially(size, { delay: 120 });
+      await page.getByRole("status").filter({ hasText: "Changes in" }).first().waitFor();
+    }
+    const tasks = await page.evaluate(() => window.longTasks);
+    const longest = tasks.length ? `; the longest ${Math.max(...tasks).toFixed(0)} ms` : "";
+    console.log(`Typing five sizes on the framework page: ${tasks.length} tasks over 50 ms${longest}`);
+  } finally {
+    process.kill(-server.pid);
+  }
+}

@@ -1,11 +1,14 @@
 /** Nothing on the way throws or hangs on bad input. */
+import { readFileSync } from "node:fs";
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { analyse } from "./analysis";
 import { parseColor } from "./color";
 import { planEdit } from "./edits/plan";
 import { EditError } from "./edits/types";
-import { openSite, readFile, textFile } from "./source/site";
+import { parseSheet } from "./source/css/syntax";
+import { itemsOf } from "./source/html/sheets";
+import { changeSite, openSite, readFile, textFile } from "./source/site";
 import { cssSoup, pageWith, sampleFiles, site } from "./testing/site";
 
 const texts = sampleFiles()
@@ -44,7 +47,7 @@ test("random pages can be analysed", () => {
 
 describe("excess is bounded", () => {
   test.each<[string, () => unknown]>([
-    ["3,000 nested elements", () => analyse(pageWith("div div p{color:red} :has(b){top:0}", `${"<div>".repeat(3_000)}<p>x`))],
+    ["10,000 nested elements", () => analyse(pageWith("div div p{color:red} :has(b){top:0}", `${"<div>".repeat(10_000)}<p>x`))],
     ["10,000 nested rules", () => analyse(pageWith("a{".repeat(10_000), "<p>x"))],
     ["10,000 nested brackets", () => analyse(pageWith(`p{color:${"(".repeat(10_000)};width:${"calc(".repeat(10_000)}}`, "<p>x"))],
     ["5,000 selectors in one rule", () => analyse(pageWith(`${Array.from({ length: 5_000 }, (_, at) => `.c${at} p`).join()}{color:red}`, "<p>x"))],
@@ -64,4 +67,30 @@ describe("excess is bounded", () => {
 test("a file that is not there is null, not an error", () => {
   expect(textFile(site({}), "nope.css")).toBeNull();
   expect(analyse(site({})).pages).toEqual([]);
+});
+
+describe("real sheets", () => {
+  const read = (name: string) => readFileSync(new URL(`../../node_modules/${name}`, import.meta.url), "utf8");
+  const sheets = ["normalize.css/normalize.css", "milligram/dist/milligram.css", "water.css/out/water.css", "tachyons/css/tachyons.min.css", "bootstrap/dist/css/bootstrap.min.css"].map((name) => [name, read(name)] as const);
+  const body = '<div class="container"><h1 class="h1 f1">x</h1><p class="lead">y <a href=#>z</a></p></div>';
+
+  test.each(sheets)("%s cut off anywhere can be analysed", (_, text) => {
+    const cuts = 12;
+    for (let at = 1; at <= cuts; at += 1) expect(analyse(pageWith(text.slice(0, Math.floor((text.length * at) / cuts) - at * 7), body)).version).toBe(1);
+  });
+
+  test.each(sheets)("%s read again after any edit is as if read anew", (_, text) => {
+    const piece = fc.constantFrom("", "}", "{", "/*", "*/", '"', ";", ":", "(", ")", "@media print{", "color:red", "\\", "a b c", "<!--", "\n");
+    fc.assert(
+      fc.property(fc.nat(text.length), fc.nat(40), piece, (start, length, insert) => {
+        const end = Math.min(text.length, start + length);
+        const before = openSite([{ path: "a.css", text }]);
+        itemsOf(textFile(before, "a.css")!);
+        const after = changeSite(before, [{ path: "a.css", start, end, insert }]);
+        const file = textFile(after, "a.css")!;
+        expect(itemsOf(file)).toEqual(parseSheet(file.text));
+      }),
+      { numRuns: 12 },
+    );
+  });
 });

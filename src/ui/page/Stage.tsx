@@ -94,9 +94,11 @@ export function Stage({ shown, onShown }: Props) {
   useEffect(() => {
     if (!page || page.key !== buildKey || !patch) return;
     page.page.dress({ ...patch, unstyled });
-    relayout(page.page);
     const { document } = page.page;
     let waiting = true;
+    afterPaint(() => {
+      if (waiting) relayout(page.page);
+    });
     void document.fonts.ready.then(() => {
       if (waiting) relayout(page.page);
     });
@@ -151,6 +153,11 @@ export function Stage({ shown, onShown }: Props) {
       </div>
     </div>
   );
+}
+
+/** Measuring after the browser has laid the page out costs nothing; before, it would hold up the frame. */
+function afterPaint(work: () => void): void {
+  requestAnimationFrame(() => setTimeout(work));
 }
 
 function WidthField({ width, fits, onWidth }: { width: number; fits: boolean; onWidth(width: number | null): void }) {
@@ -271,11 +278,11 @@ function Overlay({ shown, places, picked, width }: OverlayProps) {
           scrollAt(page, event.clientX - left, event.clientY - top, event.deltaX, event.deltaY);
         }}
       >
-        {alike.map(({ index }) => (
-          <Outline key={`alike-${index}`} box={boxOf(page, index)} kind="alike" />
+        {inSight(page, alike).map(([index, box]) => (
+          <Outline key={`alike-${index}`} box={box} kind="alike" />
         ))}
-        {touched.map(({ index }) => (
-          <Outline key={`reach-${index}`} box={boxOf(page, index)} kind="reach" />
+        {inSight(page, touched).map(([index, box]) => (
+          <Outline key={`reach-${index}`} box={box} kind="reach" />
         ))}
         {hovered !== null && hovered !== picked && <Outline box={boxOf(page, hovered)} kind="hover" label={hoveredPlace?.selector} />}
         {picked !== null && (
@@ -290,6 +297,15 @@ function Overlay({ shown, places, picked, width }: OverlayProps) {
       </span>
     </>
   );
+}
+
+/** Boxes of those elements that are in the window now. */
+function inSight(page: ShownPage, list: readonly { index: number }[]): [number, Box][] {
+  const height = page.document.defaultView?.innerHeight ?? 0;
+  return list.flatMap(({ index }): [number, Box][] => {
+    const box = boxOf(page, index);
+    return box && box.top + box.height > 0 && box.top < height ? [[index, box]] : [];
+  });
 }
 
 function parentsIn(root: SafeElement | null): Map<number, number> {

@@ -1,5 +1,6 @@
 "use client";
 
+import { memo } from "react";
 import { formatColor, parseColor, type Contender, type Slip, type SlipRowValue, type Target } from "@/core";
 import { Prose } from "../shared/Prose";
 import { useWorkspace } from "../workspace/context";
@@ -11,11 +12,12 @@ interface Props {
   slip: Slip;
   target: Target | null;
   open: boolean;
-  onToggle(): void;
+  /** Opens the row with this id, null closes. */
+  onOpen(id: string | null): void;
 }
 
 /** One property: as written, as computed, where it comes from; opened, everything that competed for it. */
-export function Row({ row, slip, target, open, onToggle }: Props) {
+export const Row = memo(function Row({ row, slip, target, open, onOpen }: Props) {
   const off = row.idle.some(({ state }) => state === "off");
   const ignored = row.idle.some(({ state }) => state === "ignored");
   return (
@@ -40,14 +42,14 @@ export function Row({ row, slip, target, open, onToggle }: Props) {
           row.computed
         )}
       </span>
-      <button type="button" className={styles.origin} aria-expanded={open} aria-label={`${row.label}: ${originLabel(row)}. Why`} onClick={onToggle}>
+      <button type="button" className={styles.origin} aria-expanded={open} aria-label={`${row.label}: ${originLabel(row)}. Why`} onClick={() => onOpen(open ? null : row.id)}>
         {originLabel(row)}
         {off && " · off"}
       </button>
       {open && <Why row={row} page={slip.ref.page} />}
     </div>
   );
-}
+});
 
 function Swatch({ color }: { color: string }) {
   return <span className={styles.swatch} style={{ background: color }} aria-hidden="true" />;

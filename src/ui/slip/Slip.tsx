@@ -46,10 +46,7 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
       <WriteTo choice={choice} />
       <div className={styles.rows}>
         {slip.rows.map((row) => (
-          <Row
-            key={row.id} row={row} slip={slip} target={row.ownTarget ?? choice.target} open={open === row.id}
-            onToggle={() => setOpen(open === row.id ? null : row.id)}
-          />
+          <Row key={row.id} row={row} slip={slip} target={row.ownTarget ?? choice.target} open={open === row.id} onOpen={setOpen} />
         ))}
       </div>
     </aside>

@@ -1,7 +1,7 @@
 "use client";
 
 import { Input, Select } from "antd";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import type { Target, TargetOption } from "@/core";
 import { plural } from "../shared/numbers";
 import { useWorkspace } from "../workspace/context";
@@ -24,12 +24,13 @@ export function useTarget(options: readonly TargetOption[]): Choice {
   const [name, setName] = useState<string | null>(null);
   const at = Math.max(0, options.findIndex((option) => keyOf(option) === key));
   const option = options[at];
+  const target = useMemo(() => (option ? named(option.target, name) : null), [option, name]);
   return {
     options,
     option,
     at,
     name: name ?? (option ? nameIn(option.target) : null),
-    target: option ? named(option.target, name) : null,
+    target,
     choose: (next) => {
       setKey(options[next] ? keyOf(options[next]) : null);
       setName(null);
