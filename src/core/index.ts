@@ -14,7 +14,7 @@ export { completions } from "./completion";
 export {
   contrastRatio, convertColor, formatColor, neededRatio, parseColor, showRatio, type Color, type Notation, type Space,
 } from "./color";
-export { applyPlan, planEdit } from "./edits/plan";
+export { applyPlan, planEdit, planSteps } from "./edits/plan";
 export { ruleAround } from "./edits/locate";
 export { EditError, type Edit, type ElementRef, type Plan, type Reach, type Target } from "./edits/types";
 export { slipFor, type IdleDeclaration, type Slip, type SlipRowValue } from "./slip/slip";

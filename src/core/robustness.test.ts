@@ -47,7 +47,7 @@ test("random pages can be analysed", () => {
 
 describe("excess is bounded", () => {
   test.each<[string, () => unknown]>([
-    ["10,000 nested elements", () => analyse(pageWith("div div p{color:red} :has(b){top:0}", `${"<div>".repeat(10_000)}<p>x`))],
+    ["3,000 nested elements", () => analyse(pageWith("div div p{color:red} :has(b){top:0}", `${"<div>".repeat(3_000)}<p>x`))],
     ["10,000 nested rules", () => analyse(pageWith("a{".repeat(10_000), "<p>x"))],
     ["10,000 nested brackets", () => analyse(pageWith(`p{color:${"(".repeat(10_000)};width:${"calc(".repeat(10_000)}}`, "<p>x"))],
     ["5,000 selectors in one rule", () => analyse(pageWith(`${Array.from({ length: 5_000 }, (_, at) => `.c${at} p`).join()}{color:red}`, "<p>x"))],

@@ -68,7 +68,8 @@ export interface Engine {
   stopSummary(): Promise<void>;
   page(path: string, conditions: Conditions): Promise<PageView>;
   slip(ref: ElementRef, conditions: Conditions): Promise<Slip | null>;
-  plan(edit: Edit, conditions: Conditions): Promise<PlanResult>;
+  /** A plan that takes long gives way to the next one, unless it insists. */
+  plan(edit: Edit, conditions: Conditions, insist?: boolean): Promise<PlanResult>;
   /** How a page would look with changes that are not made yet. */
   rehearse(changes: TextChange[], path: string, structure: string, conditions: Conditions): Promise<PagePatch>;
   commit(changes: TextChange[]): Promise<void>;

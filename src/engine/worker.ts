@@ -1,7 +1,7 @@
 /** The core in a web worker. It holds the site; the interface asks and shows. */
 import { expose } from "comlink";
 import {
-  changeSite, completions, documentOf, EditError, findingsFor, forcedStatesOf, ignoredMessage, isPlace, legibility, overridesFor, pagesOf, planEdit, positionAt, rewritingFor, roleName,
+  changeSite, completions, documentOf, EditError, findingsFor, forcedStatesOf, ignoredMessage, isPlace, legibility, overridesFor, pagesOf, planSteps, positionAt, rewritingFor, roleName,
   ruleAround, safeDocument, safeSheets, sheetsOf, siteOf, slipFor, styledPage, textFile, textStyleKey,
   type AddressOf, type Conditions, type SafeDocument, type Site, type KnownPage, type StyledPage, type TextFile,
 } from "@/core";
@@ -10,6 +10,10 @@ import type { Engine, PagePatch, PageView, PlaceView, SiteSummary } from "./prot
 let site: Site = siteOf([]);
 /** Counts the looks at all pages; only the latest goes on. */
 let summaries = 0;
+/** Counts the plans asked for; one that takes long gives way to the next. */
+let plans = 0;
+/** Milliseconds after which others are let in. */
+const longestSlice = 30;
 const addresses = new Map<Uint8Array, string>();
 
 const mediaTypes: Readonly<Record<string, string>> = {
@@ -137,9 +141,19 @@ const engine: Engine = {
     }
   },
 
-  plan: async (edit, conditions) => {
+  plan: async (edit, conditions, insist) => {
+    const mine = (plans += 1);
     try {
-      return { plan: planEdit(site, edit, conditions), problem: null };
+      const steps = planSteps(site, edit, conditions);
+      let started = performance.now();
+      for (;;) {
+        const step = steps.next();
+        if (step.done) return { plan: step.value, problem: null };
+        if (performance.now() - started < longestSlice) continue;
+        await new Promise((resolve) => setTimeout(resolve));
+        if (mine !== plans && !insist) return { plan: null, problem: "Another value took its place." };
+        started = performance.now();
+      }
     } catch (error) {
       if (error instanceof EditError || error instanceof RangeError) return { plan: null, problem: error.message };
       throw error;

@@ -20,10 +20,20 @@ import { EditError, type Edit, type ElementRef, type Plan, type Reach, type Targ
  * @throws EditError, in plain words, when the edit cannot be made
  */
 export function planEdit(site: Site, edit: Edit, conditions: Conditions = defaultConditions): Plan {
+  const steps = planSteps(site, edit, conditions);
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
+}
+
+/** The same in steps, a page each, so that planning for a large site can be stopped. @throws EditError */
+export function* planSteps(site: Site, edit: Edit, conditions: Conditions): Generator<void, Plan> {
   const changes = changesFor(site, edit);
   const after = changeSite(site, changes);
   const warnings = edit.kind === "declare" ? declareWarnings(after, edit, conditions) : [];
-  return { changes, reach: reachOf(site, after, changes, withStatesEverywhere(conditions)), warnings };
+  yield;
+  return { changes, reach: yield* reachOf(site, after, changes, withStatesEverywhere(conditions)), warnings };
 }
 
 /** The site with a plan carried out; files that did not change are shared. */
@@ -166,7 +176,7 @@ function toggle(site: Site, edit: Edit & { kind: "toggle" }): TextChange[] {
 }
 
 /** The places that come out differently; all of a page whose elements change. */
-function reachOf(before: Site, after: Site, changes: readonly TextChange[], conditions: Conditions): Reach {
+function* reachOf(before: Site, after: Site, changes: readonly TextChange[], conditions: Conditions): Generator<void, Reach> {
   const reach: Reach = { places: [], pages: [] };
   const changed = new Set(changes.map(({ path }) => path));
   for (const file of pagesOf(before)) {
@@ -179,6 +189,7 @@ function reachOf(before: Site, after: Site, changes: readonly TextChange[], cond
       .map((style) => ({ page: file.path, index: style.element.index }));
     if (places.length) reach.pages.push(file.path);
     reach.places.push(...places);
+    yield;
   }
   return reach;
 }

@@ -267,7 +267,7 @@ export function createWorkspace(engine: Remote<Engine>) {
       write: (edit, label) =>
         inTurn(async () => {
           rehearsals += 1;
-          const result = await engine.plan(edit, get().conditions);
+          const result = await engine.plan(edit, get().conditions, true);
           const { record } = get();
           if (!result.plan || !record || result.plan.changes.length === 0) {
             set({ rehearsal: null, reach: null });
