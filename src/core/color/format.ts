@@ -45,6 +45,14 @@ export function serialiseColor({ color, legacy }: PlainColor): string {
 export interface FormatOptions {
   /** Decimals for each channel; without it the fewest that come back to the same colour. */
   digits?: number;
+  /** Letters of hex digits and of names; lower case by default. */
+  upper?: boolean;
+  /** Hex of 3 or 4 digits where it is exact. */
+  short?: boolean;
+  /** rgb() and hsl() in the older syntax with commas (CSS Color 4, 4.1). */
+  commas?: boolean;
+  /** Alpha as a percentage. */
+  percentAlpha?: boolean;
 }
 
 const mostDigits = 8;
@@ -55,27 +63,30 @@ const mostDigits = 8;
  */
 export function formatColor(color: Color, notation: Notation, options: FormatOptions = {}): string {
   if (notation === "name") return color.alpha === 0 ? "transparent" : nearestName(color).name;
-  if (notation === "hex") return hex(color);
+  if (notation === "hex") return hex(color, options);
   const space: Space = notation === "rgb" ? "srgb" : notation;
   const fitted = toGamut(color, space);
-  if (options.digits !== undefined) return write(fitted, notation, options.digits);
+  if (options.digits !== undefined) return write(fitted, notation, options.digits, options);
   const wanted = solid(toGamut(color, "srgb").channels).map(toByte);
   for (let digits = 0; digits < mostDigits; digits += 1) {
     const written = roundChannels(fitted, notation, digits);
     const close =
       differenceOk(written, fitted) <= 0.0005 && solid(toGamut(written, "srgb").channels).every((value, at) => toByte(value) === wanted[at]);
-    if (close) return write(fitted, notation, digits);
+    if (close) return write(fitted, notation, digits, options);
   }
-  return write(fitted, notation, mostDigits);
+  return write(fitted, notation, mostDigits, options);
 }
 
 const toByte = (value: number) => Math.round(Math.min(1, Math.max(0, value)) * 255);
 
-function hex(color: Color): string {
+function hex(color: Color, { upper, short }: FormatOptions): string {
   const { channels } = toGamut(color, "srgb");
   const bytes = solid(channels).map(toByte);
   if ((color.alpha ?? 0) < 1) bytes.push(toByte(color.alpha ?? 0));
-  return `#${bytes.map((byte) => byte.toString(16).padStart(2, "0")).join("")}`;
+  const digits = bytes.map((byte) => byte.toString(16).padStart(2, "0"));
+  const few = short && digits.every(([first, second]) => first === second);
+  const text = `#${digits.map((pair) => (few ? pair[0] : pair)).join("")}`;
+  return upper ? text.toUpperCase() : text;
 }
 
 /** Units written per space unit, by notation and channel. */
@@ -102,7 +113,7 @@ function roundChannels(color: Color, notation: Notation, digits: number): Color 
   return { ...color, channels: channels as Channels };
 }
 
-function write(color: Color, notation: Notation, digits: number): string {
+function write(color: Color, notation: Notation, digits: number, { commas, percentAlpha }: FormatOptions): string {
   const units = writtenUnits(notation);
   const extra = extraDigits(notation);
   const percents: readonly boolean[] =
@@ -112,7 +123,12 @@ function write(color: Color, notation: Notation, digits: number): string {
     const value = round(channel * units[at]!, digits + extra[at]!);
     return `${Object.is(value, -0) ? 0 : plain(value)}${percents[at] ? "%" : ""}`;
   });
-  const alpha = color.alpha === null ? " / none" : color.alpha < 1 ? ` / ${plain(round(color.alpha, 4))}` : "";
+  const share = (value: number) => (percentAlpha ? `${plain(round(value * 100, 2))}%` : plain(round(value, 4)));
+  if (commas && (notation === "rgb" || notation === "hsl") && !parts.includes("none") && color.alpha !== null) {
+    const name = color.alpha < 1 ? `${notation}a` : notation;
+    return `${name}(${[...parts, ...(color.alpha < 1 ? [share(color.alpha)] : [])].join(", ")})`;
+  }
+  const alpha = color.alpha === null ? " / none" : color.alpha < 1 ? ` / ${share(color.alpha)}` : "";
   const body = `${parts.join(" ")}${alpha}`;
   return notation === "rgb" || ["hsl", "hwb", "lab", "lch", "oklab", "oklch"].includes(notation) ? `${notation}(${body})` : `color(${notation} ${body})`;
 }
