@@ -19,7 +19,7 @@ import { documentOf } from "./source/html/document";
 import { positionAt } from "./source/lines";
 import { pseudoTexts, type PseudoText } from "./pseudoTexts";
 import { pagesOf, sheetsOf, type Site } from "./source/site";
-import { isPlace, legibility, roleName, textStyleKey } from "./textStyles";
+import { isPlace, legibilityOn, roleName, textStyleKey, type Layouts } from "./textStyles";
 
 export interface AnalysedElement {
   index: number;
@@ -101,10 +101,11 @@ export interface Analysis {
 const css = (color: Color) => serialiseColor({ color, legacy: true });
 
 /**
- * Everything about a site under the given conditions; `only` names the pages to look at, all of them by default.
+ * Everything about a site under the given conditions; `only` names the pages to look at, all of them by default;
+ * `layouts` tells what the laid-out pages say of what lies under their texts.
  * Never throws on bad HTML or CSS.
  */
-export function analyse(site: Site, conditions: Partial<Conditions> = {}, only?: readonly string[]): Analysis {
+export function analyse(site: Site, conditions: Partial<Conditions> = {}, only?: readonly string[], layouts: Layouts = {}): Analysis {
   const all: Conditions = { ...defaultConditions, ...conditions };
   const pages = pagesOf(site)
     .filter(({ path }) => !only || only.includes(path))
@@ -112,12 +113,12 @@ export function analyse(site: Site, conditions: Partial<Conditions> = {}, only?:
   return {
     version: 1,
     conditions: { width: all.width, height: all.height, scheme: all.scheme, rootSize: all.rootSize },
-    pages: pages.map((page) => ({ path: page.file.path, sheets: sheetsIn(page), elements: page.styles.map(elementOf), pseudo: pseudoTexts(page).map(pseudoOf) })),
-    textStyles: textStylesOf(pages),
+    pages: pages.map((page) => ({ path: page.file.path, sheets: sheetsIn(page), elements: page.styles.map((style) => elementOf(page, style, layouts)), pseudo: pseudoTexts(page).map((text) => pseudoOf(page, text, layouts)) })),
+    textStyles: textStylesOf(pages, layouts),
     colors: colorsIn(site),
-    pairs: pairsOf(pages),
+    pairs: pairsOf(pages, layouts),
     stacks: stacksOf(pages),
-    findings: findingsFor({ site, pages, conditions: all }),
+    findings: findingsFor({ site, pages, conditions: all, layouts }),
   };
 }
 
@@ -127,17 +128,17 @@ function sheetsIn({ sheets, file }: KnownPage): AnalysedSheet[] {
   return [...found, ...missing];
 }
 
-function pseudoOf({ index, name, text, style }: PseudoText): AnalysedPseudo {
-  return { index, name, text, ...judged(style) };
+function pseudoOf(page: KnownPage, { index, name, text, style }: PseudoText, layouts: Layouts): AnalysedPseudo {
+  return { index, name, text, ...judged(page, style, layouts) };
 }
 
-function elementOf(style: Style): AnalysedElement {
+function elementOf(page: KnownPage, style: Style, layouts: Layouts): AnalysedElement {
   const { index, tag, hasText } = style.element;
-  return { index, tag, text: hasText, ...judged(style) };
+  return { index, tag, text: hasText, ...judged(page, style, layouts) };
 }
 
-function judged(style: Style): Pick<AnalysedElement, "style" | "ground" | "contrast"> {
-  const { ground, ratio, needs, passes } = legibility(style);
+function judged(page: KnownPage, style: Style, layouts: Layouts): Pick<AnalysedElement, "style" | "ground" | "contrast"> {
+  const { ground, ratio, needs, passes } = legibilityOn(page, style, layouts);
   const range = ground.range ? { range: [css(ground.range[0]), css(ground.range[1])] as [string, string] } : {};
   return {
     style: Object.fromEntries(reportedLonghands.map((name) => [name, computedValue(style, name)])),
@@ -179,13 +180,13 @@ function colorSpans(components: readonly Component[]): { start: number; end: num
 }
 
 /** Places gathered by what they have in common. */
-function gather<Group extends { places: ElementRef[] }>(pages: readonly KnownPage[], keyOf: (style: Style) => string, make: (style: Style) => Group): Group[] {
+function gather<Group extends { places: ElementRef[] }>(pages: readonly KnownPage[], keyOf: (style: Style, page: KnownPage) => string, make: (style: Style, page: KnownPage) => Group): Group[] {
   const groups = new Map<string, Group>();
   for (const page of pages) {
     for (const style of page.styles) {
       if (!isPlace(style)) continue;
-      const key = keyOf(style);
-      const group = groups.get(key) ?? make(style);
+      const key = keyOf(style, page);
+      const group = groups.get(key) ?? make(style, page);
       group.places.push({ page: page.file.path, index: style.element.index });
       groups.set(key, group);
     }
@@ -193,12 +194,12 @@ function gather<Group extends { places: ElementRef[] }>(pages: readonly KnownPag
   return [...groups.values()];
 }
 
-function pairsOf(pages: readonly KnownPage[]): AnalysedPair[] {
-  const parts = (style: Style) => {
-    const { ink, ground, ratio, needs, passes } = legibility(style);
+function pairsOf(pages: readonly KnownPage[], layouts: Layouts): AnalysedPair[] {
+  const parts = (style: Style, page: KnownPage) => {
+    const { ink, ground, ratio, needs, passes } = legibilityOn(page, style, layouts);
     return { ink: css(ink), ground: css(ground.color), certain: ground.certain, ratio, needs, passes };
   };
-  return gather<AnalysedPair>(pages, (style) => JSON.stringify(parts(style)), (style) => ({ ...parts(style), places: [] })).sort(
+  return gather<AnalysedPair>(pages, (style, page) => JSON.stringify(parts(style, page)), (style, page) => ({ ...parts(style, page), places: [] })).sort(
     (a, b) => Number(a.passes) - Number(b.passes) || a.ratio / a.needs - b.ratio / b.needs,
   );
 }
@@ -208,9 +209,9 @@ function stacksOf(pages: readonly KnownPage[]): AnalysedStack[] {
   return gather<AnalysedStack>(pages, stack, (style) => ({ stack: stack(style), places: [] })).sort((a, b) => b.places.length - a.places.length);
 }
 
-export function textStylesOf(pages: readonly KnownPage[]): AnalysedTextStyle[] {
-  const make = (style: Style): AnalysedTextStyle => {
-    const { ground, ink, ratio, needs } = legibility(style);
+export function textStylesOf(pages: readonly KnownPage[], layouts: Layouts = {}): AnalysedTextStyle[] {
+  const make = (style: Style, page: KnownPage): AnalysedTextStyle => {
+    const { ground, ink, ratio, needs } = legibilityOn(page, style, layouts);
     const sizePx = fontSizeOf(style);
     const leading = leadingOf(style);
     return {

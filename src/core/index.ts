@@ -33,6 +33,8 @@ export {
   type BinaryFile, type RefusedFile, type Site, type SiteFile, type StoredFile, type TextFile,
 } from "./source/site";
 export { pseudoTexts, type PseudoText } from "./pseudoTexts";
-export { isPlace, legibility, roleName, textStyleKey } from "./textStyles";
+export { isPlace, legibility, legibilityOn, roleName, textStyleKey, type Layouts } from "./textStyles";
+export { invisibleBelow, type Ground, type Legibility, type Verdict } from "./ground/ground";
+export { gridColumns, gridPoints, gridRows, type Box, type ImageLayout, type PageLayout, type PlaceLayout, type UnderLayer } from "./ground/layout";
 export type { FontMeasure, FaceMetrics } from "./type/metrics";
 export { fontKeyOf, usesFontUnits } from "./type/fontUnits";

@@ -1,7 +1,8 @@
 /** Places and the text styles they are set in. */
 import { legibilityOf, type Legibility } from "./ground/ground";
+import type { PageLayout, PlaceLayout } from "./ground/layout";
 import { serialiseColor } from "./color/format";
-import { computedValue, valueOf, type Style } from "./cascade/styles";
+import { computedValue, valueOf, type Style, type StyledPage } from "./cascade/styles";
 
 /** The properties that make one setting of text differ from another. */
 export const textStyleProperties = [
@@ -20,16 +21,46 @@ export function isPlace(style: Style): boolean {
 /** Whether an element is on the page at all, and not one whose text is not shown. */
 export function isShown(style: Style): boolean {
   if (silent.has(style.element.tag) && style.element.tag !== "textarea") return false;
-  if (valueOf<string>(style, "visibility") !== "visible") return false;
-  for (let current: Style | null = style; current; current = current.parent) {
-    if (valueOf<string>(current, "display") === "none") return false;
+  return valueOf<string>(style, "visibility") === "visible" && isRendered(style);
+}
+
+const rendered = new WeakMap<Style, boolean>();
+
+/** Whether neither the element nor anything around it is `display: none`. */
+function isRendered(style: Style): boolean {
+  const open: Style[] = [];
+  let current: Style | null = style;
+  while (current && !rendered.has(current) && valueOf<string>(current, "display") !== "none") {
+    open.push(current);
+    current = current.parent;
   }
-  return true;
+  const result = current ? (rendered.get(current) ?? false) : true;
+  if (current && !rendered.has(current)) rendered.set(current, false);
+  for (const one of open) rendered.set(one, result);
+  return result;
+}
+
+/** What pages as they are laid out tell of their texts, by path; those that were not laid out are not in it. */
+export type Layouts = Readonly<Record<string, PageLayout>>;
+
+const measured = new WeakMap<PlaceLayout, { style: Style; legibility: Legibility }>();
+
+/** The legibility of an element's text, on what really lies under it where its page was laid out. */
+export function legibilityOn(page: Pick<StyledPage, "file" | "styles">, style: Style, layouts: Layouts): Legibility {
+  const { index } = style.element;
+  const layout = page.styles[index] === style ? layouts[page.file.path]?.[index] : undefined;
+  if (!layout) return legibility(style);
+  const known = measured.get(layout);
+  if (known?.style === style) return known.legibility;
+  const result = legibilityOf(style, layout, page.styles);
+  measured.set(layout, { style, legibility: result });
+  return result;
 }
 
 const keys = new WeakMap<Style, string>();
 const legibilities = new WeakMap<Style, Legibility>();
 
+/** The legibility of a text as far as styles alone can tell. */
 export function legibility(style: Style): Legibility {
   let known = legibilities.get(style);
   if (!known) {

@@ -1,6 +1,6 @@
 /** What the interface can ask of the core in its worker. All of it is plain data. */
 import type {
-  Conditions, Edit, ElementRef, Finding, Override, Plan, SafeDocument, SafeSheet, Slip, StoredFile, TextChange,
+  Conditions, Edit, ElementRef, Finding, Override, PageLayout, Plan, SafeDocument, SafeSheet, Slip, StoredFile, TextChange, Verdict,
 } from "@/core";
 
 export interface PageSummary {
@@ -24,10 +24,10 @@ export interface PlaceView {
   key: string;
   role: string;
   selector: string;
+  /** On the worst of its grounds. */
   ratio: number;
   needs: number;
-  passes: boolean;
-  certain: boolean;
+  verdict: Verdict;
 }
 
 export interface PageView {
@@ -72,6 +72,11 @@ export interface Engine {
   plan(edit: Edit, conditions: Conditions, insist?: boolean): Promise<PlanResult>;
   /** How a page would look with changes that are not made yet. */
   rehearse(changes: TextChange[], path: string, structure: string, conditions: Conditions): Promise<PagePatch>;
+  /**
+   * Takes in what the laid-out page tells of what lies under its texts, and judges them anew. It counts as long as the
+   * page has this structure. With changes that are not made yet, for the page as it would be with them.
+   */
+  layOut(path: string, structure: string, layout: PageLayout, conditions: Conditions, changes: TextChange[]): Promise<PlaceView[]>;
   commit(changes: TextChange[]): Promise<void>;
   patch(path: string, structure: string, conditions: Conditions): Promise<PagePatch>;
   /** The rule around an offset; the whole file when there is none. */

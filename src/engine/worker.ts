@@ -1,9 +1,9 @@
 /** The core in a web worker. It holds the site; the interface asks and shows. */
 import { expose } from "comlink";
 import {
-  changeSite, completions, documentOf, EditError, findingsFor, forcedStatesOf, ignoredMessage, isPlace, legibility, overridesFor, pagesOf, planSteps, positionAt, rewritingFor, roleName,
+  changeSite, completions, documentOf, EditError, findingsFor, forcedStatesOf, ignoredMessage, isPlace, legibilityOn, overridesFor, pagesOf, planSteps, positionAt, rewritingFor, roleName,
   ruleAround, safeDocument, safeSheets, sheetsOf, siteOf, slipFor, styledPage, textFile, textStyleKey,
-  type AddressOf, type Conditions, type SafeDocument, type Site, type KnownPage, type StyledPage, type TextFile,
+  type AddressOf, type Conditions, type SafeDocument, type Site, type KnownPage, type Layouts, type PageLayout, type StyledPage, type TextFile,
 } from "@/core";
 import type { Engine, PagePatch, PageView, PlaceView, SiteSummary } from "./protocol";
 
@@ -41,19 +41,33 @@ function pageOf(from: Site, path: string, conditions: Conditions): StyledPage {
   return styledPage(from, file, conditions);
 }
 
-function placesOf(page: StyledPage): PlaceView[] {
+/** Layouts of the pages that were shown, each for one structure of its page. */
+const layouts = new Map<string, { structure: string; layout: PageLayout }>();
+
+function knownLayouts(): Layouts {
+  return Object.fromEntries([...layouts].map(([path, { layout }]) => [path, layout]));
+}
+
+/** Forgets the layout of a page that has got other elements. */
+function checkLayout(path: string, structure: string): void {
+  if (layouts.get(path) && layouts.get(path)!.structure !== structure) layouts.delete(path);
+}
+
+function placesOf(page: StyledPage, from: Layouts = knownLayouts()): PlaceView[] {
   return page.styles.filter(isPlace).map((style) => {
     const { element } = style;
-    const { ratio, needs, passes, ground } = legibility(style);
+    const { ratio, needs, verdict } = legibilityOn(page, style, from);
     const selector = element.id ? `${element.tag}#${element.id}` : element.classes[0] ? `${element.tag}.${element.classes[0]}` : element.tag;
-    return { index: element.index, key: textStyleKey(style), role: roleName(style), selector, ratio, needs, passes, certain: ground.certain };
+    return { index: element.index, key: textStyleKey(style), role: roleName(style), selector, ratio, needs, verdict };
   });
 }
 
 function viewOf(from: Site, path: string, conditions: Conditions): PageView {
   const page = pageOf(from, path, conditions);
+  const known = documentOfPage(from, page);
+  checkLayout(path, known.structure);
   return {
-    ...documentOfPage(from, page),
+    ...known,
     sheets: safeSheets(from, page.file, rewritingFor(conditions, path), addressOf),
     places: placesOf(page),
     overrides: overridesFor(page),
@@ -97,6 +111,7 @@ const engine: Engine = {
   open: async (files) => {
     for (const address of addresses.values()) URL.revokeObjectURL(address);
     addresses.clear();
+    layouts.clear();
     site = siteOf(files);
   },
 
@@ -122,7 +137,7 @@ const engine: Engine = {
       }),
       sheets: sheetsOf(site).map(({ path }) => path),
       textStyles: keys.size,
-      findings: findingsFor({ site, pages, conditions }),
+      findings: findingsFor({ site, pages, conditions, layouts: knownLayouts() }),
     };
   },
 
@@ -134,7 +149,7 @@ const engine: Engine = {
 
   slip: async (ref, conditions) => {
     try {
-      return slipFor(site, ref, conditions);
+      return slipFor(site, ref, conditions, knownLayouts());
     } catch (error) {
       if (error instanceof EditError) return null;
       throw error;
@@ -161,6 +176,13 @@ const engine: Engine = {
   },
 
   rehearse: async (changes, path, structure, conditions) => patchOf(changeSite(site, changes), path, structure, conditions),
+
+  layOut: async (path, structure, layout, conditions, changes) => {
+    // What is shown before it is written is not kept.
+    if (changes.length) return placesOf(pageOf(changeSite(site, changes), path, conditions), { [path]: layout });
+    layouts.set(path, { structure, layout });
+    return placesOf(pageOf(site, path, conditions));
+  },
 
   commit: async (changes) => {
     site = changeSite(site, changes);

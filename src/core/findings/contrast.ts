@@ -1,18 +1,19 @@
+import { invisibleBelow } from "../ground/ground";
 import { showRatio } from "../color/contrast";
 import { pseudoTexts } from "../pseudoTexts";
-import { isPlace, legibility } from "../textStyles";
+import { isPlace, legibilityOn } from "../textStyles";
 import { at, type Check, type Finding } from "./types";
 
 /** Text that cannot be read well enough on its ground (WCAG 2.2, 1.4.3); one finding for a text style and page. */
 export const contrast: Check = {
   name: "contrast",
-  run: ({ site, pages }) => {
+  run: ({ site, pages, layouts }) => {
     const findings: Finding[] = [];
     for (const page of pages) {
       const found = new Map<string, Finding>();
       const texts = [...page.styles.filter(isPlace).map((style) => ({ style, part: "" })), ...pseudoTexts(page).map(({ style, name }) => ({ style, part: `::${name}` }))];
       for (const { style, part } of texts) {
-        const { ratio, needs, passes, ground } = legibility(style);
+        const { ratio, needs, passes, verdict, ground } = legibilityOn(page, style, layouts);
         if (passes) continue;
         const { element } = style;
         const name = (element.classes[0] ? `.${element.classes[0]}` : element.tag) + part;
@@ -21,11 +22,11 @@ export const contrast: Check = {
         const known = found.get(key);
         if (known) known.places.push(place);
         else {
-          const invisible = ratio < 1.2;
+          const invisible = ratio < invisibleBelow;
           const says = invisible ? "is invisible" : "cannot be read well";
           found.set(key, {
             check: "contrast",
-            level: ground.certain ? "error" : "warning",
+            level: verdict === "fails" ? "error" : "warning",
             message: `${name} ${says} on its ground: ${showRatio(ratio)} to 1, and ${needs} is needed${ground.certain ? "" : ". The ground is not certain"}.`,
             ...at(site, page.file.path, element.source?.startTag.start ?? 0),
             places: [place],

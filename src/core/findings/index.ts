@@ -11,8 +11,8 @@ import type { Check, CheckContext, Finding } from "./types";
 
 export const checks: readonly Check[] = [missingSheet, noSheet, brokenText, ignoredDeclarations, invalidSelectors, unmatchedSelectors, contrast, remoteParts];
 
-export function findingsFor(context: CheckContext): Finding[] {
-  return checks.flatMap((check) => check.run(context));
+export function findingsFor(context: Omit<CheckContext, "layouts"> & Partial<CheckContext>): Finding[] {
+  return checks.flatMap((check) => check.run({ layouts: {}, ...context }));
 }
 
 export { declarationsIn, ignoredMessage, nearestProperty } from "./declarations";

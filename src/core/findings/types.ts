@@ -3,6 +3,7 @@ import type { KnownPage } from "../cascade/styledPages";
 import type { ElementRef } from "../edits/types";
 import { positionAt } from "../source/lines";
 import { textFile, type Site } from "../source/site";
+import type { Layouts } from "../textStyles";
 
 export type Level = "error" | "warning" | "note";
 
@@ -21,6 +22,7 @@ export interface CheckContext {
   site: Site;
   pages: readonly KnownPage[];
   conditions: Conditions;
+  layouts: Layouts;
 }
 
 /** One check: a name and what it finds on a site. */

@@ -1,5 +1,6 @@
 /** Everything about the picked text, as plain data. */
 import type { Conditions } from "../cascade/conditions";
+import type { Ground, Legibility, Verdict } from "../ground/ground";
 import { explain, ruleNow, type Explanation } from "../cascade/explain";
 import { styledPage } from "../cascade/styledPages";
 import { computedValue, fontSizeOf, leadingOf, type Style, type StyledPage } from "../cascade/styles";
@@ -16,7 +17,7 @@ import { parseBlock, type Item } from "../source/css/syntax";
 import { isText } from "../source/html/document";
 import { positionAt } from "../source/lines";
 import { textFile, type Site } from "../source/site";
-import { legibility, roleName, textStyleKey, textStyleProperties } from "../textStyles";
+import { legibilityOn, roleName, textStyleKey, textStyleProperties, type Layouts } from "../textStyles";
 import { slipRows, type SlipRow } from "./rows";
 import { targetsFor, type TargetOption } from "./targets";
 
@@ -51,7 +52,7 @@ export interface Slip {
   key: string;
   ratio: number;
   needs: number;
-  passes: boolean;
+  verdict: Verdict;
   /** Ratios of the darkest and lightest ground, where it varies. */
   ground: { css: string; range: [string, string] | null; certain: boolean; doubt: string | null; kind: string; from: number | null };
   ink: string;
@@ -66,13 +67,14 @@ export interface Slip {
 const css = (color: Color) => serialiseColor({ color, legacy: true });
 
 /** @throws EditError when there is no such element */
-export function slipFor(site: Site, ref: ElementRef, conditions: Conditions): Slip {
+export function slipFor(site: Site, ref: ElementRef, conditions: Conditions, layouts: Layouts = {}): Slip {
   const file = textFile(site, ref.page);
   const page = file && styledPage(site, file, conditions);
   const style = page?.styles[ref.index];
   if (!page || !style) throw new EditError(`${ref.page} has no element number ${ref.index}.`);
   const { element } = style;
-  const { ground, ink, ratio, needs, passes } = legibility(style);
+  const legibility = legibilityOn(page, style, layouts);
+  const { ground, ink, ratio, needs, verdict } = legibility;
   return {
     ref,
     role: roleName(style),
@@ -81,7 +83,7 @@ export function slipFor(site: Site, ref: ElementRef, conditions: Conditions): Sl
     key: textStyleKey(style),
     ratio,
     needs,
-    passes,
+    verdict,
     ground: {
       css: css(ground.color),
       range: ground.range ? [css(ground.range[0]), css(ground.range[1])] : null,
@@ -93,7 +95,7 @@ export function slipFor(site: Site, ref: ElementRef, conditions: Conditions): Sl
     ink: css(ink),
     sizePx: fontSizeOf(style),
     leadingPx: leadingOf(style),
-    rows: slipRows.map((row) => rowValue(site, page, style, row)),
+    rows: slipRows.map((row) => rowValue(site, page, style, row, legibility)),
     targets: targetsFor(site, page, ref.index, conditions),
     specimen: textStyleProperties.filter((name) => name !== "opacity").map((name) => [name, computedValue(style, name)]),
   };
@@ -105,9 +107,8 @@ function ownText(style: Style): string {
   return text || style.element.tag;
 }
 
-function rowValue(site: Site, page: StyledPage, style: Style, row: SlipRow): SlipRowValue {
+function rowValue(site: Site, page: StyledPage, style: Style, row: SlipRow, { ground }: Legibility): SlipRowValue {
   const isGround = row.id === "ground";
-  const { ground } = legibility(style);
   const subject = isGround ? page.styles[ground.from ?? style.element.index]! : style;
   const explanation = explain(site, page, subject.element.index, row.longhand);
   const winner = explanation.contenders.find(({ lost }) => lost === null);
@@ -122,12 +123,11 @@ function rowValue(site: Site, page: StyledPage, style: Style, row: SlipRow): Sli
     computed: isGround ? css(ground.color) : explanation.computed,
     idle: idleDeclarations(site, page, style, row),
     ownTarget,
-    note: isGround ? groundNote(style, subject) : null,
+    note: isGround ? groundNote(ground, style, subject) : null,
   };
 }
 
-function groundNote(style: Style, subject: Style): string | null {
-  const { ground } = legibility(style);
+function groundNote(ground: Ground, style: Style, subject: Style): string | null {
   if (ground.doubt) return ground.doubt;
   if (ground.from === null) return "Nothing paints a ground here: this is the browser's own canvas.";
   return subject === style ? null : `It is the ground of ${subject.element.tag}.`;

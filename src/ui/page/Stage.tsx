@@ -5,6 +5,7 @@ import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } fr
 import { usesFontUnits, type SafeElement } from "@/core";
 import type { PageView, PlaceView } from "@/engine/protocol";
 import { frameSandbox, showPage, type ShownPage } from "@/preview/frame";
+import { layoutOf } from "@/preview/grounds";
 import { boxOf, containerSizes, fontMeasures, linesOf, placeAt, scrollAt, type Box } from "@/preview/measure";
 import { plural, showRatio } from "../shared/numbers";
 import { useWorkspace, useWorkspaceStore } from "../workspace/context";
@@ -89,19 +90,26 @@ export function Stage({ shown, onShown }: Props) {
     };
   }, [buildKey, ready, relayout]);
 
-  const patch = rehearsal?.patch ?? view;
-  const sheets = patch?.sheets;
+  const { sheets, overrides, states } = rehearsal?.patch ?? view ?? nothing;
   useEffect(() => {
-    if (!page || page.key !== buildKey || !patch) return;
-    page.page.dress({ ...patch, unstyled });
+    if (!page || page.key !== buildKey || !sheets) return;
+    page.page.dress({ sheets, overrides, states, unstyled });
     const { document } = page.page;
     let waiting = true;
-    afterPaint(() => {
-      if (waiting) relayout(page.page);
-    });
-    void document.fonts.ready.then(() => {
-      if (waiting) relayout(page.page);
-    });
+    const measure = () => {
+      if (!waiting) return;
+      relayout(page.page);
+      if (!unstyled) void lookUnder(page.page, () => waiting);
+    };
+    const lookUnder = async (shownPage: ShownPage, stillThere: () => boolean) => {
+      await calm();
+      const { view: current, rehearsal: shownRehearsal, layOut } = store.getState();
+      const places = (shownRehearsal?.patch ?? current)?.places ?? [];
+      const layout = stillThere() ? await layoutOf(shownPage, places.map(({ index }) => index), stillThere) : null;
+      if (layout && stillThere()) await layOut(layout);
+    };
+    afterPaint(measure);
+    void document.fonts.ready.then(measure);
     const onMove = () => relayout(page.page);
     document.defaultView!.addEventListener("scroll", onMove, true);
     document.defaultView!.addEventListener("resize", onMove);
@@ -110,7 +118,7 @@ export function Stage({ shown, onShown }: Props) {
       document.defaultView?.removeEventListener("scroll", onMove, true);
       document.defaultView?.removeEventListener("resize", onMove);
     };
-  }, [page, buildKey, patch, unstyled, relayout]);
+  }, [store, page, buildKey, sheets, overrides, states, unstyled, relayout]);
 
   // Container rules depend on the layout: the page says how large the containers are.
   const path = view?.document.path;
@@ -153,6 +161,13 @@ export function Stage({ shown, onShown }: Props) {
       </div>
     </div>
   );
+}
+
+const nothing = { sheets: undefined, overrides: [], states: [] };
+
+/** What is not needed for the next frame waits until no more typing follows at once. */
+function calm(): Promise<void> {
+  return new Promise((resolve) => setTimeout(resolve, 80));
 }
 
 /** Measuring after the browser has laid the page out costs nothing; before, it would hold up the frame. */
@@ -349,7 +364,7 @@ function spread(tops: readonly number[]): number[] {
 function Marks({ shown, places, onPick }: { shown: Shown; places: readonly PlaceView[]; onPick(index: number): void }) {
   const height = shown.page.document.defaultView?.innerHeight ?? 0;
   const failing = places
-    .filter(({ passes }) => !passes)
+    .filter(({ verdict }) => verdict !== "passes")
     .map((place) => ({ place, box: boxOf(shown.page, place.index) }))
     .filter(({ box }) => box && box.top + box.height > 0 && box.top < height)
     .sort((a, b) => a.box!.top - b.box!.top);
@@ -359,11 +374,11 @@ function Marks({ shown, places, onPick }: { shown: Shown; places: readonly Place
       {failing.map(({ place }, at) => (
         <li key={place.index} style={{ top: placed[at] }}>
           <button
-            type="button" className={place.certain ? styles.mark : `${styles.mark} ${styles.doubtful}`} onClick={() => onPick(place.index)}
-            aria-label={`${place.certain ? "Fails" : "Doubtful"}: contrast ${showRatio(place.ratio)}, needs ${place.needs}, ${place.selector}`}
-            title={`Contrast ${showRatio(place.ratio)} to 1, needs ${place.needs}${place.certain ? "" : "; the ground is not certain"}`}
+            type="button" className={place.verdict === "fails" ? styles.mark : `${styles.mark} ${styles.doubtful}`} onClick={() => onPick(place.index)}
+            aria-label={`${place.verdict === "fails" ? "Fails" : "Doubtful"}: contrast ${showRatio(place.ratio)}, needs ${place.needs}, ${place.selector}`}
+            title={`Contrast ${showRatio(place.ratio)} to 1, needs ${place.needs}${place.verdict === "fails" ? "" : "; the ground is not certain"}`}
           >
-            {place.certain ? "▲" : "◆"} {showRatio(place.ratio)}
+            {place.verdict === "fails" ? "▲" : "◆"} {showRatio(place.ratio)}
           </button>
         </li>
       ))}

@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import type { Slip as SlipData } from "@/core";
+import { invisibleBelow, type Slip as SlipData } from "@/core";
 import { linesOf } from "@/preview/measure";
 import type { Shown } from "../page/PageDesk";
 import { plural, showNumber, showPx, showRatio, showReach } from "../shared/numbers";
@@ -54,14 +54,14 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
 }
 
 function Readouts({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
-  const { ratio, needs, passes, ground, sizePx, leadingPx } = slip;
+  const { ratio, needs, verdict, sizePx, leadingPx } = slip;
   const lines = shown ? linesOf(shown.page, slip.ref.index) : null;
-  const sign = passes ? "" : ground.certain ? "▲ " : "◆ ";
-  const verdict = ratio < 1.2 ? "invisible" : passes ? `needs ${needs}, passes` : `needs ${needs} at this size`;
+  const sign = { passes: "", fails: "▲ ", doubtful: "◆ " }[verdict];
+  const words = ratio < invisibleBelow ? "invisible" : verdict === "passes" ? `needs ${needs}, passes` : `needs ${needs} at this size`;
   return (
     <dl className={styles.readouts}>
-      <div className={passes ? undefined : ground.certain ? styles.fails : styles.doubtful}>
-        <dt>{verdict}</dt>
+      <div className={{ passes: undefined, fails: styles.fails, doubtful: styles.doubtful }[verdict]}>
+        <dt>{words}</dt>
         <dd aria-label="Contrast">
           {sign}
           {showRatio(ratio)} : 1

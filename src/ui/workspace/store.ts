@@ -4,7 +4,7 @@
 import { proxy, type Remote } from "comlink";
 import { createStore } from "zustand/vanilla";
 import {
-  applyChanges, defaultConditions, type Conditions, type Edit, type ElementRef, type Plan, type Slip, type TextChange,
+  applyChanges, defaultConditions, type Conditions, type Edit, type ElementRef, type PageLayout, type Plan, type Slip, type TextChange,
 } from "@/core";
 import type { Engine, PagePatch, PageView, SiteSummary } from "@/engine/protocol";
 import type { FileRecord, SiteRecord } from "@/store/database";
@@ -55,6 +55,8 @@ export interface WorkspaceActions {
   pick(ref: ElementRef | null): Promise<void>;
   setConditions(conditions: Partial<Conditions>): Promise<void>;
   setUnstyled(unstyled: boolean): void;
+  /** Takes in what the page that is shown tells of what lies under its texts. */
+  layOut(layout: PageLayout): Promise<void>;
   showReach(places: readonly ElementRef[] | null): void;
   showSource(place: SourcePlace): void;
   /** Plans an edit and shows it on the page without writing; null takes it off again. */
@@ -242,6 +244,19 @@ export function createWorkspace(engine: Remote<Engine>) {
       },
 
       setUnstyled: (unstyled) => set({ unstyled }),
+
+      layOut: async (layout) => {
+        const { page, view, rehearsal, conditions } = get();
+        if (!page || !view) return;
+        const structure = rehearsal?.patch.structure ?? view.structure;
+        const places = await engine.layOut(page, structure, layout, conditions, rehearsal?.plan.changes ?? []);
+        if (get().page !== page || get().rehearsal !== rehearsal || get().conditions !== conditions) return;
+        if (rehearsal) return set({ rehearsal: { ...rehearsal, patch: { ...rehearsal.patch, places } } });
+        if (get().view !== view) return;
+        set({ view: { ...view, places } });
+        await refreshSlip();
+        void refreshSummary();
+      },
 
       showReach: (reach) => set({ reach }),
 

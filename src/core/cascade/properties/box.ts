@@ -1,6 +1,6 @@
 /** Boxes: display, margins, padding, borders (CSS Display 3, CSS Box 4, CSS Backgrounds 3). */
 import { absoluteUnit, evaluateMath, measureOf } from "../../source/css/math";
-import { isKeyword, type Component } from "../../source/css/components";
+import { isKeyword, splitAt, type Component } from "../../source/css/components";
 import { colorLonghand, computeLength, isLength, keywords, serialiseLengthPercentage, serialiseNumber, serialisePx } from "./kinds";
 import type { ComputeContext, LengthPercentage, Longhand } from "./types";
 
@@ -171,6 +171,22 @@ const containerName: Longhand<string[], string[]> = {
   serialise: (value) => value.join(" ") || "none",
 };
 
+const blendModes =
+  "multiply screen overlay darken lighten color-dodge color-burn hard-light soft-light difference exclusion hue saturation color luminosity";
+
+/** Compositing 1, 3.5: a mode a layer. */
+const backgroundBlendMode: Longhand<string[], string[]> = {
+  name: "background-blend-mode",
+  inherited: false,
+  initial: "normal",
+  parse: (value) => {
+    const modes = splitAt(value, ",").map((part) => (part.length === 1 && part[0]!.type === "ident" ? part[0]!.name.toLowerCase() : ""));
+    return modes.every((mode) => mode === "normal" || blendModes.split(" ").includes(mode)) ? modes : null;
+  },
+  compute: (value) => value,
+  serialise: (value) => value.join(", "),
+};
+
 export const boxLonghands: readonly Longhand<never, never>[] = [
   keywords("position", false, "static", "relative absolute fixed sticky -webkit-sticky"),
   keywords("float", false, "none", "left right inline-start inline-end"),
@@ -185,6 +201,8 @@ export const boxLonghands: readonly Longhand<never, never>[] = [
   listStyleType,
   keywords("visibility", true, "visible", "hidden collapse"),
   opacity,
+  keywords("mix-blend-mode", false, "normal", `${blendModes} plus-lighter`),
+  backgroundBlendMode,
   ...sides.map(margin),
   ...sides.map(padding),
   ...sides.map((side) => keywords(`border-${side}-style`, false, "none", borderStyles)),

@@ -73,8 +73,14 @@ function sideOf(flow: Flow, writingMode: string, direction: string): string {
   return end === "start" ? start : opposite[start]!;
 }
 
+/** Computed because other things depend on them. */
+const unreported = new Set([
+  "position", "float", "appearance", "container-type", "container-name", "content", "list-style-type", "-webkit-text-fill-color", "mix-blend-mode",
+  "background-blend-mode",
+]);
+
 /** The longhands `getComputedStyle` is compared on and that reports carry. */
 export const reportedLonghands: readonly string[] = longhands
   .map(({ name }) => name)
-  .filter((name) => !["position", "float", "appearance", "container-type", "container-name", "content", "list-style-type", "-webkit-text-fill-color"].includes(name) && !name.endsWith("-style") || ["font-style", "text-decoration-style"].includes(name))
+  .filter((name) => !unreported.has(name) && (!name.endsWith("-style") || name === "font-style" || name === "text-decoration-style"))
   .sort();

@@ -1,0 +1,106 @@
+/** The ground of a text from styles alone: all layers of its ancestors, from the canvas up (Compositing 1, section 5). */
+import { valueOf, type Style } from "../cascade/styles";
+import { paintOver } from "../color/contrast";
+import type { Color } from "../color/types";
+import { backgroundColor, backgroundImages, black, blendDoubt, canvasColor, clear, colorClip, colorsOf, isCanvasOwner, white } from "./backgrounds";
+import { stopColors } from "./gradient";
+import type { Found, GroundKind } from "./ground";
+
+interface Layer {
+  /** The colours this layer may have under the text. */
+  colors: readonly Color[];
+  /** Opacity of the group this layer opens; the layers after it are inside. */
+  opacity: number;
+}
+
+interface Layers {
+  layers: readonly Layer[];
+  doubt: string | null;
+  from: number | null;
+  kind: GroundKind;
+}
+
+/** More colours than this under one text are thinned. */
+const mostCandidates = 12;
+
+export function groundFromStyles(style: Style, ink: Color): Found {
+  const { layers, doubt, from, kind } = layersUpTo(style);
+  const cutOut = colorClip(style) === "text" || backgroundImages(style).some(({ clip }) => clip === "text");
+  return {
+    bare: composite(layers, null),
+    inked: composite(layers, ink),
+    doubt: cutOut ? "The text is filled with its background." : doubt,
+    from,
+    kind,
+  };
+}
+
+const known = new WeakMap<Style, Layers>();
+
+function layersUpTo(style: Style): Layers {
+  const above: Style[] = [];
+  let current: Style | null = style;
+  while (current && !known.has(current)) {
+    above.push(current);
+    current = current.parent;
+  }
+  let layers = current ? known.get(current)! : null;
+  for (const one of above.reverse()) {
+    layers = withOwn(layers ?? { layers: [{ colors: [canvasColor(one)], opacity: 1 }], doubt: null, from: null, kind: "canvas" }, one);
+    known.set(one, layers);
+  }
+  return layers!;
+}
+
+/** The same object when the element paints nothing. */
+function withOwn(below: Layers, style: Style): Layers {
+  const opacity = valueOf<number>(style, "opacity");
+  const color = backgroundColor(style);
+  const images = backgroundImages(style).filter(({ image, clip }) => image && clip !== "text");
+  const position = valueOf<string>(style, "position");
+  const isPlaced = position === "absolute" || position === "fixed";
+  const blend = blendDoubt(style);
+  const paints = colorClip(style) !== "text" && (color.alpha ?? 0) > 0;
+  if (!paints && images.length === 0 && opacity >= 1 && !isPlaced && !blend) return below;
+  const layers = [...below.layers];
+  let { doubt, from, kind } = below;
+  // What is carried to the canvas lies behind the root, outside of any group.
+  const toCanvas = isCanvasOwner(style);
+  if (opacity < 1 && !toCanvas) layers.push({ colors: [clear], opacity });
+  if (paints) {
+    layers.push({ colors: [color], opacity: 1 });
+    if ((color.alpha ?? 0) >= 1) [doubt, from, kind] = [null, style.element.index, "color"];
+  }
+  for (const { image } of images.reverse()) {
+    const colors = stopColors(image!, colorsOf(style));
+    layers.push({ colors: colors ?? [clear, black, white], opacity: 1 });
+    doubt = colors ? "It is a gradient: which part lies under the text depends on the layout." : "A picture lies under the text.";
+    if (!colors || colors.every((one) => (one.alpha ?? 0) >= 1)) [from, kind] = [style.element.index, colors ? "gradient" : "picture"];
+  }
+  if (opacity < 1 && toCanvas) layers.push({ colors: [clear], opacity });
+  if (isPlaced) doubt ??= "It is placed over or under other parts of the page.";
+  return { layers, doubt: blend ?? doubt, from, kind };
+}
+
+/** Every colour that may come out, with the ink on top or without. */
+function composite(layers: readonly Layer[], ink: Color | null): readonly Color[] {
+  const first = layers.findIndex(({ opacity }) => opacity < 1);
+  if (first < 0) {
+    let results = layers[0]!.colors;
+    for (const layer of layers.slice(1)) results = thin(results.flatMap((below) => layer.colors.map((above) => paintOver(above, below))));
+    return ink ? results.map((below) => paintOver(ink, below)) : results;
+  }
+  const behind = first === 0 ? [clear] : composite(layers.slice(0, first), null);
+  const group = layers[first]!;
+  const inside = composite([{ ...group, opacity: 1 }, ...layers.slice(first + 1)], ink);
+  return thin(
+    behind.flatMap((below) => inside.map((above) => paintOver({ ...above, alpha: (above.alpha ?? 0) * group.opacity }, below))),
+  );
+}
+
+/** Keeps the ends of too long a list. Lists with and without ink are thinned alike, so they stay in step. */
+function thin(colors: readonly Color[]): readonly Color[] {
+  if (colors.length <= mostCandidates) return colors;
+  const step = (colors.length - 1) / (mostCandidates - 1);
+  return Array.from({ length: mostCandidates }, (_, at) => colors[Math.round(at * step)]!);
+}

@@ -1,0 +1,238 @@
+/** What lies under the texts of a page as it is laid out, for the core to judge. */
+import type { Box, ImageLayout, PageLayout, PlaceLayout, UnderLayer } from "@/core";
+import type { ShownPage } from "./frame";
+import { comparePaths, groundPath, textPath, type PaintPath, type PaintedNode } from "./paintOrder";
+import { loadPicture, pixelsUnder } from "./pictures";
+
+interface Painter extends PaintedNode {
+  parent: Painter | null;
+  node: Element;
+  box: Box;
+  path: PaintPath;
+  paints: boolean;
+}
+
+const replaced = new Set(["img", "svg", "canvas", "video", "picture", "iframe", "object", "embed"]);
+
+/** Looks at all places at once; the page must have been laid out. Null when the page changed meanwhile. */
+export async function layoutOf(page: ShownPage, places: readonly number[], stillThere: () => boolean): Promise<PageLayout | null> {
+  const painters = paintersOf(page);
+  const known = painters.filter((painter): painter is Painter => painter !== null);
+  const pictures = new Map<string, HTMLImageElement | null>();
+  for (const address of new Set(known.flatMap(addressesOf))) pictures.set(address, await loadPicture(address));
+  if (!stillThere()) return null;
+  const grounds = known.filter(({ paints }) => paints);
+  const layouts: Record<number, PlaceLayout> = {};
+  for (const index of places) {
+    const painter = painters[index];
+    const text = painter && textBox(page, index);
+    if (text) layouts[index] = placeLayout(painter, text, grounds, pictures);
+  }
+  return layouts;
+}
+
+function paintersOf({ document, nodes }: ShownPage): (Painter | null)[] {
+  const view = document.defaultView!;
+  const painters: (Painter | null)[] = [];
+  const byNode = new Map<Element, Painter>();
+  nodes.forEach((node, index) => {
+    const parent = node.parentElement ? (byNode.get(node.parentElement) ?? null) : null;
+    const style = view.getComputedStyle(node);
+    if ((node.parentElement && !parent && index > 0) || style.display === "none") {
+      painters[index] = null;
+      return;
+    }
+    const { left, top, width, height } = node.getBoundingClientRect();
+    const box = { left: left + view.scrollX, top: top + view.scrollY, width, height };
+    const painter: Painter = { index, node, parent, style, box, path: [], paints: paintsGround(node, style) };
+    painter.path = groundPath(painter);
+    byNode.set(node, painter);
+    painters[index] = painter;
+  });
+  return painters;
+}
+
+function paintsGround(node: Element, style: CSSStyleDeclaration): boolean {
+  if (style.visibility !== "visible") return false;
+  return !isClear(style.backgroundColor) || style.backgroundImage !== "none" || Number(style.opacity) < 1 || replaced.has(node.localName);
+}
+
+const isClear = (color: string) => color === "transparent" || /[,/]\s*0\)$/.test(color);
+
+/** Around the text nodes directly in the element. */
+function textBox({ document, nodes }: ShownPage, index: number): Box | null {
+  const view = document.defaultView!;
+  const range = document.createRange();
+  let box: { left: number; top: number; right: number; bottom: number } | null = null;
+  for (const child of nodes[index]!.childNodes) {
+    if (child.nodeType !== 3 || !child.nodeValue!.trim()) continue;
+    range.selectNodeContents(child);
+    for (const { left, top, right, bottom } of range.getClientRects()) {
+      if (right - left < 0.5) continue;
+      box = box ? { left: Math.min(box.left, left), top: Math.min(box.top, top), right: Math.max(box.right, right), bottom: Math.max(box.bottom, bottom) } : { left, top, right, bottom };
+    }
+  }
+  return box && { left: box.left + view.scrollX, top: box.top + view.scrollY, width: box.right - box.left, height: box.bottom - box.top };
+}
+
+function overlaps(a: Box, b: Box): boolean {
+  return a.left < b.left + b.width - 0.5 && b.left < a.left + a.width - 0.5 && a.top < b.top + b.height - 0.5 && b.top < a.top + a.height - 0.5;
+}
+
+function isWithin(painter: Painter | null, ancestor: Painter): boolean {
+  for (let current = painter; current; current = current.parent) if (current === ancestor) return true;
+  return false;
+}
+
+/** The element that stays in the window while the page scrolls, if the painter is in one. */
+function fixedAround(painter: Painter): Painter | null {
+  for (let current: Painter | null = painter; current; current = current.parent) if (/fixed|sticky/.test(current.style.position)) return current;
+  return null;
+}
+
+function placeLayout(place: Painter, text: Box, grounds: readonly Painter[], pictures: ReadonlyMap<string, HTMLImageElement | null>): PlaceLayout {
+  const own = textPath(place);
+  const held = fixedAround(place);
+  const under: Painter[] = [];
+  const over: number[] = [];
+  for (const painter of grounds) {
+    const around = isWithin(place, painter);
+    // A canvas is painted by the root or the body, however large they are.
+    const isCanvas = painter.index === 0 || painter.node.localName === "body";
+    if (!around && !isCanvas && !overlaps(painter.box, text)) continue;
+    if (!around && isWithin(painter, place)) continue;
+    const otherHeld = fixedAround(painter);
+    if (otherHeld && otherHeld !== held) continue;
+    if (comparePaths(painter.path, own) < 0) {
+      if (!held || isWithin(painter, held)) under.push(painter);
+    } else if (!isClear(painter.style.backgroundColor) || painter.style.backgroundImage !== "none" || replaced.has(painter.node.localName)) {
+      over.push(painter.index);
+    }
+  }
+  under.sort((a, b) => comparePaths(a.path, b.path));
+  const afloat = held ? "It stays in its place while the page scrolls under it." : null;
+  return { text, afloat, under: under.map((painter) => underLayer(painter, place, text, pictures)), over };
+}
+
+function underLayer(painter: Painter, place: Painter, text: Box, pictures: ReadonlyMap<string, HTMLImageElement | null>): UnderLayer {
+  const { index, style, node } = painter;
+  const group = isWithin(place, painter) && Number(style.opacity) < 1;
+  let opacity = 1;
+  for (let current: Painter | null = painter; current && !isWithin(place, current); current = current.parent) opacity *= Number(current.style.opacity);
+  const backdrop = (style as { backdropFilter?: string }).backdropFilter;
+  const filtered = style.filter !== "none" ? "A filter changes what it looks like." : backdrop && backdrop !== "none" ? "A filter changes what lies under it." : null;
+  return {
+    index,
+    box: clipped(painter, style.backgroundClip.split(",").at(-1)!.trim()),
+    images: style.backgroundImage === "none" ? [] : backgroundLayers(painter, text, pictures),
+    picture: replaced.has(node.localName) ? pictureLayout(painter, text, pictures) : null,
+    opacity,
+    group,
+    doubt: filtered,
+  };
+}
+
+const px = (value: string) => Number.parseFloat(value) || 0;
+
+function inset({ left, top, width, height }: Box, edges: readonly [number, number, number, number]): Box {
+  return { left: left + edges[3], top: top + edges[0], width: Math.max(0, width - edges[1] - edges[3]), height: Math.max(0, height - edges[0] - edges[2]) };
+}
+
+function clipped({ style, box }: Painter, to: string): Box {
+  const borders = [px(style.borderTopWidth), px(style.borderRightWidth), px(style.borderBottomWidth), px(style.borderLeftWidth)] as const;
+  if (to === "border-box" || to === "text") return box;
+  const padding = inset(box, borders);
+  if (to === "padding-box") return padding;
+  return inset(padding, [px(style.paddingTop), px(style.paddingRight), px(style.paddingBottom), px(style.paddingLeft)]);
+}
+
+/** The parts of a list at its top level. */
+function listParts(text: string): string[] {
+  const parts: string[] = [];
+  let depth = 0;
+  let quote = "";
+  let from = 0;
+  for (let at = 0; at < text.length; at += 1) {
+    const character = text[at]!;
+    if (quote) {
+      if (character === "\\") at += 1;
+      else if (character === quote) quote = "";
+    } else if (character === '"' || character === "'") quote = character;
+    else if (character === "(") depth += 1;
+    else if (character === ")") depth -= 1;
+    else if (character === "," && depth === 0) {
+      parts.push(text.slice(from, at).trim());
+      from = at + 1;
+    }
+  }
+  return [...parts, text.slice(from).trim()];
+}
+
+const addressIn = (layer: string) => /^url\("?([^")]*)"?\)$/.exec(layer)?.[1] ?? null;
+
+function addressesOf({ style, node }: Painter): string[] {
+  const backgrounds = style.backgroundImage === "none" ? [] : listParts(style.backgroundImage).flatMap((layer) => addressIn(layer) ?? []);
+  return node.localName === "img" ? [...backgrounds, (node as HTMLImageElement).currentSrc] : backgrounds;
+}
+
+/** `calc()` of one percentage and one length is all that computed positions and sizes hold. */
+function resolve(value: string, base: number): number {
+  const percent = /(-?[\d.]+)%/.exec(value);
+  const sign = /-\s*[\d.]+px/.test(value.replace(/^calc\(/, "")) && percent ? -1 : 1;
+  const length = /(-?[\d.]+)px/.exec(value);
+  return (percent ? (Number(percent[1]) * base) / 100 : 0) + (length ? Math.abs(Number(length[1])) * (percent ? sign : Math.sign(Number(length[1])) || 1) : 0);
+}
+
+function backgroundLayers(painter: Painter, text: Box, pictures: ReadonlyMap<string, HTMLImageElement | null>): ImageLayout[] {
+  const { style } = painter;
+  const at = (list: string, index: number) => {
+    const parts = listParts(list);
+    return parts[index % parts.length]!;
+  };
+  return listParts(style.backgroundImage).map((layer, index): ImageLayout => {
+    const address = addressIn(layer);
+    const picture = address ? (pictures.get(address) ?? null) : null;
+    const origin = clipped(painter, at(style.backgroundOrigin, index));
+    const size = tileSize(at(style.backgroundSize, index), origin, picture);
+    const [x = "0%", y = "0%"] = [at(style.backgroundPositionX, index), at(style.backgroundPositionY, index)];
+    const [repeatX = "repeat", repeatY = repeatX] = at(style.backgroundRepeat, index).split(" ");
+    const layout = {
+      tile: { left: origin.left + resolve(x, origin.width - size.width), top: origin.top + resolve(y, origin.height - size.height), ...size },
+      repeatX: repeatX !== "no-repeat" && repeatX !== "repeat-y",
+      repeatY: repeatY !== "no-repeat" && repeatX !== "repeat-x",
+      clip: clipped(painter, at(style.backgroundClip, index)),
+    };
+    return { ...layout, pixels: picture ? pixelsUnder(text, layout, picture) : null };
+  });
+}
+
+function tileSize(value: string, origin: Box, picture: HTMLImageElement | null): { width: number; height: number } {
+  // A gradient has no size of its own and fills its box.
+  const natural = picture ? { width: picture.naturalWidth || origin.width, height: picture.naturalHeight || origin.height } : { width: origin.width, height: origin.height };
+  if (value === "cover" || value === "contain") {
+    if (!picture) return natural;
+    const scale = (value === "cover" ? Math.max : Math.min)(origin.width / natural.width, origin.height / natural.height);
+    return { width: natural.width * scale, height: natural.height * scale };
+  }
+  const [first = "auto", second = "auto"] = value.split(/ (?![^(]*\))/);
+  const width = first === "auto" ? null : resolve(first, origin.width);
+  const height = second === "auto" ? null : resolve(second, origin.height);
+  if (width === null && height === null) return natural;
+  const proportion = natural.width / natural.height;
+  if (!picture) return { width: width ?? origin.width, height: height ?? origin.height };
+  return { width: width ?? height! * proportion, height: height ?? width! / proportion };
+}
+
+function pictureLayout(painter: Painter, text: Box, pictures: ReadonlyMap<string, HTMLImageElement | null>): ImageLayout {
+  const clip = clipped(painter, "content-box");
+  const picture = painter.node.localName === "img" ? (pictures.get((painter.node as HTMLImageElement).currentSrc) ?? null) : null;
+  const fit = painter.style.objectFit;
+  const size = picture && (fit === "cover" || fit === "contain") ? tileSize(fit, clip, picture) : { width: clip.width, height: clip.height };
+  const layout = {
+    tile: { left: clip.left + (clip.width - size.width) / 2, top: clip.top + (clip.height - size.height) / 2, ...size },
+    repeatX: false,
+    repeatY: false,
+    clip,
+  };
+  return { ...layout, pixels: picture ? pixelsUnder(text, layout, picture) : null };
+}
