@@ -12,8 +12,11 @@ export { explain, type Contender, type Explanation } from "./cascade/explain";
 export { matchingElements } from "./cascade/selectors";
 export { completions } from "./completion";
 export {
-  contrastRatio, convertColor, formatColor, neededRatio, parseColor, showRatio, type Color, type Notation, type Space,
+  atLightness, ColorError, contrastRatio, convertColor, differenceOk, formatColor, inGamut, ladder, nearestName, nearestPassingGround,
+  nearestPassingInk, neededRatio, notationOf, notations, oklch, paintOver, parseColor, ratioOn, readColorValue, relativeLuminance, seenWith, showRatio,
+  toGamut, visions, type Color, type FormatOptions, type Need, type Notation, type Passing, type Rung, type Space, type Vision, type WrittenNotation,
 } from "./color";
+export { groundsUnder, judgeChange, type InkOn, type Judged, type StandsOn } from "./slip/stands";
 export { applyPlan, planEdit, planSteps } from "./edits/plan";
 export { ruleAround } from "./edits/locate";
 export { EditError, type Edit, type ElementRef, type Plan, type Reach, type Target } from "./edits/types";
@@ -38,3 +41,7 @@ export { invisibleBelow, type Ground, type Legibility, type Verdict } from "./gr
 export { gridColumns, gridPoints, gridRows, type Box, type ImageLayout, type PageLayout, type PlaceLayout, type UnderLayer } from "./ground/layout";
 export type { FontMeasure, FaceMetrics } from "./type/metrics";
 export { fontKeyOf, usesFontUnits } from "./type/fontUnits";
+export { paletteOf, twinsIn, usualTwinDistance, type CustomProperty, type Palette, type PalettePair, type PaletteUse, type PaletteValue, type Twins } from "./palette/palette";
+export { nameColor, proposedNames } from "./palette/properties";
+export { joinColors, rewriteColors, type Rewriting } from "./palette/rewrite";
+export { colorSpots, type ColorSpot, type Role } from "./palette/values";

@@ -1,6 +1,6 @@
 /** What the interface can ask of the core in its worker. All of it is plain data. */
 import type {
-  Conditions, Edit, ElementRef, Finding, Override, PageLayout, Plan, SafeDocument, SafeSheet, Slip, StoredFile, TextChange, Verdict,
+  Conditions, Edit, ElementRef, Finding, Judged, Override, PageLayout, Plan, SafeDocument, SafeSheet, Slip, StandsOn, StoredFile, TextChange, Verdict,
 } from "@/core";
 
 export interface PageSummary {
@@ -54,8 +54,17 @@ export interface RuleSource {
 
 export interface PlanResult {
   plan: Plan | null;
+  /** What it does to contrast; null without a plan. */
+  judged: Judged | null;
   /** Why it cannot be made. */
   problem: string | null;
+}
+
+export interface SiteColor {
+  css: string;
+  /** As it is most often written. */
+  value: string;
+  uses: number;
 }
 
 export interface Engine {
@@ -67,6 +76,10 @@ export interface Engine {
   summary(conditions: Conditions, report?: (done: number, of: number) => void): Promise<SiteSummary | null>;
   stopSummary(): Promise<void>;
   page(path: string, conditions: Conditions): Promise<PageView>;
+  /** The grounds that the picked text's ink stands on, in these places. */
+  grounds(picked: ElementRef, places: readonly ElementRef[], conditions: Conditions): Promise<StandsOn[]>;
+  /** Colours that sheets and style attributes name, those most used first. */
+  siteColors(): Promise<SiteColor[]>;
   slip(ref: ElementRef, conditions: Conditions): Promise<Slip | null>;
   /** A plan that takes long gives way to the next one, unless it insists. */
   plan(edit: Edit, conditions: Conditions, insist?: boolean): Promise<PlanResult>;

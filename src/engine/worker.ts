@@ -1,11 +1,11 @@
 /** The core in a web worker. It holds the site; the interface asks and shows. */
 import { expose } from "comlink";
 import {
-  changeSite, completions, documentOf, EditError, findingsFor, forcedStatesOf, ignoredMessage, isPlace, legibilityOn, overridesFor, pagesOf, planSteps, positionAt, rewritingFor, roleName,
+  groundsUnder, judgeChange, changeSite, colorSpots, completions, documentOf, EditError, findingsFor, forcedStatesOf, ignoredMessage, isPlace, legibilityOn, overridesFor, pagesOf, planSteps, positionAt, rewritingFor, roleName,
   ruleAround, safeDocument, safeSheets, sheetsOf, siteOf, slipFor, styledPage, textFile, textStyleKey,
   type AddressOf, type Conditions, type SafeDocument, type Site, type KnownPage, type Layouts, type PageLayout, type StyledPage, type TextFile,
 } from "@/core";
-import type { Engine, PagePatch, PageView, PlaceView, SiteSummary } from "./protocol";
+import type { Engine, PagePatch, PageView, PlaceView, SiteColor, SiteSummary } from "./protocol";
 
 let site: Site = siteOf([]);
 /** Counts the looks at all pages; only the latest goes on. */
@@ -147,6 +147,19 @@ const engine: Engine = {
 
   page: async (path, conditions) => viewOf(site, path, conditions),
 
+  grounds: async (picked, places, conditions) => groundsUnder(site, picked, places, conditions, knownLayouts()),
+
+  siteColors: async () => {
+    const colors = new Map<string, SiteColor>();
+    for (const { value, css } of colorSpots(site)) {
+      if (css === null) continue;
+      const known = colors.get(css);
+      if (known) known.uses += 1;
+      else colors.set(css, { css, value, uses: 1 });
+    }
+    return [...colors.values()].sort((a, b) => b.uses - a.uses);
+  },
+
   slip: async (ref, conditions) => {
     try {
       return slipFor(site, ref, conditions, knownLayouts());
@@ -163,14 +176,17 @@ const engine: Engine = {
       let started = performance.now();
       for (;;) {
         const step = steps.next();
-        if (step.done) return { plan: step.value, problem: null };
+        if (step.done) {
+          const { changes, reach } = step.value;
+          return { plan: step.value, judged: judgeChange(site, changeSite(site, changes), reach.places, conditions, knownLayouts()), problem: null };
+        }
         if (performance.now() - started < longestSlice) continue;
         await new Promise((resolve) => setTimeout(resolve));
-        if (mine !== plans && !insist) return { plan: null, problem: "Another value took its place." };
+        if (mine !== plans && !insist) return { plan: null, judged: null, problem: "Another value took its place." };
         started = performance.now();
       }
     } catch (error) {
-      if (error instanceof EditError || error instanceof RangeError) return { plan: null, problem: error.message };
+      if (error instanceof EditError || error instanceof RangeError) return { plan: null, judged: null, problem: error.message };
       throw error;
     }
   },

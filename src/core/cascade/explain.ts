@@ -2,6 +2,7 @@
 import { componentsOf, soleKeyword } from "../source/css/components";
 import type { Declaration } from "../source/css/syntax";
 import type { ElementNode } from "../source/html/document";
+import { attributeSource } from "../edits/attributes";
 import { positionAt } from "../source/lines";
 import { textFile, type Site } from "../source/site";
 import { prepare } from "./declarations";
@@ -184,19 +185,27 @@ function contenderOf(site: Site, page: StyledPage, element: ElementNode, winner:
   };
 }
 
+/** Where a declaration stands in its file; for a style attribute, in the page. Null for the browser's own and for hints. */
+export function spotOf(page: StyledPage, element: ElementNode, block: Block, declaration: Declaration): { path: string; offset: number; rule: number | null } | null {
+  if (block.attached) {
+    const attribute = attributeSource(page.file.text, element, "style");
+    return attribute && { path: page.file.path, offset: attribute.raw.start + declaration.start, rule: null };
+  }
+  if (!block.match) return null;
+  const { sheet, entry } = ruleNow(page, block.match);
+  if (!sheet) return null;
+  const now = entry.declarations[block.match.rule.entry.declarations.indexOf(declaration)] ?? declaration;
+  return { path: sheet.path, offset: sheet.offset + now.start, rule: sheet.offset + entry.rule.start };
+}
+
 function placeOf(site: Site, page: StyledPage, element: ElementNode, block: Block, declaration: Declaration): DeclarationPlace | null {
   if (block.attached) {
     const span = element.source?.attributes.get("style");
     if (!span) return null;
     return { path: page.file.path, offset: span.start, rule: null, ...positionAt(page.file.text, span.start) };
   }
-  if (!block.match) return null;
-  const { sheet, entry } = ruleNow(page, block.match);
-  if (!sheet) return null;
-  const text = textFile(site, sheet.path)?.text ?? sheet.text;
-  const now = entry.declarations[block.match.rule.entry.declarations.indexOf(declaration)] ?? declaration;
-  const offset = sheet.offset + now.start;
-  return { path: sheet.path, offset, rule: sheet.offset + entry.rule.start, ...positionAt(text, offset) };
+  const spot = spotOf(page, element, block, declaration);
+  return spot && { ...spot, ...positionAt(textFile(site, spot.path)?.text ?? "", spot.offset) };
 }
 
 /** A rule as it stands in this version of the page: styles kept from another version know it at its older place. */

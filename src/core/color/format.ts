@@ -1,5 +1,5 @@
 /** Writing colours: as browsers serialise them, and in any notation. */
-import { differenceOk, toGamut } from "./gamut";
+import { differenceOk, inGamut, toGamut } from "./gamut";
 import { namedColors, nameOfColor } from "./names";
 import { convertColor, degrees, solid } from "./spaces";
 import { colorFromNumber, type PlainColor } from "./value";
@@ -67,11 +67,13 @@ export function formatColor(color: Color, notation: Notation, options: FormatOpt
   const space: Space = notation === "rgb" ? "srgb" : notation;
   const fitted = toGamut(color, space);
   if (options.digits !== undefined) return write(fitted, notation, options.digits, options);
-  const wanted = solid(toGamut(color, "srgb").channels).map(toByte);
+  // Inside sRGB not even what a screen would clip may differ; beyond it, what a screen shows.
+  const bytes = (one: Color) => solid((inGamut(color, "srgb") ? convertColor(one, "srgb") : toGamut(one, "srgb")).channels).map((value) => Math.round(value * 255));
+  const wanted = bytes(color);
   for (let digits = 0; digits < mostDigits; digits += 1) {
     const written = roundChannels(fitted, notation, digits);
     const close =
-      differenceOk(written, fitted) <= 0.0005 && solid(toGamut(written, "srgb").channels).every((value, at) => toByte(value) === wanted[at]);
+      differenceOk(written, fitted) <= 0.0005 && bytes(written).every((value, at) => value === wanted[at]);
     if (close) return write(fitted, notation, digits, options);
   }
   return write(fitted, notation, mostDigits, options);

@@ -15,7 +15,11 @@ export function parseColor(text: string): Color | null {
 }
 
 export { contrastRatio, neededRatio, paintOver, relativeLuminance, showRatio, toSrgb } from "./contrast";
-export { formatColor, nearestName } from "./format";
+export { formatColor, nearestName, type FormatOptions } from "./format";
+export { atLightness, ladder, nearestPassingGround, nearestPassingInk, oklch, ratioOn, type Need, type Passing, type Rung } from "./ladder";
+export { seenWith, visions, type Vision } from "./simulate";
+export { ColorError, readColorValue } from "./value";
+export { notationOf, notations, type WrittenNotation } from "./written";
 export { differenceOk, inGamut, toGamut } from "./gamut";
 export { convertColor } from "./spaces";
 export type { Color, Notation, Space } from "./types";

@@ -11,7 +11,7 @@ describe("ladder", () => {
   test("every rung reaches its ratio, and the next colour towards the ground does not", () => {
     fc.assert(
       fc.property(eightBit, eightBit, (ink, ground) => {
-        for (const { ratio, side, lightness, color: rung } of ladder(ink, ground)) {
+        for (const { ratio, side, lightness, color: rung } of ladder(ink, { color: ground })) {
           expect(contrastRatio(rung, ground)).toBeGreaterThanOrEqual(ratio);
           const towards = side === "darker" ? 1 : -1;
           for (let step = 1; step < 40; step += 1) {
@@ -27,7 +27,7 @@ describe("ladder", () => {
   });
 
   test("white has rungs on the darker side only, mid grey on both", () => {
-    const sides = (ground: string, ratio: number) => ladder(color("#8a9aa6"), color(ground), [ratio]).map(({ side }) => side);
+    const sides = (ground: string, ratio: number) => ladder(color("#8a9aa6"), { color: color(ground) }, [ratio]).map(({ side }) => side);
     expect(sides("white", 4.5)).toEqual(["darker"]);
     expect(sides("#777", 3)).toEqual(["darker", "lighter"]);
     expect(sides("#777", 7)).toEqual([]);

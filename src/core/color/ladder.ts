@@ -1,5 +1,5 @@
 /** Which lightness is enough: at one hue and chroma, from black to white (OKLCh, CSS Color 4, section 9.4). */
-import { contrastRatio, toSrgb } from "./contrast";
+import { contrastRatio, paintOver, toSrgb } from "./contrast";
 import { differenceOk, inGamut } from "./gamut";
 import { convertChannels, solid } from "./spaces";
 import type { Color, Triple } from "./types";
@@ -19,6 +19,8 @@ export interface Need {
   needs: number;
   /** Opacity of the ink as it comes out there, beyond its own alpha; 1 by default. */
   opacity?: number;
+  /** What the ink is painted over, where that is not the ground as it is seen: inside a group that is translucent as a whole. */
+  under?: Color;
 }
 
 export interface Passing {
@@ -57,12 +59,12 @@ export function atLightness(color: Color, lightness: number): Color {
  * The rungs of a colour's ladder on a ground: for each ratio, darker and lighter, where there is one.
  * Every colour given reaches its ratio; 8-bit exact: the next lightness towards the ground gives another colour that does not.
  */
-export function ladder(color: Color, ground: Color, ratios: readonly number[] = [3, 4.5, 7], opacity = 1): Rung[] {
-  const [level] = oklch({ ...ground, alpha: 1 });
+export function ladder(color: Color, ground: Omit<Need, "needs">, ratios: readonly number[] = [3, 4.5, 7]): Rung[] {
+  const [level] = oklch({ ...ground.color, alpha: 1 });
   const rungs: Rung[] = [];
   for (const ratio of ratios) {
     for (const [side, end] of [["darker", 0], ["lighter", 1]] as const) {
-      const reaches = (lightness: number) => ratioAt(color, lightness, { color: ground, needs: ratio, opacity }) >= ratio;
+      const reaches = (lightness: number) => ratioOn(atLightness(color, lightness), ground) >= ratio;
       if (!reaches(end)) continue;
       const lightness = reaches(level) ? level : boundary(end, level, reaches);
       rungs.push({ ratio, side, lightness, color: atLightness(color, lightness) });
@@ -82,16 +84,19 @@ function boundary(inside: number, outside: number, holds: (lightness: number) =>
   return near;
 }
 
-function ratioAt(color: Color, lightness: number, { color: ground, opacity = 1 }: Need): number {
-  const at = atLightness(color, lightness);
-  return contrastRatio({ ...at, alpha: (at.alpha ?? 0) * opacity }, ground);
+/** The contrast of an ink on a ground as it comes out there (WCAG 2.2), unrounded. */
+export function ratioOn(ink: Color, { color: ground, opacity = 1, under = ground }: Omit<Need, "needs">): number {
+  return contrastRatio(paintOver({ ...ink, alpha: (ink.alpha ?? 0) * opacity }, under), ground);
 }
 
 const steps = 512;
 
 /** The colour nearest to an ink, at its hue, that reaches what is needed on all its grounds at once. */
 export function nearestPassingInk(ink: Color, grounds: readonly Need[]): Passing {
-  return nearest(ink, (lightness) => Math.min(...grounds.map((ground) => ratioAt(ink, lightness, ground) / ground.needs)));
+  return nearest(ink, (lightness) => {
+    const at = atLightness(ink, lightness);
+    return Math.min(...grounds.map((ground) => ratioOn(at, ground) / ground.needs));
+  });
 }
 
 /** The colour nearest to a ground, at its hue, on which all its inks reach what they need. */

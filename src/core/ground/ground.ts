@@ -51,9 +51,13 @@ export interface Found {
   kind: GroundKind;
 }
 
-/** @param layout of the text on the laid-out page; @param styles of the page, by index */
-export function legibilityOf(style: Style, layout: PlaceLayout | null = null, styles: readonly Style[] = []): Legibility {
-  const found = layout ? groundUnder(style, inkOf(style), layout, styles) : groundFromStyles(style, inkOf(style));
+/**
+ * @param layout of the text on the laid-out page
+ * @param styles of the page, by index
+ * @param ink before compositing; the text's own by default
+ */
+export function legibilityOf(style: Style, layout: PlaceLayout | null = null, styles: readonly Style[] = [], ink: Color = inkOf(style)): Legibility {
+  const found = layout ? groundUnder(style, ink, layout, styles) : groundFromStyles(style, ink);
   const { bare, inked } = found;
   const ratios = bare.map((color, at) => contrastRatio(inked[at]!, color));
   const ratio = Math.min(...ratios);

@@ -1,0 +1,262 @@
+/** The colours of a site: values, what they are used for, which are alike, and the pairs that occur. */
+import type { Conditions } from "../cascade/conditions";
+import { spotOf } from "../cascade/explain";
+import { styledPage, type KnownPage } from "../cascade/styledPages";
+import { valueOf, type Style } from "../cascade/styles";
+import type { Winner } from "../cascade/blocks";
+import { parseColor } from "../color";
+import { serialiseColor } from "../color/format";
+import { differenceOk } from "../color/gamut";
+import { oklch } from "../color/ladder";
+import { notationOf } from "../color/written";
+import type { Color } from "../color/types";
+import type { ElementRef } from "../edits/types";
+import { inkOf, type Legibility } from "../ground/ground";
+import { pagesOf, type Site } from "../source/site";
+import { isPlace, isShown, legibilityOn, type Layouts } from "../textStyles";
+import { propertiesOf } from "./properties";
+import { referenceSpots } from "./references";
+import { colorSpots, type ColorSpot, type Role } from "./values";
+
+export interface PaletteUse extends ColorSpot {
+  places: ElementRef[];
+  /** Whether text with it cannot be read well enough somewhere. */
+  failing: boolean;
+}
+
+/** A value as it is written, with all the places it is written at. */
+export interface PaletteValue {
+  value: string;
+  css: string | null;
+  notation: string;
+  /** OKLCh: lightness 0 to 1, chroma, hue in degrees; null where the colour depends on its place. */
+  lightness: number | null;
+  chroma: number | null;
+  hue: number | null;
+  uses: PaletteUse[];
+  places: number;
+  roles: Role[];
+  failing: boolean;
+  /** "ground of nav, ink of .fare" */
+  words: string;
+}
+
+/** An ink on a ground that really occurs. */
+export interface PalettePair {
+  ink: string;
+  inkName: string;
+  ground: string;
+  groundName: string;
+  range: [string, string] | null;
+  /** Worst and best. */
+  ratio: number;
+  best: number;
+  needs: number;
+  passes: boolean;
+  certain: boolean;
+  places: ElementRef[];
+}
+
+export interface CustomProperty {
+  name: string;
+  values: { value: string; css: string | null; selector: string; path: string; line: number; start: number }[];
+  /** How often sheets and style attributes refer to it. */
+  references: number;
+}
+
+export interface Palette {
+  values: PaletteValue[];
+  pairs: PalettePair[];
+  properties: CustomProperty[];
+}
+
+const css = (color: Color) => serialiseColor({ color, legacy: true });
+
+const roleWords: Readonly<Record<Role, string>> = { ink: "ink", ground: "ground", edge: "edge", line: "line", shadow: "shadow", named: "value of", other: "colour" };
+
+export function paletteOf(site: Site, conditions: Conditions, layouts: Layouts = {}): Palette {
+  const pages = pagesOf(site).map((file) => styledPage(site, file, conditions));
+  const spots = colorSpots(site);
+  const places = placesByDeclaration(pages, layouts);
+  const references = referencesIn(site);
+  const uses = spots.map((spot): PaletteUse => {
+    const found = spot.role === "named" ? namedPlaces(spot, spots, places, references) : places.get(keyOf(spot));
+    return { ...spot, places: [...((found?.places.size ? found.places : found?.elements)?.values() ?? [])], failing: found?.failing ?? false };
+  });
+  return { values: valuesOf(uses), pairs: pairsOf(pages, uses, layouts), properties: propertiesOf(uses, references) };
+}
+
+interface PlacesOfDeclaration {
+  /** Texts that it colours, or that stand on it. */
+  places: Map<string, ElementRef>;
+  /** Elements it is in force on, whether they show text or not. */
+  elements: Map<string, ElementRef>;
+  failing: boolean;
+}
+
+const keyOf = ({ path, declaration }: { path: string; declaration: number }) => `${path}:${declaration}`;
+
+/** For each declaration, the elements it gives a colour. */
+function placesByDeclaration(pages: readonly KnownPage[], layouts: Layouts): Map<string, PlacesOfDeclaration> {
+  const all = new Map<string, PlacesOfDeclaration>();
+  const add = (page: KnownPage, holder: Style, winner: Winner | undefined, place: Style, into: "places" | "elements", failing = false) => {
+    const spot = winner && spotOf(page, holder.element, winner.block, winner.declaration);
+    if (!spot) return;
+    const key = `${spot.path}:${spot.offset}`;
+    const known = all.get(key) ?? { places: new Map(), elements: new Map(), failing: false };
+    all.set(key, known);
+    const ref = { page: page.file.path, index: place.element.index };
+    known[into].set(`${ref.page}:${ref.index}`, ref);
+    known.failing ||= failing;
+  };
+  for (const page of pages) {
+    for (const style of page.styles) {
+      if (!isShown(style)) continue;
+      if (isPlace(style)) {
+        const { passes, ground } = legibilityOn(page, style, layouts);
+        let holder: Style = style;
+        while (!holder.shared.winners.has("color") && holder.parent) holder = holder.parent;
+        add(page, holder, holder.shared.winners.get("color"), style, "places", !passes);
+        const giver = ground.from === null ? null : page.styles[ground.from]!;
+        for (const property of giver ? ["background-color", "background-image"] : []) add(page, giver!, giver!.shared.winners.get(property), style, "places", !passes);
+      }
+      for (const [property, winner] of style.shared.winners) {
+        if (property === "color" || !/color|image|shadow/.test(property)) continue;
+        if (winner.block.origin === "browser" || (property.startsWith("border") && !drawsBorder(style, property))) continue;
+        add(page, style, winner, style, "elements");
+      }
+    }
+  }
+  return all;
+}
+
+function drawsBorder(style: Style, property: string): boolean {
+  const side = /^border-(\w+)-color$/.exec(property)?.[1];
+  return side === undefined || valueOf<string>(style, `border-${side}-style`) !== "none";
+}
+
+/** References to custom properties, by name: where they stand and what they stand in. */
+type References = Map<string, { path: string; declaration: number; property: string }[]>;
+
+/** A custom property's colour is used where the declarations that refer to it are in force. */
+function namedPlaces(spot: ColorSpot, spots: readonly ColorSpot[], places: ReadonlyMap<string, PlacesOfDeclaration>, references: References): PlacesOfDeclaration {
+  const result: PlacesOfDeclaration = { places: new Map(), elements: new Map(), failing: false };
+  const others = new Set(spots.filter(({ property, css: color }) => property === spot.property && color !== spot.css).map(({ css: color }) => color));
+  const seen = new Set<string>();
+  const follow = (name: string) => {
+    if (seen.has(name)) return;
+    seen.add(name);
+    for (const reference of references.get(name) ?? []) {
+      if (reference.property.startsWith("--")) follow(reference.property);
+      const found = places.get(keyOf(reference));
+      for (const [key, ref] of found?.places ?? []) result.places.set(key, ref);
+      for (const [key, ref] of found?.elements ?? []) result.elements.set(key, ref);
+      // Which of several values is in force there is not told by the reference alone.
+      if (others.size === 0) result.failing ||= found?.failing ?? false;
+    }
+  };
+  follow(spot.property);
+  return result;
+}
+
+function referencesIn(site: Site): References {
+  const references: References = new Map();
+  for (const { path, declaration, property, name } of referenceSpots(site)) {
+    const list = references.get(name) ?? [];
+    list.push({ path, declaration, property });
+    references.set(name, list);
+  }
+  return references;
+}
+
+function valuesOf(uses: readonly PaletteUse[]): PaletteValue[] {
+  const groups = new Map<string, PaletteUse[]>();
+  for (const use of uses) groups.set(use.value, [...(groups.get(use.value) ?? []), use]);
+  return [...groups.entries()]
+    .map(([value, own]): PaletteValue => {
+      const color = own[0]!.css === null ? null : parseColor(value);
+      const [lightness, chroma, hue] = color ? oklch(color) : [null, null, null];
+      return {
+        value,
+        css: own[0]!.css,
+        notation: notationOf(value)?.notation ?? "other",
+        lightness,
+        chroma,
+        hue,
+        uses: own,
+        places: new Set(own.flatMap(({ places }) => places.map(({ page, index }) => `${page}:${index}`))).size,
+        roles: [...new Set(own.map(({ role }) => role))],
+        failing: own.some(({ failing }) => failing),
+        words: wordsFor(own),
+      };
+    })
+    .sort((a, b) => b.places - a.places || b.uses.length - a.uses.length);
+}
+
+function wordsFor(uses: readonly PaletteUse[]): string {
+  const parts = [...new Set(uses.map(({ role, selector, property }) => (role === "named" ? `${roleWords.named} ${property}` : `${roleWords[role]} of ${selector}`)))];
+  return parts.length > 3 ? `${parts.slice(0, 2).join(", ")} and ${parts.length - 2} more` : parts.join(", ");
+}
+
+function pairsOf(pages: readonly KnownPage[], uses: readonly PaletteUse[], layouts: Layouts): PalettePair[] {
+  const written = new Map<string, string>();
+  for (const { css: color, value } of uses) if (color && !written.has(color)) written.set(color, value);
+  const nameOf = (color: string) => written.get(color) ?? color;
+  const pairs = new Map<string, PalettePair>();
+  for (const page of pages) {
+    for (const style of page.styles) {
+      if (!isPlace(style)) continue;
+      const legibility = legibilityOn(page, style, layouts);
+      const { ground, ratio, best, needs, passes } = legibility;
+      const ink = css(inkOf(style));
+      const key = JSON.stringify([ink, groundKey(page, legibility), needs]);
+      const ref = { page: page.file.path, index: style.element.index };
+      const known = pairs.get(key);
+      if (known) {
+        known.places.push(ref);
+        known.ratio = Math.min(known.ratio, ratio);
+        known.best = Math.max(known.best, best);
+        known.passes &&= passes;
+        continue;
+      }
+      const color = css(ground.color);
+      const range: [string, string] | null = ground.range ? [css(ground.range[0]), css(ground.range[1])] : null;
+      pairs.set(key, { ink, inkName: nameOf(ink), ground: range ? groundKey(page, legibility) : color, groundName: range ? blendName(page, legibility) : nameOf(color), range, ratio, best, needs, passes, certain: ground.certain, places: [ref] });
+    }
+  }
+  return [...pairs.values()].sort((a, b) => Number(a.passes) - Number(b.passes) || a.ratio / a.needs - b.ratio / b.needs);
+}
+
+function groundKey(page: KnownPage, { ground }: Legibility): string {
+  return ground.range ? `${ground.kind} ${ground.from === null ? "" : page.styles[ground.from]!.element.tag + page.styles[ground.from]!.element.classes.join(".")}` : css(ground.color);
+}
+
+function blendName(page: KnownPage, { ground }: Legibility): string {
+  if (ground.from === null) return "what lies under";
+  const { element } = page.styles[ground.from]!;
+  const name = element.classes[0] ? `.${element.classes[0]}` : element.tag;
+  return ground.kind === "color" ? `see-through ${name}` : `${ground.kind} of ${name}`;
+}
+
+/** Two colours no further apart than this, and equally opaque, are hard to tell apart. */
+export const usualTwinDistance = 0.02;
+
+export interface Twins {
+  a: string;
+  b: string;
+  distance: number;
+}
+
+/** Values of different colours that are nearly alike, nearest first. @param within distance in OKLab */
+export function twinsIn(values: readonly PaletteValue[], within: number = usualTwinDistance): Twins[] {
+  const colors = [...new Map(values.flatMap((value) => (value.css === null ? [] : [[value.css, value.value] as const])))].map(([, value]) => ({ value, color: parseColor(value)! }));
+  const twins: Twins[] = [];
+  colors.forEach((a, at) => {
+    for (const b of colors.slice(at + 1)) {
+      if (Math.abs((a.color.alpha ?? 0) - (b.color.alpha ?? 0)) > 0.005 || a.color.alpha === 0) continue;
+      const distance = differenceOk(a.color, b.color);
+      if (distance <= within) twins.push({ a: a.value, b: b.value, distance });
+    }
+  });
+  return twins.sort((a, b) => a.distance - b.distance);
+}

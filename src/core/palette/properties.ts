@@ -1,0 +1,102 @@
+/** Custom properties that hold colours: those there are, names for new ones, and colours put under a name. */
+import { parseColor } from "../color";
+import { oklch } from "../color/ladder";
+import { nearestName } from "../color/format";
+import { sheetTexts, type SheetText } from "../edits/locate";
+import { setDeclaration, indentUnit, isMinified } from "../edits/block";
+import { EditError } from "../edits/types";
+import type { TextChange } from "../source/changes";
+import { sheetsOfPage } from "../source/html/sheets";
+import { pagesOf, textFile, type Site } from "../source/site";
+import type { CustomProperty, PaletteUse } from "./palette";
+import type { ColorSpot } from "./values";
+
+/** Custom properties that some value gives a colour. */
+export function propertiesOf(uses: readonly PaletteUse[], references: ReadonlyMap<string, readonly unknown[]>): CustomProperty[] {
+  const properties = new Map<string, CustomProperty>();
+  for (const { property, role, value, css, selector, path, line, start } of uses) {
+    if (role !== "named") continue;
+    const known = properties.get(property) ?? { name: property, values: [], references: references.get(property)?.length ?? 0 };
+    known.values.push({ value, css, selector, path, line, start });
+    properties.set(property, known);
+  }
+  return [...properties.values()].sort((a, b) => (a.name < b.name ? -1 : 1));
+}
+
+const hues: readonly [upTo: number, word: string][] = [
+  [15, "pink"], [45, "red"], [75, "orange"], [115, "yellow"], [160, "green"], [200, "teal"], [275, "blue"], [315, "purple"], [350, "pink"], [361, "pink"],
+];
+
+/** Names for a colour that no custom property has yet, from its lightness, its hue and what it is used for. */
+export function proposedNames(value: string, roles: readonly string[], taken: ReadonlySet<string>): string[] {
+  const color = parseColor(value);
+  if (!color) return [];
+  const [lightness, chroma, hue] = oklch(color);
+  const shade = lightness < 0.32 ? "deep" : lightness < 0.5 ? "dark" : lightness < 0.72 ? "mid" : lightness < 0.88 ? "light" : "pale";
+  const word = lightness > 0.99 ? "white" : lightness < 0.01 ? "black" : chroma < 0.018 ? "grey" : hues.find(([upTo]) => hue <= upTo)![1];
+  const plain = word === "white" || word === "black" ? word : `${shade}-${word}`;
+  const role = roles.find((one) => one === "ink" || one === "ground" || one === "edge" || one === "line");
+  const proposals = [plain, ...(role ? [`${word}-${role}`, `${role}`] : []), nearestName(color).name];
+  return [...new Set(proposals.map((name) => free(`--${name}`, taken)))];
+}
+
+function free(name: string, taken: ReadonlySet<string>): string {
+  if (!taken.has(name)) return name;
+  for (let number = 2; ; number += 1) if (!taken.has(`${name}-${number}`)) return `${name}-${number}`;
+}
+
+/**
+ * Puts a colour under a name and lets all the spots refer to it. The name is given in a sheet that every page
+ * with a spot has: in its `:root` rule, or a new one at its start.
+ * @throws EditError when there is no such sheet, or the name is taken or not one
+ */
+export function nameColor(site: Site, spots: readonly ColorSpot[], name: string, taken: ReadonlySet<string>): TextChange[] {
+  if (!/^--[-_a-zA-Z0-9\u0080-\uffff]+$/.test(name)) throw new EditError(`"${name}" is not a name of a custom property: it starts with two hyphens, then letters, digits, - and _.`);
+  if (taken.has(name)) throw new EditError(`${name} is already a custom property of the site.`);
+  const [first] = spots;
+  if (!first) throw new EditError("There is no colour to name.");
+  if (spots.some(({ property }) => property === name)) throw new EditError(`${name} would refer to itself.`);
+  const sheet = commonSheet(site, spots);
+  const changes = spots.map(({ path, start, end }): TextChange => ({ path, start, end, insert: `var(${name})` }));
+  return [...definition(sheet, name, first.value), ...changes];
+}
+
+/** A sheet that all pages load whose sheets or style attributes have one of the spots. */
+function commonSheet(site: Site, spots: readonly ColorSpot[]): SheetText {
+  const paths = new Set(spots.map(({ path }) => path));
+  const lists = pagesOf(site)
+    .map((page) => ({ page, sheets: sheetsOfPage(site, page).owners.flatMap((owner) => owner.sheets).filter(({ media }) => media.every((text) => /^(?:|all|screen)$/.test(text.trim()))) }))
+    .filter(({ page, sheets }) => paths.has(page.path) || sheets.some(({ path }) => paths.has(path)))
+    .map(({ sheets }) => sheets.map(({ path }) => path));
+  const [sample, ...others] = lists;
+  const shared = [...new Set(sample ?? [...paths])].filter((path) => others.every((list) => list.includes(path)));
+  const candidates = shared.flatMap((path) => {
+    const file = textFile(site, path);
+    return file ? sheetTexts(site, file) : [];
+  });
+  const sheet = candidates.find((one) => rootRule(one)) ?? candidates[0];
+  if (!sheet) throw new EditError("No style sheet is shared by all the pages that use this colour, so there is no one place to name it.");
+  return sheet;
+}
+
+function rootRule({ items }: SheetText) {
+  return items.find((item) => item.kind === "style" && /^(?::root|html)$/i.test(item.preludeText.trim()));
+}
+
+function definition(sheet: SheetText, name: string, value: string): TextChange[] {
+  const { file, text, offset, items } = sheet;
+  const rule = rootRule(sheet);
+  const moved = (start: number, end: number, insert: string): TextChange => ({ path: file.path, start: start + offset, end: end + offset, insert });
+  if (rule?.kind === "style") {
+    const lineStart = text.lastIndexOf("\n", rule.start - 1) + 1;
+    const indent = /^[ \t]*/.exec(text.slice(lineStart, rule.start))![0];
+    return setDeclaration({ text, block: rule.block, items: rule.items, indent }, name, value).map(({ start, end, insert }) => moved(start, end, insert));
+  }
+  // Behind what has to stand first in a sheet.
+  const before = items.findLast((item) => item.kind === "at" && ["charset", "import", "namespace"].includes(item.name));
+  const at = before?.end ?? 0;
+  if (isMinified(text)) return [moved(at, at, `:root{${name}:${value}}`)];
+  const newline = /\r\n|\n|\r/.exec(text)?.[0] ?? "\n";
+  const rest = `:root {${newline}${indentUnit(text)}${name}: ${value};${newline}}${newline}`;
+  return [moved(at, at, before ? `${newline}${newline}${rest.trimEnd()}` : `${rest}${newline}`)];
+}

@@ -1,0 +1,43 @@
+/** Where custom properties are referred to. */
+import { attachedDeclarations } from "../cascade/blocks";
+import { attributeSource } from "../edits/attributes";
+import { sheetTexts } from "../edits/locate";
+import { declarationsIn } from "../findings/declarations";
+import { componentsOf, type Component } from "../source/css/components";
+import type { Declaration } from "../source/css/syntax";
+import { documentOf } from "../source/html/document";
+import { pagesOf, sheetsOf, type Site } from "../source/site";
+
+export interface ReferenceSpot {
+  /** Of the custom property. */
+  name: string;
+  /** The property whose value refers to it. */
+  property: string;
+  path: string;
+  declaration: number;
+}
+
+export function referenceSpots(site: Site): ReferenceSpot[] {
+  const spots: ReferenceSpot[] = [];
+  const add = (declaration: Declaration, path: string, offset: number) => {
+    if (!declaration.valueText.includes("var(")) return;
+    for (const name of referencesOf(componentsOf(declaration.valueText))) spots.push({ name, property: declaration.property, path, declaration: offset + declaration.start });
+  };
+  for (const file of [...sheetsOf(site), ...pagesOf(site)]) {
+    for (const sheet of sheetTexts(site, file)) for (const declaration of declarationsIn(sheet.items)) add(declaration, file.path, sheet.offset);
+    if (file.kind !== "html") continue;
+    for (const element of documentOf(file).elements) {
+      const attribute = attributeSource(file.text, element, "style");
+      if (attribute) for (const declaration of attachedDeclarations(element)) add(declaration, file.path, attribute.raw.start);
+    }
+  }
+  return spots;
+}
+
+function referencesOf(components: readonly Component[]): string[] {
+  return components.flatMap((component) => {
+    if (component.type !== "function" && component.type !== "block") return [];
+    const own = component.type === "function" && component.name === "var" && component.args[0]?.type === "ident" ? [component.args[0].name] : [];
+    return [...own, ...referencesOf(component.args)];
+  });
+}

@@ -1,0 +1,58 @@
+/** Colours written in another notation, and proof of what that does to what is seen. */
+import { formatColor, parseColor, type FormatOptions, type Notation } from "../color";
+import { differenceOk, inGamut } from "../color/gamut";
+import { nearestName } from "../color/format";
+import { toSrgb } from "../color/contrast";
+import type { TextChange } from "../source/changes";
+import type { ColorSpot } from "./values";
+
+export interface Rewriting {
+  changes: TextChange[];
+  /** Values that come out as the same colour: the same 8-bit sRGB, or within 0.0005 in OKLab beyond sRGB. */
+  same: number;
+  /** Values that do not, with how far off they are in OKLab. */
+  different: { value: string; written: string; distance: number; path: string; line: number }[];
+  /** Values left as they are, with the reason. */
+  left: { value: string; reason: string; path: string; line: number }[];
+}
+
+/** Two distances that no eye tells apart, as `formatColor` promises them. */
+const exact = 0.0005;
+
+export function rewriteColors(spots: readonly ColorSpot[], notation: Notation, options: FormatOptions = {}): Rewriting {
+  const result: Rewriting = { changes: [], same: 0, different: [], left: [] };
+  for (const { value, css, path, start, end, line } of spots) {
+    const color = css === null ? null : parseColor(value);
+    const leave = (reason: string) => result.left.push({ value, reason, path, line });
+    if (!color) {
+      leave("What it comes to depends on where it stands.");
+      continue;
+    }
+    if (notation === "name" && color.alpha !== 0 && nearestName(color).distance > 0) {
+      leave("It has no name.");
+      continue;
+    }
+    if (notation === "name" && color.alpha !== 0 && (color.alpha ?? 0) < 1) {
+      leave("A name cannot be translucent.");
+      continue;
+    }
+    const written = formatColor(color, notation, options);
+    if (written === value) {
+      result.same += 1;
+      continue;
+    }
+    const back = parseColor(written)!;
+    const distance = differenceOk(color, back);
+    const bytes = (one: typeof color) => toSrgb(one).map((channel) => Math.round(channel * 255)).join();
+    const alike = Math.abs((color.alpha ?? 0) - (back.alpha ?? 0)) < 0.002 && (inGamut(color, "srgb") ? bytes(color) === bytes(back) : distance <= exact);
+    if (alike) result.same += 1;
+    else result.different.push({ value, written, distance, path, line });
+    result.changes.push({ path, start, end, insert: written });
+  }
+  return result;
+}
+
+/** All the spots written as one value. */
+export function joinColors(spots: readonly ColorSpot[], value: string): TextChange[] {
+  return spots.filter((spot) => spot.value !== value).map(({ path, start, end }) => ({ path, start, end, insert: value }));
+}

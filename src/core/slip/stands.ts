@@ -1,0 +1,133 @@
+/** The grounds that texts of one ink stand on, and the inks that stand on one ground. */
+import type { Conditions } from "../cascade/conditions";
+import { styledPage, type KnownPage } from "../cascade/styledPages";
+import { computedValue, type Style } from "../cascade/styles";
+import { paintOver } from "../color/contrast";
+import { serialiseColor } from "../color/format";
+import type { Need } from "../color/ladder";
+import type { Color } from "../color/types";
+import type { ElementRef } from "../edits/types";
+import { black, white } from "../ground/backgrounds";
+import { inkOf, legibilityOf, type Legibility } from "../ground/ground";
+import { textFile, type Site } from "../source/site";
+import { legibilityOn, roleName, type Layouts } from "../textStyles";
+
+/** One ground, with the places of an ink on it. */
+export interface StandsOn {
+  /** What it is, for people: "white, the canvas". */
+  name: string;
+  css: string;
+  range: [string, string] | null;
+  certain: boolean;
+  /** What an ink has to be read against there: the ends of the ground, where it varies. */
+  needs: Need[];
+  ratio: number;
+  passes: boolean;
+  places: ElementRef[];
+}
+
+/** One ink on a ground that an edit changes. */
+export interface InkOn {
+  role: string;
+  ink: string;
+  before: number;
+  after: number;
+  needs: number;
+  places: ElementRef[];
+}
+
+const css = (color: Color) => serialiseColor({ color, legacy: true });
+
+/** The grounds under those of the places that have the same ink as the first. */
+export function groundsUnder(site: Site, picked: ElementRef, places: readonly ElementRef[], conditions: Conditions, layouts: Layouts): StandsOn[] {
+  const own = find(site, picked, conditions);
+  if (!own) return [];
+  const ink = computedValue(own.style, "color");
+  const found = new Map<string, StandsOn>();
+  const seen = new Set<string>();
+  for (const ref of [picked, ...places]) {
+    const name = `${ref.page}\n${ref.index}`;
+    const one = seen.has(name) ? null : find(site, ref, conditions);
+    seen.add(name);
+    if (!one || computedValue(one.style, "color") !== ink) continue;
+    const legibility = legibilityOn(one.page, one.style, layouts);
+    const { ground, needs, ratio, passes } = legibility;
+    const range: [string, string] | null = ground.range ? [css(ground.range[0]), css(ground.range[1])] : null;
+    // Gradients differ a little under every text: what makes them is what they are known by.
+    const key = JSON.stringify([range ? [ground.kind, ground.from, ref.page] : css(ground.color), needs, ground.certain]);
+    const known = found.get(key);
+    if (!known) {
+      found.set(key, { name: groundName(one.page, legibility), css: css(ground.color), range, certain: ground.certain, needs: needsOf(one, legibility, layouts), ratio, passes, places: [ref] });
+      continue;
+    }
+    known.places.push(ref);
+    if (ratio < known.ratio) [known.ratio, known.passes] = [ratio, passes];
+    if (range) known.needs.push(...needsOf(one, legibility, layouts));
+  }
+  return [...found.values()];
+}
+
+interface Found {
+  page: KnownPage;
+  style: Style;
+}
+
+function find(site: Site, { page: path, index }: ElementRef, conditions: Conditions): Found | null {
+  const file = textFile(site, path);
+  if (file?.kind !== "html") return null;
+  const page = styledPage(site, file, conditions);
+  const style = page.styles[index];
+  return style ? { page, style } : null;
+}
+
+function groundName(page: KnownPage, { ground }: Legibility): string {
+  if (ground.from === null) return "the canvas";
+  const { element } = page.styles[ground.from]!;
+  const name = element.id ? `#${element.id}` : element.classes[0] ? `.${element.classes[0]}` : element.tag;
+  return ground.kind === "gradient" ? `gradient of ${name}` : ground.kind === "picture" ? `picture of ${name}` : name;
+}
+
+/** What any ink would have to be read against: found by painting black and white, which tells how much of the ink comes through. */
+function needsOf({ page, style }: Found, { needs, ground }: Legibility, layouts: Layouts): Need[] {
+  const layout = layouts[page.file.path]?.[style.element.index] ?? null;
+  const inked = (ink: Color) => legibilityOf(style, layout, page.styles, ink);
+  const [dark, light] = [inked(black), inked(white)];
+  const opacity = Math.min(1, Math.max(0, (light.ink.channels[0] ?? 0) - (dark.ink.channels[0] ?? 0)));
+  const grounds = ground.range ? [ground.range[0], ground.range[1]] : [ground.color];
+  return grounds.map((color): Need => {
+    if (ground.range || opacity > 0.999) return { color, needs, opacity: ground.range ? 1 : opacity };
+    // ink · opacity + rest = what is seen, so what it is painted over is rest / (1 − opacity).
+    const rest = dark.ink.channels.map((value) => (value ?? 0) / (1 - opacity)) as [number, number, number];
+    return { color, needs, opacity, under: { space: "srgb", channels: rest, alpha: 1 } };
+  });
+}
+
+/** What an edit does to contrast: the texts that were enough and are not any more, and those that come to be. */
+export interface Judged {
+  falls: InkOn[];
+  rises: InkOn[];
+}
+
+/** @param reach places the edit touches, by their index after it */
+export function judgeChange(before: Site, after: Site, reach: readonly ElementRef[], conditions: Conditions, layouts: Layouts): Judged {
+  const falls = new Map<string, InkOn>();
+  const rises = new Map<string, InkOn>();
+  for (const ref of reach) {
+    const old = find(before, ref, conditions);
+    const now = find(after, ref, conditions);
+    if (!old || !now || old.page.styles.length !== now.page.styles.length) continue;
+    // Layouts are of the page before; where boxes stay, they tell what lies under the text after it, too.
+    const was = legibilityOn(old.page, old.style, layouts);
+    const layout = layouts[ref.page]?.[ref.index] ?? null;
+    const is = legibilityOf(now.style, layout, now.page.styles);
+    if (was.passes === is.passes) continue;
+    const list = is.passes ? rises : falls;
+    const role = roleName(now.style);
+    const key = `${role} ${is.ratio} ${was.ratio}`;
+    const known = list.get(key);
+    if (known) known.places.push(ref);
+    else list.set(key, { role, ink: css(paintOver(inkOf(now.style), is.ground.color)), before: was.ratio, after: is.ratio, needs: is.needs, places: [ref] });
+  }
+  const worst = (list: Map<string, InkOn>) => [...list.values()].sort((a, b) => a.after / a.needs - b.after / b.needs);
+  return { falls: worst(falls), rises: worst(rises) };
+}
