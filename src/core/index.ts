@@ -16,7 +16,7 @@ export {
   nearestPassingInk, neededRatio, notationOf, notations, oklch, paintOver, parseColor, ratioOn, readColorValue, relativeLuminance, seenWith, showRatio,
   toGamut, visions, type Color, type FormatOptions, type Need, type Notation, type Passing, type Rung, type Space, type Vision, type WrittenNotation,
 } from "./color";
-export { groundsUnder, judgeChange, type InkOn, type Judged, type StandsOn } from "./slip/stands";
+export { groundsUnder, inksOn, judgeChange, type InkOn, type InkThere, type Judged, type StandsOn } from "./slip/stands";
 export { applyPlan, planEdit, planSteps } from "./edits/plan";
 export { ruleAround } from "./edits/locate";
 export { EditError, type Edit, type ElementRef, type Plan, type Reach, type Target } from "./edits/types";

@@ -1,6 +1,6 @@
 /** What the interface can ask of the core in its worker. All of it is plain data. */
 import type {
-  Conditions, Edit, ElementRef, Finding, Judged, Override, PageLayout, Plan, SafeDocument, SafeSheet, Slip, StandsOn, StoredFile, TextChange, Verdict,
+  Conditions, Edit, ElementRef, Finding, InkThere, Judged, Override, PageLayout, Plan, SafeDocument, SafeSheet, Slip, StandsOn, StoredFile, TextChange, Verdict,
 } from "@/core";
 
 export interface PageSummary {
@@ -78,6 +78,8 @@ export interface Engine {
   page(path: string, conditions: Conditions): Promise<PageView>;
   /** The grounds that the picked text's ink stands on, in these places. */
   grounds(picked: ElementRef, places: readonly ElementRef[], conditions: Conditions): Promise<StandsOn[]>;
+  /** The inks that stand on the picked text's ground. */
+  inks(picked: ElementRef, conditions: Conditions): Promise<InkThere[]>;
   /** Colours that sheets and style attributes name, those most used first. */
   siteColors(): Promise<SiteColor[]>;
   slip(ref: ElementRef, conditions: Conditions): Promise<Slip | null>;

@@ -1,7 +1,7 @@
 /** The core in a web worker. It holds the site; the interface asks and shows. */
 import { expose } from "comlink";
 import {
-  groundsUnder, judgeChange, changeSite, colorSpots, completions, documentOf, EditError, findingsFor, forcedStatesOf, ignoredMessage, isPlace, legibilityOn, overridesFor, pagesOf, planSteps, positionAt, rewritingFor, roleName,
+  changeSite, colorSpots, completions, documentOf, EditError, findingsFor, forcedStatesOf, groundsUnder, ignoredMessage, inksOn, isPlace, judgeChange, legibilityOn, overridesFor, pagesOf, planSteps, positionAt, rewritingFor, roleName,
   ruleAround, safeDocument, safeSheets, sheetsOf, siteOf, slipFor, styledPage, textFile, textStyleKey,
   type AddressOf, type Conditions, type SafeDocument, type Site, type KnownPage, type Layouts, type PageLayout, type StyledPage, type TextFile,
 } from "@/core";
@@ -148,6 +148,8 @@ const engine: Engine = {
   page: async (path, conditions) => viewOf(site, path, conditions),
 
   grounds: async (picked, places, conditions) => groundsUnder(site, picked, places, conditions, knownLayouts()),
+
+  inks: async (picked, conditions) => inksOn(site, picked, conditions, knownLayouts()),
 
   siteColors: async () => {
     const colors = new Map<string, SiteColor>();

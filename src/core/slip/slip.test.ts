@@ -14,7 +14,7 @@ const row = (slip: ReturnType<typeof slipFor>, id: string) => slip.rows.find((on
 
 test("the picked heading says what it is and how it can be read", () => {
   const slip = pick("Winter sailings");
-  expect(slip).toMatchObject({ role: "Section heading", selector: "h2", text: "Winter sailings", needs: 3, passes: false, sizePx: 28, leadingPx: 32, ink: "rgb(138, 154, 166)" });
+  expect(slip).toMatchObject({ role: "Section heading", selector: "h2", text: "Winter sailings", needs: 3, verdict: "fails", sizePx: 28, leadingPx: 32, ink: "rgb(138, 154, 166)" });
   expect(slip.ratio).toBeCloseTo(2.895, 2);
 });
 

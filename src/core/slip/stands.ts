@@ -1,5 +1,6 @@
 /** The grounds that texts of one ink stand on, and the inks that stand on one ground. */
 import type { Conditions } from "../cascade/conditions";
+import { spotOf } from "../cascade/explain";
 import { styledPage, type KnownPage } from "../cascade/styledPages";
 import { computedValue, type Style } from "../cascade/styles";
 import { paintOver } from "../color/contrast";
@@ -9,8 +10,8 @@ import type { Color } from "../color/types";
 import type { ElementRef } from "../edits/types";
 import { black, white } from "../ground/backgrounds";
 import { inkOf, legibilityOf, type Legibility } from "../ground/ground";
-import { textFile, type Site } from "../source/site";
-import { legibilityOn, roleName, type Layouts } from "../textStyles";
+import { pagesOf, textFile, type Site } from "../source/site";
+import { isPlace, legibilityOn, roleName, type Layouts } from "../textStyles";
 
 /** One ground, with the places of an ink on it. */
 export interface StandsOn {
@@ -65,6 +66,49 @@ export function groundsUnder(site: Site, picked: ElementRef, places: readonly El
     if (range) known.needs.push(...needsOf(one, legibility, layouts));
   }
   return [...found.values()];
+}
+
+/** An ink that stands on the picked text's ground. */
+export interface InkThere {
+  role: string;
+  css: string;
+  needs: number;
+  ratio: number;
+  passes: boolean;
+  places: ElementRef[];
+}
+
+/** The inks of all texts of the site that stand on the same colour, given by the same rule, as the picked one. */
+export function inksOn(site: Site, picked: ElementRef, conditions: Conditions, layouts: Layouts): InkThere[] {
+  const own = find(site, picked, conditions);
+  if (!own) return [];
+  const { ground } = legibilityOn(own.page, own.style, layouts);
+  const giver = giverOf(own.page, ground.from);
+  const found = new Map<string, InkThere>();
+  for (const file of pagesOf(site)) {
+    const page = styledPage(site, file, conditions);
+    for (const style of page.styles) {
+      if (!isPlace(style)) continue;
+      const { ground: there, ratio, needs, passes } = legibilityOn(page, style, layouts);
+      if (css(there.color) !== css(ground.color) || giverOf(page, there.from) !== giver) continue;
+      const ink = css(inkOf(style));
+      const key = `${ink} ${needs}`;
+      const known = found.get(key);
+      const ref = { page: file.path, index: style.element.index };
+      if (known) known.places.push(ref);
+      else found.set(key, { role: roleName(style), css: ink, needs, ratio, passes, places: [ref] });
+    }
+  }
+  return [...found.values()].sort((a, b) => a.ratio / a.needs - b.ratio / b.needs);
+}
+
+/** The declaration that gives an element its ground, as one text; the canvas has none. */
+function giverOf(page: KnownPage, index: number | null): string {
+  if (index === null) return "canvas";
+  const { shared, element } = page.styles[index]!;
+  const winner = shared.winners.get("background-color");
+  const spot = winner && spotOf(page, element, winner.block, winner.declaration);
+  return spot ? `${spot.path}:${spot.offset}` : `${page.file.path}:${index}`;
 }
 
 interface Found {

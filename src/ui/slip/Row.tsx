@@ -1,23 +1,30 @@
 "use client";
 
 import { memo } from "react";
-import { formatColor, parseColor, type Contender, type Slip, type SlipRowValue, type Target } from "@/core";
+import { formatColor, parseColor, type Contender, type ElementRef, type Slip, type SlipRowValue, type Target } from "@/core";
+import type { Shown } from "../page/PageDesk";
 import { Prose } from "../shared/Prose";
 import { useWorkspace } from "../workspace/context";
+import { chapters } from "./chapters";
 import styles from "./Slip.module.css";
+import { useDraft } from "./useDraft";
 import { ValueField } from "./ValueField";
 
 interface Props {
   row: SlipRowValue;
   slip: Slip;
   target: Target | null;
+  places: readonly ElementRef[];
+  shown: Shown | null;
   open: boolean;
   /** Opens the row with this id, null closes. */
   onOpen(id: string | null): void;
 }
 
 /** One property: as written, as computed, where it comes from; opened, everything that competed for it. */
-export const Row = memo(function Row({ row, slip, target, open, onOpen }: Props) {
+export const Row = memo(function Row({ row, slip, target, places, shown, open, onOpen }: Props) {
+  const draft = useDraft(row, slip, target);
+  const Chapter = open ? chapters[row.id] : undefined;
   const off = row.idle.some(({ state }) => state === "off");
   const ignored = row.idle.some(({ state }) => state === "ignored");
   return (
@@ -31,7 +38,7 @@ export const Row = memo(function Row({ row, slip, target, open, onOpen }: Props)
           </span>
         )}
       </span>
-      <ValueField row={row} slip={slip} target={target} />
+      <ValueField row={row} target={target} draft={draft} />
       <span className={styles.computed} title={row.computed}>
         {isColorRow(row) ? (
           <>
@@ -46,6 +53,7 @@ export const Row = memo(function Row({ row, slip, target, open, onOpen }: Props)
         {originLabel(row)}
         {off && " · off"}
       </button>
+      {Chapter && <Chapter row={row} slip={slip} target={target} draft={draft} places={places} shown={shown} />}
       {open && <Why row={row} page={slip.ref.page} />}
     </div>
   );

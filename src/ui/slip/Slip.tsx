@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { invisibleBelow, type Slip as SlipData } from "@/core";
+import { invisibleBelow, type ElementRef, type Slip as SlipData } from "@/core";
 import { linesOf } from "@/preview/measure";
 import type { Shown } from "../page/PageDesk";
 import { plural, showNumber, showPx, showRatio, showReach } from "../shared/numbers";
@@ -11,6 +11,8 @@ import { Specimen } from "./Specimen";
 import styles from "./Slip.module.css";
 import { StateSelect } from "./StateSelect";
 import { useTarget, WriteTo } from "./WriteTo";
+
+const none: readonly ElementRef[] = [];
 
 /** Everything about the picked text. */
 export function Slip({ shown }: { shown: Shown | null }) {
@@ -46,7 +48,10 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
       <WriteTo choice={choice} />
       <div className={styles.rows}>
         {slip.rows.map((row) => (
-          <Row key={row.id} row={row} slip={slip} target={row.ownTarget ?? choice.target} open={open === row.id} onOpen={setOpen} />
+          <Row
+            key={row.id} row={row} slip={slip} target={row.ownTarget ?? choice.target} places={reach?.places ?? none} shown={open === row.id ? shown : null}
+            open={open === row.id} onOpen={setOpen}
+          />
         ))}
       </div>
     </aside>

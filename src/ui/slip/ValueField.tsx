@@ -1,101 +1,49 @@
 "use client";
 
 import { AutoComplete, Input, type InputRef } from "antd";
-import { useEffect, useRef, useState } from "react";
-import type { Edit, Plan, Slip, SlipRowValue, Target } from "@/core";
-import { showReach } from "../shared/numbers";
+import { useRef, useState } from "react";
+import type { Judged, SlipRowValue, Target } from "@/core";
+import { plural, showRatio, showReach } from "../shared/numbers";
 import { Prose } from "../shared/Prose";
 import { stepNumber } from "../shared/stepping";
-import { useEngine, useWorkspace } from "../workspace/context";
+import { useEngine } from "../workspace/context";
 import styles from "./Slip.module.css";
+import type { Draft } from "./useDraft";
 
 interface Props {
   row: SlipRowValue;
-  slip: Slip;
   target: Target | null;
+  draft: Draft;
 }
 
-/** What came of the value typed: refused, or ready with what it would touch. */
-type Verdict = { kind: "refused"; reason: string } | { kind: "ready"; plan: Plan } | null;
-
 /** A value as text. While it is typed the page shows it; Enter writes it; Escape puts it back. */
-export function ValueField({ row, slip, target }: Props) {
+export function ValueField({ row, target, draft }: Props) {
   const engine = useEngine();
-  const rehearse = useWorkspace((state) => state.rehearse);
-  const write = useWorkspace((state) => state.write);
-  const [draft, setDraft] = useState<string | null>(null);
-  const [verdict, setVerdict] = useState<Verdict>(null);
   const [options, setOptions] = useState<string[]>([]);
   const input = useRef<InputRef>(null);
-  const turn = useRef(0);
-  const written = row.written ?? "";
+  const { value, tried, verdict } = draft;
 
-  const editFor = (value: string): Edit | null =>
-    target && { kind: "declare", target, property: row.property, value, place: slip.ref };
-
-  const consider = async (value: string) => {
-    const mine = (turn.current += 1);
-    const current = () => mine === turn.current;
-    if (value === written) {
-      await rehearse(null);
-      if (current()) setVerdict(null);
-      return;
-    }
-    const reason = await engine.check(row.property, value);
-    if (!current()) return;
-    const edit = reason === null ? editFor(value) : null;
-    if (!edit) {
-      void rehearse(null);
-      setVerdict({ kind: "refused", reason: reason ?? "There is no rule, element or sheet to write this to." });
-      return;
-    }
-    const { plan, problem } = await rehearse(edit);
-    if (current()) setVerdict(plan ? { kind: "ready", plan } : { kind: "refused", reason: problem! });
+  const type = (text: string, caret: number) => {
+    draft.attempt(text);
+    void engine.complete(row.property, text.slice(0, caret)).then((found) => setOptions(found.map((one) => one + text.slice(caret))));
   };
 
-  const type = (value: string, caret: number) => {
-    setDraft(value);
-    void consider(value);
-    void engine.complete(row.property, value.slice(0, caret)).then((found) => setOptions(found.map((one) => one + value.slice(caret))));
-  };
-
-  // What is typed is judged anew when it would be written somewhere else.
-  const targetKey = JSON.stringify(target);
-  const judged = useRef(targetKey);
-  useEffect(() => {
-    if (judged.current === targetKey) return;
-    judged.current = targetKey;
-    if (draft !== null) void Promise.resolve(draft).then(consider);
-  });
-
-  const discard = () => {
-    turn.current += 1;
-    setDraft(null);
-    setVerdict(null);
+  const putBack = () => {
     setOptions([]);
-    void rehearse(null);
+    draft.putBack();
   };
 
-  const commit = async (value: string) => {
-    if (value === written) return discard();
-    const reason = await engine.check(row.property, value);
-    const edit = reason === null ? editFor(value) : null;
-    if (!edit) return setVerdict({ kind: "refused", reason: reason ?? "There is no rule, element or sheet to write this to." });
-    turn.current += 1;
-    const { plan, problem } = await write(edit, `${row.property}: ${value}`);
-    if (!plan) return setVerdict({ kind: "refused", reason: problem! });
-    setDraft(null);
-    setVerdict(null);
+  const write = () => {
     setOptions([]);
+    void draft.write(value);
   };
 
   const onKeyDown = (event: React.KeyboardEvent) => {
-    const value = draft ?? written;
-    if (event.key === "Escape" && draft !== null) {
+    if (event.key === "Escape" && tried) {
       event.stopPropagation();
-      discard();
-    } else if (event.key === "Enter" && draft !== null) {
-      void commit(value);
+      putBack();
+    } else if (event.key === "Enter" && tried) {
+      write();
     } else if (event.key === "ArrowUp" || event.key === "ArrowDown") {
       const field = input.current?.input;
       const size = event.shiftKey ? 10 : event.altKey ? 0.1 : 1;
@@ -104,8 +52,7 @@ export function ValueField({ row, slip, target }: Props) {
       event.preventDefault();
       event.stopPropagation();
       setOptions([]);
-      setDraft(stepped.text);
-      void consider(stepped.text);
+      draft.attempt(stepped.text);
       requestAnimationFrame(() => field.setSelectionRange(stepped.caret, stepped.caret));
     }
   };
@@ -113,23 +60,22 @@ export function ValueField({ row, slip, target }: Props) {
   return (
     <>
       <AutoComplete
-        className={styles.field} value={draft ?? written} options={options.map((value) => ({ value }))} defaultActiveFirstOption={false}
+        className={styles.field} value={value} options={options.map((one) => ({ value: one }))} defaultActiveFirstOption={false}
         popupMatchSelectWidth={false} open={options.length > 0} variant="borderless"
-        onSelect={(value: string) => {
+        onSelect={(text: string) => {
           setOptions([]);
-          setDraft(value);
-          void consider(value);
+          draft.attempt(text);
         }}
         onKeyDown={onKeyDown}
         onBlur={() => setOptions([])}
-        onChange={(value: string) => type(value, input.current?.input?.selectionStart ?? value.length)}
+        onChange={(text: string) => type(text, input.current?.input?.selectionStart ?? text.length)}
       >
         <Input
-          ref={input} aria-label={`${row.label} value`} className={draft === null ? styles.input : `${styles.input} ${styles.draft}`} spellCheck={false}
+          ref={input} aria-label={`${row.label} value`} className={tried ? `${styles.input} ${styles.draft}` : styles.input} spellCheck={false}
           placeholder={row.computed} status={verdict?.kind === "refused" ? "error" : undefined} aria-invalid={verdict?.kind === "refused"}
         />
       </AutoComplete>
-      {draft !== null && verdict && (
+      {tried && verdict && (
         <div className={styles.verdict} role="status">
           {verdict.kind === "refused" ? (
             <p className={styles.refused}>
@@ -145,20 +91,40 @@ export function ValueField({ row, slip, target }: Props) {
                   ◆ {warning}
                 </p>
               ))}
+              <Contrasts judged={verdict.judged} />
             </>
           )}
           <span className={styles.actions}>
             {verdict.kind === "ready" && (
-              <button type="button" className="text-button" onClick={() => void commit(draft)}>
+              <button type="button" className="text-button" onClick={write}>
                 Write
               </button>
             )}
-            <button type="button" className="text-button" onClick={discard}>
+            <button type="button" className="text-button" onClick={putBack}>
               Put back
             </button>
           </span>
         </div>
       )}
+    </>
+  );
+}
+
+const mostFalls = 4;
+
+/** What the value does to contrast: texts that would not be enough any more, and those that come to be. */
+function Contrasts({ judged }: { judged: Judged }) {
+  const { falls, rises } = judged;
+  const count = (list: Judged["falls"]) => list.reduce((sum, { places }) => sum + places.length, 0);
+  return (
+    <>
+      {falls.slice(0, mostFalls).map(({ role, before, after, needs, places }) => (
+        <p key={`${role} ${before} ${after}`} className={styles.refused}>
+          ▲ {role}, {plural(places.length, "place")}: contrast falls from {showRatio(before)} to {showRatio(after)}, and {needs} is needed.
+        </p>
+      ))}
+      {falls.length > mostFalls && <p className={styles.refused}>▲ {plural(count(falls.slice(mostFalls)), "more place")} would fall below.</p>}
+      {rises.length > 0 && <p className={styles.reaches}>{plural(count(rises), "place")} can be read that could not.</p>}
     </>
   );
 }

@@ -6,7 +6,7 @@ import { createStore } from "zustand/vanilla";
 import {
   applyChanges, defaultConditions, type Conditions, type Edit, type ElementRef, type PageLayout, type Plan, type Slip, type TextChange,
 } from "@/core";
-import type { Engine, PagePatch, PageView, SiteSummary } from "@/engine/protocol";
+import type { Engine, PagePatch, PageView, PlanResult, SiteSummary } from "@/engine/protocol";
 import type { FileRecord, SiteRecord } from "@/store/database";
 import { ConflictError, FullError, loadSite, moveInHistory, writeStep } from "@/store/sites";
 
@@ -60,8 +60,8 @@ export interface WorkspaceActions {
   showReach(places: readonly ElementRef[] | null): void;
   showSource(place: SourcePlace): void;
   /** Plans an edit and shows it on the page without writing; null takes it off again. */
-  rehearse(edit: Edit | null): Promise<{ plan: Plan | null; problem: string | null }>;
-  write(edit: Edit, label: string): Promise<{ plan: Plan | null; problem: string | null }>;
+  rehearse(edit: Edit | null): Promise<PlanResult>;
+  write(edit: Edit, label: string): Promise<PlanResult>;
   undo(): Promise<void>;
   redo(): Promise<void>;
   /** Reads the site again after another window has written. */
@@ -266,7 +266,7 @@ export function createWorkspace(engine: Remote<Engine>) {
         const mine = (rehearsals += 1);
         if (!edit) {
           set({ rehearsal: null, reach: null });
-          return { plan: null, problem: null };
+          return { plan: null, judged: null, problem: null };
         }
         const result = await engine.plan(edit, get().conditions);
         const { page, view, conditions } = get();

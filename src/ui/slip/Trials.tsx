@@ -1,0 +1,104 @@
+"use client";
+
+import { useEffect, useRef, useState, type ReactNode } from "react";
+import type { Slip, SlipRowValue } from "@/core";
+import styles from "./Trials.module.css";
+import type { Draft } from "./useDraft";
+
+interface Props {
+  row: SlipRowValue;
+  slip: Slip;
+  draft: Draft;
+  /** Values to begin with, the one in force among them or not. */
+  proposed: readonly string[];
+  /** What matters about a value, in few words. */
+  figures(value: string): ReactNode;
+}
+
+/** More than this cannot be compared at a glance. */
+const most = 6;
+
+/** Values side by side on the picked words. The page shows the one that is chosen; nothing is written until Enter. */
+export function Trials({ row, slip, draft, proposed, figures }: Props) {
+  const [chosen, setChosen] = useState<readonly string[] | null>(null);
+  const [typed, setTyped] = useState("");
+  const list = useRef<HTMLDivElement>(null);
+  const values = chosen ?? proposed.slice(0, most);
+  const written = row.written ?? row.computed;
+
+  const move = (event: React.KeyboardEvent, at: number) => {
+    const by: Record<string, number> = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 };
+    if (event.key in by) {
+      const next = values[(at + by[event.key]! + values.length) % values.length]!;
+      draft.attempt(next);
+      list.current?.querySelectorAll("button")[values.indexOf(next)]?.focus();
+    } else if (event.key === "Enter") void draft.write(values[at]!);
+    else if (event.key === "Escape") draft.putBack();
+    else if (event.key === "Delete" || event.key === "Backspace") setChosen(values.filter((_, index) => index !== at));
+    else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+
+  const add = () => {
+    const value = typed.trim();
+    if (value === "" || values.includes(value)) return;
+    setChosen([...values.slice(0, most - 1), value]);
+    setTyped("");
+    draft.attempt(value);
+  };
+
+  return (
+    <div className={styles.trials}>
+      <div className={styles.list} ref={list} role="radiogroup" aria-label={`Trials of ${row.label.toLowerCase()}`} style={{ gridTemplateColumns: `repeat(${values.length}, minmax(0, 1fr))` }}>
+        {values.map((value, at) => (
+          <button
+            key={value} type="button" role="radio" aria-checked={value === draft.value} aria-label={value} className={value === draft.value ? `${styles.trial} ${styles.chosen}` : styles.trial}
+            tabIndex={value === draft.value || (at === 0 && !values.includes(draft.value)) ? 0 : -1}
+            onClick={() => draft.attempt(value)} onDoubleClick={() => void draft.write(value)} onKeyDown={(event) => move(event, at)}
+          >
+            <TrialSpecimen slip={slip} property={row.property} value={value} />
+            <span className={styles.figures}>
+              <code>{value}</code>
+              <span>{value === written ? "now" : null}</span>
+              {figures(value)}
+            </span>
+          </button>
+        ))}
+      </div>
+      <label className={styles.add}>
+        <span className="visually-hidden">Add a trial of {row.label.toLowerCase()}</span>
+        <input
+          className="mono" value={typed} placeholder="add a value" spellCheck={false} onChange={(event) => setTyped(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key === "Enter") add();
+            event.stopPropagation();
+          }}
+        />
+        <button type="button" className="text-button" onClick={add} disabled={typed.trim() === ""}>
+          Add
+        </button>
+      </label>
+    </div>
+  );
+}
+
+/** The picked words with one property set otherwise, on their true ground. */
+function TrialSpecimen({ slip, property, value }: { slip: Slip; property: string; value: string }) {
+  const host = useRef<HTMLSpanElement>(null);
+  useEffect(() => {
+    const root = host.current!.shadowRoot ?? host.current!.attachShadow({ mode: "open" });
+    const line = document.createElement("div");
+    for (const [name, own] of slip.specimen) line.style.setProperty(name, own);
+    if (property !== "color") line.style.setProperty("color", slip.ink);
+    line.style.setProperty("margin", "0");
+    line.style.setProperty("max-height", "64px");
+    line.style.setProperty("overflow", "hidden");
+    if (property !== "background-color") line.style.setProperty(property, value);
+    line.textContent = slip.text;
+    root.replaceChildren(line);
+  }, [slip, property, value]);
+  const { range, css } = slip.ground;
+  const ground = property === "background-color" ? value : range ? `linear-gradient(90deg, ${range[0]}, ${range[1]})` : css;
+  return <span ref={host} className={styles.specimen} style={{ background: ground }} aria-hidden="true" />;
+}

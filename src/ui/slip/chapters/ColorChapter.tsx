@@ -1,0 +1,225 @@
+"use client";
+
+import { useEffect, useMemo, useState } from "react";
+import {
+  formatColor, ladder, nearestPassingGround, nearestPassingInk, notationOf, parseColor, ratioOn, showRatio,
+  type Color, type ElementRef, type InkThere, type Need, type Notation, type Space, type StandsOn,
+} from "@/core";
+import type { SiteColor } from "@/engine/protocol";
+import { Channels } from "../../color/Channels";
+import { Ladder, type Track } from "../../color/Ladder";
+import { Notations } from "../../color/Notations";
+import { Swatch } from "../../color/Swatch";
+import { plural } from "../../shared/numbers";
+import { useEngine, useWorkspace } from "../../workspace/context";
+import { Trials } from "../Trials";
+import type { ChapterProps } from "./types";
+import styles from "./Chapter.module.css";
+
+/** What a colour of this row has to be read against. */
+interface Against {
+  tracks: Track[];
+  needs: Need[];
+  nearest(color: Color): { color: Color; passes: boolean };
+  /** The worst ratio with a colour, and what it needs there. */
+  worst(color: Color): { ratio: number; needs: number } | null;
+}
+
+const black: Color = { space: "srgb", channels: [0, 0, 0], alpha: 1 };
+const mostTracks = 6;
+
+export function ColorChapter(props: ChapterProps) {
+  const { row, slip, draft, places } = props;
+  const color = parseColor(draft.value) ?? parseColor(row.computed) ?? black;
+  const written = notationOf(row.written ?? "") ?? { notation: "hex" as Notation, options: {} };
+  const against = useAgainst(row.id === "ink", slip.ref, places, color);
+  const colors = useSiteColors();
+  const spell = (one: Color) => formatColor(one, written.notation === "name" ? "hex" : written.notation, written.options);
+
+  const found = against?.needs.length ? against.nearest(parseColor(row.computed) ?? black) : null;
+  const after = found && against!.worst(found.color);
+  const already = after && against!.worst(parseColor(row.computed) ?? black)!.ratio >= against!.worst(parseColor(row.computed) ?? black)!.needs;
+  const nearest = found && !already && {
+    ...found,
+    label: found.passes
+      ? `Write the nearest that passes: ${spell(found.color)}, ${showRatio(after!.ratio)}`
+      : `No lightness at this hue is enough everywhere. The best reaches ${showRatio(after!.ratio)} of ${after!.needs}.`,
+  };
+  const space = spaceOf(written.notation);
+  const proposed = [...new Set([row.written ?? row.computed, ...(nearest && found.passes ? [spell(found.color)] : []), ...bestOf(colors, against)])];
+
+  return (
+    <div className={styles.chapter}>
+      <Ladder
+        color={color} tracks={against?.tracks ?? []} nearest={nearest || null}
+        onTry={(one) => draft.attempt(spell(one))} onWrite={(one) => void draft.write(spell(one))} onPutBack={draft.putBack}
+      />
+      <Trials row={row} slip={slip} draft={draft} proposed={proposed.slice(0, 5)} figures={(value) => <Figure value={value} against={against} />} />
+      <details className={styles.more}>
+        <summary>Colours of the site</summary>
+        <ul className={styles.colors} aria-label="Colours of the site">
+          {colors.map((one) => (
+            <li key={one.css}>
+              <button type="button" onClick={() => draft.attempt(one.value)}>
+                <Swatch css={one.css} size={18} />
+                <code>{one.value}</code>
+                <Figure value={one.value} against={against} />
+              </button>
+            </li>
+          ))}
+        </ul>
+      </details>
+      <details className={styles.more}>
+        <summary>Channels and alpha</summary>
+        <Channels color={color} space={space} onTry={(one) => draft.attempt(spell(one))} onWrite={() => void draft.write(draft.value)} onPutBack={draft.putBack} />
+        <Pipette onTake={(one) => draft.attempt(spell(one))} />
+      </details>
+      <details className={styles.more}>
+        <summary>In every notation</summary>
+        <Notations color={color} current={draft.tried ? null : (notationOf(row.written ?? "")?.notation ?? null)} onWrite={(text) => void draft.write(text)} />
+      </details>
+    </div>
+  );
+}
+
+function Figure({ value, against }: { value: string; against: Against | null }) {
+  const color = parseColor(value);
+  const worst = color && against?.worst(color);
+  if (!worst) return null;
+  const passes = worst.ratio >= worst.needs;
+  return <b className={passes ? undefined : styles.fails}>{passes ? showRatio(worst.ratio) : `▲ ${showRatio(worst.ratio)}`}</b>;
+}
+
+/** The site's own colours that are enough, those most used first. */
+function bestOf(colors: readonly SiteColor[], against: Against | null): string[] {
+  return colors.flatMap(({ value }) => {
+    const color = parseColor(value);
+    const worst = color && color.alpha === 1 && against?.worst(color);
+    return worst && worst.ratio >= worst.needs ? [value] : [];
+  });
+}
+
+function spaceOf(notation: Notation): Space {
+  return notation === "hex" || notation === "name" || notation === "rgb" || notation.startsWith("xyz") ? "srgb" : (notation as Space);
+}
+
+function useSiteColors(): readonly SiteColor[] {
+  const engine = useEngine();
+  const slip = useWorkspace((state) => state.slip);
+  const [colors, setColors] = useState<readonly SiteColor[]>([]);
+  useEffect(() => {
+    let current = true;
+    void engine.siteColors().then((found) => current && setColors(found));
+    return () => {
+      current = false;
+    };
+  }, [engine, slip]);
+  return colors;
+}
+
+/** The grounds of an ink, or the inks on a ground, asked anew whenever the picked text changes. */
+function useAgainst(isInk: boolean, picked: ElementRef, places: readonly ElementRef[], color: Color): Against | null {
+  const engine = useEngine();
+  const conditions = useWorkspace((state) => state.conditions);
+  const slip = useWorkspace((state) => state.slip);
+  const [found, setFound] = useState<{ grounds: StandsOn[] } | { inks: InkThere[] } | null>(null);
+  useEffect(() => {
+    let current = true;
+    const asked = isInk ? engine.grounds(picked, places, conditions).then((grounds) => ({ grounds })) : engine.inks(picked, conditions).then((inks) => ({ inks }));
+    void asked.then((result) => current && setFound(result));
+    return () => {
+      current = false;
+    };
+  }, [engine, isInk, picked, places, conditions, slip]);
+  return useMemo(() => (found === null ? null : "grounds" in found ? againstGrounds(found.grounds, color) : againstInks(found.inks, color)), [found, color]);
+}
+
+function againstGrounds(grounds: readonly StandsOn[], color: Color): Against {
+  const needs = grounds.flatMap((ground) => ground.needs);
+  const sorted = [...grounds].sort((a, b) => a.ratio - b.ratio);
+  const lowest = (ground: StandsOn, ink: Color) => Math.min(...ground.needs.map((need) => ratioOn(ink, need)));
+  return {
+    needs,
+    nearest: (ink) => nearestPassingInk(ink, needs),
+    worst: (ink) => worstOf(needs.map((need) => ({ ratio: ratioOn(ink, need), needs: need.needs }))),
+    tracks: sorted.slice(0, mostTracks).map((ground): Track => {
+      const now = lowest(ground, color);
+      const need = ground.needs[0]!.needs;
+      return {
+        key: `${ground.name} ${ground.css} ${need}`,
+        label: `on ${ground.range ? ground.name : `${nameOf(ground.css)}, ${ground.name}`} · ${plural(ground.places.length, "place")} · needs ${need}${ground.certain ? "" : " · not certain"}`,
+        now: showRatio(now),
+        passes: now >= need,
+        enough: (one) => lowest(ground, one) >= need,
+        rungs: rungsOf(ground, color),
+      };
+    }),
+  };
+}
+
+/** On a ground that varies a ratio counts where it is reached on all of it. */
+function rungsOf(ground: StandsOn, color: Color): Track["rungs"] {
+  const all = ground.needs.map((need) => ladder(color, need));
+  return all[0]!.flatMap(({ ratio, side }) => {
+    const same = all.map((rungs) => rungs.find((rung) => rung.ratio === ratio && rung.side === side));
+    if (same.includes(undefined)) return [];
+    const lightness = (side === "darker" ? Math.min : Math.max)(...same.map((rung) => rung!.lightness));
+    return [{ lightness, label: String(ratio) }];
+  });
+}
+
+function againstInks(inks: readonly InkThere[], color: Color): Against {
+  const needs = inks.map((ink): Need => ({ color: parseColor(ink.css)!, needs: ink.needs }));
+  const ratioWith = (ground: Color, need: Need) => ratioOn(need.color, { color: { ...ground, alpha: 1 } });
+  return {
+    needs,
+    nearest: (ground) => nearestPassingGround(ground, needs),
+    worst: (ground) => worstOf(needs.map((need) => ({ ratio: ratioWith(ground, need), needs: need.needs }))),
+    tracks: inks.slice(0, mostTracks).map((ink, at): Track => {
+      const now = ratioWith(color, needs[at]!);
+      return {
+        key: `${ink.css} ${ink.needs}`,
+        label: `under ${nameOf(ink.css)}, ${ink.role.toLowerCase()} · ${plural(ink.places.length, "place")} · needs ${ink.needs}`,
+        now: showRatio(now),
+        passes: now >= ink.needs,
+        enough: (one) => ratioWith(one, needs[at]!) >= ink.needs,
+        rungs: [],
+      };
+    }),
+  };
+}
+
+function worstOf(list: readonly { ratio: number; needs: number }[]): { ratio: number; needs: number } | null {
+  return list.reduce<{ ratio: number; needs: number } | null>((worst, one) => (worst && worst.ratio / worst.needs <= one.ratio / one.needs ? worst : one), null);
+}
+
+function nameOf(css: string): string {
+  const color = parseColor(css);
+  if (!color) return css;
+  const hex = formatColor(color, "hex", { short: true });
+  return hex === "#fff" ? "white" : hex === "#000" ? "black" : hex;
+}
+
+interface EyeDropperLike {
+  open(): Promise<{ sRGBHex: string }>;
+}
+
+/** Takes a colour from anywhere on the screen, where the browser lets it be taken. */
+function Pipette({ onTake }: { onTake(color: Color): void }) {
+  const Dropper = (globalThis as { EyeDropper?: new () => EyeDropperLike }).EyeDropper;
+  if (!Dropper) return null;
+  const take = async () => {
+    try {
+      const { sRGBHex } = await new Dropper().open();
+      const color = parseColor(sRGBHex);
+      if (color) onTake(color);
+    } catch {
+      // The choice was given up.
+    }
+  };
+  return (
+    <button type="button" className="chip" onClick={() => void take()}>
+      Take from the screen
+    </button>
+  );
+}
