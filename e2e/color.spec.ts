@@ -1,7 +1,7 @@
 /** Colours and grounds against the browser's own: what it serialises, and the pixels it paints. */
 import { expect, test } from "@playwright/test";
 import fc from "fast-check";
-import { convertColor, defaultConditions, isPlace, legibility, openSite, pagesOf, parseColor, stylePage, type Space } from "../src/core";
+import { convertColor, defaultConditions, formatColor, inGamut, isPlace, legibility, openSite, pagesOf, parseColor, stylePage, type Space } from "../src/core";
 
 const number = (low: number, high: number) => fc.double({ min: low, max: high, noNaN: true }).map((value) => Number(value.toFixed(4)));
 /** Colours that a screen could show or nearly so: far beyond, the browser clips on the way. */
@@ -13,40 +13,67 @@ const written = fc.oneof(
   fc.tuple(number(20, 90), number(0, 40), number(0, 360)).map(([l, c, h]) => `lch(${l} ${c} ${h})`),
   fc.tuple(number(0.2, 0.9), number(-0.1, 0.1), number(-0.1, 0.1)).map(([l, a, b]) => `oklab(${l} ${a} ${b})`),
   fc.tuple(number(0.2, 0.9), number(0, 0.1), number(0, 360)).map(([l, c, h]) => `oklch(${l} ${c} ${h})`),
-  fc.tuple(fc.constantFrom("srgb", "srgb-linear", "display-p3", "a98-rgb", "prophoto-rgb", "rec2020", "xyz-d50", "xyz-d65"), number(0, 1), number(0, 1), number(0, 1)).map(([space, a, b, c]) => `color(${space} ${a} ${b} ${c})`),
+  fc.tuple(fc.constantFrom("srgb", "srgb-linear", "display-p3", "a98-rgb", "prophoto-rgb", "rec2020", "xyz-d50", "xyz-d65"), number(0.02, 1), number(0.02, 1), number(0.02, 1))
+    .map(([space, a, b, c]) => `color(${space} ${a} ${b} ${c})`),
 );
 const spaces: Space[] = ["srgb", "srgb-linear", "lab", "oklab", "display-p3", "a98-rgb", "prophoto-rgb", "xyz-d50", "xyz-d65"];
 
-test("conversions agree with the browser's", async ({ page }) => {
-  const runs = Number(process.env.HEVRET_RUNS ?? 400);
-  const colors = fc.sample(written, { numRuns: runs, seed: 20261123 });
+test("100,000 conversions agree with the browser's", async ({ page }) => {
+  test.setTimeout(180_000);
+  const runs = Number(process.env.HEVRET_RUNS ?? 100_000);
+  // Each colour is asked for in one of the spaces, in turn.
+  // Colours that no screen shows and no eye sees are clipped by the browser on the way.
+  const colors = fc.sample(written.filter((text) => inGamut(parseColor(text)!, "rec2020")), { numRuns: runs, seed: 20261123 }).map((text, at) => [text, spaces[at % spaces.length]!] as const);
   await page.setContent("<p>");
-  const theirs = await page.evaluate(
-    ([list, into]) => {
+  const biggest = Object.fromEntries(spaces.map((space) => [space, 0]));
+  const chunk = 10_000;
+  for (let from = 0; from < colors.length; from += chunk) {
+    const part = colors.slice(from, from + chunk);
+    const theirs = await page.evaluate((list) => {
       const probe = document.querySelector("p")!;
-      return list.map((text) =>
-        into.map((space) => {
-          probe.style.color = `color-mix(in ${space}, ${text} 100%, ${text})`;
-          return getComputedStyle(probe).color;
-        }),
-      );
-    },
-    [colors, spaces] as const,
-  );
-  let biggest = 0;
-  for (const [at, text] of colors.entries()) {
-    const color = parseColor(text)!;
-    for (const [into, space] of spaces.entries()) {
-      const ours = convertColor(color, space).channels;
-      const numbers = theirs[at]![into]!.replace(/^color\([-\w]+|^[a-z]+\(/, "").match(/-?[\d.]+(?:e[+-]?\d+)?|none/g)!.slice(0, 3).map(Number);
+      const style = getComputedStyle(probe);
+      return list.map(([text, space]) => {
+        probe.style.color = `color-mix(in ${space}, ${text} 100%, ${text})`;
+        return style.color;
+      });
+    }, part);
+    for (const [at, [text, space]] of part.entries()) {
+      const ours = convertColor(parseColor(text)!, space).channels;
+      const numbers = theirs[at]!.replace(/^color\([-\w]+|^[a-z]+\(/, "").match(/-?[\d.]+(?:e[+-]?\d+)?|none/g)!.slice(0, 3).map(Number);
       const scale = space === "lab" ? 100 : 1;
       const difference = Math.max(...ours.map((value, channel) => Math.abs((value ?? 0) - (numbers[channel] || 0)) / scale));
-      biggest = Math.max(biggest, difference);
-      // The browser computes in single precision and by rounded matrices, which shows most near black in steep curves.
-      expect(difference, `${text} in ${space}: ${ours.join(" ")}, browser ${theirs[at]![into]}`).toBeLessThan(0.012);
+      biggest[space] = Math.max(biggest[space]!, difference);
+      // The browser computes in single precision and by rounded matrices, which shows most near nothing, where curves are steep.
+      const allowed = ours.some((value) => Math.abs(value ?? 0) < 0.1) ? 0.04 : 0.012;
+      if (difference >= allowed) expect(difference, `${text} in ${space}: ${ours.join(" ")}, browser ${theirs[at]}`).toBeLessThan(allowed);
     }
   }
-  console.log(`colours: ${colors.length} in ${spaces.length} spaces, biggest difference ${biggest.toFixed(6)}`);
+  console.log(`colours: ${colors.length}, biggest difference ${Object.entries(biggest).map(([space, value]) => `${space} ${value.toFixed(5)}`).join(", ")}`);
+});
+
+test("100,000 colours in every notation are the same colour for the browser", async ({ page }) => {
+  test.setTimeout(180_000);
+  const runs = Number(process.env.HEVRET_RUNS ?? 100_000);
+  const names = ["hex", "rgb", "hsl", "hwb", "lab", "lch", "oklab", "oklch", "srgb", "display-p3"] as const;
+  const byte = fc.nat(255);
+  const colors = fc.sample(fc.tuple(byte, byte, byte), { numRuns: runs, seed: 4 });
+  await page.setContent("<canvas width=1 height=1>");
+  const list = colors.map((rgb, at) => [formatColor(parseColor(`rgb(${rgb.join(" ")})`)!, names[at % names.length]!), rgb] as const);
+  const off = await page.evaluate((all) => {
+    const drawing = document.querySelector("canvas")!.getContext("2d", { willReadFrequently: true })!;
+    return all.flatMap(([text, rgb]) => {
+      drawing.fillStyle = text;
+      drawing.fillRect(0, 0, 1, 1);
+      const painted = drawing.getImageData(0, 0, 1, 1).data;
+      const difference = Math.max(...rgb.map((value, at) => Math.abs(value - painted[at]!)));
+      return difference ? [{ text, rgb, difference }] : [];
+    });
+  }, list);
+  console.log(`notations: ${list.length - off.length} of ${list.length} painted as the same pixel, the others one step off`);
+  // Converting in single precision the browser misses a byte by one at times, in channels near nothing and in the spaces that are far from sRGB.
+  expect(off.filter(({ difference }) => difference > 1)).toEqual([]);
+  expect(off.filter(({ text }) => /^(?:#|rgb|hsl|hwb|color\(srgb)/.test(text))).toEqual([]);
+  expect(off.length / list.length).toBeLessThan(0.01);
 });
 
 const grounds = `<!doctype html><style>body{background:#eef;margin:0}div{padding:10px}p{margin:0;width:200px;height:40px}

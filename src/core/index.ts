@@ -45,3 +45,4 @@ export { paletteOf, twinsIn, usualTwinDistance, type CustomProperty, type Palett
 export { nameColor, proposedNames } from "./palette/properties";
 export { joinColors, rewriteColors, type Rewriting } from "./palette/rewrite";
 export { colorSpots, type ColorSpot, type Role } from "./palette/values";
+export { reports } from "./report";

@@ -1,6 +1,6 @@
 /** What the interface can ask of the core in its worker. All of it is plain data. */
 import type {
-  Conditions, Edit, ElementRef, Finding, InkThere, Judged, Override, PageLayout, Plan, SafeDocument, SafeSheet, Slip, StandsOn, StoredFile, TextChange, Verdict,
+  AnalysedTextStyle, ColorSpot, Conditions, Edit, ElementRef, Finding, InkThere, Judged, Override, PageLayout, Palette, Plan, SafeDocument, SafeSheet, Slip, StandsOn, StoredFile, TextChange, Verdict,
 } from "@/core";
 
 export interface PageSummary {
@@ -14,6 +14,8 @@ export interface SiteSummary {
   pages: PageSummary[];
   sheets: string[];
   textStyles: number;
+  /** Colour values, as written. */
+  colors: number;
   findings: Finding[];
 }
 
@@ -80,6 +82,13 @@ export interface Engine {
   grounds(picked: ElementRef, places: readonly ElementRef[], conditions: Conditions): Promise<StandsOn[]>;
   /** The inks that stand on the picked text's ground. */
   inks(picked: ElementRef, conditions: Conditions): Promise<InkThere[]>;
+  palette(conditions: Conditions): Promise<Palette>;
+  /** What the text styles of the site come to. */
+  textStyles(conditions: Conditions): Promise<AnalysedTextStyle[]>;
+  /** Puts colours under a name of a custom property; the problem when it cannot be. */
+  nameColor(spots: ColorSpot[], name: string): Promise<{ changes: TextChange[]; problem: string | null }>;
+  /** A report by its id. */
+  report(id: string, conditions: Conditions): Promise<{ file: string; type: string; text: string }>;
   /** Colours that sheets and style attributes name, those most used first. */
   siteColors(): Promise<SiteColor[]>;
   slip(ref: ElementRef, conditions: Conditions): Promise<Slip | null>;

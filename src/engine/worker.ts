@@ -1,9 +1,10 @@
 /** The core in a web worker. It holds the site; the interface asks and shows. */
 import { expose } from "comlink";
 import {
-  changeSite, colorSpots, completions, documentOf, EditError, findingsFor, forcedStatesOf, groundsUnder, ignoredMessage, inksOn, isPlace, judgeChange, legibilityOn, overridesFor, pagesOf, planSteps, positionAt, rewritingFor, roleName,
-  ruleAround, safeDocument, safeSheets, sheetsOf, siteOf, slipFor, styledPage, textFile, textStyleKey,
-  type AddressOf, type Conditions, type SafeDocument, type Site, type KnownPage, type Layouts, type PageLayout, type StyledPage, type TextFile,
+  changeSite, colorSpots, completions, documentOf, EditError, findingsFor, forcedStatesOf, groundsUnder, ignoredMessage, inksOn, isPlace,
+  judgeChange, legibilityOn, nameColor, overridesFor, pagesOf, paletteOf, planSteps, positionAt, reports, rewritingFor, roleName,
+  ruleAround, safeDocument, safeSheets, sheetsOf, siteOf, slipFor, styledPage, textFile, textStyleKey, textStylesOf, type AddressOf, type
+  Conditions, type KnownPage, type Layouts, type PageLayout, type SafeDocument, type Site, type StyledPage, type TextFile,
 } from "@/core";
 import type { Engine, PagePatch, PageView, PlaceView, SiteColor, SiteSummary } from "./protocol";
 
@@ -137,6 +138,7 @@ const engine: Engine = {
       }),
       sheets: sheetsOf(site).map(({ path }) => path),
       textStyles: keys.size,
+      colors: new Set(colorSpots(site).map(({ value }) => value)).size,
       findings: findingsFor({ site, pages, conditions, layouts: knownLayouts() }),
     };
   },
@@ -150,6 +152,26 @@ const engine: Engine = {
   grounds: async (picked, places, conditions) => groundsUnder(site, picked, places, conditions, knownLayouts()),
 
   inks: async (picked, conditions) => inksOn(site, picked, conditions, knownLayouts()),
+
+  palette: async (conditions) => paletteOf(site, conditions, knownLayouts()),
+
+  textStyles: async (conditions) => textStylesOf(pagesOf(site).map((file) => styledPage(site, file, conditions)), knownLayouts()),
+
+  nameColor: async (spots, name) => {
+    const taken = new Set([...colorSpots(site)].flatMap(({ property }) => (property.startsWith("--") ? [property] : [])));
+    try {
+      return { changes: nameColor(site, spots, name, taken), problem: null };
+    } catch (error) {
+      if (error instanceof EditError) return { changes: [], problem: error.message };
+      throw error;
+    }
+  },
+
+  report: async (id, conditions) => {
+    const report = reports.find((one) => one.id === id);
+    if (!report) throw new RangeError(`There is no report ${id}.`);
+    return { file: report.file, type: report.type, text: report.make({ site, conditions, layouts: knownLayouts() }) };
+  },
 
   siteColors: async () => {
     const colors = new Map<string, SiteColor>();

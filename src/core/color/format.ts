@@ -56,6 +56,8 @@ export interface FormatOptions {
 }
 
 const mostDigits = 8;
+/** How near a byte has to be hit, in bytes: browsers convert in single precision and by rounded matrices, and must hit it, too. */
+const sureOf = 0.3;
 
 /**
  * A colour in a notation. Colours outside the notation's gamut are mapped into it (CSS Color 4, 13.2).
@@ -68,12 +70,12 @@ export function formatColor(color: Color, notation: Notation, options: FormatOpt
   const fitted = toGamut(color, space);
   if (options.digits !== undefined) return write(fitted, notation, options.digits, options);
   // Inside sRGB not even what a screen would clip may differ; beyond it, what a screen shows.
-  const bytes = (one: Color) => solid((inGamut(color, "srgb") ? convertColor(one, "srgb") : toGamut(one, "srgb")).channels).map((value) => Math.round(value * 255));
-  const wanted = bytes(color);
+  const bytes = (one: Color) => solid((inGamut(color, "srgb") ? convertColor(one, "srgb") : toGamut(one, "srgb")).channels).map((value) => value * 255);
+  const wanted = bytes(color).map(Math.round);
   for (let digits = 0; digits < mostDigits; digits += 1) {
     const written = roundChannels(fitted, notation, digits);
     const close =
-      differenceOk(written, fitted) <= 0.0005 && bytes(written).every((value, at) => value === wanted[at]);
+      differenceOk(written, fitted) <= 0.0005 && bytes(written).every((value, at) => Math.abs(value - wanted[at]!) < sureOf);
     if (close) return write(fitted, notation, digits, options);
   }
   return write(fitted, notation, mostDigits, options);

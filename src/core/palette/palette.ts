@@ -232,7 +232,7 @@ function groundKey(page: KnownPage, { ground }: Legibility): string {
 }
 
 function blendName(page: KnownPage, { ground }: Legibility): string {
-  if (ground.from === null) return "what lies under";
+  if (ground.from === null) return "see-through layers";
   const { element } = page.styles[ground.from]!;
   const name = element.classes[0] ? `.${element.classes[0]}` : element.tag;
   return ground.kind === "color" ? `see-through ${name}` : `${ground.kind} of ${name}`;

@@ -3,7 +3,7 @@ import { attachedDeclarations } from "../cascade/blocks";
 import { attributeSource } from "../edits/attributes";
 import { sheetTexts } from "../edits/locate";
 import { declarationsIn } from "../findings/declarations";
-import { componentsOf, type Component } from "../source/css/components";
+import { componentsOf, type Component, type ComponentOf } from "../source/css/components";
 import type { Declaration } from "../source/css/syntax";
 import { documentOf } from "../source/html/document";
 import { pagesOf, sheetsOf, type Site } from "../source/site";
@@ -15,13 +15,15 @@ export interface ReferenceSpot {
   property: string;
   path: string;
   declaration: number;
+  /** Whether it stands in a gradient that names no space to mix in. */
+  inGradient: boolean;
 }
 
 export function referenceSpots(site: Site): ReferenceSpot[] {
   const spots: ReferenceSpot[] = [];
   const add = (declaration: Declaration, path: string, offset: number) => {
     if (!declaration.valueText.includes("var(")) return;
-    for (const name of referencesOf(componentsOf(declaration.valueText))) spots.push({ name, property: declaration.property, path, declaration: offset + declaration.start });
+    for (const found of referencesOf(componentsOf(declaration.valueText), false)) spots.push({ ...found, property: declaration.property, path, declaration: offset + declaration.start });
   };
   for (const file of [...sheetsOf(site), ...pagesOf(site)]) {
     for (const sheet of sheetTexts(site, file)) for (const declaration of declarationsIn(sheet.items)) add(declaration, file.path, sheet.offset);
@@ -34,10 +36,15 @@ export function referenceSpots(site: Site): ReferenceSpot[] {
   return spots;
 }
 
-function referencesOf(components: readonly Component[]): string[] {
+function referencesOf(components: readonly Component[], inGradient: boolean): { name: string; inGradient: boolean }[] {
   return components.flatMap((component) => {
     if (component.type !== "function" && component.type !== "block") return [];
-    const own = component.type === "function" && component.name === "var" && component.args[0]?.type === "ident" ? [component.args[0].name] : [];
-    return [...own, ...referencesOf(component.args)];
+    const own = component.type === "function" && component.name === "var" && component.args[0]?.type === "ident" ? [{ name: component.args[0].name, inGradient }] : [];
+    return [...own, ...referencesOf(component.args, inGradient || (component.type === "function" && mixesByNotation(component)))];
   });
+}
+
+/** Whether colours in a function are mixed in a space that follows from their notations (CSS Images 4, 3.1; CSS Color 4, 12.1). */
+export function mixesByNotation(component: ComponentOf<"function">): boolean {
+  return component.name.endsWith("-gradient") && !component.args.some((part) => part.type === "ident" && part.name.toLowerCase() === "in");
 }

@@ -3,6 +3,7 @@ import { formatColor, parseColor, type FormatOptions, type Notation } from "../c
 import { differenceOk, inGamut } from "../color/gamut";
 import { nearestName } from "../color/format";
 import { toSrgb } from "../color/contrast";
+import { notationOf } from "../color/written";
 import type { TextChange } from "../source/changes";
 import type { ColorSpot } from "./values";
 
@@ -19,13 +20,21 @@ export interface Rewriting {
 /** Two distances that no eye tells apart, as `formatColor` promises them. */
 const exact = 0.0005;
 
+/** Notations whose colours gradients mix in sRGB; all others are mixed in OKLab (CSS Color 4, 12.1). */
+const older: ReadonlySet<string> = new Set(["hex", "name", "rgb", "hsl", "hwb"]);
+const isOlder = (notation: string | undefined) => notation !== undefined && older.has(notation);
+
 export function rewriteColors(spots: readonly ColorSpot[], notation: Notation, options: FormatOptions = {}): Rewriting {
   const result: Rewriting = { changes: [], same: 0, different: [], left: [] };
-  for (const { value, css, path, start, end, line } of spots) {
+  for (const { value, css, mixed, path, start, end, line } of spots) {
     const color = css === null ? null : parseColor(value);
     const leave = (reason: string) => result.left.push({ value, reason, path, line });
     if (!color) {
       leave("What it comes to depends on where it stands.");
+      continue;
+    }
+    if (mixed && isOlder(notationOf(value)?.notation) !== isOlder(notation)) {
+      leave("It stands in a gradient, which would mix its colours another way.");
       continue;
     }
     if (notation === "name" && color.alpha !== 0 && nearestName(color).distance > 0) {
@@ -52,7 +61,13 @@ export function rewriteColors(spots: readonly ColorSpot[], notation: Notation, o
   return result;
 }
 
-/** All the spots written as one value. */
+/** All the spots written as one value; in gradients in a notation that is mixed as before. */
 export function joinColors(spots: readonly ColorSpot[], value: string): TextChange[] {
-  return spots.filter((spot) => spot.value !== value).map(({ path, start, end }) => ({ path, start, end, insert: value }));
+  const color = parseColor(value);
+  const olderNow = isOlder(notationOf(value)?.notation);
+  return spots.flatMap((spot) => {
+    const older = isOlder(notationOf(spot.value)?.notation);
+    const insert = spot.mixed && color && older !== olderNow ? formatColor(color, older ? "hex" : "oklch") : value;
+    return spot.value === insert ? [] : [{ path: spot.path, start: spot.start, end: spot.end, insert }];
+  });
 }

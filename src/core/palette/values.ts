@@ -10,6 +10,7 @@ import { componentsOf, type Component } from "../source/css/components";
 import type { Declaration, Item } from "../source/css/syntax";
 import { documentOf } from "../source/html/document";
 import { positionAt } from "../source/lines";
+import { mixesByNotation, referenceSpots } from "./references";
 import { pagesOf, sheetsOf, type Site, type TextFile } from "../source/site";
 
 export type Role = "ink" | "ground" | "edge" | "line" | "shadow" | "named" | "other";
@@ -30,6 +31,8 @@ export interface ColorSpot {
   column: number;
   /** Start of the declaration, as declarations are told apart. */
   declaration: number;
+  /** Whether it is mixed with others in a space that follows from how they are written: in a gradient that names none. */
+  mixed: boolean;
 }
 
 /** Properties in which a colour's name is a word of its own. */
@@ -42,12 +45,19 @@ const known = new WeakMap<TextFile, ColorSpot[]>();
 
 /** In the order of sheets, then pages; nothing in comments, strings and addresses. */
 export function colorSpots(site: Site): ColorSpot[] {
-  return [...sheetsOf(site), ...pagesOf(site)].flatMap((file) => {
+  const names = namesInGradients(site);
+  const spots = [...sheetsOf(site), ...pagesOf(site)].flatMap((file) => {
     // Which sheets a page embeds does not depend on other files; its imports do, but those are files of their own.
     let spots = known.get(file);
     if (!spots) known.set(file, (spots = spotsIn(site, file)));
     return spots;
   });
+  return names.size ? spots.map((spot) => (names.has(spot.property) ? { ...spot, mixed: true } : spot)) : spots;
+}
+
+/** Custom properties that gradients without a space of their own refer to. */
+function namesInGradients(site: Site): ReadonlySet<string> {
+  return new Set(referenceSpots(site).flatMap(({ name, inGradient }) => (inGradient ? [name] : [])));
 }
 
 function spotsIn(site: Site, file: TextFile): ColorSpot[] {
@@ -55,7 +65,7 @@ function spotsIn(site: Site, file: TextFile): ColorSpot[] {
   const add = (declaration: Declaration, selector: string, offset: number) => {
     const isCustom = declaration.property.startsWith("--");
     if (withoutColor.has(declaration.property)) return;
-    for (const { start, end } of colorSpans(componentsOf(declaration.valueText), isCustom)) {
+    for (const { start, end, mixed } of colorSpans(componentsOf(declaration.valueText), isCustom, false)) {
       const value = declaration.valueText.slice(start, end);
       const color = parseColor(value);
       const at = offset + declaration.value.start + start;
@@ -69,6 +79,7 @@ function spotsIn(site: Site, file: TextFile): ColorSpot[] {
         start: at,
         end: at + value.length,
         declaration: offset + declaration.start,
+        mixed,
         ...positionAt(file.text, at),
       });
     }
@@ -104,21 +115,27 @@ export function roleOf(property: string): Role {
   return property.endsWith("shadow") || property === "filter" ? "shadow" : "other";
 }
 
+interface Span {
+  start: number;
+  end: number;
+  mixed: boolean;
+}
+
 /** Where colours stand in a value; `currentcolor` and references are not values of their own. */
-function colorSpans(components: readonly Component[], isCustom: boolean): { start: number; end: number }[] {
+function colorSpans(components: readonly Component[], isCustom: boolean, mixed: boolean): Span[] {
   return components.flatMap((component) => {
     const color = colorFromComponent(component);
     // In a custom property a word may be anything; it counts when it stands alone.
     if (color && component.type === "ident" && isCustom && components.length > 1) return [];
-    if (color && color.kind !== "current") return partsOf(component, color);
-    return component.type === "function" || component.type === "block" ? colorSpans(component.args, isCustom) : [];
+    if (color && color.kind !== "current") return partsOf(component, color, mixed);
+    if (component.type === "function") return colorSpans(component.args, isCustom, mixed || mixesByNotation(component));
+    return component.type === "block" ? colorSpans(component.args, isCustom, mixed) : [];
   });
 }
 
 /** Of a mix, a relative colour or a pair for two schemes, the colours in it are what can be written otherwise. */
-function partsOf(component: Component, color: ColorValue): { start: number; end: number }[] {
+function partsOf(component: Component, color: ColorValue, mixed: boolean): Span[] {
   const derived = color.kind === "mix" || color.kind === "relative" || color.kind === "light-dark";
-  if (derived && component.type === "function") return colorSpans(component.args, false);
-  return [{ start: component.start, end: component.end }];
+  if (derived && component.type === "function") return colorSpans(component.args, false, color.kind === "light-dark" && mixed);
+  return [{ start: component.start, end: component.end, mixed }];
 }
-

@@ -1,12 +1,12 @@
 "use client";
 
-import { diffLines } from "diff";
 import { useEffect, useRef, useState } from "react";
 import { siteOf, type StoredFile } from "@/core";
 import { startEngine } from "@/engine/client";
 import { frameSandbox, showPage } from "@/preview/frame";
 import { isChanged } from "@/store/write";
 import type { PageView } from "@/engine/protocol";
+import { LineDifference } from "../shared/LineDifference";
 import { plural } from "../shared/numbers";
 import { useEngine, useWorkspace } from "../workspace/context";
 import { useExport } from "./ExportMenu";
@@ -36,57 +36,6 @@ export function Changes() {
       </section>
       <BeforeAfter />
     </main>
-  );
-}
-
-interface Line {
-  kind: "same" | "gone" | "new" | "gap";
-  before: number | null;
-  after: number | null;
-  text: string;
-}
-
-/** Lines left standing around a change. */
-const around = 2;
-
-function linesOf(before: string, after: string): Line[] {
-  const all: Line[] = [];
-  let old = 1;
-  let now = 1;
-  for (const part of diffLines(before, after)) {
-    for (const text of part.value.replace(/\r?\n$/, "").split(/\r?\n/)) {
-      if (part.added) all.push({ kind: "new", before: null, after: now++, text });
-      else if (part.removed) all.push({ kind: "gone", before: old++, after: null, text });
-      else all.push({ kind: "same", before: old++, after: now++, text });
-    }
-  }
-  const near = all.map((_, at) => all.slice(Math.max(0, at - around), at + around + 1).some(({ kind }) => kind !== "same"));
-  return all.flatMap((line, at) => (near[at] ? [line] : near[at - 1] ? [{ kind: "gap" as const, before: null, after: null, text: "" }] : []));
-}
-
-const signs = { same: "", gone: "\u2212", new: "+", gap: "" };
-const words = { same: "", gone: "was", new: "now", gap: "" };
-
-function LineDifference({ before, after }: { before: string; after: string }) {
-  return (
-    <table className={styles.lines}>
-      <tbody>
-        {linesOf(before, after).map((line, at) =>
-          line.kind === "gap" ? (
-            <tr key={at} className={styles.gap}>
-              <td colSpan={4}>…</td>
-            </tr>
-          ) : (
-            <tr key={at} className={styles[line.kind]}>
-              <td>{line.before}</td>
-              <td>{line.after}</td>
-              <td aria-label={words[line.kind]}>{signs[line.kind]}</td>
-              <td>{line.text}</td>
-            </tr>
-          ),
-        )}
-      </tbody>
-    </table>
   );
 }
 

@@ -1,18 +1,19 @@
 "use client";
 
 import { App, Dropdown } from "antd";
-import { fileBytes } from "@/core";
+import { fileBytes, reports } from "@/core";
 import { markWritten } from "@/store/sites";
 import { changedMeanwhile, download, isChanged, writeBack, zipOf } from "@/store/write";
 import { MatButton } from "../shared/Mat";
 import { plural } from "../shared/numbers";
-import { useWorkspace, useWorkspaceStore } from "../workspace/context";
+import { useEngine, useWorkspace, useWorkspaceStore } from "../workspace/context";
 
 const fileName = (name: string) => name.replace(/[^\p{L}\p{N}._-]+/gu, "-").replace(/^-+|-+$/g, "") || "site";
 
 /** The ways out. */
 export function useExport() {
   const store = useWorkspaceStore();
+  const engine = useEngine();
   const { message, modal } = App.useApp();
 
   const files = () => [...store.getState().files.values()];
@@ -52,7 +53,11 @@ export function useExport() {
       message.error(`The folder could not be written: ${(error as Error).message} Nothing is lost here.`);
     }
   };
-  return { saveZip, saveFile, saveBack };
+  const saveReport = async (id: string) => {
+    const { file, type, text } = await engine.report(id, store.getState().conditions);
+    download(`${name()}-${file}`, new TextEncoder().encode(text), type);
+  };
+  return { saveZip, saveFile, saveBack, saveReport };
 }
 
 function confirmOverwrite(modal: ReturnType<typeof App.useApp>["modal"], paths: readonly string[]): Promise<boolean> {
@@ -71,12 +76,14 @@ function confirmOverwrite(modal: ReturnType<typeof App.useApp>["modal"], paths: 
 export function ExportMenu() {
   const files = useWorkspace((state) => state.files);
   const record = useWorkspace((state) => state.record);
-  const { saveZip, saveFile, saveBack } = useExport();
+  const { saveZip, saveFile, saveBack, saveReport } = useExport();
   const changed = [...files.values()].filter(isChanged);
   const items = [
       { key: "changed", label: `Changed files as zip (${changed.length})`, disabled: changed.length === 0, onClick: () => saveZip("changed") },
       { key: "all", label: "Whole site as zip", onClick: () => saveZip("all") },
       ...(record?.folder ? [{ key: "folder", label: `Write back into ${record.folder.name}`, onClick: () => void saveBack() }] : []),
+      { type: "divider" as const },
+      ...reports.map(({ id, label }) => ({ key: id, label, onClick: () => void saveReport(id) })),
       ...(changed.length ? [{ type: "divider" as const }] : []),
       ...changed.map(({ path }) => ({ key: path, label: path, onClick: () => saveFile(path) })),
   ];

@@ -1,6 +1,6 @@
 "use client";
 
-import { memo } from "react";
+import { memo, useEffect, useRef } from "react";
 import { formatColor, parseColor, type Contender, type ElementRef, type Slip, type SlipRowValue, type Target } from "@/core";
 import type { Shown } from "../page/PageDesk";
 import { Prose } from "../shared/Prose";
@@ -25,10 +25,14 @@ interface Props {
 export const Row = memo(function Row({ row, slip, target, places, shown, open, onOpen }: Props) {
   const draft = useDraft(row, slip, target);
   const Chapter = open ? chapters[row.id] : undefined;
+  const group = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (open) group.current!.scrollIntoView({ block: "nearest" });
+  }, [open]);
   const off = row.idle.some(({ state }) => state === "off");
   const ignored = row.idle.some(({ state }) => state === "ignored");
   return (
-    <div className={open ? `${styles.row} ${styles.open}` : styles.row} role="group" aria-label={row.label}>
+    <div ref={group} className={open ? `${styles.row} ${styles.open}` : styles.row} role="group" aria-label={row.label}>
       <span className={styles.name}>
         {row.label}
         {ignored && (

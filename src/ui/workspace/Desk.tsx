@@ -10,6 +10,7 @@ import { showTime } from "../shared/numbers";
 import { useRoom } from "../shared/Room";
 import { useWorkspace, WorkspaceProvider } from "./context";
 import styles from "./Desk.module.css";
+import { Survey } from "./Survey";
 
 /** The open site: the mat on top, a view below. */
 export function Desk({ id, children }: { id: string; children: ReactNode }) {
@@ -43,7 +44,12 @@ function DeskBody({ children }: { children: ReactNode }) {
       </main>
     );
   }
-  return children;
+  return (
+    <>
+      <Survey />
+      {children}
+    </>
+  );
 }
 
 function DeskMat({ id }: { id: string }) {
@@ -52,6 +58,7 @@ function DeskMat({ id }: { id: string }) {
   const undo = useWorkspace((state) => state.undo);
   const redo = useWorkspace((state) => state.redo);
   const changed = useWorkspace((state) => [...state.files.values()].filter(({ file, original }) => file.kind !== "other" && file.text !== original).length);
+  const colors = useWorkspace((state) => state.summary?.colors);
   const { room, setRoom } = useRoom();
   useHistoryKeys(undo, redo);
   return (
@@ -61,6 +68,9 @@ function DeskMat({ id }: { id: string }) {
       </span>
       <nav className={matStyles.tabs} aria-label="Views">
         <Tab href={`/site/${id}/page`}>Page</Tab>
+        <Tab href={`/site/${id}/colours`} count={colors}>
+          Colours
+        </Tab>
         <Tab href={`/site/${id}/changes`} count={changed}>
           Changes
         </Tab>

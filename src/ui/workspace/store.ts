@@ -42,6 +42,8 @@ export interface Workspace {
   save: SaveState;
   notice: string | null;
   unstyled: boolean;
+  /** Counts the times that pages that are not shown were laid out. */
+  surveys: number;
 }
 
 export interface SourcePlace {
@@ -62,6 +64,8 @@ export interface WorkspaceActions {
   /** Plans an edit and shows it on the page without writing; null takes it off again. */
   rehearse(edit: Edit | null): Promise<PlanResult>;
   write(edit: Edit, label: string): Promise<PlanResult>;
+  /** The pages that are not shown were laid out: what is counted over the site is counted anew. */
+  surveyed(): void;
   undo(): Promise<void>;
   redo(): Promise<void>;
   /** Reads the site again after another window has written. */
@@ -78,7 +82,7 @@ export type WorkspaceStore = ReturnType<typeof createWorkspace>;
 
 const initial: Workspace = {
   status: "loading", record: null, files: new Map(), redoable: 0, conditions: defaultConditions, summary: null, reading: null, page: null, view: null,
-  viewNumber: 0, picked: null, slip: null, reach: null, rehearsal: null, source: null, save: { kind: "saving" }, notice: null, unstyled: false,
+  viewNumber: 0, picked: null, slip: null, reach: null, rehearsal: null, source: null, save: { kind: "saving" }, notice: null, unstyled: false, surveys: 0,
 };
 
 export function createWorkspace(engine: Remote<Engine>) {
@@ -244,6 +248,11 @@ export function createWorkspace(engine: Remote<Engine>) {
       },
 
       setUnstyled: (unstyled) => set({ unstyled }),
+
+      surveyed: () => {
+        set({ surveys: get().surveys + 1 });
+        void refreshSummary();
+      },
 
       layOut: async (layout) => {
         const { page, view, rehearsal, conditions } = get();

@@ -1,0 +1,188 @@
+/** Choosing and checking colours, in the slip and over the whole site. */
+import { expect, test, type Page } from "@playwright/test";
+import { downloaded, field, openSample, pickByKeyboard, ready, shownPage, slip, unzipTexts } from "./support/desk";
+
+const twoGrounds = {
+  "index.html": '<!doctype html><link rel="stylesheet" href="main.css"><body><h1>Pier one</h1><h2>On paper</h2><section><h2>On sand</h2></section>',
+  "main.css": "body { background: white; font: 16px/1.5 serif }\nh2 {\n  font-size: 20px;\n  font-weight: 400;\n  color: #8a9aa6;\n}\nsection { background: #e8e0d0; padding: 8px }\n",
+};
+
+async function open(page: Page, files: Record<string, string>): Promise<void> {
+  await page.goto("/");
+  await page.getByLabel("Files to open").setInputFiles(
+    Object.entries(files).map(([name, text]) => ({ name, mimeType: name.endsWith(".css") ? "text/css" : "text/html", buffer: Buffer.from(text) })),
+  );
+  await ready(page);
+}
+
+const openRow = (page: Page, label: string) => slip(page).getByRole("button", { name: new RegExp(`^${label}: .*Why$`) }).click();
+const heading = (page: Page, name: string) => shownPage(page).getByRole("heading", { name });
+
+async function changedFile(page: Page, path: string): Promise<string> {
+  const zip = await downloaded(page, async () => {
+    await page.getByRole("button", { name: "Export" }).click();
+    await page.getByRole("menuitem", { name: /Changed files/ }).click();
+  });
+  return unzipTexts(zip)[path]!;
+}
+
+test("a pasted hsl colour is written as oklch", async ({ page }) => {
+  await openSample(page);
+  await pickByKeyboard(page, "Winter sailings");
+  await field(page, "Ink").fill("hsl(205 35% 40%)");
+  await field(page, "Ink").press("Enter");
+  await expect(heading(page, "Winter sailings")).toHaveCSS("color", "rgb(66, 108, 138)");
+  await openRow(page, "Ink");
+  await slip(page).getByText("In every notation").click();
+  await slip(page).getByRole("group", { name: "oklch", exact: true }).getByRole("button", { name: "Write" }).click();
+  await expect(field(page, "Ink")).toHaveValue(/^oklch\(/);
+  const sheet = await changedFile(page, "css/ferry.css");
+  expect(sheet).toMatch(/color: oklch\([\d. %]+\);/);
+});
+
+test("a heading that fails on two grounds passes on both, by the nearest and by the ladder", async ({ page }) => {
+  await open(page, twoGrounds);
+  const marks = page.getByRole("list", { name: "Marks" }).getByRole("listitem");
+  await expect(marks).toHaveCount(2);
+  await pickByKeyboard(page, "On paper");
+  await openRow(page, "Ink");
+  await expect(slip(page).getByText(/on white, body · 1 place · needs 4.5/)).toBeVisible();
+  await expect(slip(page).getByText(/on #e8e0d0, section · 1 place · needs 4.5/)).toBeVisible();
+  await slip(page).getByRole("button", { name: /^Write the nearest that passes/ }).click();
+  await expect(marks).toHaveCount(0);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(marks).toHaveCount(2);
+
+  const ladder = slip(page).getByRole("slider", { name: "Lightness", exact: true });
+  await ladder.focus();
+  await ladder.press("Shift+ArrowLeft");
+  await ladder.press("Shift+ArrowLeft");
+  await expect(heading(page, "On paper")).not.toHaveCSS("color", "rgb(138, 154, 166)");
+  await ladder.press("Escape");
+  await expect(heading(page, "On paper")).toHaveCSS("color", "rgb(138, 154, 166)");
+  await ladder.press("Shift+ArrowLeft");
+  await ladder.press("Shift+ArrowLeft");
+  await ladder.press("ArrowLeft");
+  await ladder.press("Enter");
+  await expect(marks).toHaveCount(0);
+  expect(await changedFile(page, "main.css")).toMatch(/^body \{.*\nh2 \{\n {2}font-size: 20px;\n {2}font-weight: 400;\n {2}color: #[0-9a-f]{6};\n\}\nsection/);
+});
+
+test("a ground that would make texts fail says so before it is written", async ({ page }) => {
+  await open(page, twoGrounds);
+  await pickByKeyboard(page, "On sand");
+  await openRow(page, "Ground");
+  await expect(slip(page).getByText(/under #8a9aa6, section heading · 1 place/)).toBeVisible();
+  await pickByKeyboard(page, "Pier one").catch(() => undefined);
+  await pickByKeyboard(page, "On sand").catch(() => undefined);
+  await field(page, "Ground").fill("#111");
+  await expect(slip(page).getByText(/1 place can be read that could not/)).toBeVisible();
+});
+
+test("trials stand side by side, are walked with keys and written with Enter", async ({ page }) => {
+  await openSample(page);
+  await pickByKeyboard(page, "Winter sailings");
+  await openRow(page, "Ink");
+  const trials = slip(page).getByRole("radiogroup", { name: "Trials of ink" });
+  await expect(trials.getByRole("radio")).toHaveCount(5);
+  await slip(page).getByLabel("Add a trial of ink").fill("#5d4037");
+  await slip(page).getByLabel("Add a trial of ink").press("Enter");
+  await expect(trials.getByRole("radio", { name: "#5d4037" })).toBeChecked();
+  await expect(heading(page, "Winter sailings")).toHaveCSS("color", "rgb(93, 64, 55)");
+  await trials.getByRole("radio", { name: "#5d4037" }).press("ArrowLeft");
+  await expect(heading(page, "Winter sailings")).not.toHaveCSS("color", "rgb(93, 64, 55)");
+  await trials.getByRole("radio", { checked: true }).press("ArrowRight");
+  await trials.getByRole("radio", { checked: true }).press("Enter");
+  await expect(field(page, "Ink")).toHaveValue("#5d4037");
+});
+
+test("twins are joined after a look at what changes", async ({ page }) => {
+  await openSample(page);
+  await page.getByRole("link", { name: /^Colours/ }).click();
+  const values = page.getByRole("region", { name: "Values" });
+  await expect(values.getByText(/can hardly be told apart/).first()).toBeVisible();
+  const before = await values.getByRole("checkbox").count();
+  await values.getByRole("button", { name: /for both$/ }).last().click();
+  const dialog = page.getByRole("dialog");
+  await expect(dialog.getByRole("status")).toContainText(/value/);
+  await expect(dialog.getByRole("table").first()).toBeVisible();
+  await dialog.getByRole("button", { name: "Write" }).click();
+  await expect(values.getByRole("checkbox")).toHaveCount(before - 1);
+});
+
+test("the whole sheet is rewritten, and no pixel of the page changes", async ({ page }) => {
+  await openSample(page);
+  const shot = async () => (await page.locator('iframe[title="The page"]').screenshot()).toString("base64");
+  await expect(page.getByRole("list", { name: "Marks" }).getByRole("button").first()).toBeVisible();
+  const before = await shot();
+  await page.getByRole("link", { name: /^Colours/ }).click();
+  await page.getByRole("button", { name: "Rewrite all…" }).click();
+  await page.getByRole("button", { name: "Show what changes" }).click();
+  const dialog = page.getByRole("dialog");
+  await expect(dialog.getByText(/\d+ values written anew, none changes on screen/)).toBeVisible();
+  await dialog.getByRole("button", { name: "Write" }).click();
+  await expect(page.getByRole("region", { name: "Values" }).getByText(/^oklch/).first()).toBeVisible();
+  await page.getByRole("link", { name: "Page", exact: true }).click();
+  await ready(page);
+  await expect(shownPage(page).getByRole("heading", { name: "Winter sailings" })).toHaveCSS("color", /oklch/);
+  await expect.poll(async () => (await shot()) === before).toBe(true);
+});
+
+test("a colour is named, and all its uses refer to the name", async ({ page }) => {
+  await open(page, twoGrounds);
+  await page.getByRole("link", { name: /^Colours/ }).click();
+  await page.getByRole("region", { name: "Values" }).getByRole("button", { name: /^#8a9aa6/ }).click();
+  await page.getByRole("button", { name: "Name as custom property" }).click();
+  await page.getByLabel("Name", { exact: true }).fill("haze");
+  await page.getByRole("button", { name: "Show what changes" }).click();
+  await expect(page.getByRole("alert").filter({ hasText: "two hyphens" })).toBeVisible();
+  await page.getByLabel("Name", { exact: true }).fill("--haze");
+  await page.getByRole("button", { name: "Show what changes" }).click();
+  await expect(page.getByRole("status").filter({ hasText: "no place comes out differently" })).toBeVisible();
+  await page.getByRole("dialog").getByRole("button", { name: "Write" }).click();
+  await page.getByText("Custom properties", { exact: true }).click();
+  await expect(page.getByRole("row", { name: /--haze/ })).toContainText("1 time");
+});
+
+test("a pair that fails is fixed in place, and steps lead to its places", async ({ page }) => {
+  await open(page, twoGrounds);
+  await page.getByRole("link", { name: /^Colours/ }).click();
+  await page.getByRole("button", { name: /#8a9aa6 on white.*fails/ }).click();
+  await page.getByRole("button", { name: /Write the nearest that passes/ }).click();
+  await page.getByRole("dialog").getByRole("button", { name: "Write" }).click();
+  await expect(page.getByText("All 3 pairs can be read.")).toBeVisible();
+  await page.getByRole("button", { name: /on #e8e0d0.*passes/ }).click();
+  await page.getByRole("button", { name: /^index.html, element/ }).click();
+  await expect(slip(page).getByRole("heading", { name: "Section heading" })).toBeVisible();
+});
+
+test("the converter reads any notation, one or many, and says what is wrong", async ({ page }) => {
+  await openSample(page);
+  await page.getByRole("link", { name: /^Colours/ }).click();
+  await page.getByText("Converter", { exact: true }).click();
+  const paste = page.getByLabel("Colours to convert, one a line");
+  await paste.fill("hsl(205 35% 40%)");
+  await expect(page.getByRole("group", { name: "hex", exact: true })).toContainText("#426c8a");
+  await paste.fill("rgb(1 2)");
+  await expect(page.getByRole("alert").filter({ hasText: "at character" })).toContainText("channel");
+  await paste.fill("red\n#12\nlab(50 20 10)");
+  const list = page.getByRole("list", { name: "Converted" }).getByRole("listitem");
+  await expect(list).toHaveCount(3);
+  await expect(list.nth(0)).toContainText("oklch(");
+  await expect(list.nth(1)).toContainText("3, 4, 6 or 8 digits");
+});
+
+test("colours and contrast go out in open formats", async ({ page }) => {
+  await openSample(page);
+  const out = async (name: RegExp) => {
+    const bytes = await downloaded(page, async () => {
+      await page.getByRole("button", { name: "Export" }).click();
+      await page.getByRole("menuitem", { name }).click();
+    });
+    await expect(page.getByRole("menu")).toBeHidden();
+    return new TextDecoder().decode(bytes);
+  };
+  expect(JSON.parse(await out(/design tokens/)).color.$type).toBe("color");
+  expect(await out(/custom properties/)).toMatch(/^:root \{\n {2}--/);
+  expect(await out(/Contrast as a table/)).toContain("ink,ground,ratio");
+});

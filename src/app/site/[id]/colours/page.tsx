@@ -1,0 +1,5 @@
+import { Colors } from "@/ui/colors/Colors";
+
+export default function ColorsRoute() {
+  return <Colors />;
+}

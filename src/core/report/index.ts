@@ -1,0 +1,10 @@
+/** The list of reports. A new one is a file and a line here. */
+import { colorProperties } from "./colorProperties";
+import { colorTable } from "./colorTable";
+import { colorTokens } from "./colorTokens";
+import { contrastTable } from "./contrastTable";
+import type { Report } from "./types";
+
+export const reports: readonly Report[] = [colorTokens, colorProperties, colorTable, contrastTable];
+
+export type { Report } from "./types";

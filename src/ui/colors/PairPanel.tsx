@@ -1,0 +1,74 @@
+"use client";
+
+import { useState } from "react";
+import {
+  formatColor, nearestPassingInk, notationOf, parseColor, ratioOn, showRatio, type Color, type Need, type Palette, type PalettePair, type PaletteUse,
+} from "@/core";
+import { Ladder } from "../color/Ladder";
+import { plural } from "../shared/numbers";
+import { usePick } from "../shared/usePick";
+import type { Proposal } from "./Colors";
+import styles from "./Colors.module.css";
+
+/** One pair: its places, and a ladder to bring it to pass. */
+export function PairPanel({ pair, palette, onPropose }: { pair: PalettePair; palette: Palette; onPropose(proposal: Proposal): void }) {
+  const pick = usePick();
+  const spots = spotsOf(pair, palette);
+  const original = parseColor(pair.ink)!;
+  const [tried, setTried] = useState<{ of: PalettePair; color: Color } | null>(null);
+  const color = tried?.of === pair ? tried.color : original;
+  // The same value may stand on other grounds, too: it has to be enough on all of them.
+  const needs = palette.pairs.filter(({ ink }) => ink === pair.ink).flatMap((one) => (one.range ?? [one.ground]).map((ground): Need => ({ color: parseColor(ground)!, needs: one.needs })));
+  const found = nearestPassingInk(original, needs);
+  const written = notationOf(spots[0]?.value ?? "") ?? { notation: "hex" as const, options: {} };
+  const spell = (one: Color) => formatColor(one, written.notation === "name" ? "hex" : written.notation, written.options);
+  const worst = (one: Color) => Math.min(...needs.map((need) => ratioOn(one, need)));
+  const propose = (one: Color) => {
+    const value = spell(one);
+    const changes = spots.map(({ path, start, end }) => ({ path, start, end, insert: value }));
+    onPropose({ title: `Write ${value} for ${pair.inkName}`, label: `color: ${value}`, changes });
+    setTried(null);
+  };
+  return (
+    <section className={styles.panel} aria-label={`${pair.inkName} on ${pair.groundName}`}>
+      <h2>
+        <code>{pair.inkName}</code> on <code>{pair.groundName}</code>
+      </h2>
+      <p className={styles.specimen} style={{ color: formatColor(color, "rgb"), background: pair.range ? `linear-gradient(${pair.range[0]}, ${pair.range[1]})` : pair.ground }}>
+        Winter sailings, at half past six
+      </p>
+      {spots.length === 0 ? (
+        <p>The ink is not a value that stands in the sheets by itself. Open one of its places to see where it comes from.</p>
+      ) : (
+        <Ladder
+          color={color}
+          tracks={[{
+            key: "pair", label: `on ${pair.groundName} · needs ${pair.needs}${needs.length > 1 ? `, and on ${plural(needs.length - 1, "other ground")}` : ""}`, now: showRatio(worst(color)), passes: needs.every((need) => ratioOn(color, need) >= need.needs),
+            enough: (one) => needs.every((need) => ratioOn(one, need) >= need.needs), rungs: [],
+          }]}
+          nearest={pair.passes ? null : { ...found, label: found.passes ? `Write the nearest that passes: ${spell(found.color)}, ${showRatio(worst(found.color))}` : `No lightness at this hue is enough on all its grounds. The best reaches ${showRatio(worst(found.color))}.` }}
+          onTry={(one) => setTried({ of: pair, color: one })} onWrite={propose} onPutBack={() => setTried(null)}
+        />
+      )}
+      <h3>{plural(pair.places.length, "place")}</h3>
+      <ul className={styles.places}>
+        {pair.places.slice(0, 40).map((place) => (
+          <li key={`${place.page} ${place.index}`}>
+            <button type="button" className="text-button" onClick={() => pick(place)}>
+              {place.page}, element {place.index}
+            </button>
+          </li>
+        ))}
+        {pair.places.length > 40 && <li>and {pair.places.length - 40} more</li>}
+      </ul>
+    </section>
+  );
+}
+
+/** The values in the sheets that give the pair its ink. */
+function spotsOf(pair: PalettePair, { values }: Palette): PaletteUse[] {
+  const there = new Set(pair.places.map(({ page, index }) => `${page} ${index}`));
+  return values.filter(({ css }) => css === pair.ink).flatMap(({ uses }) =>
+    uses.filter(({ role, places }) => (role === "ink" || role === "named") && places.some(({ page, index }) => there.has(`${page} ${index}`))),
+  );
+}

@@ -1,0 +1,169 @@
+"use client";
+
+import { InputNumber, Select } from "antd";
+import { Fragment, useMemo, useState } from "react";
+import { joinColors, twinsIn, type PaletteValue, type Twins } from "@/core";
+import { Swatch } from "../color/Swatch";
+import type { Proposal } from "./Colors";
+import styles from "./Colors.module.css";
+
+interface Props {
+  values: readonly PaletteValue[];
+  current: string | null;
+  selected: ReadonlySet<string>;
+  /** Colours no further apart than this are twins; OKLab. */
+  within: number;
+  onCurrent(value: string): void;
+  onSelected(values: ReadonlySet<string>): void;
+  onWithin(within: number): void;
+  onPropose(proposal: Proposal): void;
+}
+
+const orders = [
+  { value: "use", label: "Most used first" },
+  { value: "hue", label: "By hue" },
+  { value: "lightness", label: "By lightness" },
+] as const;
+
+type Order = (typeof orders)[number]["value"];
+
+const greyBelow = 0.02;
+
+function sorted(values: readonly PaletteValue[], order: Order): PaletteValue[] {
+  const keys: Record<Order, (one: PaletteValue) => number> = {
+    use: () => 0,
+    // Greys have no hue worth the name: they come last, by lightness.
+    hue: ({ hue, chroma, lightness }) => (hue === null ? 3000 : chroma! < greyBelow ? 1000 + lightness! * 100 : hue),
+    lightness: ({ lightness }) => lightness ?? 2,
+  };
+  return [...values].sort((a, b) => keys[order](a) - keys[order](b));
+}
+
+const filters = [
+  { value: "", label: "All values" },
+  { value: "failing", label: "Those that fail" },
+  ...["ink", "ground", "edge", "line", "shadow", "named"].map((role) => ({ value: `role ${role}`, label: role === "named" ? "In custom properties" : `Used as ${role}` })),
+];
+
+/** Every colour value as it is written; spellings of one colour stand together, twins are offered for joining. */
+export function ValueList({ values, current, selected, within, onCurrent, onSelected, onWithin, onPropose }: Props) {
+  const [order, setOrder] = useState<Order>("use");
+  const [filter, setFilter] = useState("");
+  const notations = [...new Set(values.map(({ notation }) => notation))].sort();
+  const shown = useMemo(() => {
+    const kept = values.filter(({ failing, roles, notation }) => {
+      if (filter === "failing") return failing;
+      if (filter.startsWith("role ")) return roles.includes(filter.slice(5) as PaletteValue["roles"][number]);
+      return !filter.startsWith("in ") || notation === filter.slice(3);
+    });
+    return together(sorted(kept, order));
+  }, [values, order, filter]);
+  const twins = useMemo(() => twinsIn(values, within), [values, within]);
+
+  const toggle = (value: string) => {
+    const next = new Set(selected);
+    if (!next.delete(value)) next.add(value);
+    onSelected(next);
+  };
+  return (
+    <section className={styles.values} aria-label="Values">
+      <div className={styles.tools}>
+        <Select size="small" aria-label="Order" value={order} options={[...orders]} onChange={setOrder} popupMatchSelectWidth={false} />
+        <Select
+          size="small" aria-label="Show" value={filter} onChange={setFilter} popupMatchSelectWidth={false}
+          options={[...filters, ...notations.map((notation) => ({ value: `in ${notation}`, label: `Written in ${notation}` }))]}
+        />
+        <label>
+          Twins within{" "}
+          <InputNumber size="small" aria-label="Twins within" min={0} max={20} step={0.5} value={within * 100} onChange={(next) => typeof next === "number" && onWithin(next / 100)} className={styles.within} />
+        </label>
+      </div>
+      <ul>
+        {shown.map((value, at) => {
+          const before = shown[at - 1];
+          const same = before?.css != null && before.css === value.css;
+          return (
+            <Fragment key={value.value}>
+              <li className={value.value === current ? `${styles.value} ${styles.currentValue}` : styles.value}>
+                <input type="checkbox" aria-label={`Select ${value.value}`} checked={selected.has(value.value)} onChange={() => toggle(value.value)} />
+                <button type="button" onClick={() => onCurrent(value.value)} aria-current={value.value === current || undefined}>
+                  <Swatch css={value.css} size={30} />
+                  <code>{value.value}</code>
+                  <span className={styles.words}>
+                    {same && <em>the same colour, </em>}
+                    {value.words}
+                  </span>
+                  {value.failing && (
+                    <span className={styles.fails} title="Text with it cannot be read well enough somewhere">
+                      ▲<span className="visually-hidden"> fails somewhere</span>
+                    </span>
+                  )}
+                  <b>{value.places}</b>
+                </button>
+              </li>
+              {same && <SameColor a={before!} b={value} onPropose={onPropose} />}
+              {twinsBeside(twins, value.value, shown, at).map((pair) => (
+                <TwinLine key={`${pair.a} ${pair.b}`} pair={pair} values={values} onPropose={onPropose} />
+              ))}
+            </Fragment>
+          );
+        })}
+      </ul>
+      {shown.length === 0 && <p className={styles.none}>No value is like that.</p>}
+    </section>
+  );
+}
+
+/** Spellings of one colour stand behind the first of them. */
+function together(values: readonly PaletteValue[]): PaletteValue[] {
+  const groups = new Map<string, PaletteValue[]>();
+  for (const value of values) {
+    const key = value.css ?? `as written ${value.value}`;
+    groups.set(key, [...(groups.get(key) ?? []), value]);
+  }
+  return [...groups.values()].flat();
+}
+
+/** A pair of twins is told once, under the lower of the two. */
+function twinsBeside(twins: readonly Twins[], value: string, shown: readonly PaletteValue[], at: number): Twins[] {
+  return twins.filter(({ a, b }) => {
+    const other = a === value ? b : b === value ? a : null;
+    if (other === null) return false;
+    const otherAt = shown.findIndex((one) => one.value === other);
+    return otherAt >= 0 && otherAt < at;
+  });
+}
+
+function proposeJoin(from: PaletteValue, into: PaletteValue, onPropose: (proposal: Proposal) => void): void {
+  const changes = joinColors(from.uses, into.value);
+  onPropose({ title: `Write ${into.value} for ${from.value}`, label: `Join ${from.value} with ${into.value}`, changes });
+}
+
+function SameColor({ a, b, onPropose }: { a: PaletteValue; b: PaletteValue; onPropose(proposal: Proposal): void }) {
+  return (
+    <li className={styles.same}>
+      One colour in two spellings.{" "}
+      <button type="button" className="text-button" onClick={() => proposeJoin(b, a, onPropose)}>
+        Write {a.value} for both
+      </button>
+    </li>
+  );
+}
+
+function TwinLine({ pair, values, onPropose }: { pair: Twins; values: readonly PaletteValue[]; onPropose(proposal: Proposal): void }) {
+  const a = values.find(({ value }) => value === pair.a)!;
+  const b = values.find(({ value }) => value === pair.b)!;
+  return (
+    <li className={styles.twins}>
+      <span>
+        ◆ {pair.a} and {pair.b} can hardly be told apart ({(pair.distance * 100).toFixed(1)}).
+      </span>
+      <button type="button" className="text-button" onClick={() => proposeJoin(b, a, onPropose)}>
+        Use {pair.a} for both
+      </button>
+      <button type="button" className="text-button" onClick={() => proposeJoin(a, b, onPropose)}>
+        Use {pair.b} for both
+      </button>
+    </li>
+  );
+}

@@ -1,0 +1,47 @@
+"use client";
+
+import { useEffect, useRef } from "react";
+import { frameSandbox, showPage } from "@/preview/frame";
+import { layoutOf } from "@/preview/grounds";
+import { useEngine, useWorkspace } from "./context";
+import styles from "./Desk.module.css";
+
+/** More pages than this are looked under when they are opened. */
+const mostPages = 60;
+/** Milliseconds without a change before the pages that are not shown are laid out. */
+const calm = 1500;
+
+/** Lays out the pages that are not shown, one after the other, so that what lies under their texts is known, too. */
+export function Survey() {
+  const engine = useEngine();
+  const frame = useRef<HTMLIFrameElement>(null);
+  const files = useWorkspace((state) => state.files);
+  const conditions = useWorkspace((state) => state.conditions);
+  const shown = useWorkspace((state) => state.page);
+  const saving = useWorkspace((state) => state.save.kind === "saving");
+  const surveyed = useWorkspace((state) => state.surveyed);
+  useEffect(() => {
+    if (saving) return;
+    let current = true;
+    const survey = async () => {
+      const pages = [...files.values()].filter(({ file, path }) => file.kind === "html" && path !== shown).map(({ path }) => path);
+      for (const path of pages.slice(0, mostPages)) {
+        const view = await engine.page(path, conditions);
+        if (!current || !frame.current) return;
+        const page = await showPage(frame.current, view);
+        if (!current) return;
+        await page.document.fonts.ready;
+        const layout = await layoutOf(page, view.places.map(({ index }) => index), () => current);
+        if (!layout) return;
+        await engine.layOut(path, view.structure, layout, conditions, []);
+      }
+      if (current && pages.length) surveyed();
+    };
+    const timer = setTimeout(() => void survey(), calm);
+    return () => {
+      current = false;
+      clearTimeout(timer);
+    };
+  }, [engine, files, conditions, shown, saving, surveyed]);
+  return <iframe ref={frame} title="Pages that are not shown" sandbox={frameSandbox} tabIndex={-1} aria-hidden="true" className={styles.survey} style={{ width: conditions.width, height: conditions.height, colorScheme: conditions.scheme }} />;
+}
