@@ -1,6 +1,6 @@
 /** What the interface can ask of the core in its worker. All of it is plain data. */
 import type {
-  AnalysedTextStyle, ColorSpot, Conditions, Edit, ElementRef, Finding, InkThere, Judged, Override, PageLayout, Palette, Plan, SafeDocument, SafeSheet, Slip, StandsOn, StoredFile, TextChange, Verdict,
+  AnalysedTextStyle, ColorSpot, Conditions, Edit, ElementRef, Finding, InkThere, Judged, Override, PageLayout, Palette, Plan, SafeDocument, SafeSheet, Setting, Slip, StandsOn, StoredFile, TextChange, Verdict,
 } from "@/core";
 
 export interface PageSummary {
@@ -78,6 +78,10 @@ export interface Engine {
   summary(conditions: Conditions, report?: (done: number, of: number) => void): Promise<SiteSummary | null>;
   stopSummary(): Promise<void>;
   page(path: string, conditions: Conditions): Promise<PageView>;
+  /** How a longhand comes out in places, and what its units refer to. */
+  setting(picked: ElementRef, places: readonly ElementRef[], property: string, conditions: Conditions): Promise<Setting | null>;
+  /** Families the sheets of a site bring with them. */
+  ownFamilies(conditions: Conditions): Promise<string[]>;
   /** The grounds that the picked text's ink stands on, in these places. */
   grounds(picked: ElementRef, places: readonly ElementRef[], conditions: Conditions): Promise<StandsOn[]>;
   /** The inks that stand on the picked text's ground. */
@@ -91,6 +95,8 @@ export interface Engine {
   report(id: string, conditions: Conditions): Promise<{ file: string; type: string; text: string }>;
   /** Colours that sheets and style attributes name, those most used first. */
   siteColors(): Promise<SiteColor[]>;
+  /** The element around another; null for the root. */
+  parentOf(ref: ElementRef): Promise<number | null>;
   slip(ref: ElementRef, conditions: Conditions): Promise<Slip | null>;
   /** A plan that takes long gives way to the next one, unless it insists. */
   plan(edit: Edit, conditions: Conditions, insist?: boolean): Promise<PlanResult>;

@@ -3,7 +3,7 @@ import { expose } from "comlink";
 import {
   changeSite, colorSpots, completions, documentOf, EditError, findingsFor, forcedStatesOf, groundsUnder, ignoredMessage, inksOn, isPlace,
   judgeChange, legibilityOn, nameColor, overridesFor, pagesOf, paletteOf, planSteps, positionAt, reports, rewritingFor, roleName,
-  ruleAround, safeDocument, safeSheets, sheetsOf, siteOf, slipFor, styledPage, textFile, textStyleKey, textStylesOf, type AddressOf, type
+  ruleAround, safeDocument, safeSheets, settingOf, sheetsOf, siteOf, slipFor, styledPage, textFile, textStyleKey, textStylesOf, type AddressOf, type
   Conditions, type KnownPage, type Layouts, type PageLayout, type SafeDocument, type Site, type StyledPage, type TextFile,
 } from "@/core";
 import type { Engine, PagePatch, PageView, PlaceView, SiteColor, SiteSummary } from "./protocol";
@@ -149,6 +149,10 @@ const engine: Engine = {
 
   page: async (path, conditions) => viewOf(site, path, conditions),
 
+  setting: async (picked, places, property, conditions) => settingOf(site, picked, places, property, conditions),
+
+  ownFamilies: async (conditions) => [...new Set(pagesOf(site).flatMap((file) => styledPage(site, file, conditions).faces.map(({ family }) => family)))],
+
   grounds: async (picked, places, conditions) => groundsUnder(site, picked, places, conditions, knownLayouts()),
 
   inks: async (picked, conditions) => inksOn(site, picked, conditions, knownLayouts()),
@@ -182,6 +186,11 @@ const engine: Engine = {
       else colors.set(css, { css, value, uses: 1 });
     }
     return [...colors.values()].sort((a, b) => b.uses - a.uses);
+  },
+
+  parentOf: async ({ page, index }) => {
+    const file = textFile(site, page);
+    return file?.kind === "html" ? (documentOf(file).elements[index]?.parent?.index ?? null) : null;
   },
 
   slip: async (ref, conditions) => {

@@ -13,13 +13,15 @@ interface Props {
   proposed: readonly string[];
   /** What matters about a value, in few words. */
   figures(value: string): ReactNode;
+  /** Lines shown at least, where one is not enough to judge. */
+  lines?: number;
 }
 
 /** More than this cannot be compared at a glance. */
 const most = 6;
 
 /** Values side by side on the picked words. The page shows the one that is chosen; nothing is written until Enter. */
-export function Trials({ row, slip, draft, proposed, figures }: Props) {
+export function Trials({ row, slip, draft, proposed, figures, lines = 1 }: Props) {
   const [chosen, setChosen] = useState<readonly string[] | null>(null);
   const [typed, setTyped] = useState("");
   const list = useRef<HTMLDivElement>(null);
@@ -50,14 +52,14 @@ export function Trials({ row, slip, draft, proposed, figures }: Props) {
 
   return (
     <div className={styles.trials}>
-      <div className={styles.list} ref={list} role="radiogroup" aria-label={`Trials of ${row.label.toLowerCase()}`} style={{ gridTemplateColumns: `repeat(${values.length}, minmax(0, 1fr))` }}>
+      <div className={lines > 1 ? `${styles.list} ${styles.tall}` : styles.list} ref={list} role="radiogroup" aria-label={`Trials of ${row.label.toLowerCase()}`} style={{ gridTemplateColumns: `repeat(${values.length}, minmax(0, 1fr))` }}>
         {values.map((value, at) => (
           <button
             key={value} type="button" role="radio" aria-checked={value === draft.value} aria-label={value} className={value === draft.value ? `${styles.trial} ${styles.chosen}` : styles.trial}
             tabIndex={value === draft.value || (at === 0 && !values.includes(draft.value)) ? 0 : -1}
             onClick={() => draft.attempt(value)} onDoubleClick={() => void draft.write(value)} onKeyDown={(event) => move(event, at)}
           >
-            <TrialSpecimen slip={slip} property={row.property} value={value} />
+            <TrialSpecimen slip={slip} property={row.property} value={value} wraps={lines > 1} />
             <span className={styles.figures}>
               <code>{value}</code>
               <span>{value === written ? "now" : null}</span>
@@ -84,7 +86,7 @@ export function Trials({ row, slip, draft, proposed, figures }: Props) {
 }
 
 /** The picked words with one property set otherwise, on their true ground. */
-function TrialSpecimen({ slip, property, value }: { slip: Slip; property: string; value: string }) {
+function TrialSpecimen({ slip, property, value, wraps }: { slip: Slip; property: string; value: string; wraps: boolean }) {
   const host = useRef<HTMLSpanElement>(null);
   useEffect(() => {
     const root = host.current!.shadowRoot ?? host.current!.attachShadow({ mode: "open" });
@@ -92,12 +94,14 @@ function TrialSpecimen({ slip, property, value }: { slip: Slip; property: string
     for (const [name, own] of slip.specimen) line.style.setProperty(name, own);
     if (property !== "color") line.style.setProperty("color", slip.ink);
     line.style.setProperty("margin", "0");
-    line.style.setProperty("max-height", "64px");
+    line.style.setProperty("max-height", "100%");
     line.style.setProperty("overflow", "hidden");
+    line.style.setProperty("text-indent", "0");
+    if (!wraps) line.style.setProperty("white-space", "nowrap");
     if (property !== "background-color") line.style.setProperty(property, value);
     line.textContent = slip.text;
     root.replaceChildren(line);
-  }, [slip, property, value]);
+  }, [slip, property, value, wraps]);
   const { range, css } = slip.ground;
   const ground = property === "background-color" ? value : range ? `linear-gradient(90deg, ${range[0]}, ${range[1]})` : css;
   return <span ref={host} className={styles.specimen} style={{ background: ground }} aria-hidden="true" />;

@@ -1,9 +1,33 @@
 import type { ComponentType } from "react";
 import { ColorChapter } from "./ColorChapter";
+import { LeadingChapter } from "./LeadingChapter";
+import { LinesChapter } from "./LinesChapter";
+import { ShadowChapter } from "./ShadowChapter";
+import { SizeChapter } from "./SizeChapter";
+import { SpacingChapter } from "./SpacingChapter";
+import { StackChapter } from "./StackChapter";
+import { WeightChapter } from "./WeightChapter";
 import type { ChapterProps } from "./types";
 
 /** The chapters by the row that opens them. A new chapter is a file and a line here. */
 export const chapters: Readonly<Record<string, ComponentType<ChapterProps>>> = {
+  stack: StackChapter,
+  size: SizeChapter,
+  leading: LeadingChapter,
+  weight: WeightChapter,
+  style: WeightChapter,
+  caps: WeightChapter,
+  "letter-spacing": SpacingChapter,
+  "word-spacing": SpacingChapter,
+  case: SpacingChapter,
+  indent: SpacingChapter,
+  alignment: SpacingChapter,
+  hyphens: SpacingChapter,
+  above: SpacingChapter,
+  below: SpacingChapter,
+  lines: LinesChapter,
+  shadow: ShadowChapter,
+  opacity: ShadowChapter,
   ink: ColorChapter,
   ground: ColorChapter,
 };

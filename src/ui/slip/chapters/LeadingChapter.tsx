@@ -1,0 +1,51 @@
+"use client";
+
+import { showNumber, showPx } from "../../shared/numbers";
+import { Trials } from "../Trials";
+import { useSetting } from "../useSetting";
+import { Doubt, Outcomes, Spellings } from "./parts";
+import type { ChapterProps } from "./types";
+import styles from "./Chapter.module.css";
+
+const steps = [1, 1.15, 1.3, 1.45, 1.6];
+
+export function LeadingChapter({ row, slip, draft, places }: ChapterProps) {
+  const setting = useSetting(slip, places, "line-height");
+  if (!setting) return null;
+  const { size, leading, stack } = setting;
+  const px = leading ?? size * 1.2;
+  const ratio = px / size;
+  const plain = showNumber(ratio, 3);
+  const written = row.written ?? "";
+  const isLength = /[a-z%]$/i.test(written) && written !== "normal";
+  const metrics = stack?.members.find((member) => member.metrics)?.metrics ?? null;
+  const needed = metrics ? (metrics.ascent - metrics.descent) / metrics.unitsPerEm : null;
+  const inUnit = (text: number) => (isLength && written.endsWith("px") ? `${showNumber(text * size, 1)}px` : isLength && written.endsWith("%") ? `${showNumber(text * 100, 1)}%` : isLength && written.endsWith("em") ? `${showNumber(text, 3)}em` : String(text));
+  return (
+    <div className={styles.chapter}>
+      <Spellings label="The same leading in other units" texts={[plain, `${showNumber(ratio, 3)}em`, `${showPx(px)}px`, `${showNumber(ratio * 100, 1)}%`]} draft={draft} />
+      <p className={styles.note}>
+        {leading === null ? "The font decides: " : ""}
+        {showPx(px)} px, {plain} of the size.
+        {needed !== null && (ratio < needed - 0.005
+          ? ` Below ${showNumber(needed, 2)} descenders and the ascenders of the next line may meet in ${metrics!.family}.`
+          : ` Descenders and ascenders of ${metrics!.family} stay apart from ${showNumber(needed, 2)} on.`)}
+      </p>
+      {isLength && !written.startsWith("0") && (
+        <Doubt label={`Write ${plain}`} onMend={() => void draft.write(plain)}>
+          As a length it is inherited as {showPx(px)} px, whatever size the text inside has. A number is worked out anew for each.
+        </Doubt>
+      )}
+      <Outcomes setting={setting} />
+      <Trials
+        row={row} slip={slip} draft={draft} lines={2} proposed={[...new Set([written || plain, ...steps.filter((step) => Math.abs(step - ratio) > 0.04).map(inUnit)])].slice(0, 5)}
+        figures={(value) => {
+          const number = Number.parseFloat(value);
+          if (!Number.isFinite(number)) return null;
+          const of = value.endsWith("px") ? number : value.endsWith("%") ? (number * size) / 100 : number * size;
+          return <span>{showPx(of)} px</span>;
+        }}
+      />
+    </div>
+  );
+}

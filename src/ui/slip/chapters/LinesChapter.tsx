@@ -1,0 +1,125 @@
+"use client";
+
+import { Checkbox, Input, Select } from "antd";
+import { useEffect, useState } from "react";
+import { contrastRatio, parseColor, showRatio, type ElementRef, type Slip } from "@/core";
+import { Swatch } from "../../color/Swatch";
+import { useEngine, useWorkspace } from "../../workspace/context";
+import { Doubt } from "./parts";
+import type { ChapterProps } from "./types";
+import styles from "./Chapter.module.css";
+
+const kinds = [["underline", "under"], ["overline", "over"], ["line-through", "through"]] as const;
+const lineStyles = ["solid", "double", "dotted", "dashed", "wavy"];
+
+interface Parts {
+  lines: string[];
+  style: string;
+  thickness: string;
+  color: string;
+}
+
+/** The parts of a `text-decoration` value; what it leaves out is what it sets back. */
+function partsOf(value: string): Parts {
+  const parts: Parts = { lines: [], style: "", thickness: "", color: "" };
+  for (const word of value.match(/[^\s(]+(?:\((?:[^()]|\([^()]*\))*\))?/g) ?? []) {
+    if (kinds.some(([line]) => line === word)) parts.lines.push(word);
+    else if (lineStyles.includes(word)) parts.style = word;
+    else if (/^-?[\d.]+(?:px|em|rem|%|ex|ch)?$|^(?:auto|from-font)$/.test(word)) parts.thickness = word;
+    else if (word !== "none") parts.color = word;
+  }
+  return parts;
+}
+
+function written({ lines, style, thickness, color }: Parts): string {
+  return lines.length === 0 ? "none" : [...lines, style === "solid" ? "" : style, color, thickness].filter(Boolean).join(" ");
+}
+
+/** Lines under, over and through; and how a link looks in each of its states. */
+export function LinesChapter({ row, slip, draft }: ChapterProps) {
+  const parts = partsOf(draft.value || row.computed);
+  const set = (more: Partial<Parts>) => draft.attempt(written({ ...parts, ...more }));
+  const toggle = (line: string) => set({ lines: parts.lines.includes(line) ? parts.lines.filter((one) => one !== line) : [...parts.lines, line] });
+  const dangling = parts.lines.length === 0 && (parts.color !== "" || parts.style !== "" || parts.thickness !== "");
+  const onlyOver = parts.lines.length > 0 && !parts.lines.includes("underline");
+  const offset = slip.rows.find(({ id }) => id === "offset");
+  return (
+    <div className={styles.chapter}>
+      <div className={styles.choices} role="group" aria-label="Lines">
+        {kinds.map(([line, label]) => (
+          <Checkbox key={line} checked={parts.lines.includes(line)} onChange={() => toggle(line)}>
+            {label}
+          </Checkbox>
+        ))}
+        <Select size="small" aria-label="Style of the lines" value={parts.style || "solid"} onChange={(style) => set({ style })} options={lineStyles.map((value) => ({ value, label: value }))} popupMatchSelectWidth={false} />
+        <Input size="small" aria-label="Thickness of the lines" className={styles.short} placeholder="auto" value={parts.thickness} onChange={({ target }) => set({ thickness: target.value.trim() })} />
+        <Input size="small" aria-label="Colour of the lines" className={styles.short} placeholder="as the text" value={parts.color} onChange={({ target }) => set({ color: target.value.trim() })} />
+        {draft.tried && (
+          <button type="button" className="text-button" onClick={() => void draft.write(draft.value)}>
+            Write
+          </button>
+        )}
+      </div>
+      {dangling && <Doubt label="Write underline" onMend={() => void draft.write(written({ ...parts, lines: ["underline"] }))}>A colour, style or thickness does nothing without a line.</Doubt>}
+      {onlyOver && offset && offset.computed !== "auto" && <Doubt>`text-underline-offset` moves only lines under the text.</Doubt>}
+      {draft.tried && <p className={styles.note}>The shorthand sets line, style, colour and thickness; what it does not name goes back to the usual.</p>}
+      {slip.selector.startsWith("a") && <States slip={slip} />}
+    </div>
+  );
+}
+
+const states = [["", "at rest"], ["visited", "visited"], ["hover", "hover"], ["focus", "focus"], ["active", "active"]] as const;
+
+/** The link in all its states side by side; a click looks at it in that state, and edits then go to its rule. */
+function States({ slip }: { slip: Slip }) {
+  const engine = useEngine();
+  const conditions = useWorkspace((state) => state.conditions);
+  const setConditions = useWorkspace((state) => state.setConditions);
+  const [slips, setSlips] = useState<readonly (Slip | null)[]>([]);
+  const [around, setAround] = useState<Slip | null>(null);
+  useEffect(() => {
+    let current = true;
+    const forced = (state: string) => ({ ...conditions, forced: state ? { [slip.ref.page]: { [slip.ref.index]: [state] } } : {} });
+    void (async () => {
+      const found = await Promise.all(states.map(([state]) => engine.slip(slip.ref, forced(state))));
+      const parent = await engine.parentOf(slip.ref);
+      const outside = parent === null ? null : await engine.slip({ page: slip.ref.page, index: parent } satisfies ElementRef, forced(""));
+      if (!current) return;
+      setSlips(found);
+      setAround(outside);
+    })();
+    return () => {
+      current = false;
+    };
+  }, [engine, conditions, slip]);
+  const now = conditions.forced[slip.ref.page]?.[slip.ref.index]?.at(-1) ?? "";
+  const look = (state: string) => void setConditions({ forced: state ? { [slip.ref.page]: { [slip.ref.index]: [state] } } : {} });
+  const [rest] = slips;
+  const difference = rest && around ? contrastRatio(parseColor(rest.ink)!, parseColor(around.ink)!) : null;
+  const hasLine = rest?.rows.find(({ id }) => id === "lines")?.computed !== "none";
+  return (
+    <>
+      <div className={styles.states} role="group" aria-label="States of the link">
+        {states.map(([state, label], at) => {
+          const one = slips[at];
+          return (
+            <button key={label} type="button" aria-pressed={state === now} onClick={() => look(state)}>
+              <span style={{ background: one?.ground.css }}>
+                <span style={one ? { color: one.ink, textDecoration: one.rows.find(({ id }) => id === "lines")?.written ?? "none" } : undefined}>{slip.text.slice(0, 16)}</span>
+              </span>
+              <b>{label}</b>
+              {one && (
+                <i>
+                  <Swatch css={one.ink} size={10} /> {showRatio(one.ratio)}
+                </i>
+              )}
+            </button>
+          );
+        })}
+      </div>
+      {difference !== null && !hasLine && difference < 3 && (
+        <Doubt>Only its colour tells this link from the text around it, and the two differ by {showRatio(difference)} to 1: 3 is needed, or a line (WCAG 2.2, 1.4.1).</Doubt>
+      )}
+    </>
+  );
+}

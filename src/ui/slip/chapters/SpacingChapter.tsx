@@ -1,0 +1,60 @@
+"use client";
+
+import { showNumber } from "../../shared/numbers";
+import { linesOf } from "@/preview/measure";
+import { Trials } from "../Trials";
+import { useSetting } from "../useSetting";
+import { Choices, Doubt, Outcomes, Spellings } from "./parts";
+import type { ChapterProps } from "./types";
+import styles from "./Chapter.module.css";
+
+const trials: Readonly<Record<string, readonly string[]>> = {
+  "letter-spacing": ["-0.02em", "normal", "0.02em", "0.05em", "0.1em"],
+  "word-spacing": ["-0.05em", "normal", "0.05em", "0.15em"],
+  indent: ["0", "1em", "1.5em", "2em"],
+};
+
+const choices: Readonly<Record<string, readonly string[]>> = {
+  case: ["none", "uppercase", "lowercase", "capitalize"],
+  alignment: ["start", "center", "end", "justify"],
+  hyphens: ["none", "manual", "auto"],
+};
+
+/** Spacing, case, indent, alignment, hyphens and the room above and below. */
+export function SpacingChapter({ row, slip, draft, places, shown }: ChapterProps) {
+  const setting = useSetting(slip, places, row.longhand);
+  const lines = shown ? linesOf(shown.page, slip.ref.index) : null;
+  if (!setting) return null;
+  const { size, leading } = setting;
+  const px = Number.parseFloat(row.computed);
+  const isMargin = row.id === "above" || row.id === "below";
+  const running = slip.text.length > 60;
+  const value = draft.value || row.computed;
+  const computed = (id: string) => slip.rows.find((one) => one.id === id)?.computed ?? "";
+  return (
+    <div className={styles.chapter}>
+      {(isMargin || row.id in trials) && Number.isFinite(px) && px !== 0 && (
+        <Spellings label="The same in other units" texts={[`${showNumber(px, 2)}px`, `${showNumber(px / size, 3)}em`]} draft={draft} />
+      )}
+      {isMargin && (
+        <p className={styles.note}>
+          {showNumber(px, 2)} px, {showNumber(px / size, 2)} of the size, {showNumber(px / (leading ?? size * 1.2), 2)} lines.
+        </p>
+      )}
+      {row.id in choices && <Choices label={row.label} draft={draft} computed={row.computed} choices={choices[row.id]!.map((one) => ({ value: one, label: one }))} />}
+      {(row.id in trials || row.id in choices) && (
+        <Trials
+          row={row} slip={slip} draft={draft} lines={2} proposed={[...new Set([row.written ?? row.computed, ...(trials[row.id] ?? choices[row.id]!)])].slice(0, 5)}
+          figures={(one) => (one.endsWith("em") ? <span>{showNumber(Number.parseFloat(one) * size, 2)} px</span> : null)}
+        />
+      )}
+      {row.id === "case" && value === "uppercase" && running && <Doubt>Capitals alone are slow to read in running text: words lose their shape.</Doubt>}
+      {row.id === "alignment" && value === "justify" && lines && lines.longest < 45 && computed("hyphens") !== "auto" && (
+        <Doubt>Justified lines of {lines.longest} characters tear holes without hyphens.</Doubt>
+      )}
+      {row.id === "alignment" && value === "center" && lines && lines.lines > 3 && <Doubt>Centred over {lines.lines} lines: every line starts somewhere else.</Doubt>}
+      {row.id === "hyphens" && value === "auto" && <p className={styles.note}>The page has to say its language for this to work.</p>}
+      <Outcomes setting={setting} />
+    </div>
+  );
+}

@@ -1,0 +1,157 @@
+"use client";
+
+import { AutoComplete } from "antd";
+import { useEffect, useState } from "react";
+import { platformFaces, platforms, stackFaults, stackMembers, writeStack } from "@/core";
+import { memberHere } from "@/preview/present";
+import { Prose } from "../../shared/Prose";
+import { showNumber } from "../../shared/numbers";
+import { useEngine, useWorkspace } from "../../workspace/context";
+import { Trials } from "../Trials";
+import { useSetting } from "../useSetting";
+import { Doubt } from "./parts";
+import type { ChapterProps } from "./types";
+import styles from "./Chapter.module.css";
+
+const genericNames = ["serif", "sans-serif", "monospace", "system-ui", "cursive"];
+
+/** The stack member by member: order, faults, who gets what, and how the faces compare. */
+export function StackChapter({ row, slip, draft, places }: ChapterProps) {
+  const setting = useSetting(slip, places, "font-family");
+  const own = useOwnFamilies();
+  const stacks = useSiteStacks();
+  const [typed, setTyped] = useState("");
+  const [dragged, setDragged] = useState<number | null>(null);
+  const members = stackMembers(draft.value || row.computed) ?? [];
+  const here = memberHere(members, own);
+  const info = new Map((setting?.stack?.members ?? []).map((member) => [member.name, member]));
+  const first = setting?.stack?.members.find(({ metrics }) => metrics)?.metrics ?? null;
+  const apply = (next: typeof members) => draft.attempt(writeStack(next));
+  const move = (from: number, to: number) => {
+    if (to < 0 || to >= members.length || from === to) return;
+    const next = members.toSpliced(from, 1);
+    next.splice(to, 0, members[from]!);
+    apply(next);
+  };
+  const add = (name: string) => {
+    const clean = name.trim();
+    if (!clean) return;
+    const generic = genericNames.includes(clean.toLowerCase());
+    const before = members.findIndex((member) => member.generic);
+    const at = generic || before < 0 ? members.length : before;
+    apply(members.toSpliced(at, 0, { name: generic ? clean.toLowerCase() : clean, generic }));
+    setTyped("");
+  };
+  return (
+    <div className={styles.chapter}>
+      <ol className={styles.members} aria-label="Members of the stack">
+        {members.map(({ name, generic }, at) => {
+          const known = info.get(name);
+          const size = known?.metrics && first && known.metrics !== first ? `${showNumber((known.metrics.averageWidth / known.metrics.unitsPerEm / (first.averageWidth / first.unitsPerEm) - 1) * 100, 0)}% width, x-height ${showNumber((known.metrics.xHeight / known.metrics.unitsPerEm / (first.xHeight / first.unitsPerEm) - 1) * 100, 0)}%` : null;
+          return (
+            <li
+              key={`${name} ${at}`} draggable onDragStart={() => setDragged(at)} onDragOver={(event) => event.preventDefault()}
+              onDrop={() => {
+                if (dragged !== null) move(dragged, at);
+                setDragged(null);
+              }}
+              tabIndex={0} aria-label={`${name}, ${at + 1} of ${members.length}${at === here ? ", used on this machine" : ""}. Alt and arrows move it, Delete takes it out`}
+              onKeyDown={(event) => {
+                if (event.altKey && event.key === "ArrowUp") move(at, at - 1);
+                else if (event.altKey && event.key === "ArrowDown") move(at, at + 1);
+                else if (event.key === "Delete") apply(members.toSpliced(at, 1));
+                else if (event.key === "Enter" && draft.tried) void draft.write(draft.value);
+                else if (event.key === "Escape") draft.putBack();
+                else return;
+                event.preventDefault();
+                event.stopPropagation();
+              }}
+            >
+              <span style={{ fontFamily: writeStack([{ name, generic }]) }}>{name}</span>
+              <em>
+                {generic ? "generic" : known?.source === "site" ? (known.problem ?? "comes with the site") : known?.source === "system" ? platforms.filter(({ platform }) => known.platforms.includes(platform)).map(({ label }) => label).join(", ") : "comes with no system"}
+                {size && ` · ${size} to the first`}
+              </em>
+              {at === here && <b>used here</b>}
+              <span className={styles.memberTools}>
+                <button type="button" className="text-button" aria-label={`Move ${name} up`} disabled={at === 0} onClick={() => move(at, at - 1)}>
+                  up
+                </button>
+                <button type="button" className="text-button" aria-label={`Move ${name} down`} disabled={at === members.length - 1} onClick={() => move(at, at + 1)}>
+                  down
+                </button>
+                <button type="button" className="text-button" aria-label={`Take ${name} out`} disabled={members.length === 1} onClick={() => apply(members.toSpliced(at, 1))}>
+                  out
+                </button>
+              </span>
+            </li>
+          );
+        })}
+      </ol>
+      <span className={styles.addMember}>
+        <AutoComplete
+          size="small" aria-label="Add a face" value={typed} onChange={setTyped} onSelect={add} placeholder="Add a face" className={styles.adder}
+          options={[...own, ...genericNames, ...platformFaces.map(({ family }) => family)].filter((name) => name.toLowerCase().includes(typed.toLowerCase()) && !members.some((member) => member.name === name)).slice(0, 40).map((name) => ({ value: name }))}
+          onKeyDown={(event) => {
+            if (event.key === "Enter" && typed) add(typed);
+            event.stopPropagation();
+          }}
+        />
+        <button type="button" className="text-button" disabled={!typed.trim()} onClick={() => add(typed)}>
+          Add
+        </button>
+        {draft.tried && (
+          <button type="button" className="text-button" onClick={() => void draft.write(draft.value)}>
+            Write the stack
+          </button>
+        )}
+      </span>
+      {stackFaults(members, own).map(({ kind, message, mended }) => (
+        <Doubt key={message} label={mended ? `Write ${writeStack(mended)}` : undefined} onMend={mended ? () => void draft.write(writeStack(mended)) : undefined}>
+          <Prose>{message}</Prose>
+          {kind === "twice" && " It can be left out."}
+        </Doubt>
+      ))}
+      {setting?.stack && !draft.tried && (
+        <p className={styles.note}>
+          {setting.stack.readers.map(({ label, face }) => `${label}: ${face}`).join(" · ")}
+        </p>
+      )}
+      {stacks.length > 1 && <Trials row={row} slip={slip} draft={draft} proposed={[...new Set([draft.tried ? (row.written ?? row.computed) : draft.value || row.computed, ...stacks])].slice(0, 4)} figures={() => null} />}
+    </div>
+  );
+}
+
+function useOwnFamilies(): readonly string[] {
+  const engine = useEngine();
+  const conditions = useWorkspace((state) => state.conditions);
+  const files = useWorkspace((state) => state.files);
+  const [families, setFamilies] = useState<readonly string[]>([]);
+  useEffect(() => {
+    let current = true;
+    void engine.ownFamilies(conditions).then((found) => current && setFamilies(found));
+    return () => {
+      current = false;
+    };
+  }, [engine, conditions, files]);
+  return families;
+}
+
+/** The stacks the site uses, most places first. */
+function useSiteStacks(): readonly string[] {
+  const engine = useEngine();
+  const conditions = useWorkspace((state) => state.conditions);
+  const [stacks, setStacks] = useState<readonly string[]>([]);
+  useEffect(() => {
+    let current = true;
+    void engine.textStyles(conditions).then((found) => {
+      const uses = new Map<string, number>();
+      for (const { stack, places } of found) uses.set(stack, (uses.get(stack) ?? 0) + places.length);
+      if (current) setStacks([...uses].sort((a, b) => b[1] - a[1]).map(([stack]) => stack));
+    });
+    return () => {
+      current = false;
+    };
+  }, [engine, conditions]);
+  return stacks;
+}

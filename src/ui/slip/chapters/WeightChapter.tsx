@@ -1,0 +1,63 @@
+"use client";
+
+import { isWeightFaked, weightTaken } from "@/core";
+import { memberHere } from "@/preview/present";
+import { Trials } from "../Trials";
+import { useSetting } from "../useSetting";
+import { Choices, Doubt } from "./parts";
+import type { ChapterProps } from "./types";
+import styles from "./Chapter.module.css";
+
+const names: Readonly<Record<number, string>> = { 100: "thin", 200: "extra light", 300: "light", 400: "regular", 500: "medium", 600: "semi-bold", 700: "bold", 800: "extra bold", 900: "black" };
+
+/** Weight, slope and small capitals: what the faces of the stack really have, and what would be made up. */
+export function WeightChapter({ row, slip, draft, places }: ChapterProps) {
+  const setting = useSetting(slip, places, row.longhand);
+  const members = setting?.stack?.members ?? [];
+  const own = members.filter(({ source, problem }) => source === "site" && !problem).map(({ name }) => name);
+  const at = memberHere(members, own);
+  const weight = Number(slip.rows.find(({ id }) => id === "weight")?.computed ?? 400);
+  const asked = row.id === "weight" ? Number.parseInt(draft.value, 10) || weight : weight;
+  return (
+    <div className={styles.chapter}>
+      {row.id === "weight" && (
+        <Trials row={row} slip={slip} draft={draft} proposed={["300", "400", "500", "600", "700"]} figures={(value) => <span>{names[Number(value)]}</span>} />
+      )}
+      {row.id === "style" && <Choices label="Style" draft={draft} computed={row.computed} choices={["normal", "italic", "oblique"].map((value) => ({ value, label: value }))} />}
+      {row.id === "caps" && <Choices label="Small capitals" draft={draft} computed={row.computed} choices={[{ value: "normal", label: "none" }, { value: "small-caps", label: "small capitals" }, { value: "all-small-caps", label: "all small" }, { value: "titling-caps", label: "titling" }]} />}
+      <table className={styles.faces}>
+        <thead>
+          <tr>
+            <th scope="col">Face</th>
+            <th scope="col">Weights</th>
+            <th scope="col">{row.id === "weight" ? `At ${asked}` : row.id === "style" ? "Italic" : "Small capitals"}</th>
+          </tr>
+        </thead>
+        <tbody>
+          {members.map((member, index) => {
+            const taken = weightTaken(member, asked);
+            const faked = isWeightFaked(member, asked);
+            return (
+              <tr key={`${member.name} ${index}`}>
+                <th scope="row">
+                  {member.name}
+                  {index === at && " (used here)"}
+                </th>
+                <td>
+                  {member.weights.length ? member.weights.map(([from, to]) => (from === to ? from : `${from} to ${to}`)).join(", ") : "not known"}
+                  {member.axes.length > 0 && `; axes ${member.axes.map(({ tag, min, max }) => `${tag} ${min} to ${max}`).join(", ")}`}
+                </td>
+                <td className={(row.id === "weight" && faked) || (row.id === "style" && member.italic === false) || (row.id === "caps" && member.smallCaps === false) ? styles.doubtful : undefined}>
+                  {row.id === "weight" && (taken === null ? "not known" : faked ? "◆ made up from " + taken : taken === asked ? "real" : `takes ${taken}`)}
+                  {row.id === "style" && (member.italic === null ? "not known" : member.italic ? "real" : "◆ made up by slanting")}
+                  {row.id === "caps" && (member.smallCaps === null ? "not known" : member.smallCaps ? "real" : "◆ made up by scaling")}
+                </td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      {row.id === "weight" && asked < 300 && <Doubt>So light a weight is hard to read below about 24 px.</Doubt>}
+    </div>
+  );
+}

@@ -1,0 +1,63 @@
+"use client";
+
+import type { Setting } from "@/core";
+import { plural } from "../../shared/numbers";
+import type { Draft } from "../useDraft";
+import styles from "./Chapter.module.css";
+
+/** The same value spelt in other ways, each a click away from being what is written. */
+export function Spellings({ label, texts, draft }: { label: string; texts: readonly string[]; draft: Draft }) {
+  return (
+    <p className={styles.spellings} role="group" aria-label={label}>
+      {[...new Set(texts)].map((text) => (
+        <button key={text} type="button" className={text === draft.value ? `${styles.spelling} ${styles.inForce}` : styles.spelling} aria-pressed={text === draft.value} onClick={() => void draft.write(text)}>
+          {text}
+        </button>
+      ))}
+    </p>
+  );
+}
+
+/** Where one value comes out differently in different places: all outcomes with their counts. */
+export function Outcomes({ setting }: { setting: Setting | null }) {
+  if (!setting || setting.outcomes.length < 2) return null;
+  return (
+    <p className={styles.note}>
+      It does not come out the same everywhere: {setting.outcomes.slice(0, 6).map(({ value, places }) => `${value} in ${plural(places.length, "place")}`).join(", ")}
+      {setting.outcomes.length > 6 && " and more"}.
+    </p>
+  );
+}
+
+/** Something doubtful about a value, with a way to mend it. */
+export function Doubt({ children, label, onMend }: { children: React.ReactNode; label?: string; onMend?(): void }) {
+  return (
+    <p className={styles.doubt}>
+      ◆ {children}{" "}
+      {onMend && (
+        <button type="button" className="text-button" onClick={onMend}>
+          {label}
+        </button>
+      )}
+    </p>
+  );
+}
+
+export interface Choice {
+  value: string;
+  label: string;
+}
+
+/** A few values that belong to a property, as buttons; the one in force is marked. */
+export function Choices({ label, choices, draft, computed }: { label: string; choices: readonly Choice[]; draft: Draft; computed: string }) {
+  const current = draft.tried ? draft.value : computed;
+  return (
+    <div className={styles.choices} role="group" aria-label={label}>
+      {choices.map(({ value, label: words }) => (
+        <button key={value} type="button" className="chip" aria-pressed={value === current} onClick={() => draft.attempt(value)} onDoubleClick={() => void draft.write(value)}>
+          {words}
+        </button>
+      ))}
+    </div>
+  );
+}
