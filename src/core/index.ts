@@ -52,3 +52,6 @@ export { memberOn, platformFaces, platforms } from "./type/platforms";
 export { nearestStep, ratios, scaleSteps } from "./type/scale";
 export { stackFaults, stackMembers, writeStack, type StackFault } from "./type/stack";
 export { settingOf, type Setting } from "./slip/setting";
+export { combine, contradictions, resize, sizesAt, textStyleTable, type StyleRow } from "./type/styleTable";
+export { nameStack, restack, stackTable, type StackUse } from "./type/stackTable";
+export { definedProperties } from "./palette/references";

@@ -1,6 +1,6 @@
 /** What the interface can ask of the core in its worker. All of it is plain data. */
 import type {
-  AnalysedTextStyle, ColorSpot, Conditions, Edit, ElementRef, Finding, InkThere, Judged, Override, PageLayout, Palette, Plan, SafeDocument, SafeSheet, Setting, Slip, StandsOn, StoredFile, TextChange, Verdict,
+  AnalysedTextStyle, ColorSpot, Conditions, Edit, ElementRef, Finding, InkThere, Judged, Override, PageLayout, Palette, Plan, SafeDocument, SafeSheet, Setting, Slip, StackUse, StandsOn, StoredFile, StyleRow, TextChange, Verdict,
 } from "@/core";
 
 export interface PageSummary {
@@ -14,6 +14,8 @@ export interface SiteSummary {
   pages: PageSummary[];
   sheets: string[];
   textStyles: number;
+  /** Font stacks in use. */
+  stacks: number;
   /** Colour values, as written. */
   colors: number;
   findings: Finding[];
@@ -89,6 +91,15 @@ export interface Engine {
   palette(conditions: Conditions): Promise<Palette>;
   /** What the text styles of the site come to. */
   textStyles(conditions: Conditions): Promise<AnalysedTextStyle[]>;
+  stacks(conditions: Conditions): Promise<StackUse[]>;
+  /** Another stack wherever one is written. */
+  restack(stack: string, instead: string): Promise<{ changes: TextChange[]; problem: string | null }>;
+  nameStack(stack: string, name: string): Promise<{ changes: TextChange[]; problem: string | null }>;
+  styleTable(conditions: Conditions): Promise<StyleRow[]>;
+  /** Several edits as one; the problem when one of them cannot be made. */
+  combine(edits: Edit[]): Promise<{ changes: TextChange[]; problem: string | null }>;
+  /** Sizes of texts at several widths of the window, px, a list a text. */
+  sizesAt(refs: ElementRef[], widths: number[], conditions: Conditions): Promise<number[][]>;
   /** Puts colours under a name of a custom property; the problem when it cannot be. */
   nameColor(spots: ColorSpot[], name: string): Promise<{ changes: TextChange[]; problem: string | null }>;
   /** A report by its id. */

@@ -1,10 +1,10 @@
 /** The core in a web worker. It holds the site; the interface asks and shows. */
 import { expose } from "comlink";
 import {
-  changeSite, colorSpots, completions, documentOf, EditError, findingsFor, forcedStatesOf, groundsUnder, ignoredMessage, inksOn, isPlace,
-  judgeChange, legibilityOn, nameColor, overridesFor, pagesOf, paletteOf, planSteps, positionAt, reports, rewritingFor, roleName,
-  ruleAround, safeDocument, safeSheets, settingOf, sheetsOf, siteOf, slipFor, styledPage, textFile, textStyleKey, textStylesOf, type AddressOf, type
-  Conditions, type KnownPage, type Layouts, type PageLayout, type SafeDocument, type Site, type StyledPage, type TextFile,
+  changeSite, colorSpots, combine, completions, computedValue, definedProperties, documentOf, EditError, findingsFor, forcedStatesOf, groundsUnder, ignoredMessage, inksOn, isPlace,
+  judgeChange, legibilityOn, nameColor, nameStack, overridesFor, pagesOf, paletteOf, planSteps, positionAt, reports, restack, rewritingFor, roleName,
+  ruleAround, safeDocument, safeSheets, settingOf, sheetsOf, siteOf, sizesAt, slipFor, stackTable, styledPage, textFile, textStyleKey, textStylesOf, textStyleTable, type AddressOf, type
+  Conditions, type KnownPage, type Layouts, type PageLayout, type SafeDocument, type Site, type StyledPage, type TextChange, type TextFile,
 } from "@/core";
 import type { Engine, PagePatch, PageView, PlaceView, SiteColor, SiteSummary } from "./protocol";
 
@@ -108,6 +108,20 @@ function patchOf(from: Site, path: string, structure: string, conditions: Condit
   return { ...view, document: view.structure === structure ? null : view.document };
 }
 
+/** Changes, or why they cannot be made. */
+function attempt(make: () => TextChange[]): { changes: TextChange[]; problem: string | null } {
+  try {
+    return { changes: make(), problem: null };
+  } catch (error) {
+    if (error instanceof EditError || error instanceof RangeError) return { changes: [], problem: error.message };
+    throw error;
+  }
+}
+
+function customProperties(): ReadonlySet<string> {
+  return new Set(definedProperties(site));
+}
+
 const engine: Engine = {
   open: async (files) => {
     for (const address of addresses.values()) URL.revokeObjectURL(address);
@@ -128,16 +142,21 @@ const engine: Engine = {
       if (mine !== summaries) return null;
     }
     const keys = new Set<string>();
+    const stacks = new Set<string>();
     return {
       pages: pages.map((page) => {
         const places = page.styles.filter(isPlace);
-        for (const style of places) keys.add(textStyleKey(style));
+        for (const style of places) {
+          keys.add(textStyleKey(style));
+          stacks.add(computedValue(style, "font-family"));
+        }
         const title = documentOf(page.file).elements.find(({ tag }) => tag === "title");
         const words = title?.content.map((node) => ("text" in node ? node.text : "")).join("").trim();
         return { path: page.file.path, title: words || page.file.path, places: places.length, sheets: [...page.sources] };
       }),
       sheets: sheetsOf(site).map(({ path }) => path),
       textStyles: keys.size,
+      stacks: stacks.size,
       colors: new Set(colorSpots(site).map(({ value }) => value)).size,
       findings: findingsFor({ site, pages, conditions, layouts: knownLayouts() }),
     };
@@ -161,15 +180,23 @@ const engine: Engine = {
 
   textStyles: async (conditions) => textStylesOf(pagesOf(site).map((file) => styledPage(site, file, conditions)), knownLayouts()),
 
-  nameColor: async (spots, name) => {
-    const taken = new Set([...colorSpots(site)].flatMap(({ property }) => (property.startsWith("--") ? [property] : [])));
-    try {
-      return { changes: nameColor(site, spots, name, taken), problem: null };
-    } catch (error) {
-      if (error instanceof EditError) return { changes: [], problem: error.message };
-      throw error;
-    }
+  styleTable: async (conditions) => textStyleTable(site, conditions, knownLayouts()),
+
+  combine: async (edits) => attempt(() => combine(site, edits)),
+
+  sizesAt: async (refs, widths, conditions) => {
+    // Width by width, so that each page is styled once for each.
+    const columns = widths.map((width) => refs.map((ref) => sizesAt(site, ref, [width], conditions)[0] ?? 0));
+    return refs.map((_, at) => columns.map((column) => column[at]!));
   },
+
+  nameColor: async (spots, name) => attempt(() => nameColor(site, spots, name, customProperties())),
+
+  stacks: async (conditions) => stackTable(site, conditions),
+
+  restack: async (stack, instead) => attempt(() => restack(site, stack, instead)),
+
+  nameStack: async (stack, name) => attempt(() => nameStack(site, stack, name, customProperties())),
 
   report: async (id, conditions) => {
     const report = reports.find((one) => one.id === id);

@@ -41,7 +41,8 @@ export function applyPlan(site: Site, plan: Pick<Plan, "changes">): Site {
   return changeSite(site, plan.changes);
 }
 
-function changesFor(site: Site, edit: Edit): TextChange[] {
+/** The changes an edit makes, without what they reach. @throws EditError */
+export function changesFor(site: Site, edit: Edit): TextChange[] {
   switch (edit.kind) {
     case "text":
       return edit.changes.filter(({ start, end, insert }) => start !== end || insert !== "");

@@ -45,24 +45,35 @@ function free(name: string, taken: ReadonlySet<string>): string {
   for (let number = 2; ; number += 1) if (!taken.has(`${name}-${number}`)) return `${name}-${number}`;
 }
 
-/**
- * Puts a colour under a name and lets all the spots refer to it. The name is given in a sheet that every page
- * with a spot has: in its `:root` rule, or a new one at its start.
- * @throws EditError when there is no such sheet, or the name is taken or not one
- */
+/** Colours put under a name; see `define`. @throws EditError */
 export function nameColor(site: Site, spots: readonly ColorSpot[], name: string, taken: ReadonlySet<string>): TextChange[] {
-  if (!/^--[-_a-zA-Z0-9\u0080-\uffff]+$/.test(name)) throw new EditError(`"${name}" is not a name of a custom property: it starts with two hyphens, then letters, digits, - and _.`);
-  if (taken.has(name)) throw new EditError(`${name} is already a custom property of the site.`);
   const [first] = spots;
   if (!first) throw new EditError("There is no colour to name.");
   if (spots.some(({ property }) => property === name)) throw new EditError(`${name} would refer to itself.`);
+  return define(site, spots, name, first.value, taken);
+}
+
+interface Spot {
+  path: string;
+  start: number;
+  end: number;
+}
+
+/**
+ * Puts a value under a name and lets all the spots refer to it. The name is given in a sheet that every page
+ * with a spot has: in its `:root` rule, or a new one at its start.
+ * @throws EditError when there is no such sheet, or the name is taken or not one
+ */
+export function define(site: Site, spots: readonly Spot[], name: string, value: string, taken: ReadonlySet<string>): TextChange[] {
+  if (!/^--[-_a-zA-Z0-9\u0080-\uffff]+$/.test(name)) throw new EditError(`"${name}" is not a name of a custom property: it starts with two hyphens, then letters, digits, - and _.`);
+  if (taken.has(name)) throw new EditError(`${name} is already a custom property of the site.`);
   const sheet = commonSheet(site, spots);
   const changes = spots.map(({ path, start, end }): TextChange => ({ path, start, end, insert: `var(${name})` }));
-  return [...definition(sheet, name, first.value), ...changes];
+  return [...definition(sheet, name, value), ...changes];
 }
 
 /** A sheet that all pages load whose sheets or style attributes have one of the spots. */
-function commonSheet(site: Site, spots: readonly ColorSpot[]): SheetText {
+function commonSheet(site: Site, spots: readonly Spot[]): SheetText {
   const paths = new Set(spots.map(({ path }) => path));
   const lists = pagesOf(site)
     .map((page) => ({ page, sheets: sheetsOfPage(site, page).owners.flatMap((owner) => owner.sheets).filter(({ media }) => media.every((text) => /^(?:|all|screen)$/.test(text.trim()))) }))
@@ -75,7 +86,7 @@ function commonSheet(site: Site, spots: readonly ColorSpot[]): SheetText {
     return file ? sheetTexts(site, file) : [];
   });
   const sheet = candidates.find((one) => rootRule(one)) ?? candidates[0];
-  if (!sheet) throw new EditError("No style sheet is shared by all the pages that use this colour, so there is no one place to name it.");
+  if (!sheet) throw new EditError("No style sheet is shared by all the pages that use this value, so there is no one place to name it.");
   return sheet;
 }
 

@@ -48,3 +48,13 @@ function referencesOf(components: readonly Component[], inGradient: boolean): { 
 export function mixesByNotation(component: ComponentOf<"function">): boolean {
   return component.name.endsWith("-gradient") && !component.args.some((part) => part.type === "ident" && part.name.toLowerCase() === "in");
 }
+
+/** Names of all custom properties that sheets and style attributes set. */
+export function definedProperties(site: Site): string[] {
+  const names = new Set<string>();
+  for (const file of [...sheetsOf(site), ...pagesOf(site)]) {
+    for (const sheet of sheetTexts(site, file)) for (const { property } of declarationsIn(sheet.items)) if (property.startsWith("--")) names.add(property);
+    if (file.kind === "html") for (const element of documentOf(file).elements) for (const { property } of attachedDeclarations(element)) if (property.startsWith("--")) names.add(property);
+  }
+  return [...names];
+}

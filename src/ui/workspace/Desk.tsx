@@ -58,7 +58,7 @@ function DeskMat({ id }: { id: string }) {
   const undo = useWorkspace((state) => state.undo);
   const redo = useWorkspace((state) => state.redo);
   const changed = useWorkspace((state) => [...state.files.values()].filter(({ file, original }) => file.kind !== "other" && file.text !== original).length);
-  const colors = useWorkspace((state) => state.summary?.colors);
+  const summary = useWorkspace((state) => state.summary);
   const { room, setRoom } = useRoom();
   useHistoryKeys(undo, redo);
   return (
@@ -68,8 +68,14 @@ function DeskMat({ id }: { id: string }) {
       </span>
       <nav className={matStyles.tabs} aria-label="Views">
         <Tab href={`/site/${id}/page`}>Page</Tab>
-        <Tab href={`/site/${id}/colours`} count={colors}>
+        <Tab href={`/site/${id}/text-styles`} count={summary?.textStyles}>
+          Text styles
+        </Tab>
+        <Tab href={`/site/${id}/colours`} count={summary?.colors}>
           Colours
+        </Tab>
+        <Tab href={`/site/${id}/stacks`} count={summary?.stacks}>
+          Stacks
         </Tab>
         <Tab href={`/site/${id}/changes`} count={changed}>
           Changes

@@ -1,0 +1,5 @@
+import { Stacks } from "@/ui/stacks/Stacks";
+
+export default function StacksRoute() {
+  return <Stacks />;
+}

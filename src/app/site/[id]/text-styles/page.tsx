@@ -1,0 +1,5 @@
+import { TextStyles } from "@/ui/textstyles/TextStyles";
+
+export default function TextStylesRoute() {
+  return <TextStyles />;
+}

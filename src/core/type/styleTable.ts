@@ -1,0 +1,199 @@
+/** The text styles of a site as a table: how each is set, what sets it, which are nearly alike, and edits of several at once. */
+import type { Conditions } from "../cascade/conditions";
+import { spotOf } from "../cascade/explain";
+import { styledPage, type KnownPage } from "../cascade/styledPages";
+import { computedValue, fontSizeOf, leadingOf, valueOf, type Style } from "../cascade/styles";
+import { parseColor } from "../color";
+import { serialiseColor } from "../color/format";
+import { differenceOk } from "../color/gamut";
+import type { Edit, ElementRef, Target } from "../edits/types";
+import { changesFor } from "../edits/plan";
+import type { Verdict } from "../ground/ground";
+import { changeBetween, type TextChange } from "../source/changes";
+import { isText } from "../source/html/document";
+import { changeSite, pagesOf, textFile, type Site } from "../source/site";
+import { isPlace, legibilityOn, roleName, textStyleKey, textStyleProperties, type Layouts } from "../textStyles";
+import { sizeIn, unitOf } from "./lengths";
+
+export interface StyleRow {
+  key: string;
+  role: string;
+  /** Element and first class of its first place. */
+  selector: string;
+  /** 1 to 6 for headings, null otherwise. */
+  level: number | null;
+  /** Words of its first place. */
+  text: string;
+  /** Declarations that set a specimen as the text is set. */
+  specimen: [property: string, value: string][];
+  sizePx: number;
+  /** Ratio to the size; null for `normal`. */
+  leading: number | null;
+  weight: number;
+  stack: string;
+  ink: string;
+  ground: string;
+  range: [string, string] | null;
+  ratio: number;
+  needs: number;
+  verdict: Verdict;
+  places: ElementRef[];
+  pages: string[];
+  /** The rule or style attribute that sets its size, and the size as written; null where the browser does. */
+  sizeFrom: { target: Target; written: string; inherited: boolean } | null;
+  parentPx: number;
+  rootPx: number;
+  /** The key of a style so alike that one would do. */
+  twin: string | null;
+}
+
+const css = (color: Parameters<typeof serialiseColor>[0]["color"]) => serialiseColor({ color, legacy: true });
+
+/** Largest first. */
+export function textStyleTable(site: Site, conditions: Conditions, layouts: Layouts = {}): StyleRow[] {
+  const rows = new Map<string, StyleRow>();
+  for (const file of pagesOf(site)) {
+    const page = styledPage(site, file, conditions);
+    for (const style of page.styles) {
+      if (!isPlace(style)) continue;
+      const key = textStyleKey(style);
+      const place = { page: file.path, index: style.element.index };
+      const known = rows.get(key);
+      if (!known) {
+        rows.set(key, rowFor(page, style, key, place, layouts));
+        continue;
+      }
+      known.places.push(place);
+      if (!known.pages.includes(file.path)) known.pages.push(file.path);
+      const { ratio, verdict } = legibilityOn(page, style, layouts);
+      if (ratio < known.ratio) [known.ratio, known.verdict] = [ratio, verdict];
+    }
+  }
+  const sorted = [...rows.values()].sort((a, b) => b.sizePx - a.sizePx || b.weight - a.weight || b.places.length - a.places.length);
+  markTwins(sorted);
+  return sorted;
+}
+
+function rowFor(page: KnownPage, style: Style, key: string, place: ElementRef, layouts: Layouts): StyleRow {
+  const { element } = style;
+  const { ground, ink, ratio, needs, verdict } = legibilityOn(page, style, layouts);
+  const sizePx = fontSizeOf(style);
+  const leading = leadingOf(style);
+  const words = element.content.filter(isText).map(({ text }) => text).join(" ").replace(/\s+/g, " ").trim();
+  let root = style;
+  while (root.parent) root = root.parent;
+  return {
+    key,
+    role: roleName(style),
+    selector: element.classes[0] ? `.${element.classes[0]}` : element.tag,
+    level: /^h[1-6]$/.test(element.tag) ? Number(element.tag[1]) : null,
+    text: words.slice(0, 200),
+    specimen: textStyleProperties.filter((name) => name !== "opacity" && name !== "text-align" && name !== "text-indent").map((name) => [name, computedValue(style, name)]),
+    sizePx,
+    leading: leading === null ? null : leading / sizePx,
+    weight: valueOf<number>(style, "font-weight"),
+    stack: computedValue(style, "font-family"),
+    ink: css(ink),
+    ground: css(ground.color),
+    range: ground.range ? [css(ground.range[0]), css(ground.range[1])] : null,
+    ratio,
+    needs,
+    verdict,
+    places: [place],
+    pages: [page.file.path],
+    sizeFrom: sizeSource(page, style),
+    parentPx: style.parent ? fontSizeOf(style.parent) : sizePx,
+    rootPx: fontSizeOf(root),
+    twin: null,
+  };
+}
+
+/** Where the declaration stands that a style's size comes from, its own or an ancestor's. */
+function sizeSource(page: KnownPage, style: Style): StyleRow["sizeFrom"] {
+  let holder: Style | null = style;
+  while (holder && !holder.shared.winners.has("font-size")) holder = holder.parent;
+  const winner = holder?.shared.winners.get("font-size");
+  if (!holder || !winner || winner.block.origin !== "author") return null;
+  const inherited = holder !== style;
+  const written = computedValue(style, "font-size");
+  if (winner.block.attached) return { target: { kind: "style-attribute", element: { page: page.file.path, index: holder.element.index } }, written: winner.declaration.valueText, inherited };
+  const spot = spotOf(page, holder.element, winner.block, winner.declaration);
+  if (!spot || spot.rule === null) return null;
+  const own = winner.declaration.property === "font-size" ? winner.declaration.valueText : (/(?:^|\s)([\d.]+(?:px|rem|em|%|pt|vw))(?=[\s/]|$)/i.exec(winner.declaration.valueText)?.[1] ?? written);
+  return { target: { kind: "rule", path: spot.path, start: spot.rule }, written: own, inherited };
+}
+
+/** Sizes nearer than this, by proportion, are hard to tell apart. */
+const twinSize = 0.06;
+const twinLeading = 0.08;
+const twinInk = 0.02;
+
+function markTwins(rows: readonly StyleRow[]): void {
+  rows.forEach((row, at) => {
+    row.twin = rows.slice(0, at).find((other) => areTwins(other, row))?.key ?? null;
+  });
+}
+
+function areTwins(a: StyleRow, b: StyleRow): boolean {
+  const [inkA, inkB] = [parseColor(a.ink), parseColor(b.ink)];
+  const shape = (row: StyleRow) => row.specimen.filter(([name]) => /style|caps|transform|decoration-line/.test(name)).join();
+  return (
+    a.stack === b.stack && a.weight === b.weight && a.ground === b.ground && shape(a) === shape(b) &&
+    Math.abs(Math.log(a.sizePx / b.sizePx)) < twinSize && Math.abs((a.leading ?? 1.2) - (b.leading ?? 1.2)) < twinLeading &&
+    inkA !== null && inkB !== null && differenceOk(inkA, inkB) < twinInk
+  );
+}
+
+/** Headings of a lower level that are set larger than one above it. */
+export function contradictions(rows: readonly StyleRow[]): { level: number; px: number; above: number; abovePx: number }[] {
+  const largest = new Map<number, number>();
+  const smallest = new Map<number, number>();
+  for (const { level, sizePx } of rows) {
+    if (level === null) continue;
+    largest.set(level, Math.max(largest.get(level) ?? 0, sizePx));
+    smallest.set(level, Math.min(smallest.get(level) ?? Infinity, sizePx));
+  }
+  return [...largest].flatMap(([level, px]) => {
+    const above = [...smallest].filter(([other, size]) => other < level && size < px).sort((a, b) => b[0] - a[0])[0];
+    return above ? [{ level, px, above: above[0], abovePx: above[1] }] : [];
+  }).sort((a, b) => a.level - b.level);
+}
+
+/** The edit that gives a style another size, in the unit it is written in; null where no rule of the site sets it. */
+export function resize({ sizeFrom, parentPx, rootPx }: StyleRow, px: number, width: number): Edit | null {
+  if (!sizeFrom) return null;
+  const unit = unitOf(sizeFrom.written) ?? "px";
+  // What an ancestor sets in em refers to another parent than the text's own.
+  const safe = sizeFrom.inherited && (unit === "em" || unit === "%") ? "rem" : unit;
+  return { kind: "declare", target: sizeFrom.target, property: "font-size", value: sizeIn(px, safe, { parent: parentPx, root: rootPx, width }) };
+}
+
+/** Several edits as one: changes of the files as they are now, each file's in one piece. @throws EditError */
+export function combine(site: Site, edits: readonly Edit[]): TextChange[] {
+  let current = site;
+  // From the end of a file to its start, so that the places of rules still to come stay.
+  for (const edit of [...edits].sort((a, b) => startOf(b) - startOf(a))) current = changeSite(current, changesFor(current, edit));
+  const changes: TextChange[] = [];
+  for (const [path, file] of current.files) {
+    const before = textFile(site, path);
+    if (file.kind === "other" || !before || before.text === file.text) continue;
+    const change = changeBetween(path, before.text, file.text);
+    if (change) changes.push(change);
+  }
+  return changes;
+}
+
+function startOf(edit: Edit): number {
+  return edit.kind === "declare" && edit.target.kind === "rule" ? edit.target.start : -1;
+}
+
+
+/** The size of a text at several widths of the window, px. */
+export function sizesAt(site: Site, ref: ElementRef, widths: readonly number[], conditions: Conditions): number[] {
+  const file = textFile(site, ref.page);
+  if (file?.kind !== "html") return [];
+  return widths.map((width) => {
+    const style = styledPage(site, file, { ...conditions, width }).styles[ref.index];
+    return style ? fontSizeOf(style) : 0;
+  });
+}

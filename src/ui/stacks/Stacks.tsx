@@ -1,0 +1,181 @@
+"use client";
+
+import { Input } from "antd";
+import { useEffect, useState } from "react";
+import { platforms, stackMembers, writeStack, type StackUse } from "@/core";
+import { memberHere } from "@/preview/present";
+import type { Proposal } from "../colors/Colors";
+import { Prose } from "../shared/Prose";
+import { plural, showNumber } from "../shared/numbers";
+import { usePick } from "../shared/usePick";
+import { WriteChanges } from "../shared/WriteChanges";
+import { useEngine, useWorkspace } from "../workspace/context";
+import styles from "./Stacks.module.css";
+
+/** The Stacks view: every distinct stack, member by member, and who gets what. */
+export function Stacks() {
+  const stacks = useStacks();
+  const [proposal, setProposal] = useState<Proposal | null>(null);
+  if (!stacks) {
+    return (
+      <main className={styles.reading} aria-label="Stacks">
+        <p role="status">Reading the stacks…</p>
+      </main>
+    );
+  }
+  return (
+    <main className={styles.view} aria-label="Stacks">
+      <p className={styles.bar}>
+        <b>{plural(stacks.length, "stack")} in use.</b> <span>Who gets which face, and how it compares with the first.</span>
+      </p>
+      <div className={styles.list}>
+        {stacks.map((stack) => (
+          <StackCard key={stack.stack} use={stack} onPropose={setProposal} />
+        ))}
+      </div>
+      <WriteChanges title={proposal?.title ?? ""} label={proposal?.label ?? ""} changes={proposal?.changes ?? null} proof={proposal?.proof} onClose={() => setProposal(null)} />
+    </main>
+  );
+}
+
+function useStacks(): readonly StackUse[] | null {
+  const engine = useEngine();
+  const files = useWorkspace((state) => state.files);
+  const conditions = useWorkspace((state) => state.conditions);
+  const ready = useWorkspace((state) => state.status === "ready" && state.save.kind !== "saving");
+  const [stacks, setStacks] = useState<readonly StackUse[] | null>(null);
+  useEffect(() => {
+    if (!ready) return;
+    let current = true;
+    void engine.stacks(conditions).then((found) => current && setStacks(found));
+    return () => {
+      current = false;
+    };
+  }, [engine, files, conditions, ready]);
+  return stacks;
+}
+
+function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Proposal): void }) {
+  const engine = useEngine();
+  const pick = usePick();
+  const absent = useWorkspace((state) => state.conditions.absent);
+  const setConditions = useWorkspace((state) => state.setConditions);
+  const [typed, setTyped] = useState<string | null>(null);
+  const [name, setName] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const { info, places, pages, sample } = use;
+  const own = info.members.filter(({ source, problem: broken }) => source === "site" && !broken).map((member) => member.name);
+  const here = memberHere(info.members, own);
+  const first = info.members.find(({ metrics }) => metrics)?.metrics ?? null;
+  const rewrite = async (text: string, title: string) => {
+    if (!stackMembers(text)) return setProblem("This is not a font stack: names are parted by commas, and names of several words stand in quotes.");
+    const result = await engine.restack(use.stack, text);
+    if (result.problem) return setProblem(result.problem);
+    setProblem(null);
+    setTyped(null);
+    onPropose({ title, label: title, changes: result.changes });
+  };
+  const define = async () => {
+    const result = await engine.nameStack(use.stack, (name ?? "").trim());
+    if (result.problem) return setProblem(result.problem);
+    setProblem(null);
+    setName(null);
+    onPropose({ title: `Name the stack ${name}`, label: `Name the stack ${name}`, changes: result.changes });
+  };
+  const toggle = (family: string) => void setConditions({ absent: absent.includes(family) ? absent.filter((one) => one !== family) : [...absent, family] });
+  return (
+    <section className={styles.stack} aria-label={`Stack ${use.stack}`}>
+      <h2>
+        <code>{use.stack}</code>
+        <span>
+          {plural(places.length, "place")} on {plural(pages, "page")}, {plural(use.declarations.length, "declaration")},{" "}
+          <button type="button" className="text-button" onClick={() => pick(places[0]!)}>
+            see one
+          </button>
+        </span>
+      </h2>
+      <div className={styles.scroller}>
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">Member</th>
+              <th scope="col">As set</th>
+              {platforms.map(({ platform, label }) => (
+                <th key={platform} scope="col">
+                  {label}
+                </th>
+              ))}
+              <th scope="col">Here</th>
+              <th scope="col">To the first</th>
+              <th scope="col">Rehearse</th>
+            </tr>
+          </thead>
+          <tbody>
+            {info.members.map((member, at) => (
+              <tr key={`${member.name} ${at}`}>
+                <th scope="row">
+                  {member.name}
+                  {member.problem && <em className={styles.doubtful}> ◆ {member.problem}</em>}
+                  {member.since && <em> from {member.since}</em>}
+                </th>
+                <td className={styles.asSet} style={{ fontFamily: writeStack([member]) }}>
+                  {at === here || member.generic || memberHere([member], own) !== null ? sample : <i>not on this machine</i>}
+                </td>
+                {info.readers.map(({ platform, at: taken, face }) => (
+                  <td key={platform} className={taken === at ? styles.taken : undefined}>
+                    {taken === at ? (member.generic ? face : "gets it") : ""}
+                  </td>
+                ))}
+                <td className={here === at ? styles.taken : undefined}>{here === at ? "used" : ""}</td>
+                <td>{member.metrics && first && member.metrics !== first ? compared(member.metrics, first) : member.metrics ? `x-height ${showNumber((member.metrics.xHeight / member.metrics.unitsPerEm) * 100, 0)}%` : "not known"}</td>
+                <td>
+                  {!member.generic && (
+                    <button type="button" className="chip" aria-pressed={absent.includes(member.name)} onClick={() => toggle(member.name)}>
+                      {absent.includes(member.name) ? "Off" : "Switch off"}
+                    </button>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {info.faults.map(({ message, mended }) => (
+        <p key={message} className={styles.doubtful}>
+          ◆ <Prose>{message}</Prose>{" "}
+          {mended && (
+            <button type="button" className="text-button" onClick={() => void rewrite(writeStack(mended), `Write ${writeStack(mended)}`)}>
+              Write {writeStack(mended)}
+            </button>
+          )}
+        </p>
+      ))}
+      <p className={styles.edit}>
+        <Input
+          size="small" className="mono" aria-label={`Stack instead of ${use.stack}`} value={typed ?? use.stack} onChange={({ target }) => setTyped(target.value)} spellCheck={false}
+          onPressEnter={() => typed && void rewrite(typed, `Write ${typed}`)}
+        />
+        <button type="button" className="chip" disabled={typed === null || typed === use.stack} onClick={() => typed && void rewrite(typed, `Write ${typed}`)}>
+          Write everywhere…
+        </button>
+        <Input size="small" className={`mono ${styles.name}`} aria-label={`Name for ${use.stack}`} placeholder="--stack-name" value={name ?? ""} onChange={({ target }) => setName(target.value)} spellCheck={false} />
+        <button type="button" className="chip" disabled={!name?.trim()} onClick={() => void define()}>
+          Name it…
+        </button>
+      </p>
+      {problem && (
+        <p className={styles.fails} role="alert">
+          {problem}
+        </p>
+      )}
+    </section>
+  );
+}
+
+function compared(one: { averageWidth: number; xHeight: number; unitsPerEm: number }, first: { averageWidth: number; xHeight: number; unitsPerEm: number }): string {
+  const off = (a: number, b: number) => {
+    const percent = Math.round((a / one.unitsPerEm / (b / first.unitsPerEm) - 1) * 100);
+    return percent > 0 ? `+${percent}` : showNumber(percent, 0);
+  };
+  return `width ${off(one.averageWidth, first.averageWidth)}%, x-height ${off(one.xHeight, first.xHeight)}%`;
+}

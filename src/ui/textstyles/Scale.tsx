@@ -1,0 +1,109 @@
+"use client";
+
+import { Checkbox, Input, InputNumber, Select } from "antd";
+import { useEffect, useMemo, useState } from "react";
+import { nearestStep, ratios, resize, scaleSteps, type Edit, type StyleRow } from "@/core";
+import type { Proposal } from "../colors/Colors";
+import { plural, showNumber, showPx } from "../shared/numbers";
+import { useEngine, useWorkspace } from "../workspace/context";
+import styles from "./TextStyles.module.css";
+
+interface Props {
+  rows: readonly StyleRow[];
+  onPreview(sizes: ReadonlyMap<string, number>): void;
+  onSteps(steps: readonly number[]): void;
+  onPropose(proposal: Proposal): void;
+}
+
+/** Steps laid over the axis; styles snap to them, live, before anything is written. */
+export function Scale({ rows, onPreview, onSteps, onPropose }: Props) {
+  const engine = useEngine();
+  const conditions = useWorkspace((state) => state.conditions);
+  const [base, setBase] = useState(16);
+  const [ratio, setRatio] = useState<number | "own" | "grid">(1.2);
+  const [own, setOwn] = useState("12 14 16 20 24 32 40");
+  const [grid, setGrid] = useState(2);
+  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const [problem, setProblem] = useState<string | null>(null);
+  const largest = Math.max(...rows.map(({ sizePx }) => sizePx), base);
+  const smallest = Math.min(...rows.map(({ sizePx }) => sizePx), base);
+  const steps = useMemo(() => {
+    if (ratio === "own") return own.split(/[\s,;]+/).map(Number).filter((size) => size > 0 && size < 1000).sort((a, b) => a - b);
+    if (ratio === "grid") return Array.from({ length: Math.min(200, Math.ceil(largest / grid) + 1) }, (_, at) => (at + 1) * grid);
+    return scaleSteps(base, ratio, smallest * 0.9, largest * 1.1);
+  }, [ratio, own, grid, base, smallest, largest]);
+  const moves = useMemo(
+    () =>
+      rows.flatMap((row) => {
+        const step = nearestStep(row.sizePx, steps);
+        return step === null || Math.abs(step - row.sizePx) < 0.005 || !row.sizeFrom ? [] : [{ row, step }];
+      }),
+    [rows, steps],
+  );
+  const chosen = useMemo(() => moves.filter(({ row }) => !left.has(row.key)), [moves, left]);
+  useEffect(() => {
+    onPreview(new Map(chosen.map(({ row, step }) => [row.key, step])));
+    onSteps(ratio === "grid" ? [] : steps);
+  }, [chosen, steps, ratio, onPreview, onSteps]);
+
+  const propose = async () => {
+    // One rule may set several styles: the first, which is the largest, decides.
+    const edits = new Map<string, Edit>();
+    for (const { row, step } of chosen) {
+      const edit = resize(row, step, conditions.width);
+      if (edit?.kind === "declare") edits.set(JSON.stringify(edit.target), edits.get(JSON.stringify(edit.target)) ?? edit);
+    }
+    const result = await engine.combine([...edits.values()]);
+    if (result.problem) return setProblem(result.problem);
+    setProblem(null);
+    onPropose({ title: `Snap ${plural(chosen.length, "text style")} to steps`, label: "Snap text styles to steps", changes: result.changes });
+  };
+  return (
+    <section className={styles.tool} aria-label="Scale">
+      <div className={styles.copy}>
+        <Select
+          size="small" aria-label="Steps by" value={ratio} onChange={setRatio} popupMatchSelectWidth={false}
+          options={[...ratios.map(({ name, ratio: value }) => ({ value, label: `${name}, ${showNumber(value, 3)}` })), { value: "own" as const, label: "Own steps" }, { value: "grid" as const, label: "A grid" }]}
+        />
+        {ratio === "own" && <Input size="small" aria-label="Own steps in px" className={styles.ownSteps} value={own} onChange={({ target }) => setOwn(target.value)} />}
+        {ratio === "grid" && (
+          <label>
+            every <InputNumber size="small" aria-label="Grid in px" min={0.5} max={16} step={0.5} value={grid} onChange={(value) => typeof value === "number" && setGrid(value)} /> px
+          </label>
+        )}
+        {typeof ratio === "number" && (
+          <label>
+            through <InputNumber size="small" aria-label="Base in px" min={6} max={64} value={base} onChange={(value) => typeof value === "number" && setBase(value)} /> px
+          </label>
+        )}
+        <button type="button" className="chip" disabled={chosen.length === 0} onClick={() => void propose()}>
+          Snap {plural(chosen.length, "style")}
+        </button>
+      </div>
+      {ratio !== "grid" && <p className={styles.note}>Steps: {steps.map((step) => showPx(step)).join(", ")} px</p>}
+      {problem && (
+        <p className={styles.fails} role="alert">
+          {problem}
+        </p>
+      )}
+      <ul className={styles.moves} aria-label="What snaps">
+        {moves.map(({ row, step }) => (
+          <li key={row.key}>
+            <Checkbox
+              checked={!left.has(row.key)}
+              onChange={({ target }) => {
+                const next = new Set(left);
+                if (target.checked) next.delete(row.key);
+                else next.add(row.key);
+                setLeft(next);
+              }}
+            >
+              {row.selector} {showPx(row.sizePx)} → {showPx(step)}
+            </Checkbox>
+          </li>
+        ))}
+      </ul>
+      {moves.length === 0 && <p className={styles.note}>Every size that a rule of the site sets lies on a step.</p>}
+    </section>
+  );
+}

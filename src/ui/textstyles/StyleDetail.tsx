@@ -1,0 +1,104 @@
+"use client";
+
+import { Checkbox, Select } from "antd";
+import { useState } from "react";
+import { sizeIn, unitOf, type Edit, type StyleRow } from "@/core";
+import type { Proposal } from "../colors/Colors";
+import { showPx } from "../shared/numbers";
+import { usePick } from "../shared/usePick";
+import { useEngine, useWorkspace } from "../workspace/context";
+import styles from "./TextStyles.module.css";
+
+/** What can be copied from one style to another. */
+const settings = [
+  { property: "font-size", label: "size" },
+  { property: "line-height", label: "leading" },
+  { property: "font-weight", label: "weight" },
+  { property: "font-family", label: "stack" },
+  { property: "letter-spacing", label: "letter spacing" },
+  { property: "text-transform", label: "case" },
+  { property: "color", label: "ink" },
+] as const;
+
+type Property = (typeof settings)[number]["property"];
+
+interface Props {
+  row: StyleRow;
+  twin: StyleRow | null;
+  all: readonly StyleRow[];
+  onPropose(proposal: Proposal): void;
+}
+
+/** An open style: its places, its twin, and its settings for another. */
+export function StyleDetail({ row, twin, all, onPropose }: Props) {
+  const pick = usePick();
+  const engine = useEngine();
+  const conditions = useWorkspace((state) => state.conditions);
+  const [to, setTo] = useState<string | null>(null);
+  const [chosen, setChosen] = useState<readonly Property[]>(["font-size", "line-height", "font-weight"]);
+  const [problem, setProblem] = useState<string | null>(null);
+  const name = (one: StyleRow) => `${one.selector}, ${showPx(one.sizePx)} px`;
+
+  const valueOf = (from: StyleRow, property: Property, target: StyleRow): string => {
+    if (property === "font-size") {
+      const unit = unitOf(target.sizeFrom?.written ?? "") ?? "px";
+      return sizeIn(from.sizePx, unit, { parent: target.parentPx, root: target.rootPx, width: conditions.width });
+    }
+    if (property === "line-height") return from.leading === null ? "normal" : String(Number(from.leading.toFixed(3)));
+    if (property === "color") return from.ink;
+    return from.specimen.find(([one]) => one === property)?.[1] ?? "initial";
+  };
+  const copy = async (from: StyleRow, target: StyleRow, properties: readonly Property[]) => {
+    if (!target.sizeFrom) return setProblem(`No rule of the site sets ${name(target)}: pick it on the page and write a new one.`);
+    const edits = properties.map((property): Edit => ({ kind: "declare", target: target.sizeFrom!.target, property, value: valueOf(from, property, target) }));
+    const result = await engine.combine(edits);
+    if (result.problem) return setProblem(result.problem);
+    setProblem(null);
+    const label = `${name(target)} set as ${name(from)}`;
+    onPropose({ title: label, label, changes: result.changes });
+  };
+  const target = all.find(({ key }) => key === to);
+  return (
+    <div className={styles.detail}>
+      {twin && (
+        <p>
+          <b className={styles.doubtful}>◆ So like {name(twin)} that one would do.</b>{" "}
+          <button type="button" className="text-button" onClick={() => void copy(twin, row, ["font-size", "line-height", "color"])}>
+            Set this one as {showPx(twin.sizePx)} px
+          </button>{" "}
+          <button type="button" className="text-button" onClick={() => void copy(row, twin, ["font-size", "line-height", "color"])}>
+            Set the other as {showPx(row.sizePx)} px
+          </button>
+        </p>
+      )}
+      <p className={styles.copy}>
+        <span>Copy its</span>
+        {settings.map(({ property, label }) => (
+          <Checkbox key={property} checked={chosen.includes(property)} onChange={({ target: box }) => setChosen(box.checked ? [...chosen, property] : chosen.filter((one) => one !== property))}>
+            {label}
+          </Checkbox>
+        ))}
+        <span>to</span>
+        <Select size="small" aria-label="Copy to" className={styles.copyTo} value={to} onChange={setTo} placeholder="another style" options={all.filter(({ key }) => key !== row.key).map((one) => ({ value: one.key, label: name(one) }))} popupMatchSelectWidth={false} />
+        <button type="button" className="chip" disabled={!target || chosen.length === 0} onClick={() => target && void copy(row, target, chosen)}>
+          Show what changes
+        </button>
+      </p>
+      {problem && (
+        <p className={styles.fails} role="alert">
+          {problem}
+        </p>
+      )}
+      <ul className={styles.places} aria-label="Places">
+        {row.places.slice(0, 24).map((place) => (
+          <li key={`${place.page} ${place.index}`}>
+            <button type="button" className="text-button" onClick={() => pick(place)}>
+              {place.page}, element {place.index}
+            </button>
+          </li>
+        ))}
+        {row.places.length > 24 && <li>and {row.places.length - 24} more</li>}
+      </ul>
+    </div>
+  );
+}

@@ -1,0 +1,238 @@
+"use client";
+
+import { Input, Select } from "antd";
+import { useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
+import { contradictions, showRatio, stackMembers, type StyleRow } from "@/core";
+import { memberHere } from "@/preview/present";
+import { plural, showNumber, showPx } from "../shared/numbers";
+import { Sample } from "../shared/Sample";
+import { WriteChanges } from "../shared/WriteChanges";
+import type { Proposal } from "../colors/Colors";
+import { useEngine, useWorkspace } from "../workspace/context";
+import { Scale } from "./Scale";
+import { SizeChart } from "./SizeChart";
+import { StyleDetail } from "./StyleDetail";
+import styles from "./TextStyles.module.css";
+
+/** The Text styles view: every text style at true size on its true ground, largest first, tied to a size axis. */
+export function TextStyles() {
+  const rows = useStyleTable();
+  const own = useOwn();
+  const [page, setPage] = useState("");
+  const [show, setShow] = useState("");
+  const [search, setSearch] = useState("");
+  const [open, setOpen] = useState<string | null>(null);
+  const [tool, setTool] = useState<"scale" | "chart" | null>(null);
+  const [preview, setPreview] = useState<ReadonlyMap<string, number>>(new Map());
+  const [steps, setSteps] = useState<readonly number[]>([]);
+  const [proposal, setProposal] = useState<Proposal | null>(null);
+  const pages = useWorkspace((state) => state.summary?.pages);
+  const shown = useMemo(() => (rows ?? []).filter((row) => fits(row, page, show, search)), [rows, page, show, search]);
+  if (!rows) {
+    return (
+      <main className={styles.reading} aria-label="Text styles">
+        <p role="status">Reading the text styles…</p>
+      </main>
+    );
+  }
+  const twins = rows.filter(({ twin }) => twin !== null).length;
+  const odd = contradictions(rows);
+  return (
+    <main className={styles.view} aria-label="Text styles">
+      <div className={styles.bar}>
+        <b>{plural(rows.length, "text style")} set the whole site.</b>
+        <span>Largest first, each in its own ink on its own ground, at true size.</span>
+        <span className={styles.space} />
+        <Input size="small" aria-label="Search" placeholder="Search" className={styles.search} value={search} onChange={({ target }) => setSearch(target.value)} allowClear />
+        <Select size="small" aria-label="Pages" value={page} onChange={setPage} popupMatchSelectWidth={false} options={[{ value: "", label: "All pages" }, ...(pages ?? []).map(({ path }) => ({ value: path, label: path }))]} />
+        <Select
+          size="small" aria-label="Show" value={show} onChange={setShow} popupMatchSelectWidth={false}
+          options={[{ value: "", label: "All styles" }, { value: "failing", label: "Those that fail" }, { value: "headings", label: "Headings" }, { value: "twins", label: `Near twins (${twins})` }]}
+        />
+        <button type="button" className="chip" aria-pressed={tool === "scale"} onClick={() => setTool(tool === "scale" ? null : "scale")}>
+          Line up steps
+        </button>
+        <button type="button" className="chip" aria-pressed={tool === "chart"} onClick={() => setTool(tool === "chart" ? null : "chart")}>
+          Over widths
+        </button>
+      </div>
+      <div className={styles.body}>
+        {tool === "scale" && <Scale rows={shown} onPreview={setPreview} onSteps={setSteps} onPropose={setProposal} />}
+        {tool === "chart" && <SizeChart rows={shown} />}
+        {odd.map(({ level, px, above, abovePx }) => (
+          <p key={level} className={styles.odd}>
+            ◆ A heading of level {level} is set at {showPx(px)} px, larger than one of level {above} at {showPx(abovePx)} px: their order of size contradicts their order of level.
+          </p>
+        ))}
+        <Table rows={shown} all={rows} own={own} open={open} onOpen={setOpen} preview={tool === "scale" ? preview : none} steps={tool === "scale" ? steps : []} onPropose={setProposal} />
+        {shown.length === 0 && <p className={styles.odd}>No text style is like that.</p>}
+      </div>
+      <WriteChanges title={proposal?.title ?? ""} label={proposal?.label ?? ""} changes={proposal?.changes ?? null} proof={proposal?.proof} onClose={() => setProposal(null)} />
+    </main>
+  );
+}
+
+const none: ReadonlyMap<string, number> = new Map();
+
+function fits(row: StyleRow, page: string, show: string, search: string): boolean {
+  if (page && !row.pages.includes(page)) return false;
+  if (show === "failing" && row.verdict === "passes") return false;
+  if (show === "headings" && row.level === null) return false;
+  if (show === "twins" && row.twin === null) return false;
+  const words = search.trim().toLowerCase();
+  return words === "" || [row.role, row.selector, row.text, row.stack, `${row.sizePx}`].some((text) => text.toLowerCase().includes(words));
+}
+
+function useStyleTable(): readonly StyleRow[] | null {
+  const engine = useEngine();
+  const files = useWorkspace((state) => state.files);
+  const conditions = useWorkspace((state) => state.conditions);
+  const surveys = useWorkspace((state) => state.surveys);
+  const ready = useWorkspace((state) => state.status === "ready" && state.save.kind !== "saving");
+  const [rows, setRows] = useState<readonly StyleRow[] | null>(null);
+  useEffect(() => {
+    if (!ready) return;
+    let current = true;
+    void engine.styleTable(conditions).then((found) => current && setRows(found));
+    return () => {
+      current = false;
+    };
+  }, [engine, files, conditions, surveys, ready]);
+  return rows;
+}
+
+function useOwn(): readonly string[] {
+  const engine = useEngine();
+  const conditions = useWorkspace((state) => state.conditions);
+  const [own, setOwn] = useState<readonly string[]>([]);
+  useEffect(() => {
+    let current = true;
+    void engine.ownFamilies(conditions).then((found) => current && setOwn(found));
+    return () => {
+      current = false;
+    };
+  }, [engine, conditions]);
+  return own;
+}
+
+interface TableProps {
+  rows: readonly StyleRow[];
+  all: readonly StyleRow[];
+  own: readonly string[];
+  open: string | null;
+  onOpen(key: string | null): void;
+  /** Sizes tried, by key. */
+  preview: ReadonlyMap<string, number>;
+  steps: readonly number[];
+  onPropose(proposal: Proposal): void;
+}
+
+function Table({ rows, all, own, open, onOpen, preview, steps, onPropose }: TableProps) {
+  const list = useRef<HTMLDivElement>(null);
+  const [centres, setCentres] = useState<readonly number[]>([]);
+  const [height, setHeight] = useState(0);
+  useLayoutEffect(() => {
+    const measure = () => {
+      const top = list.current!.getBoundingClientRect().top;
+      const next = [...list.current!.querySelectorAll<HTMLElement>("[data-row]")].map((node) => {
+        const box = node.getBoundingClientRect();
+        return box.top - top + box.height / 2;
+      });
+      setCentres(next);
+      setHeight(list.current!.scrollHeight);
+    };
+    const observer = new ResizeObserver(measure);
+    observer.observe(list.current!);
+    for (const node of list.current!.querySelectorAll("[data-row]")) observer.observe(node);
+    return () => observer.disconnect();
+  }, [rows, open, preview]);
+  const sizeOf = (row: StyleRow) => preview.get(row.key) ?? row.sizePx;
+  return (
+    <div className={styles.table}>
+      <Axis sizes={rows.map(sizeOf)} odd={rows.map(({ twin }) => twin !== null)} centres={centres} height={height} steps={steps} />
+      <div className={styles.rows} ref={list} role="table" aria-label="Text styles">
+        <div className={styles.head} role="row">
+          {["As set", "Leading", "Weight", "Face in use", "Contrast", "Where"].map((name) => (
+            <span key={name} role="columnheader">
+              {name}
+            </span>
+          ))}
+        </div>
+        {rows.map((row) => {
+          const members = stackMembers(row.stack) ?? [];
+          const here = memberHere(members, own);
+          const twin = row.twin ? all.find(({ key }) => key === row.twin) : null;
+          const tried = preview.get(row.key);
+          const declarations = tried === undefined ? row.specimen : row.specimen.map(([name, value]) => [name, name === "font-size" ? `${tried}px` : name === "line-height" && row.leading !== null ? String(row.leading) : value] as const);
+          return (
+            <div key={row.key} className={row.key === open ? `${styles.entry} ${styles.open}` : styles.entry}>
+              <div
+                data-row className={styles.row} role="row" tabIndex={0} aria-expanded={row.key === open} aria-label={`${row.role}, ${showPx(sizeOf(row))} px, ${plural(row.places.length, "place")}`}
+                onClick={() => onOpen(row.key === open ? null : row.key)}
+                onKeyDown={(event) => {
+                  if (event.target !== event.currentTarget || (event.key !== "Enter" && event.key !== " ")) return;
+                  event.preventDefault();
+                  onOpen(row.key === open ? null : row.key);
+                }}
+              >
+                <span role="cell">
+                  <Sample text={row.text} declarations={declarations} ink={row.ink} ground={row.range ? `linear-gradient(${row.range[0]}, ${row.range[1]})` : row.ground} />
+                </span>
+                <span role="cell">{row.leading === null ? "normal" : showNumber(row.leading, 2)}</span>
+                <span role="cell">{row.weight}</span>
+                <span role="cell">{here === null ? "standard" : members[here]!.name}</span>
+                <span role="cell">
+                  {row.verdict === "passes" ? showRatio(row.ratio) : <b className={row.verdict === "fails" ? styles.fails : styles.doubtful}>{row.verdict === "fails" ? "▲" : "◆"} {showRatio(row.ratio)} of {row.needs}</b>}
+                  {twin && <b className={styles.doubtful}>◆ twin of {showPx(twin.sizePx)}</b>}
+                </span>
+                <span role="cell" className={styles.where}>
+                  {row.selector} · {plural(row.places.length, "place")}
+                </span>
+              </div>
+              {row.key === open && <StyleDetail row={row} twin={twin ?? null} all={all} onPropose={onPropose} />}
+            </div>
+          );
+        })}
+      </div>
+    </div>
+  );
+}
+
+const axisX = 40;
+const gutter = 118;
+const apart = 15;
+
+/** The sizes on a scale of their own, each tied to the rows that have it. */
+function Axis({ sizes, odd, centres, height, steps }: { sizes: readonly number[]; odd: readonly boolean[]; centres: readonly number[]; height: number; steps: readonly number[] }) {
+  if (centres.length !== sizes.length || sizes.length === 0) return <div className={styles.axis} />;
+  const top = centres[0]!;
+  const bottom = centres[centres.length - 1]!;
+  const [largest, smallest] = [Math.max(...sizes), Math.min(...sizes)];
+  const place = (size: number) => (largest === smallest ? (top + bottom) / 2 : top + ((Math.log(largest) - Math.log(size)) / (Math.log(largest) - Math.log(smallest))) * (bottom - top));
+  // Labels that would lie on each other are moved down; the lines still start where the size is.
+  const labels: { size: number; y: number; odd: boolean }[] = [];
+  for (const size of [...new Set(sizes)].sort((a, b) => b - a)) {
+    const y = Math.max(place(size), (labels.at(-1)?.y ?? -Infinity) + apart);
+    labels.push({ size, y, odd: sizes.every((other, at) => other !== size || odd[at]) });
+  }
+  return (
+    <svg className={styles.axis} width={gutter} height={Math.max(height, (labels.at(-1)?.y ?? 0) + 20)} aria-hidden="true">
+      <text x={10} y={20}>
+        px
+      </text>
+      <line x1={axisX} x2={axisX} y1={30} y2={height - 8} />
+      {steps.filter((step) => step <= largest * 1.02 && step >= smallest * 0.98).map((step) => (
+        <line key={step} className={styles.step} x1={axisX} x2={gutter} y1={place(step)} y2={place(step)} />
+      ))}
+      {labels.map(({ size, y, odd: isOdd }) => (
+        <text key={size} x={axisX - 8} y={y + 4} textAnchor="end" className={isOdd ? styles.oddLabel : undefined}>
+          {showNumber(size, 1)}
+        </text>
+      ))}
+      {sizes.map((size, at) => {
+        const from = labels.find((label) => label.size === size)!.y;
+        return <path key={at} className={odd[at] ? styles.oddTie : styles.tie} d={`M${axisX},${from} H${axisX + 10} C${axisX + 45},${from} ${axisX + 45},${centres[at]} ${gutter},${centres[at]}`} />;
+      })}
+    </svg>
+  );
+}
