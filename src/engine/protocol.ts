@@ -71,6 +71,15 @@ export interface SiteColor {
   uses: number;
 }
 
+/** A font that comes with the site, to set specimens in. */
+export interface SiteFont {
+  family: string;
+  weight: string;
+  style: "normal" | "italic";
+  /** In memory. */
+  address: string;
+}
+
 export interface Engine {
   open(files: StoredFile[]): Promise<void>;
   /**
@@ -82,8 +91,8 @@ export interface Engine {
   page(path: string, conditions: Conditions): Promise<PageView>;
   /** How a longhand comes out in places, and what its units refer to. */
   setting(picked: ElementRef, places: readonly ElementRef[], property: string, conditions: Conditions): Promise<Setting | null>;
-  /** Families the sheets of a site bring with them. */
-  ownFamilies(conditions: Conditions): Promise<string[]>;
+  /** Fonts that the sheets of the site bring with them and that can be loaded. */
+  siteFonts(conditions: Conditions): Promise<SiteFont[]>;
   /** The grounds that the picked text's ink stands on, in these places. */
   grounds(picked: ElementRef, places: readonly ElementRef[], conditions: Conditions): Promise<StandsOn[]>;
   /** The inks that stand on the picked text's ground. */

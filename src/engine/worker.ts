@@ -6,7 +6,7 @@ import {
   ruleAround, safeDocument, safeSheets, settingOf, sheetsOf, siteOf, sizesAt, slipFor, stackTable, styledPage, textFile, textStyleKey, textStylesOf, textStyleTable, type AddressOf, type
   Conditions, type KnownPage, type Layouts, type PageLayout, type SafeDocument, type Site, type StyledPage, type TextChange, type TextFile,
 } from "@/core";
-import type { Engine, PagePatch, PageView, PlaceView, SiteColor, SiteSummary } from "./protocol";
+import type { Engine, PagePatch, PageView, PlaceView, SiteColor, SiteFont, SiteSummary } from "./protocol";
 
 let site: Site = siteOf([]);
 /** Counts the looks at all pages; only the latest goes on. */
@@ -170,7 +170,16 @@ const engine: Engine = {
 
   setting: async (picked, places, property, conditions) => settingOf(site, picked, places, property, conditions),
 
-  ownFamilies: async (conditions) => [...new Set(pagesOf(site).flatMap((file) => styledPage(site, file, conditions).faces.map(({ family }) => family)))],
+  siteFonts: async (conditions) => {
+    const fonts = new Map<string, SiteFont>();
+    for (const face of pagesOf(site).flatMap((file) => styledPage(site, file, conditions).faces)) {
+      const address = face.file && face.path ? addressOf(face.path) : null;
+      if (!address) continue;
+      const font: SiteFont = { family: face.family, weight: face.weight.join(" "), style: face.italic ? "italic" : "normal", address };
+      fonts.set(`${font.family} ${font.weight} ${font.style}`, font);
+    }
+    return [...fonts.values()];
+  },
 
   grounds: async (picked, places, conditions) => groundsUnder(site, picked, places, conditions, knownLayouts()),
 

@@ -2,6 +2,8 @@
 
 import { useEffect, useRef, useState, type ReactNode } from "react";
 import type { Slip, SlipRowValue } from "@/core";
+import { setSpecimen } from "@/preview/siteFonts";
+import { useWorkspace } from "../workspace/context";
 import styles from "./Trials.module.css";
 import type { Draft } from "./useDraft";
 
@@ -87,21 +89,22 @@ export function Trials({ row, slip, draft, proposed, figures, lines = 1 }: Props
 
 /** The picked words with one property set otherwise, on their true ground. */
 function TrialSpecimen({ slip, property, value, wraps }: { slip: Slip; property: string; value: string; wraps: boolean }) {
+  const families = useWorkspace((state) => state.ownFamilies);
   const host = useRef<HTMLSpanElement>(null);
   useEffect(() => {
     const root = host.current!.shadowRoot ?? host.current!.attachShadow({ mode: "open" });
     const line = document.createElement("div");
-    for (const [name, own] of slip.specimen) line.style.setProperty(name, own);
+    for (const [name, own] of slip.specimen) setSpecimen(line.style, name, own);
     if (property !== "color") line.style.setProperty("color", slip.ink);
     line.style.setProperty("margin", "0");
     line.style.setProperty("max-height", "100%");
     line.style.setProperty("overflow", "hidden");
     line.style.setProperty("text-indent", "0");
     if (!wraps) line.style.setProperty("white-space", "nowrap");
-    if (property !== "background-color") line.style.setProperty(property, value);
+    if (property !== "background-color") setSpecimen(line.style, property, value);
     line.textContent = slip.text;
     root.replaceChildren(line);
-  }, [slip, property, value, wraps]);
+  }, [slip, property, value, wraps, families]);
   const { range, css } = slip.ground;
   const ground = property === "background-color" ? value : range ? `linear-gradient(90deg, ${range[0]}, ${range[1]})` : css;
   return <span ref={host} className={styles.specimen} style={{ background: ground }} aria-hidden="true" />;

@@ -4,6 +4,7 @@ import { Input } from "antd";
 import { useEffect, useState } from "react";
 import { platforms, stackMembers, writeStack, type StackUse } from "@/core";
 import { memberHere } from "@/preview/present";
+import { specimenStack } from "@/preview/siteFonts";
 import type { Proposal } from "../colors/Colors";
 import { Prose } from "../shared/Prose";
 import { plural, showNumber } from "../shared/numbers";
@@ -118,7 +119,7 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
                   {member.problem && <em className={styles.doubtful}> ◆ {member.problem}</em>}
                   {member.since && <em> from {member.since}</em>}
                 </th>
-                <td className={styles.asSet} style={{ fontFamily: writeStack([member]) }}>
+                <td className={styles.asSet} style={{ fontFamily: specimenStack(writeStack([member])) }}>
                   {at === here || member.generic || memberHere([member], own) !== null ? sample : <i>not on this machine</i>}
                 </td>
                 {info.readers.map(({ platform, at: taken, face }) => (
@@ -140,7 +141,8 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
           </tbody>
         </table>
       </div>
-      {info.faults.map(({ message, mended }) => (
+      {use.declarations.length === 0 && <p className={styles.note}>No sheet writes this stack as it stands: it is the browser’s own, or comes from a custom property. Pick a place to set one.</p>}
+      {(use.declarations.length ? info.faults : []).map(({ message, mended }) => (
         <p key={message} className={styles.doubtful}>
           ◆ <Prose>{message}</Prose>{" "}
           {mended && (
@@ -150,7 +152,7 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
           )}
         </p>
       ))}
-      <p className={styles.edit}>
+      {use.declarations.length > 0 && <p className={styles.edit}>
         <Input
           size="small" className="mono" aria-label={`Stack instead of ${use.stack}`} value={typed ?? use.stack} onChange={({ target }) => setTyped(target.value)} spellCheck={false}
           onPressEnter={() => typed && void rewrite(typed, `Write ${typed}`)}
@@ -162,7 +164,7 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
         <button type="button" className="chip" disabled={!name?.trim()} onClick={() => void define()}>
           Name it…
         </button>
-      </p>
+      </p>}
       {problem && (
         <p className={styles.fails} role="alert">
           {problem}

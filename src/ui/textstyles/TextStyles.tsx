@@ -17,7 +17,7 @@ import styles from "./TextStyles.module.css";
 /** The Text styles view: every text style at true size on its true ground, largest first, tied to a size axis. */
 export function TextStyles() {
   const rows = useStyleTable();
-  const own = useOwn();
+  const own = useWorkspace((state) => state.ownFamilies);
   const [page, setPage] = useState("");
   const [show, setShow] = useState("");
   const [search, setSearch] = useState("");
@@ -99,20 +99,6 @@ function useStyleTable(): readonly StyleRow[] | null {
     };
   }, [engine, files, conditions, surveys, ready]);
   return rows;
-}
-
-function useOwn(): readonly string[] {
-  const engine = useEngine();
-  const conditions = useWorkspace((state) => state.conditions);
-  const [own, setOwn] = useState<readonly string[]>([]);
-  useEffect(() => {
-    let current = true;
-    void engine.ownFamilies(conditions).then((found) => current && setOwn(found));
-    return () => {
-      current = false;
-    };
-  }, [engine, conditions]);
-  return own;
 }
 
 interface TableProps {
@@ -209,10 +195,15 @@ function Axis({ sizes, odd, centres, height, steps }: { sizes: readonly number[]
   const bottom = centres[centres.length - 1]!;
   const [largest, smallest] = [Math.max(...sizes), Math.min(...sizes)];
   const place = (size: number) => (largest === smallest ? (top + bottom) / 2 : top + ((Math.log(largest) - Math.log(size)) / (Math.log(largest) - Math.log(smallest))) * (bottom - top));
+  // The scale gives way to the rows, so that no tie has to go far.
+  const between = (size: number) => {
+    const own = centres.filter((_, at) => sizes[at] === size);
+    return place(size) * 0.25 + (own.reduce((sum, y) => sum + y, 0) / own.length) * 0.75;
+  };
   // Labels that would lie on each other are moved down; the lines still start where the size is.
   const labels: { size: number; y: number; odd: boolean }[] = [];
   for (const size of [...new Set(sizes)].sort((a, b) => b - a)) {
-    const y = Math.max(place(size), (labels.at(-1)?.y ?? -Infinity) + apart);
+    const y = Math.max(between(size), (labels.at(-1)?.y ?? -Infinity) + apart);
     labels.push({ size, y, odd: sizes.every((other, at) => other !== size || odd[at]) });
   }
   return (
@@ -221,8 +212,8 @@ function Axis({ sizes, odd, centres, height, steps }: { sizes: readonly number[]
         px
       </text>
       <line x1={axisX} x2={axisX} y1={30} y2={height - 8} />
-      {steps.filter((step) => step <= largest * 1.02 && step >= smallest * 0.98).map((step) => (
-        <line key={step} className={styles.step} x1={axisX} x2={gutter} y1={place(step)} y2={place(step)} />
+      {labels.filter(({ size }) => steps.some((step) => Math.abs(step - size) < 0.005)).map(({ size, y }) => (
+        <circle key={size} className={styles.step} cx={axisX} cy={y} r={3.5} />
       ))}
       {labels.map(({ size, y, odd: isOdd }) => (
         <text key={size} x={axisX - 8} y={y + 4} textAnchor="end" className={isOdd ? styles.oddLabel : undefined}>

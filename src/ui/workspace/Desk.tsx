@@ -10,7 +10,7 @@ import { showTime } from "../shared/numbers";
 import { useRoom } from "../shared/Room";
 import { useWorkspace, WorkspaceProvider } from "./context";
 import styles from "./Desk.module.css";
-import { Survey } from "./Survey";
+import { SiteFonts, Survey } from "./Survey";
 
 /** The open site: the mat on top, a view below. */
 export function Desk({ id, children }: { id: string; children: ReactNode }) {
@@ -46,6 +46,7 @@ function DeskBody({ children }: { children: ReactNode }) {
   }
   return (
     <>
+      <SiteFonts />
       <Survey />
       {children}
     </>

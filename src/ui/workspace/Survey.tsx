@@ -3,6 +3,7 @@
 import { useEffect, useRef } from "react";
 import { frameSandbox, showPage } from "@/preview/frame";
 import { layoutOf } from "@/preview/grounds";
+import { loadSiteFonts } from "@/preview/siteFonts";
 import { useEngine, useWorkspace } from "./context";
 import styles from "./Desk.module.css";
 
@@ -10,6 +11,27 @@ import styles from "./Desk.module.css";
 const mostPages = 60;
 /** Milliseconds without a change before the pages that are not shown are laid out. */
 const calm = 1500;
+
+/** Loads the fonts of the site for its specimens. */
+export function SiteFonts() {
+  const engine = useEngine();
+  const files = useWorkspace((state) => state.files);
+  const conditions = useWorkspace((state) => state.conditions);
+  const saving = useWorkspace((state) => state.save.kind === "saving");
+  const fontsLoaded = useWorkspace((state) => state.fontsLoaded);
+  const known = useRef("");
+  useEffect(() => {
+    if (saving) return;
+    void engine.siteFonts(conditions).then(async (fonts) => {
+      const key = JSON.stringify(fonts);
+      if (key === known.current) return;
+      known.current = key;
+      await loadSiteFonts(fonts);
+      fontsLoaded([...new Set(fonts.map(({ family }) => family))]);
+    });
+  }, [engine, files, conditions, saving, fontsLoaded]);
+  return null;
+}
 
 /** Lays out the pages that are not shown, one after the other, so that what lies under their texts is known, too. */
 export function Survey() {

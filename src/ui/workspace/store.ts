@@ -42,6 +42,8 @@ export interface Workspace {
   save: SaveState;
   notice: string | null;
   unstyled: boolean;
+  /** Families that come with the site and are loaded for specimens. */
+  ownFamilies: readonly string[];
   /** Counts the times that pages that are not shown were laid out. */
   surveys: number;
 }
@@ -64,6 +66,7 @@ export interface WorkspaceActions {
   /** Plans an edit and shows it on the page without writing; null takes it off again. */
   rehearse(edit: Edit | null): Promise<PlanResult>;
   write(edit: Edit, label: string): Promise<PlanResult>;
+  fontsLoaded(families: readonly string[]): void;
   /** The pages that are not shown were laid out: what is counted over the site is counted anew. */
   surveyed(): void;
   undo(): Promise<void>;
@@ -82,7 +85,7 @@ export type WorkspaceStore = ReturnType<typeof createWorkspace>;
 
 const initial: Workspace = {
   status: "loading", record: null, files: new Map(), redoable: 0, conditions: defaultConditions, summary: null, reading: null, page: null, view: null,
-  viewNumber: 0, picked: null, slip: null, reach: null, rehearsal: null, source: null, save: { kind: "saving" }, notice: null, unstyled: false, surveys: 0,
+  viewNumber: 0, picked: null, slip: null, reach: null, rehearsal: null, source: null, save: { kind: "saving" }, notice: null, unstyled: false, ownFamilies: [], surveys: 0,
 };
 
 export function createWorkspace(engine: Remote<Engine>) {
@@ -248,6 +251,8 @@ export function createWorkspace(engine: Remote<Engine>) {
       },
 
       setUnstyled: (unstyled) => set({ unstyled }),
+
+      fontsLoaded: (ownFamilies) => set({ ownFamilies }),
 
       surveyed: () => {
         set({ surveys: get().surveys + 1 });

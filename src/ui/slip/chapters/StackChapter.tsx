@@ -4,6 +4,7 @@ import { AutoComplete } from "antd";
 import { useEffect, useState } from "react";
 import { platformFaces, platforms, stackFaults, stackMembers, writeStack } from "@/core";
 import { memberHere } from "@/preview/present";
+import { specimenStack } from "@/preview/siteFonts";
 import { Prose } from "../../shared/Prose";
 import { showNumber } from "../../shared/numbers";
 import { useEngine, useWorkspace } from "../../workspace/context";
@@ -18,7 +19,7 @@ const genericNames = ["serif", "sans-serif", "monospace", "system-ui", "cursive"
 /** The stack member by member: order, faults, who gets what, and how the faces compare. */
 export function StackChapter({ row, slip, draft, places }: ChapterProps) {
   const setting = useSetting(slip, places, "font-family");
-  const own = useOwnFamilies();
+  const own = useWorkspace((state) => state.ownFamilies);
   const stacks = useSiteStacks();
   const [typed, setTyped] = useState("");
   const [dragged, setDragged] = useState<number | null>(null);
@@ -67,7 +68,7 @@ export function StackChapter({ row, slip, draft, places }: ChapterProps) {
                 event.stopPropagation();
               }}
             >
-              <span style={{ fontFamily: writeStack([{ name, generic }]) }}>{name}</span>
+              <span style={{ fontFamily: specimenStack(writeStack([{ name, generic }])) }}>{name}</span>
               <em>
                 {generic ? "generic" : known?.source === "site" ? (known.problem ?? "comes with the site") : known?.source === "system" ? platforms.filter(({ platform }) => known.platforms.includes(platform)).map(({ label }) => label).join(", ") : "comes with no system"}
                 {size && ` · ${size} to the first`}
@@ -120,21 +121,6 @@ export function StackChapter({ row, slip, draft, places }: ChapterProps) {
       {stacks.length > 1 && <Trials row={row} slip={slip} draft={draft} proposed={[...new Set([draft.tried ? (row.written ?? row.computed) : draft.value || row.computed, ...stacks])].slice(0, 4)} figures={() => null} />}
     </div>
   );
-}
-
-function useOwnFamilies(): readonly string[] {
-  const engine = useEngine();
-  const conditions = useWorkspace((state) => state.conditions);
-  const files = useWorkspace((state) => state.files);
-  const [families, setFamilies] = useState<readonly string[]>([]);
-  useEffect(() => {
-    let current = true;
-    void engine.ownFamilies(conditions).then((found) => current && setFamilies(found));
-    return () => {
-      current = false;
-    };
-  }, [engine, conditions, files]);
-  return families;
 }
 
 /** The stacks the site uses, most places first. */

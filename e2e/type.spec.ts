@@ -1,0 +1,183 @@
+/** How text is set: stacks, sizes, leading, lines, and the styles of the whole site. */
+import { expect, test, type Page } from "@playwright/test";
+import { field, openSample, pickByKeyboard, ready, shownPage, slip, stage } from "./support/desk";
+
+const openRow = (page: Page, label: string) => slip(page).getByRole("button", { name: new RegExp(`^${label}: .*Why$`) }).click();
+const heading = (page: Page) => shownPage(page).getByRole("heading", { name: "Winter sailings" });
+
+async function open(page: Page, files: Record<string, string>): Promise<void> {
+  await page.goto("/");
+  await page.getByLabel("Files to open").setInputFiles(
+    Object.entries(files).map(([name, text]) => ({ name, mimeType: name.endsWith(".css") ? "text/css" : "text/html", buffer: Buffer.from(text) })),
+  );
+  await ready(page);
+}
+
+test("a stack is built by keyboard", async ({ page }) => {
+  await openSample(page);
+  await pickByKeyboard(page, "Winter sailings");
+  await openRow(page, "Stack");
+  const members = slip(page).getByRole("list", { name: "Members of the stack" }).getByRole("listitem");
+  await expect(members).toHaveCount(3);
+  await slip(page).getByLabel("Add a face").fill("Charter");
+  await slip(page).getByLabel("Add a face").press("Enter");
+  await expect(members).toHaveCount(4);
+  await expect(field(page, "Stack")).toHaveValue('Georgia, "Times New Roman", Charter, serif');
+  await members.nth(2).press("Alt+ArrowUp");
+  await members.nth(1).press("Alt+ArrowUp");
+  await members.nth(2).press("Delete");
+  await expect(field(page, "Stack")).toHaveValue("Charter, Georgia, serif");
+  await members.nth(0).press("Enter");
+  await expect(heading(page)).toHaveCSS("font-family", "Charter, Georgia, serif");
+  await expect(slip(page).getByText(/Android: Noto Serif/)).toBeVisible();
+});
+
+test("faults of a stack are told and mended", async ({ page }) => {
+  await openSample(page);
+  await pickByKeyboard(page, "Winter sailings");
+  await openRow(page, "Stack");
+  await field(page, "Stack").fill("Georga");
+  await expect(slip(page).getByText(/Is Georgia meant/)).toBeVisible();
+  await expect(slip(page).getByText(/No generic family ends the stack/)).toBeVisible();
+  await slip(page).getByRole("button", { name: "Write Georgia", exact: true }).click();
+  await slip(page).getByRole("button", { name: "Write Georgia, serif" }).click();
+  await expect(field(page, "Stack")).toHaveValue("Georgia, serif");
+});
+
+test("five sizes are tried side by side and one is written", async ({ page }) => {
+  await openSample(page);
+  await pickByKeyboard(page, "Winter sailings");
+  await openRow(page, "Size");
+  const trials = slip(page).getByRole("radiogroup", { name: "Trials of size" }).getByRole("radio");
+  await expect(trials).toHaveCount(5);
+  await trials.nth(2).focus();
+  await trials.nth(2).press("ArrowRight");
+  await expect(heading(page)).toHaveCSS("font-size", "32px");
+  await trials.nth(3).press("ArrowRight");
+  await expect(heading(page)).toHaveCSS("font-size", "37px");
+  await trials.nth(4).press("Enter");
+  await expect(field(page, "Size")).toHaveValue("37px");
+  await slip(page).getByRole("group", { name: "The same size in other units" }).getByRole("button", { name: "2.3125rem" }).click();
+  await expect(field(page, "Size")).toHaveValue("2.3125rem");
+  await expect(heading(page)).toHaveCSS("font-size", "37px");
+});
+
+test("a fluid size is set and seen at three widths", async ({ page }) => {
+  await open(page, { "index.html": '<!doctype html><link rel=stylesheet href=a.css><h1>Slipway</h1>', "a.css": "h1 { font-size: 30px; }" });
+  await pickByKeyboard(page, "Slipway");
+  await openRow(page, "Size");
+  await slip(page).getByText("Fluid, between two widths").click();
+  for (const [label, value] of [["Size when narrow", "20"], ["Narrow width", "400"], ["Size when wide", "44"], ["Wide width", "1200"]] as const) await slip(page).getByLabel(label).fill(value);
+  await slip(page).getByRole("button", { name: "Write it" }).click();
+  await expect(field(page, "Size")).toHaveValue("clamp(1.25rem, 0.5rem + 3vw, 2.75rem)");
+  for (const [width, size] of [["400", "20px"], ["800", "32px"], ["1280", "44px"]] as const) {
+    await page.getByLabel("Page width in px").fill(width);
+    await page.getByLabel("Page width in px").press("Enter");
+    await expect(shownPage(page).getByRole("heading")).toHaveCSS("font-size", size);
+  }
+});
+
+test("a leading given as a length is made a number", async ({ page }) => {
+  await openSample(page);
+  await pickByKeyboard(page, "Winter sailings");
+  await openRow(page, "Leading");
+  await expect(slip(page).getByText(/As a length it is inherited as 32 px/)).toBeVisible();
+  await slip(page).getByRole("button", { name: "Write 1.143" }).click();
+  await expect(field(page, "Leading")).toHaveValue("1.143");
+});
+
+test("a link's hover is styled beside its other states", async ({ page }) => {
+  await openSample(page);
+  const link = shownPage(page).getByRole("link", { name: "foot passengers" });
+  const box = (await link.boundingBox())!;
+  await page.mouse.click(box.x + 10, box.y + 6);
+  await openRow(page, "Lines");
+  await expect(slip(page).getByText(/Only its colour tells this link/)).toBeVisible();
+  const states = slip(page).getByRole("group", { name: "States of the link" });
+  await states.getByRole("button", { name: /hover/ }).click();
+  await expect(link).toHaveCSS("text-decoration-line", "underline");
+  await slip(page).getByRole("checkbox", { name: "over" }).check();
+  await expect(link).toHaveCSS("text-decoration-line", /underline overline/);
+  await slip(page).getByRole("button", { name: "Write", exact: true }).first().click();
+  await expect(field(page, "Lines")).toHaveValue(/underline overline/);
+  await states.getByRole("button", { name: /at rest/ }).click();
+  await expect(link).toHaveCSS("text-decoration-line", "none");
+});
+
+const twins = {
+  "index.html": "<!doctype html><link rel=stylesheet href=a.css><h1>One</h1><h2>Two</h2><h3>Three</h3><h4>Four</h4><p>Text</p>",
+  "a.css": "body { font: 16px/1.5 serif }\nh1 { font-size: 39px; line-height: 1.2 }\nh2 { font-size: 1.9rem; line-height: 1.2 }\nh3 { font-size: 18px; line-height: 1.2 }\nh4 { font-size: 17.6px; line-height: 1.2 }\n",
+};
+const row = (page: Page, name: RegExp) => page.getByRole("row", { name });
+
+test("twins among the text styles are joined", async ({ page }) => {
+  await open(page, twins);
+  await page.getByRole("link", { name: /^Text styles/ }).click();
+  await expect(row(page, /Heading, level 4, 17.6 px/)).toContainText("twin of 18");
+  await row(page, /Heading, level 4/).click();
+  await page.getByRole("button", { name: "Set this one as 18 px" }).click();
+  await page.getByRole("dialog").getByRole("button", { name: "Write" }).click();
+  await expect(row(page, /Heading, level 3, 18 px, 2 places/)).toBeVisible();
+  await expect(page.getByText("twin of")).toHaveCount(0);
+});
+
+test("four headings are snapped to a scale, each in its own unit", async ({ page }) => {
+  await open(page, twins);
+  await page.getByRole("link", { name: /^Text styles/ }).click();
+  await page.getByRole("button", { name: "Line up steps" }).click();
+  await page.getByLabel("Steps by").click();
+  await page.getByTitle("Major third, 1.25").last().click();
+  await expect(row(page, /Main heading, 39.06 px/)).toBeVisible();
+  await page.getByRole("button", { name: "Snap 4 styles" }).click();
+  const dialog = page.getByRole("dialog");
+  await expect(dialog.getByRole("status")).toContainText("4 places on 1 page come out differently");
+  await dialog.getByRole("button", { name: "Write" }).click();
+  await expect(page.getByText("Every size that a rule of the site sets lies on a step.")).toBeVisible();
+  await page.getByRole("link", { name: "Changes" }).click();
+  await expect(page.getByText(/font-size: 1.953rem/)).toBeVisible();
+});
+
+test("a stack is written everywhere, named, and its first font switched off", async ({ page }) => {
+  await openSample(page);
+  await page.getByRole("link", { name: /^Stacks/ }).click();
+  const stack = page.getByRole("region", { name: 'Stack Bitter, Georgia, "Times New Roman", serif' });
+  await expect(stack).toBeVisible();
+  await stack.getByRole("row", { name: /^Bitter/ }).getByRole("button", { name: "Switch off" }).click();
+  await page.getByRole("link", { name: "Page", exact: true }).click();
+  await ready(page);
+  await expect(page.getByRole("button", { name: "Rehearse: no Bitter" })).toBeVisible();
+  await expect(shownPage(page).getByRole("heading", { name: "Mainland to Ossel" })).toHaveCSS("font-family", 'Georgia, "Times New Roman", serif');
+  await page.getByRole("button", { name: /^Rehearse/ }).click();
+  await page.getByRole("button", { name: "Change nothing" }).click();
+  await expect(shownPage(page).getByRole("heading", { name: "Mainland to Ossel" })).toHaveCSS("font-family", /^Bitter/);
+
+  await page.getByRole("link", { name: /^Stacks/ }).click();
+  await stack.getByLabel(/^Name for/).fill("--display");
+  await stack.getByRole("button", { name: "Name it…" }).click();
+  await expect(page.getByRole("status").filter({ hasText: "no place comes out differently" })).toBeVisible();
+  await page.getByRole("dialog").getByRole("button", { name: "Write" }).click();
+  await page.getByRole("link", { name: "Changes" }).click();
+  await expect(page.getByText(/font-family: var\(--display\);/)).toBeVisible();
+});
+
+test("which member is used here is what the browser really uses", async ({ page }) => {
+  await open(page, { "index.html": "<!doctype html><style>p{font-family:Nope,'DejaVu Sans Mono',serif}</style><p>words</p>" });
+  await stage(page).focus();
+  await pickByKeyboard(page, "words");
+  await openRow(page, "Stack");
+  await expect(slip(page).getByRole("listitem", { name: /^DejaVu Sans Mono, 2 of 3, used on this machine/ })).toBeVisible();
+  const session = await page.context().newCDPSession(page);
+  await page.evaluate(() => {
+    const probe = document.createElement("p");
+    probe.id = "probe";
+    probe.style.fontFamily = "Nope,'DejaVu Sans Mono',serif";
+    probe.textContent = "words";
+    document.body.append(probe);
+  });
+  await session.send("DOM.enable");
+  await session.send("CSS.enable");
+  const { root } = await session.send("DOM.getDocument");
+  const { nodeId } = await session.send("DOM.querySelector", { nodeId: root.nodeId, selector: "#probe" });
+  const { fonts } = await session.send("CSS.getPlatformFontsForNode", { nodeId });
+  expect(fonts[0]!.familyName).toBe("DejaVu Sans Mono");
+});
