@@ -89,7 +89,7 @@ test("a folder with leave to write: saved back, and asked first where a file cha
   const write = async (value: string) => {
     await field(page, "Ink").fill(value);
     await field(page, "Ink").press("Enter");
-    await expect(slip(page).getByRole("group", { name: "Ink" })).toContainText(value);
+    await expect(slip(page).getByRole("group", { name: "Ink", exact: true })).toContainText(value);
     await page.getByRole("button", { name: "Export" }).click();
     await page.getByRole("menuitem", { name: "Write back into site" }).click();
   };

@@ -93,7 +93,7 @@ test("values are completed from the grammar and stepped with the arrow keys", as
 
 test("losers are shown with the reason; a declaration is switched off and on again", async ({ page }) => {
   await pickByKeyboard(page, "Winter sailings");
-  const ink = slip(page).getByRole("group", { name: "Ink" });
+  const ink = slip(page).getByRole("group", { name: "Ink", exact: true });
   await ink.getByRole("button", { name: /Why/ }).click();
   await expect(ink).toContainText("comes after h1, h2, h3 in css/ferry.css line 33, equally specific");
   await ink.getByRole("button", { name: "Switch off" }).first().click();

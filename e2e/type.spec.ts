@@ -181,3 +181,37 @@ test("which member is used here is what the browser really uses", async ({ page 
   const { fonts } = await session.send("CSS.getPlatformFontsForNode", { nodeId });
   expect(fonts[0]!.familyName).toBe("DejaVu Sans Mono");
 });
+
+test("two words get a span with a class of their own, and lose it again", async ({ page }) => {
+  await open(page, { "index.html": "<!doctype html><link rel=stylesheet href=a.css><p>The late boat leaves at half past six.</p>", "a.css": "p { color: #333 }\n" });
+  await pickByKeyboard(page, "The late boat");
+  await stage(page).press("Shift+ArrowRight");
+  await stage(page).press("Shift+ArrowRight");
+  await stage(page).press("Shift+ArrowRight");
+  await stage(page).press("Alt+Shift+ArrowRight");
+  const words = page.getByRole("group", { name: "Picked words" });
+  await expect(words).toContainText("late boat");
+  await words.getByLabel("Class for the words").fill("hot");
+  await words.getByRole("button", { name: "Give them a class" }).click();
+  const span = shownPage(page).locator("span.hot");
+  await expect(span).toHaveText("late boat");
+  await expect(slip(page).getByText("span.hot")).toBeVisible();
+  await slip(page).getByRole("button", { name: "New rule" }).click();
+  await field(page, "Ink").fill("#a03000");
+  await field(page, "Ink").press("Enter");
+  await expect(span).toHaveCSS("color", "rgb(160, 48, 0)");
+  await slip(page).getByRole("button", { name: "Take the span away" }).click();
+  await expect(span).toHaveCount(0);
+  await expect(shownPage(page).getByText("The late boat leaves at half past six.")).toBeVisible();
+});
+
+test("words are picked with the mouse", async ({ page }) => {
+  await open(page, { "index.html": "<!doctype html><p style='font:20px monospace'>The late boat leaves</p>" });
+  const box = (await shownPage(page).getByText("The late boat").boundingBox())!;
+  await page.mouse.move(box.x + 12 * 4.5, box.y + 12);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 12 * 7, box.y + 12);
+  await page.mouse.move(box.x + 12 * 11, box.y + 12, { steps: 3 });
+  await page.mouse.up();
+  await expect(page.getByRole("group", { name: "Picked words" })).toContainText("late boat");
+});

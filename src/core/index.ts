@@ -55,3 +55,4 @@ export { settingOf, type Setting } from "./slip/setting";
 export { combine, contradictions, resize, sizesAt, textStyleTable, type StyleRow } from "./type/styleTable";
 export { nameStack, restack, stackTable, type StackUse } from "./type/stackTable";
 export { definedProperties } from "./palette/references";
+export { readoutsOf, type Readout } from "./type/readouts";

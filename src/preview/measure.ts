@@ -34,6 +34,8 @@ export interface Lines {
   lines: number;
   /** Characters of the longest line, blanks at its end left out. */
   longest: number;
+  /** Characters of a usual line: the mean of all but the last. */
+  usual: number;
   /** Usual width of a character. */
   character: number;
   /** Where the longest line starts. */
@@ -51,6 +53,7 @@ export function linesOf(page: ShownPage, index: number): Lines | null {
   let lines = 0;
   let count = 0;
   let longest = 0;
+  let full = 0;
   let read = 0;
   let blank = true;
   let lineLeft = 0;
@@ -68,6 +71,7 @@ export function linesOf(page: ShownPage, index: number): Lines | null {
       const middle = rect.top + rect.height / 2;
       if (lineTop === null || Math.abs(middle - lineTop) > rect.height * 0.6) {
         lines += 1;
+        if (lines > 1) full += count;
         count = 0;
         lineTop = middle;
         lineLeft = rect.left;
@@ -80,7 +84,7 @@ export function linesOf(page: ShownPage, index: number): Lines | null {
       }
     }
   }
-  return lines ? { lines, longest, character: width / longest, left } : null;
+  return lines ? { lines, longest, usual: lines > 1 ? Math.round(full / (lines - 1)) : longest, character: width / longest, left } : null;
 }
 
 /** Sizes of the content boxes of all query containers, by element index. */
@@ -98,6 +102,20 @@ export function containerSizes({ document, nodes }: ShownPage): Record<number, {
     };
   });
   return sizes;
+}
+
+/** X-height of the font an element's text is set in, px. */
+export function xHeightOf({ document, nodes }: ShownPage, index: number): number | null {
+  const node = nodes[index];
+  const view = document.defaultView;
+  if (!node || !view) return null;
+  const { fontFamily, fontSize, fontWeight, fontStyle } = view.getComputedStyle(node);
+  const probe = document.createElement("div");
+  probe.style.cssText = `all: initial; position: absolute; font: ${fontStyle} ${fontWeight} 1000px ${fontFamily}; width: 1ex`;
+  document.documentElement.append(probe);
+  const ratio = Number.parseFloat(view.getComputedStyle(probe).width) / 1000;
+  probe.remove();
+  return Number.isFinite(ratio) ? ratio * Number.parseFloat(fontSize) : null;
 }
 
 /** What the font-relative units come to in every font that text of the page is set in, by the core's `fontKey`. */

@@ -53,7 +53,7 @@ export function spliceAttribute(text: string, attribute: AttributeSource, splice
 }
 
 /** For each offset of the value, and its end, the offset in the raw text; null when they cannot be matched up. */
-function rawOffsets(raw: string, value: string): number[] | null {
+export function rawOffsets(raw: string, value: string): number[] | null {
   const offsets: number[] = [];
   let at = 0;
   let decoded = "";

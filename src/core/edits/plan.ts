@@ -13,6 +13,7 @@ import type { TextChange } from "../source/changes";
 import { attributeSource, insertAttribute, spliceAttribute } from "./attributes";
 import { indentUnit, isMinified, removeDeclaration, setDeclaration, switchOff, switchOn, type BlockText, type Splice } from "./block";
 import { declarationAt, elementAt, fileAt, ruleAt, sheetTexts, type SheetText } from "./locate";
+import { unwrapWords, wrapWords } from "./words";
 import { EditError, type Edit, type ElementRef, type Plan, type Reach, type Target } from "./types";
 
 /**
@@ -48,6 +49,11 @@ export function changesFor(site: Site, edit: Edit): TextChange[] {
       return edit.changes.filter(({ start, end, insert }) => start !== end || insert !== "");
     case "toggle":
       return toggle(site, edit);
+    case "wrap":
+    case "unwrap": {
+      const { path, splices } = edit.kind === "wrap" ? wrapWords(site, edit) : unwrapWords(site, edit);
+      return moved(path, splices);
+    }
     case "declare":
       if (edit.value !== null) checkValue(edit.property, edit.value);
       return declare(site, edit.target, edit.property, edit.value);

@@ -23,6 +23,13 @@ export type Edit =
   | { kind: "declare"; target: Target; property: string; value: string | null; place?: ElementRef }
   /** Switches a declaration off (into a comment) or on again; offsets of the file. */
   | { kind: "toggle"; path: string; start: number; element?: ElementRef }
+  /**
+   * Puts a span with a class or a style around words of a text. `node` counts the element's own text nodes,
+   * `start` and `end` are offsets into its text.
+   */
+  | { kind: "wrap"; element: ElementRef; node: number; start: number; end: number; attribute: "class" | "style"; value: string }
+  /** Takes a span with nothing but a class or a style away; its words stay. */
+  | { kind: "unwrap"; element: ElementRef }
   /** Changes to the source as typed. */
   | { kind: "text"; changes: readonly TextChange[] };
 

@@ -8,6 +8,7 @@ import { serialiseColor } from "../color/format";
 import type { Color } from "../color/types";
 import type { ElementRef, Target } from "../edits/types";
 import { attributeSource } from "../edits/attributes";
+import { isPlainSpan } from "../edits/words";
 import { EditError } from "../edits/types";
 import { aliases } from "../cascade/properties";
 import { invalidReason } from "../cascade/declarations";
@@ -60,6 +61,8 @@ export interface Slip {
   leadingPx: number | null;
   rows: SlipRowValue[];
   targets: TargetOption[];
+  /** Whether it is a span that can be taken away again. */
+  plainSpan: boolean;
   /** Declarations that set the specimen as the text is set. */
   specimen: [property: string, value: string][];
 }
@@ -97,6 +100,7 @@ export function slipFor(site: Site, ref: ElementRef, conditions: Conditions, lay
     leadingPx: leadingOf(style),
     rows: slipRows.map((row) => rowValue(site, page, style, row, legibility)),
     targets: targetsFor(site, page, ref.index, conditions),
+    plainSpan: isPlainSpan(site, ref.page, ref.index),
     specimen: textStyleProperties.filter((name) => name !== "opacity").map((name) => [name, computedValue(style, name)]),
   };
 }

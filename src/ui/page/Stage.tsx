@@ -7,6 +7,7 @@ import type { PageView, PlaceView } from "@/engine/protocol";
 import { frameSandbox, showPage, type ShownPage } from "@/preview/frame";
 import { layoutOf } from "@/preview/grounds";
 import { boxOf, containerSizes, fontMeasures, linesOf, placeAt, scrollAt, type Box } from "@/preview/measure";
+import { boxesOfWords, stepWords, wordsBetween, type WordSpan } from "@/preview/words";
 import { plural, showRatio } from "../shared/numbers";
 import { useWorkspace, useWorkspaceStore } from "../workspace/context";
 import type { Shown } from "./PageDesk";
@@ -215,7 +216,10 @@ function Overlay({ shown, places, picked, width }: OverlayProps) {
   const path = useWorkspace((state) => state.page)!;
   const document = useWorkspace((state) => state.view!.document);
   const setUnstyled = useWorkspace((state) => state.setUnstyled);
+  const words = useWorkspace((state) => (state.words?.ref.page === state.page ? state.words : null));
   const [hovered, setHovered] = useState<number | null>(null);
+  /** Where the pointer went down, and whether it has gone far enough to be picking words. */
+  const pressed = useRef<{ x: number; y: number; far: boolean } | null>(null);
   const trail = useRef<number[]>([]);
   const { page } = shown;
   const indexes = useMemo(() => new Set(places.map(({ index }) => index)), [places]);
@@ -238,8 +242,17 @@ function Overlay({ shown, places, picked, width }: OverlayProps) {
     pick(order[Math.min(order.length - 1, Math.max(0, at + direction))] ?? null);
   };
 
+  const pickWords = (found: WordSpan | null) => store.getState().pickWords(found && { ...found, ref: { page: path, index: found.index } });
+  const known = words && { ...words, index: words.ref.index };
+
   const onKeyDown = (event: React.KeyboardEvent) => {
-    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    if (event.ctrlKey || event.metaKey) return;
+    // With Shift the arrows pick words; with Alt as well, where they begin.
+    if (event.shiftKey && picked !== null && (event.key === "ArrowRight" || event.key === "ArrowLeft")) {
+      event.preventDefault();
+      return pickWords(stepWords(page, picked, known, event.altKey ? "start" : "end", event.key === "ArrowRight" ? 1 : -1));
+    }
+    if (event.altKey) return;
     const actions: Record<string, () => void> = {
       ArrowDown: () => step(1),
       ArrowUp: () => step(-1),
@@ -253,7 +266,7 @@ function Overlay({ shown, places, picked, width }: OverlayProps) {
         const back = trail.current.pop() ?? places.find(({ index }) => picked !== null && isInside(index, picked, parents))?.index;
         if (back !== undefined) pick(back);
       },
-      Escape: () => pick(null),
+      Escape: () => (words ? pickWords(null) : pick(null)),
       u: () => setUnstyled(!store.getState().unstyled),
       PageDown: () => page.document.defaultView!.scrollBy(0, page.document.defaultView!.innerHeight * 0.9),
       PageUp: () => page.document.defaultView!.scrollBy(0, -page.document.defaultView!.innerHeight * 0.9),
@@ -264,9 +277,13 @@ function Overlay({ shown, places, picked, width }: OverlayProps) {
     action();
   };
 
-  const under = (event: React.MouseEvent) => {
+  const at = (event: React.MouseEvent) => {
     const { left, top } = event.currentTarget.getBoundingClientRect();
-    return placeAt(page, event.clientX - left, event.clientY - top, indexes);
+    return { x: event.clientX - left, y: event.clientY - top };
+  };
+  const under = (event: React.MouseEvent) => {
+    const { x, y } = at(event);
+    return placeAt(page, x, y, indexes);
   };
 
   const pickedPlace = places.find(({ index }) => index === picked);
@@ -280,13 +297,29 @@ function Overlay({ shown, places, picked, width }: OverlayProps) {
       <Marks shown={shown} places={places} onPick={pick} />
       <div
         role="application" tabIndex={0} className={styles.overlay} style={{ left: gutter, width }}
-        aria-label="The page. Arrow down and up walk through its texts, left goes to the parent and right back, U takes the styles off."
+        aria-label="The page. Arrow down and up walk through its texts, left goes to the parent and right back, Shift with left and right picks words, U takes the styles off."
         onKeyDown={onKeyDown}
-        onMouseMove={(event) => setHovered(under(event))}
+        onMouseDown={(event) => {
+          pressed.current = { ...at(event), far: false };
+        }}
+        onMouseMove={(event) => {
+          setHovered(under(event));
+          const from = pressed.current;
+          if (!from || event.buttons !== 1) return;
+          const to = at(event);
+          from.far ||= Math.hypot(to.x - from.x, to.y - from.y) > 5;
+          if (!from.far) return;
+          const found = wordsBetween(page, from, to);
+          if (!found || !indexes.has(found.index)) return;
+          if (found.index === picked) pickWords(found);
+          else void store.getState().pick({ page: path, index: found.index }).then(() => pickWords(found));
+        }}
         onMouseLeave={() => setHovered(null)}
         onClick={(event) => {
           trail.current = [];
-          pick(under(event));
+          const picking = pressed.current?.far;
+          pressed.current = null;
+          if (!picking) pick(under(event));
         }}
         onWheel={(event) => {
           const { left, top } = event.currentTarget.getBoundingClientRect();
@@ -299,6 +332,7 @@ function Overlay({ shown, places, picked, width }: OverlayProps) {
         {inSight(page, touched).map(([index, box]) => (
           <Outline key={`reach-${index}`} box={box} kind="reach" />
         ))}
+        {known && boxesOfWords(page, known).map((box, line) => <span key={line} className={styles.words} style={box} />)}
         {hovered !== null && hovered !== picked && <Outline box={boxOf(page, hovered)} kind="hover" label={hoveredPlace?.selector} />}
         {picked !== null && (
           <Outline

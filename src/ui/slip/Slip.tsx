@@ -1,8 +1,8 @@
 "use client";
 
 import { useState } from "react";
-import { invisibleBelow, type ElementRef, type Slip as SlipData } from "@/core";
-import { linesOf } from "@/preview/measure";
+import { invisibleBelow, readoutsOf, type ElementRef, type Readout, type Slip as SlipData } from "@/core";
+import { linesOf, xHeightOf, type Lines } from "@/preview/measure";
 import type { Shown } from "../page/PageDesk";
 import { plural, showNumber, showPx, showRatio, showReach } from "../shared/numbers";
 import { useWorkspace } from "../workspace/context";
@@ -10,6 +10,7 @@ import { Row } from "./Row";
 import { Specimen } from "./Specimen";
 import styles from "./Slip.module.css";
 import { StateSelect } from "./StateSelect";
+import { Unwrap, Words } from "./Words";
 import { useTarget, WriteTo } from "./WriteTo";
 
 const none: readonly ElementRef[] = [];
@@ -41,8 +42,10 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
         <h1>{slip.role}</h1>
         <code>{slip.selector}</code>
         <StateSelect picked={slip.ref} />
+        <Unwrap />
         {reach && <span className={styles.reach}>{showReach(reach.places.length, reach.pages.length)}</span>}
       </div>
+      {shown && <Words page={shown.page} />}
       <Specimen slip={slip} />
       <Readouts slip={slip} shown={shown} />
       <WriteTo choice={choice} />
@@ -61,30 +64,66 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
 function Readouts({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
   const { ratio, needs, verdict, sizePx, leadingPx } = slip;
   const lines = shown ? linesOf(shown.page, slip.ref.index) : null;
+  const xHeight = shown ? xHeightOf(shown.page, slip.ref.index) : null;
   const sign = { passes: "", fails: "▲ ", doubtful: "◆ " }[verdict];
   const words = ratio < invisibleBelow ? "invisible" : verdict === "passes" ? `needs ${needs}, passes` : `needs ${needs} at this size`;
   return (
-    <dl className={styles.readouts}>
-      <div className={{ passes: undefined, fails: styles.fails, doubtful: styles.doubtful }[verdict]}>
-        <dt>{words}</dt>
-        <dd aria-label="Contrast">
-          {sign}
-          {showRatio(ratio)} : 1
-        </dd>
-      </div>
-      <div>
-        <dt>size</dt>
-        <dd aria-label="Computed size">{showPx(sizePx)} px</dd>
-      </div>
-      <div>
-        <dt>line to size</dt>
-        <dd aria-label="Leading to size">{leadingPx === null ? "normal" : showNumber(leadingPx / sizePx, 2)}</dd>
-      </div>
-      <div>
-        <dt>{lines ? `longest of ${plural(lines.lines, "line")}` : "longest line"}</dt>
-        <dd aria-label="Longest line">{lines ? `${lines.longest} ch` : "not shown"}</dd>
-      </div>
-    </dl>
+    <>
+      <dl className={styles.readouts}>
+        <div className={{ passes: undefined, fails: styles.fails, doubtful: styles.doubtful }[verdict]}>
+          <dt>{words}</dt>
+          <dd aria-label="Contrast">
+            {sign}
+            {showRatio(ratio)} : 1
+          </dd>
+        </div>
+        <div>
+          <dt>{xHeight === null ? "size" : `x-height ${showNumber(xHeight, 1)} px`}</dt>
+          <dd aria-label="Computed size">{showPx(sizePx)} px</dd>
+        </div>
+        <div>
+          <dt>line to size</dt>
+          <dd aria-label="Leading to size">{leadingPx === null ? "normal" : showNumber(leadingPx / sizePx, 2)}</dd>
+        </div>
+        <div>
+          <dt>{lines ? `longest of ${plural(lines.lines, "line")}` : "longest line"}</dt>
+          <dd aria-label="Longest line">{lines ? `${lines.longest} ch` : "not shown"}</dd>
+        </div>
+      </dl>
+      {lines && <Unusual readouts={readoutsOf(inputFor(slip, lines, xHeight))} />}
+    </>
   );
 }
 
+function inputFor(slip: SlipData, lines: Lines, xHeight: number | null): Parameters<typeof readoutsOf>[0] {
+  const computed = (id: string) => slip.rows.find((row) => row.id === id)?.computed ?? "";
+  return {
+    text: slip.text,
+    size: slip.sizePx,
+    xHeight,
+    leading: slip.leadingPx === null ? null : slip.leadingPx / slip.sizePx,
+    lines: lines.lines,
+    longest: lines.longest,
+    usual: lines.usual,
+    letterSpacing: (Number.parseFloat(computed("letter-spacing")) || 0) / slip.sizePx,
+    weight: Number(computed("weight")),
+    uppercase: computed("case") === "uppercase",
+    align: computed("alignment"),
+    hyphens: computed("hyphens") === "auto",
+  };
+}
+
+/** Figures outside of what is usual, with what is. */
+function Unusual({ readouts }: { readouts: readonly Readout[] }) {
+  const unusual = readouts.filter((one) => one.unusual);
+  if (unusual.length === 0) return null;
+  return (
+    <ul className={styles.unusual} aria-label="Unusual">
+      {unusual.map(({ id, label, value, usual }) => (
+        <li key={id}>
+          ◆ {label}: {value}. Usual: {usual}.
+        </li>
+      ))}
+    </ul>
+  );
+}

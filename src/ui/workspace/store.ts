@@ -39,6 +39,7 @@ export interface Workspace {
   rehearsal: Rehearsal | null;
   /** The place in the source that was asked for; the rule to write to is shown when it is null. */
   source: SourcePlace | null;
+  words: PickedWords | null;
   save: SaveState;
   notice: string | null;
   unstyled: boolean;
@@ -46,6 +47,16 @@ export interface Workspace {
   ownFamilies: readonly string[];
   /** Counts the times that pages that are not shown were laid out. */
   surveys: number;
+}
+
+/** Words picked inside a text. */
+export interface PickedWords {
+  ref: ElementRef;
+  /** Counts the element's own text nodes. */
+  node: number;
+  start: number;
+  end: number;
+  text: string;
 }
 
 export interface SourcePlace {
@@ -63,6 +74,7 @@ export interface WorkspaceActions {
   layOut(layout: PageLayout): Promise<void>;
   showReach(places: readonly ElementRef[] | null): void;
   showSource(place: SourcePlace): void;
+  pickWords(words: PickedWords | null): void;
   /** Plans an edit and shows it on the page without writing; null takes it off again. */
   rehearse(edit: Edit | null): Promise<PlanResult>;
   write(edit: Edit, label: string): Promise<PlanResult>;
@@ -85,7 +97,7 @@ export type WorkspaceStore = ReturnType<typeof createWorkspace>;
 
 const initial: Workspace = {
   status: "loading", record: null, files: new Map(), redoable: 0, conditions: defaultConditions, summary: null, reading: null, page: null, view: null,
-  viewNumber: 0, picked: null, slip: null, reach: null, rehearsal: null, source: null, save: { kind: "saving" }, notice: null, unstyled: false, ownFamilies: [], surveys: 0,
+  viewNumber: 0, picked: null, slip: null, reach: null, rehearsal: null, source: null, words: null, save: { kind: "saving" }, notice: null, unstyled: false, ownFamilies: [], surveys: 0,
 };
 
 export function createWorkspace(engine: Remote<Engine>) {
@@ -140,7 +152,7 @@ export function createWorkspace(engine: Remote<Engine>) {
       await engine.commit([...changes]);
       const { page, view, conditions } = get();
       if (page && view) patchView(await engine.patch(page, view.structure, conditions));
-      set({ rehearsal: null, reach: null });
+      set({ rehearsal: null, reach: null, words: null });
       void refreshSummary();
       await refreshSlip();
     };
@@ -231,7 +243,7 @@ export function createWorkspace(engine: Remote<Engine>) {
       openPage: (path) => inTurn(() => openPage(path)),
 
       pick: async (ref) => {
-        set({ picked: ref, reach: null, source: null });
+        set({ picked: ref, reach: null, source: null, words: null });
         // A state is forced only on what is picked.
         const { conditions } = get();
         if (Object.keys(conditions.forced).length && !(ref && conditions.forced[ref.page]?.[ref.index])) void get().setConditions({ forced: {} });
@@ -275,6 +287,8 @@ export function createWorkspace(engine: Remote<Engine>) {
       showReach: (reach) => set({ reach }),
 
       showSource: (source) => set({ source }),
+
+      pickWords: (words) => set({ words }),
 
       rehearse: async (edit) => {
         const mine = (rehearsals += 1);

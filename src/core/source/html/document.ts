@@ -33,6 +33,8 @@ export interface TextNode {
 
 export interface ElementSource {
   startTag: Span;
+  /** Null where the page leaves it out. */
+  endTag: Span | null;
   /** From the start tag to the end of the end tag, or as far as the element goes. */
   whole: Span;
   /** Name to the span of name and value together. */
@@ -124,6 +126,7 @@ function elementOf(node: Tree.Element, parent: ElementNode | null, index: number
     source: at?.startTag
       ? {
           startTag: { start: at.startTag.startOffset, end: at.startTag.endOffset },
+          endTag: at.endTag ? { start: at.endTag.startOffset, end: at.endTag.endOffset } : null,
           whole: { start: at.startOffset, end: at.endOffset },
           attributes: new Map(
             Object.entries(at.attrs ?? {}).map(([name, span]) => [name, { start: span.startOffset, end: span.endOffset }]),
