@@ -6,7 +6,7 @@ export { findingsFor } from "./findings";
 export { reportedLonghands } from "./cascade/properties";
 export { forcedStatesOf } from "./cascade/forced";
 export { overridesFor, rewritingFor, stateAttribute, type Override } from "./cascade/rehearse";
-export { computedValue, stylePage, type Style, type StyledPage } from "./cascade/styles";
+export { computedValue, fontSizeOf, stylePage, type Style, type StyledPage } from "./cascade/styles";
 export { styledPage, type KnownPage } from "./cascade/styledPages";
 export { explain, type Contender, type Explanation } from "./cascade/explain";
 export { matchingElements } from "./cascade/selectors";
@@ -18,6 +18,7 @@ export {
 } from "./color";
 export { groundsUnder, inksOn, judgeChange, type InkOn, type InkThere, type Judged, type StandsOn } from "./slip/stands";
 export { applyPlan, planEdit, planSteps } from "./edits/plan";
+export { shorthandOf } from "./edits/fold";
 export { ruleAround } from "./edits/locate";
 export { EditError, type Edit, type ElementRef, type Plan, type Reach, type Target } from "./edits/types";
 export { slipFor, type IdleDeclaration, type Slip, type SlipRowValue } from "./slip/slip";

@@ -32,6 +32,8 @@ export interface PlaceView {
   ratio: number;
   needs: number;
   verdict: Verdict;
+  /** While another size of the reader's is rehearsed: whether the text stays as it is. */
+  fixed: boolean;
 }
 
 export interface PageView {

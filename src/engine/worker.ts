@@ -1,7 +1,7 @@
 /** The core in a web worker. It holds the site; the interface asks and shows. */
 import { expose } from "comlink";
 import {
-  changeSite, colorSpots, combine, completions, computedValue, definedProperties, documentOf, EditError, findingsFor, forcedStatesOf, groundsUnder, ignoredMessage, inksOn, isPlace,
+  changeSite, colorSpots, combine, completions, computedValue, defaultConditions, definedProperties, documentOf, EditError, findingsFor, fontSizeOf, forcedStatesOf, groundsUnder, ignoredMessage, inksOn, isPlace,
   judgeChange, legibilityOn, nameColor, nameStack, overridesFor, pagesOf, paletteOf, planSteps, positionAt, reports, restack, rewritingFor, roleName,
   ruleAround, safeDocument, safeSheets, settingOf, sheetsOf, siteOf, sizesAt, slipFor, stackTable, styledPage, textFile, textStyleKey, textStylesOf, textStyleTable, type AddressOf, type
   Conditions, type KnownPage, type Layouts, type PageLayout, type SafeDocument, type Site, type StyledPage, type TextChange, type TextFile,
@@ -54,12 +54,15 @@ function checkLayout(path: string, structure: string): void {
   if (layouts.get(path) && layouts.get(path)!.structure !== structure) layouts.delete(path);
 }
 
-function placesOf(page: StyledPage, from: Layouts = knownLayouts()): PlaceView[] {
+function placesOf(page: StyledPage, of: Site, from: Layouts = knownLayouts()): PlaceView[] {
+  const { conditions } = page;
+  // Texts whose size is the same for every reader.
+  const usual = conditions.rootSize === defaultConditions.rootSize ? null : styledPage(of, page.file, { ...conditions, rootSize: defaultConditions.rootSize });
   return page.styles.filter(isPlace).map((style) => {
     const { element } = style;
     const { ratio, needs, verdict } = legibilityOn(page, style, from);
     const selector = element.id ? `${element.tag}#${element.id}` : element.classes[0] ? `${element.tag}.${element.classes[0]}` : element.tag;
-    return { index: element.index, key: textStyleKey(style), role: roleName(style), selector, ratio, needs, verdict };
+    return { index: element.index, key: textStyleKey(style), role: roleName(style), selector, ratio, needs, verdict, fixed: usual !== null && fontSizeOf(usual.styles[element.index]!) === fontSizeOf(style) };
   });
 }
 
@@ -70,7 +73,7 @@ function viewOf(from: Site, path: string, conditions: Conditions): PageView {
   return {
     ...known,
     sheets: safeSheets(from, page.file, rewritingFor(conditions, path), addressOf),
-    places: placesOf(page),
+    places: placesOf(page, from),
     overrides: overridesFor(page),
     states: [...forcedStatesOf(page.document, conditions)].map(([index, names]) => [index, [...names].join(" ")]),
   };
@@ -264,9 +267,12 @@ const engine: Engine = {
 
   layOut: async (path, structure, layout, conditions, changes) => {
     // What is shown before it is written is not kept.
-    if (changes.length) return placesOf(pageOf(changeSite(site, changes), path, conditions), { [path]: layout });
+    if (changes.length) {
+      const changed = changeSite(site, changes);
+      return placesOf(pageOf(changed, path, conditions), changed, { [path]: layout });
+    }
     layouts.set(path, { structure, layout });
-    return placesOf(pageOf(site, path, conditions));
+    return placesOf(pageOf(site, path, conditions), site);
   },
 
   commit: async (changes) => {

@@ -16,6 +16,8 @@ export interface SiteRecord {
   /** How many steps of the history are in force; those after it can be redone. */
   cursor: number;
   folder: FileSystemDirectoryHandle | null;
+  /** Values tried, by the row of the slip; missing where none were. */
+  trials?: Record<string, string[]>;
   /** Set while the site can still be brought back. */
   deleted: number | null;
 }

@@ -32,5 +32,17 @@ export function checkOpened(site: Opened): Opened {
   }
 }
 
+const trials = array().of(string().required().max(500)).max(6).required();
+
+/** @throws OpenError for anything that is not a short list of values */
+export function checkTrials(values: readonly string[]): string[] {
+  try {
+    return trials.validateSync([...values], { strict: true });
+  } catch (error) {
+    if (error instanceof ValidationError) throw new OpenError(`These trials cannot be kept: ${error.message}`);
+    throw error;
+  }
+}
+
 export const siteName = string().trim().min(1, "A site needs a name.").max(200, "A name has at most 200 characters.");
 export const wordCount = number().integer().min(20, "At least 20 words.").max(5000, "At most 5,000 words.").required();

@@ -3,7 +3,7 @@ import { applyChanges, invertChanges, type StoredFile, type TextChange } from "@
 import { database, type FileRecord, type HevretDatabase, type SiteRecord, type StepRecord } from "./database";
 import { OpenError } from "./limits";
 import type { Opened } from "./read";
-import { checkOpened, siteName } from "./schemas";
+import { checkOpened, checkTrials, siteName } from "./schemas";
 
 /** Another window has written to the site since this one read it. */
 export class ConflictError extends Error {
@@ -104,6 +104,15 @@ export async function loadSite(id: string, db = database): Promise<LoadedSite | 
 
 export async function renameSite(id: string, name: string, db = database): Promise<void> {
   await db.sites.update(id, { name: await siteName.validate(name) });
+}
+
+/** Keeps the values that are tried for a row of the slip. @throws OpenError for more or longer ones than can be kept */
+export async function keepTrials(id: string, row: string, values: readonly string[], db = database): Promise<void> {
+  const kept = checkTrials(values);
+  await db.transaction("rw", db.sites, async () => {
+    const record = await db.sites.get(id);
+    if (record) await db.sites.update(id, { trials: { ...record.trials, [row]: kept } });
+  });
 }
 
 export async function duplicateSite(id: string, now = Date.now(), db = database): Promise<string> {

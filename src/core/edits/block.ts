@@ -65,7 +65,7 @@ export function removeDeclaration(where: BlockText, property: string): Splice[] 
 }
 
 /** Where the white space before an offset starts, within the block. */
-function startWithBlank({ text, block }: BlockText, offset: number): number {
+export function startWithBlank({ text, block }: BlockText, offset: number): number {
   let start = offset;
   while (start > block.start && /\s/.test(text[start - 1]!)) start -= 1;
   return start;
@@ -124,7 +124,7 @@ function leadOf(text: string, offset: number): string {
 }
 
 /** A declaration in the letter case and with the spacing round the colon of a neighbour. */
-function write({ text }: BlockText, neighbour: Declaration, property: string, value: string): string {
+export function write({ text }: BlockText, neighbour: Declaration, property: string, value: string): string {
   const name = text.slice(neighbour.name.start, neighbour.name.end);
   const colon = text.slice(neighbour.name.end, neighbour.value.start);
   const upper = name === name.toUpperCase() && /[A-Z]/.test(name) && !property.startsWith("--");

@@ -13,6 +13,7 @@ import type { TextChange } from "../source/changes";
 import { attributeSource, insertAttribute, spliceAttribute } from "./attributes";
 import { indentUnit, isMinified, removeDeclaration, setDeclaration, switchOff, switchOn, type BlockText, type Splice } from "./block";
 import { declarationAt, elementAt, fileAt, ruleAt, sheetTexts, type SheetText } from "./locate";
+import { fold, unfold } from "./fold";
 import { unwrapWords, wrapWords } from "./words";
 import { EditError, type Edit, type ElementRef, type Plan, type Reach, type Target } from "./types";
 
@@ -32,7 +33,7 @@ export function planEdit(site: Site, edit: Edit, conditions: Conditions = defaul
 export function* planSteps(site: Site, edit: Edit, conditions: Conditions): Generator<void, Plan> {
   const changes = changesFor(site, edit);
   const after = changeSite(site, changes);
-  const warnings = edit.kind === "declare" ? declareWarnings(after, edit, conditions) : [];
+  const warnings = edit.kind === "declare" ? declareWarnings(after, edit, conditions) : edit.kind === "fold" || edit.kind === "unfold" ? foldWarnings(site, edit) : [];
   yield;
   return { changes, reach: yield* reachOf(site, after, changes, withStatesEverywhere(conditions)), warnings };
 }
@@ -49,6 +50,11 @@ export function changesFor(site: Site, edit: Edit): TextChange[] {
       return edit.changes.filter(({ start, end, insert }) => start !== end || insert !== "");
     case "toggle":
       return toggle(site, edit);
+    case "fold":
+    case "unfold": {
+      const { sheet, rule } = ruleAt(site, edit.path, edit.start);
+      return moved(edit.path, folding(sheet, rule, edit).splices, sheet.offset);
+    }
     case "wrap":
     case "unwrap": {
       const { path, splices } = edit.kind === "wrap" ? wrapWords(site, edit) : unwrapWords(site, edit);
@@ -58,6 +64,19 @@ export function changesFor(site: Site, edit: Edit): TextChange[] {
       if (edit.value !== null) checkValue(edit.property, edit.value);
       return declare(site, edit.target, edit.property, edit.value);
   }
+}
+
+type FoldEdit = Edit & { kind: "fold" | "unfold" };
+
+function folding(sheet: SheetText, rule: Parameters<typeof blockText>[1], edit: FoldEdit) {
+  return (edit.kind === "fold" ? fold : unfold)(blockText(sheet, rule), edit.shorthand);
+}
+
+function foldWarnings(site: Site, edit: FoldEdit): string[] {
+  const { sheet, rule } = ruleAt(site, edit.path, edit.start);
+  const { setBack } = folding(sheet, rule, edit);
+  if (setBack.length === 0) return [];
+  return [edit.kind === "fold" ? `${edit.shorthand} sets back what it does not name: ${setBack.join(", ")}.` : `${edit.shorthand} had set back ${setBack.join(", ")}: that is written out.`];
 }
 
 function checkValue(property: string, value: string): void {

@@ -25,7 +25,7 @@ export function replaceInShorthand(declaration: Declaration, longhand: string, v
 }
 
 /** Without the offsets components carry, which shift with the text. */
-function plain(value: unknown): unknown {
+export function plain(value: unknown): unknown {
   if (Array.isArray(value)) return value.map(plain);
   if (value === null || typeof value !== "object") return value;
   return Object.fromEntries(

@@ -30,6 +30,8 @@ export type Edit =
   | { kind: "wrap"; element: ElementRef; node: number; start: number; end: number; attribute: "class" | "style"; value: string }
   /** Takes a span with nothing but a class or a style away; its words stay. */
   | { kind: "unwrap"; element: ElementRef }
+  /** Longhands of the rule that starts at an offset of a file folded into a shorthand, or a shorthand unfolded. */
+  | { kind: "fold" | "unfold"; path: string; start: number; shorthand: string }
   /** Changes to the source as typed. */
   | { kind: "text"; changes: readonly TextChange[] };
 

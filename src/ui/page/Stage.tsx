@@ -397,25 +397,40 @@ function spread(tops: readonly number[]): number[] {
 /** What cannot be read, in the margin beside its line. */
 function Marks({ shown, places, onPick }: { shown: Shown; places: readonly PlaceView[]; onPick(index: number): void }) {
   const height = shown.page.document.defaultView?.innerHeight ?? 0;
-  const failing = places
-    .filter(({ verdict }) => verdict !== "passes")
+  const marked = places
+    .filter(({ verdict, fixed }) => verdict !== "passes" || fixed)
     .map((place) => ({ place, box: boxOf(shown.page, place.index) }))
     .filter(({ box }) => box && box.top + box.height > 0 && box.top < height)
     .sort((a, b) => a.box!.top - b.box!.top);
-  const placed = spread(failing.map(({ box }) => box!.top + Math.min(box!.height, 28) / 2 - markHeight / 2));
+  const placed = spread(marked.map(({ box }) => box!.top + Math.min(box!.height, 28) / 2 - markHeight / 2));
   return (
     <ul className={styles.marks} aria-label="Marks">
-      {failing.map(({ place }, at) => (
+      {marked.map(({ place }, at) => (
         <li key={place.index} style={{ top: placed[at] }}>
-          <button
-            type="button" className={place.verdict === "fails" ? styles.mark : `${styles.mark} ${styles.doubtful}`} onClick={() => onPick(place.index)}
-            aria-label={`${place.verdict === "fails" ? "Fails" : "Doubtful"}: contrast ${showRatio(place.ratio)}, needs ${place.needs}, ${place.selector}`}
-            title={`Contrast ${showRatio(place.ratio)} to 1, needs ${place.needs}${place.verdict === "fails" ? "" : "; the ground is not certain"}`}
-          >
-            {place.verdict === "fails" ? "▲" : "◆"} {showRatio(place.ratio)}
-          </button>
+          <Mark place={place} onPick={onPick} />
         </li>
       ))}
     </ul>
+  );
+}
+
+function Mark({ place, onPick }: { place: PlaceView; onPick(index: number): void }) {
+  const { verdict, ratio, needs, selector, index } = place;
+  if (verdict === "passes") {
+    return (
+      <button type="button" className={`${styles.mark} ${styles.doubtful}`} onClick={() => onPick(index)} aria-label={`Doubtful: the size does not follow the reader's, ${selector}`} title="The size stays as it is, whatever the reader has chosen">
+        ◆ fixed
+      </button>
+    );
+  }
+  const fails = verdict === "fails";
+  return (
+    <button
+      type="button" className={fails ? styles.mark : `${styles.mark} ${styles.doubtful}`} onClick={() => onPick(index)}
+      aria-label={`${fails ? "Fails" : "Doubtful"}: contrast ${showRatio(ratio)}, needs ${needs}, ${selector}`}
+      title={`Contrast ${showRatio(ratio)} to 1, needs ${needs}${fails ? "" : "; the ground is not certain"}`}
+    >
+      {fails ? "▲" : "◆"} {showRatio(ratio)}
+    </button>
   );
 }

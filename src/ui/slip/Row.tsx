@@ -1,10 +1,11 @@
 "use client";
 
-import { memo, useEffect, useRef } from "react";
-import { formatColor, parseColor, type Contender, type ElementRef, type Slip, type SlipRowValue, type Target } from "@/core";
+import { memo, useEffect, useRef, useState } from "react";
+import { formatColor, parseColor, shorthandOf, type TextChange, type Contender, type ElementRef, type Slip, type SlipRowValue, type Target } from "@/core";
 import type { Shown } from "../page/PageDesk";
 import { Prose } from "../shared/Prose";
-import { useWorkspace } from "../workspace/context";
+import { WriteChanges } from "../shared/WriteChanges";
+import { useEngine, useWorkspace } from "../workspace/context";
 import { chapters } from "./chapters";
 import styles from "./Slip.module.css";
 import { useDraft } from "./useDraft";
@@ -133,6 +134,7 @@ function ContenderLine({ one, page }: { one: Contender; page: string }) {
         {one.layer !== null && `, layer ${one.layer}`}
       </span>
       <em>{one.lost ? <Prose>{`loses: ${one.lost}`}</Prose> : "in force"}</em>
+      {!one.lost && one.place?.rule != null && <Fold one={one} rule={one.place.rule} path={one.place.path} />}
       {one.switch && (
         <Toggle
           label="Switch off" path={one.switch.path} start={one.switch.start}
@@ -162,5 +164,38 @@ function Toggle({ label, path, start, element }: { label: string; path: string; 
     <button type="button" className="text-button" onClick={() => void write({ kind: "toggle", path, start, element: element ?? undefined }, `${label} a declaration`)}>
       {label}
     </button>
+  );
+}
+
+/** Folds longhands into their shorthand, or a shorthand into its longhands, after a look at what that does. */
+function Fold({ one, rule, path }: { one: Contender; rule: number; path: string }) {
+  const engine = useEngine();
+  const [proposal, setProposal] = useState<{ title: string; changes: TextChange[]; warnings: string[] } | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const conditions = useWorkspace((state) => state.conditions);
+  const into = shorthandOf(one.property);
+  const isShorthand = shorthandOf(one.property) === null && ["font", "text-decoration", "margin", "padding", "background"].includes(one.property);
+  if (!into && !isShorthand) return null;
+  const title = into ? `Fold into ${into}` : `Unfold ${one.property}`;
+  const propose = async () => {
+    const { plan, problem: why } = await engine.plan({ kind: into ? "fold" : "unfold", path, start: rule, shorthand: into ?? one.property }, conditions, true);
+    setProblem(why);
+    if (plan) setProposal({ title, changes: plan.changes, warnings: plan.warnings });
+  };
+  return (
+    <>
+      <button type="button" className={`text-button ${styles.fold}`} onClick={() => void propose()}>
+        {title}
+      </button>
+      {problem && <em className={styles.refused}>{problem}</em>}
+      <WriteChanges
+        title={title} label={title} changes={proposal?.changes ?? null} onClose={() => setProposal(null)}
+        proof={proposal?.warnings.map((warning) => (
+          <p key={warning} className={styles.warning}>
+            ◆ {warning}
+          </p>
+        ))}
+      />
+    </>
   );
 }

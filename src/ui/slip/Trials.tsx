@@ -24,10 +24,12 @@ const most = 6;
 
 /** Values side by side on the picked words. The page shows the one that is chosen; nothing is written until Enter. */
 export function Trials({ row, slip, draft, proposed, figures, lines = 1 }: Props) {
-  const [chosen, setChosen] = useState<readonly string[] | null>(null);
+  const chosen = useWorkspace((state) => state.record?.trials?.[row.id]);
+  const keepTrials = useWorkspace((state) => state.keepTrials);
+  const setChosen = (values: readonly string[]) => keepTrials(row.id, values);
   const [typed, setTyped] = useState("");
   const list = useRef<HTMLDivElement>(null);
-  const values = chosen ?? proposed.slice(0, most);
+  const values = chosen?.length ? chosen : proposed.slice(0, most);
   const written = row.written ?? row.computed;
 
   const move = (event: React.KeyboardEvent, at: number) => {
@@ -82,6 +84,11 @@ export function Trials({ row, slip, draft, proposed, figures, lines = 1 }: Props
         <button type="button" className="text-button" onClick={add} disabled={typed.trim() === ""}>
           Add
         </button>
+        {chosen && chosen.length > 0 && (
+          <button type="button" className="text-button" onClick={() => setChosen([])}>
+            Propose anew
+          </button>
+        )}
       </label>
     </div>
   );

@@ -8,7 +8,7 @@ import {
 } from "@/core";
 import type { Engine, PagePatch, PageView, PlanResult, SiteSummary } from "@/engine/protocol";
 import type { FileRecord, SiteRecord } from "@/store/database";
-import { ConflictError, FullError, loadSite, moveInHistory, writeStep } from "@/store/sites";
+import { ConflictError, FullError, keepTrials, loadSite, moveInHistory, writeStep } from "@/store/sites";
 
 export type SaveState = { kind: "saved"; time: number } | { kind: "saving" } | { kind: "unsaved"; reason: string };
 
@@ -78,6 +78,8 @@ export interface WorkspaceActions {
   /** Plans an edit and shows it on the page without writing; null takes it off again. */
   rehearse(edit: Edit | null): Promise<PlanResult>;
   write(edit: Edit, label: string): Promise<PlanResult>;
+  /** Keeps the values tried for a row of the slip with the site. */
+  keepTrials(row: string, values: readonly string[]): void;
   fontsLoaded(families: readonly string[]): void;
   /** The pages that are not shown were laid out: what is counted over the site is counted anew. */
   surveyed(): void;
@@ -263,6 +265,13 @@ export function createWorkspace(engine: Remote<Engine>) {
       },
 
       setUnstyled: (unstyled) => set({ unstyled }),
+
+      keepTrials: (row, values) => {
+        const { record } = get();
+        if (!record) return;
+        set({ record: { ...record, trials: { ...record.trials, [row]: [...values] } } });
+        void keepTrials(record.id, row, values).catch((error: Error) => set({ notice: error.message }));
+      },
 
       fontsLoaded: (ownFamilies) => set({ ownFamilies }),
 
