@@ -1,6 +1,7 @@
 /** How text is set: stacks, sizes, leading, lines, and the styles of the whole site. */
 import { expect, test, type Page } from "@playwright/test";
-import { field, openSample, pickByKeyboard, ready, shownPage, slip, stage } from "./support/desk";
+import { matchedFallback, readFontFile } from "../src/core";
+import { field, openSample, pickByKeyboard, ready, sampleFile, shownPage, slip, stage } from "./support/desk";
 
 const openRow = (page: Page, label: string) => slip(page).getByRole("button", { name: new RegExp(`^${label}: .*Why$`) }).click();
 const heading = (page: Page) => shownPage(page).getByRole("heading", { name: "Winter sailings" });
@@ -214,4 +215,34 @@ test("words are picked with the mouse", async ({ page }) => {
   await page.mouse.move(box.x + 12 * 11, box.y + 12, { steps: 3 });
   await page.mouse.up();
   await expect(page.getByRole("group", { name: "Picked words" })).toContainText("late boat");
+});
+
+test("a font file is added and declared; a broken one is refused with the reason", async ({ page }) => {
+  await open(page, twins);
+  await page.getByRole("link", { name: /^Stacks/ }).click();
+  const input = page.getByLabel("Font file to add");
+  await input.setInputFiles({ name: "no.woff2", mimeType: "font/woff2", buffer: Buffer.from("wOF2 and then nothing") });
+  await expect(page.getByRole("alert").filter({ hasText: "no.woff2: The font file is broken" })).toBeVisible();
+  await input.setInputFiles({ name: "bitter.woff2", mimeType: "font/woff2", buffer: sampleFile("fonts/bitter-bold.woff2") });
+  const dialog = page.getByRole("dialog");
+  await expect(dialog.getByText(/src: url\("fonts\/bitter.woff2"\) format\("woff2"\);/)).toBeVisible();
+  await dialog.getByRole("button", { name: "Write" }).click();
+  await page.getByRole("link", { name: "Changes" }).click();
+  await expect(page.getByRole("article", { name: "fonts/bitter.woff2" })).toContainText("A new file.");
+});
+
+test("a matched fallback brings the shift down", async ({ page }) => {
+  const bitter = readFontFile(new Uint8Array(sampleFile("fonts/bitter-bold.woff2"))).metrics;
+  const local = { family: "DejaVu Serif", unitsPerEm: 2048, ascent: 1901, descent: -483, lineGap: 0, xHeight: 1063, capHeight: 1493, averageWidth: 1049, zeroWidth: 1303, ideographWidth: null };
+  const matched = matchedFallback(bitter, local, "Matched").text;
+  const words = "From the first of November the late boat leaves the mainland at half past six and cars should be in lane by ten past";
+  const data = sampleFile("fonts/bitter-bold.woff2").toString("base64");
+  await page.setContent(`<style>@font-face{font-family:B;src:url(data:font/woff2;base64,${data})}${matched} span{font-size:20px;white-space:nowrap} p{line-height:normal;margin:0;font-size:20px}</style>
+    ${["B", "DejaVu Serif", "Matched"].map((family) => `<p style="font-family:'${family}'"><span>${words}</span></p>`).join("")}`);
+  await page.evaluate(() => document.fonts.ready);
+  const sizes = await page.evaluate(() => [...document.querySelectorAll("p")].map((p) => ({ width: p.firstElementChild!.getBoundingClientRect().width, height: p.getBoundingClientRect().height })));
+  const [wanted, plain, made] = sizes as [typeof sizes[0], typeof sizes[0], typeof sizes[0]];
+  console.log(`a matched fallback: width ${wanted.width.toFixed(0)} wanted, ${plain.width.toFixed(0)} plain, ${made.width.toFixed(0)} matched`);
+  expect(Math.abs(made.width - wanted.width)).toBeLessThan(Math.abs(plain.width - wanted.width) / 2);
+  expect(Math.abs(made.height - wanted.height)).toBeLessThanOrEqual(1);
 });

@@ -57,3 +57,5 @@ export { combine, contradictions, resize, sizesAt, textStyleTable, type StyleRow
 export { nameStack, restack, stackTable, type StackUse } from "./type/stackTable";
 export { definedProperties } from "./palette/references";
 export { readoutsOf, type Readout } from "./type/readouts";
+export { fontFaceFor, matchFallback } from "./type/addFont";
+export { FontError, readFontFile } from "./type/fontFile";

@@ -103,6 +103,12 @@ export interface Engine {
   /** What the text styles of the site come to. */
   textStyles(conditions: Conditions): Promise<AnalysedTextStyle[]>;
   stacks(conditions: Conditions): Promise<StackUse[]>;
+  /** A fallback with the measures of a stack's first member, from a local face. */
+  matchFallback(stack: string, fallback: string, conditions: Conditions): Promise<{ changes: TextChange[]; problem: string | null }>;
+  /** Reads a font file; the problem when it is none. */
+  checkFont(bytes: Uint8Array): Promise<{ family: string; style: string; problem: string | null }>;
+  /** Takes a font file into the site; the changes that declare it. */
+  addFont(path: string, bytes: Uint8Array, family: string): Promise<{ changes: TextChange[]; problem: string | null }>;
   /** Another stack wherever one is written. */
   restack(stack: string, instead: string): Promise<{ changes: TextChange[]; problem: string | null }>;
   nameStack(stack: string, name: string): Promise<{ changes: TextChange[]; problem: string | null }>;

@@ -1,8 +1,8 @@
 /** The core in a web worker. It holds the site; the interface asks and shows. */
 import { expose } from "comlink";
 import {
-  changeSite, colorSpots, combine, completions, computedValue, defaultConditions, definedProperties, documentOf, EditError, findingsFor, fontSizeOf, forcedStatesOf, groundsUnder, ignoredMessage, inksOn, isPlace,
-  judgeChange, legibilityOn, nameColor, nameStack, overridesFor, pagesOf, paletteOf, planSteps, positionAt, reports, restack, rewritingFor, roleName,
+  changeSite, colorSpots, combine, completions, computedValue, defaultConditions, definedProperties, documentOf, EditError, findingsFor, FontError, fontFaceFor, fontSizeOf, forcedStatesOf, groundsUnder, ignoredMessage, inksOn, isPlace,
+  judgeChange, legibilityOn, matchFallback, nameColor, nameStack, overridesFor, pagesOf, paletteOf, planSteps, positionAt, readFontFile, reports, restack, rewritingFor, roleName,
   ruleAround, safeDocument, safeSheets, settingOf, sheetsOf, siteOf, sizesAt, slipFor, stackTable, styledPage, textFile, textStyleKey, textStylesOf, textStyleTable, type AddressOf, type
   Conditions, type KnownPage, type Layouts, type PageLayout, type SafeDocument, type Site, type StyledPage, type TextChange, type TextFile,
 } from "@/core";
@@ -205,6 +205,23 @@ const engine: Engine = {
   nameColor: async (spots, name) => attempt(() => nameColor(site, spots, name, customProperties())),
 
   stacks: async (conditions) => stackTable(site, conditions),
+
+  matchFallback: async (stack, fallback, conditions) => attempt(() => matchFallback(site, stack, fallback, conditions)),
+
+  checkFont: async (bytes) => {
+    try {
+      const { family, style } = readFontFile(bytes);
+      return { family, style, problem: null };
+    } catch (error) {
+      if (error instanceof FontError) return { family: "", style: "", problem: error.message };
+      throw error;
+    }
+  },
+
+  addFont: async (path, bytes, family) => {
+    site = siteOf([...site.files.values(), { kind: "other", path, bytes }]);
+    return attempt(() => fontFaceFor(site, path, readFontFile(bytes), family));
+  },
 
   restack: async (stack, instead) => attempt(() => restack(site, stack, instead)),
 

@@ -28,6 +28,8 @@ export interface FileRecord {
   file: StoredFile;
   /** The text at opening, to compare with; null for files that are not text. */
   original: string | null;
+  /** Taken in after the site was opened. */
+  added?: true;
   /** The text as last read from the folder or written to it. */
   onDisk: string | null;
 }

@@ -106,6 +106,18 @@ export async function renameSite(id: string, name: string, db = database): Promi
   await db.sites.update(id, { name: await siteName.validate(name) });
 }
 
+/** Takes a font file into a site that is open. @throws OpenError when the site holds a file of this name */
+export async function addFile(id: string, path: string, bytes: Uint8Array, db = database): Promise<FileRecord> {
+  const record: FileRecord = { site: id, path, file: { kind: "other", path, bytes }, original: null, onDisk: null, added: true };
+  await withRoom(() =>
+    db.transaction("rw", db.files, async () => {
+      if (await db.files.get([id, path])) throw new OpenError(`The site has a file ${path} already.`);
+      await db.files.add(record);
+    }),
+  );
+  return record;
+}
+
 /** Keeps the values that are tried for a row of the slip. @throws OpenError for more or longer ones than can be kept */
 export async function keepTrials(id: string, row: string, values: readonly string[], db = database): Promise<void> {
   const kept = checkTrials(values);

@@ -3,8 +3,8 @@ import { zipSync } from "fflate";
 import { fileBytes, encodeText, type StoredFile } from "@/core";
 import type { FileRecord } from "./database";
 
-export function isChanged({ file, original }: FileRecord): boolean {
-  return file.kind !== "other" && file.text !== original;
+export function isChanged({ file, original, added }: FileRecord): boolean {
+  return added === true || (file.kind !== "other" && file.text !== original);
 }
 
 export function zipOf(files: readonly StoredFile[], now: Date): Uint8Array<ArrayBuffer> {

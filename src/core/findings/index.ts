@@ -2,6 +2,7 @@
 import { brokenText } from "./brokenText";
 import { contrast } from "./contrast";
 import { ignoredDeclarations } from "./declarations";
+import { fonts } from "./fonts";
 import { missingSheet } from "./missingSheet";
 import { noSheet } from "./noSheet";
 import { remoteParts } from "./remote";
@@ -9,7 +10,7 @@ import { invalidSelectors } from "./selectors";
 import { unmatchedSelectors } from "./unmatched";
 import type { Check, CheckContext, Finding } from "./types";
 
-export const checks: readonly Check[] = [missingSheet, noSheet, brokenText, ignoredDeclarations, invalidSelectors, unmatchedSelectors, contrast, remoteParts];
+export const checks: readonly Check[] = [missingSheet, noSheet, brokenText, ignoredDeclarations, invalidSelectors, unmatchedSelectors, contrast, fonts, remoteParts];
 
 export function findingsFor(context: Omit<CheckContext, "layouts"> & Partial<CheckContext>): Finding[] {
   return checks.flatMap((check) => check.run({ layouts: {}, ...context }));

@@ -73,7 +73,7 @@ export function define(site: Site, spots: readonly Spot[], name: string, value: 
 }
 
 /** A sheet that all pages load whose sheets or style attributes have one of the spots. */
-function commonSheet(site: Site, spots: readonly Spot[]): SheetText {
+export function commonSheet(site: Site, spots: readonly { path: string }[]): SheetText {
   const paths = new Set(spots.map(({ path }) => path));
   const lists = pagesOf(site)
     .map((page) => ({ page, sheets: sheetsOfPage(site, page).owners.flatMap((owner) => owner.sheets).filter(({ media }) => media.every((text) => /^(?:|all|screen)$/.test(text.trim()))) }))
@@ -86,7 +86,7 @@ function commonSheet(site: Site, spots: readonly Spot[]): SheetText {
     return file ? sheetTexts(site, file) : [];
   });
   const sheet = candidates.find((one) => rootRule(one)) ?? candidates[0];
-  if (!sheet) throw new EditError("No style sheet is shared by all the pages that use this value, so there is no one place to name it.");
+  if (!sheet) throw new EditError("No style sheet is shared by all the pages that use this value, so there is no one place to write it.");
   return sheet;
 }
 
@@ -95,7 +95,7 @@ function rootRule({ items }: SheetText) {
 }
 
 function definition(sheet: SheetText, name: string, value: string): TextChange[] {
-  const { file, text, offset, items } = sheet;
+  const { file, text, offset } = sheet;
   const rule = rootRule(sheet);
   const moved = (start: number, end: number, insert: string): TextChange => ({ path: file.path, start: start + offset, end: end + offset, insert });
   if (rule?.kind === "style") {
@@ -103,11 +103,17 @@ function definition(sheet: SheetText, name: string, value: string): TextChange[]
     const indent = /^[ \t]*/.exec(text.slice(lineStart, rule.start))![0];
     return setDeclaration({ text, block: rule.block, items: rule.items, indent }, name, value).map(({ start, end, insert }) => moved(start, end, insert));
   }
-  // Behind what has to stand first in a sheet.
-  const before = items.findLast((item) => item.kind === "at" && ["charset", "import", "namespace"].includes(item.name));
-  const at = before?.end ?? 0;
-  if (isMinified(text)) return [moved(at, at, `:root{${name}:${value}}`)];
+  if (isMinified(text)) return [atSheetStart(sheet, `:root{${name}:${value}}`)];
   const newline = /\r\n|\n|\r/.exec(text)?.[0] ?? "\n";
-  const rest = `:root {${newline}${indentUnit(text)}${name}: ${value};${newline}}${newline}`;
-  return [moved(at, at, before ? `${newline}${newline}${rest.trimEnd()}` : `${rest}${newline}`)];
+  return [atSheetStart(sheet, `:root {${newline}${indentUnit(text)}${name}: ${value};${newline}}`)];
+}
+
+/** A rule put at the start of a sheet, behind what has to stand first (CSS Syntax 3, 3.2; CSS Cascade 5, 2). */
+export function atSheetStart({ file, text, offset, items }: SheetText, rule: string): TextChange {
+  const before = items.findLast((item) => item.kind === "at" && ["charset", "import", "namespace"].includes(item.name));
+  const at = offset + (before?.end ?? 0);
+  const newline = /\r\n|\n|\r/.exec(text)?.[0] ?? "\n";
+  const own = rule.replaceAll("\n", newline);
+  const insert = isMinified(text) ? own : before ? `${newline}${newline}${own}` : `${own}${newline}${newline}`;
+  return { path: file.path, start: at, end: at, insert };
 }

@@ -4,7 +4,7 @@ import type { FamilyName } from "../cascade/properties/font";
 import { genericFace, knownFace } from "./faces";
 import type { FontAxis } from "./fontFile";
 import type { FaceMetrics } from "./metrics";
-import type { FontFace } from "./pageFonts";
+import { weightCost, type FontFace } from "./pageFonts";
 import { memberOn, platformFaces, platforms, type Platform } from "./platforms";
 import { stackFaults, stackMembers, type StackFault } from "./stack";
 
@@ -79,15 +79,8 @@ export function isWeightFaked({ weights }: Pick<MemberInfo, "weights">, weight: 
 
 /** The weight that is taken where a weight is asked for; null where weights are not known. */
 export function weightTaken({ weights }: Pick<MemberInfo, "weights">, weight: number): number | null {
-  let best: { weight: number; cost: number } | null = null;
-  for (const [from, to] of weights) {
-    const nearest = Math.min(to, Math.max(from, weight));
-    const way = Math.abs(nearest - weight);
-    const towards = weight > 500 ? nearest > weight : weight < 400 ? nearest < weight : nearest < weight || nearest <= 500;
-    const cost = way + (way === 0 || towards ? 0 : 1000);
-    if (!best || cost < best.cost) best = { weight: nearest, cost };
-  }
-  return best?.weight ?? null;
+  const taken = weights.reduce<readonly [number, number] | null>((best, range) => (best && weightCost(best, weight) <= weightCost(range, weight) ? best : range), null);
+  return taken && Math.min(taken[1], Math.max(taken[0], weight));
 }
 
 /** An `@font-face` that makes a fallback as wide and as high as another face (CSS Fonts 5, 2.1 and 4, 4.9). Percentages. */

@@ -30,7 +30,7 @@ export function Changes() {
                 Save this file
               </button>
             </h2>
-            <LineDifference before={original ?? ""} after={file.kind === "other" ? "" : file.text} />
+            {file.kind === "other" ? <p>A new file.</p> : <LineDifference before={original ?? ""} after={file.text} />}
           </article>
         ))}
       </section>

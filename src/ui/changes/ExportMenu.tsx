@@ -35,7 +35,7 @@ export function useExport() {
     const { record } = store.getState();
     const folder = record?.folder;
     if (!record || !folder) return;
-    const chosen = files().filter(({ file, onDisk }) => file.kind !== "other" && file.text !== onDisk);
+    const chosen = files().filter(({ file, onDisk, added }) => added || (file.kind !== "other" && file.text !== onDisk));
     if (chosen.length === 0) {
       message.info("The folder already holds everything as it is here.");
       return;

@@ -28,6 +28,7 @@ export function Stacks() {
     <main className={styles.view} aria-label="Stacks">
       <p className={styles.bar}>
         <b>{plural(stacks.length, "stack")} in use.</b> <span>Who gets which face, and how it compares with the first.</span>
+        <AddFont onPropose={setProposal} />
       </p>
       <div className={styles.list}>
         {stacks.map((stack) => (
@@ -36,6 +37,37 @@ export function Stacks() {
       </div>
       <WriteChanges title={proposal?.title ?? ""} label={proposal?.label ?? ""} changes={proposal?.changes ?? null} proof={proposal?.proof} onClose={() => setProposal(null)} />
     </main>
+  );
+}
+
+/** Takes a font file into the site and shows the rule that declares it. */
+function AddFont({ onPropose }: { onPropose(proposal: Proposal): void }) {
+  const addFont = useWorkspace((state) => state.addFont);
+  const [problem, setProblem] = useState<string | null>(null);
+  const take = async (file: File) => {
+    const result = await addFont(file.name, new Uint8Array(await file.arrayBuffer()));
+    setProblem(result.problem && `${file.name}: ${result.problem}`);
+    if (!result.problem) onPropose({ title: `Declare ${result.family}`, label: `Declare ${result.family}`, changes: result.changes });
+  };
+  return (
+    <>
+      <label className={`chip ${styles.addFont}`}>
+        Add a font file
+        <input
+          type="file" className="visually-hidden" aria-label="Font file to add" accept=".woff2,.woff,.ttf,.otf"
+          onChange={(event) => {
+            const file = event.target.files?.[0];
+            event.target.value = "";
+            if (file) void take(file);
+          }}
+        />
+      </label>
+      {problem && (
+        <span className={styles.fails} role="alert">
+          {problem}
+        </span>
+      )}
+    </>
   );
 }
 
@@ -59,7 +91,8 @@ function useStacks(): readonly StackUse[] | null {
 function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Proposal): void }) {
   const engine = useEngine();
   const pick = usePick();
-  const absent = useWorkspace((state) => state.conditions.absent);
+  const conditions = useWorkspace((state) => state.conditions);
+  const { absent } = conditions;
   const setConditions = useWorkspace((state) => state.setConditions);
   const [typed, setTyped] = useState<string | null>(null);
   const [name, setName] = useState<string | null>(null);
@@ -75,6 +108,12 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
     setProblem(null);
     setTyped(null);
     onPropose({ title, label: title, changes: result.changes });
+  };
+  const match = async (family: string) => {
+    const result = await engine.matchFallback(use.stack, family, conditions);
+    if (result.problem) return setProblem(result.problem);
+    setProblem(null);
+    onPropose({ title: `A fallback from ${family} with the measures of ${info.members[0]!.name}`, label: `Match ${family} to ${info.members[0]!.name}`, changes: result.changes });
   };
   const define = async () => {
     const result = await engine.nameStack(use.stack, (name ?? "").trim());
@@ -128,7 +167,13 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
                   </td>
                 ))}
                 <td className={here === at ? styles.taken : undefined}>{here === at ? "used" : ""}</td>
-                <td>{member.metrics && first && member.metrics !== first ? compared(member.metrics, first) : member.metrics ? `x-height ${showNumber((member.metrics.xHeight / member.metrics.unitsPerEm) * 100, 0)}%` : "not known"}</td>
+                <td>{member.metrics && first && member.metrics !== first ? compared(member.metrics, first) : member.metrics ? `x-height ${showNumber((member.metrics.xHeight / member.metrics.unitsPerEm) * 100, 0)}%` : "not known"}
+                  {at > 0 && member.source === "system" && member.metrics && info.members[0]!.metrics && use.declarations.length > 0 && (
+                    <button type="button" className={`text-button ${styles.match}`} onClick={() => void match(member.name)}>
+                      Match to the first
+                    </button>
+                  )}
+                </td>
                 <td>
                   {!member.generic && (
                     <button type="button" className="chip" aria-pressed={absent.includes(member.name)} onClick={() => toggle(member.name)}>

@@ -4,6 +4,7 @@ import { Button } from "antd";
 import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { useEffect, type ReactNode } from "react";
+import { isChanged } from "@/store/write";
 import { ExportMenu } from "../changes/ExportMenu";
 import { Mat, MatButton, matStyles } from "../shared/Mat";
 import { showTime } from "../shared/numbers";
@@ -58,7 +59,7 @@ function DeskMat({ id }: { id: string }) {
   const redoable = useWorkspace((state) => state.redoable);
   const undo = useWorkspace((state) => state.undo);
   const redo = useWorkspace((state) => state.redo);
-  const changed = useWorkspace((state) => [...state.files.values()].filter(({ file, original }) => file.kind !== "other" && file.text !== original).length);
+  const changed = useWorkspace((state) => [...state.files.values()].filter(isChanged).length);
   const summary = useWorkspace((state) => state.summary);
   const { room, setRoom } = useRoom();
   useHistoryKeys(undo, redo);

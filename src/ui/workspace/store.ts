@@ -8,7 +8,7 @@ import {
 } from "@/core";
 import type { Engine, PagePatch, PageView, PlanResult, SiteSummary } from "@/engine/protocol";
 import type { FileRecord, SiteRecord } from "@/store/database";
-import { ConflictError, FullError, keepTrials, loadSite, moveInHistory, writeStep } from "@/store/sites";
+import { addFile, ConflictError, FullError, keepTrials, loadSite, moveInHistory, writeStep } from "@/store/sites";
 
 export type SaveState = { kind: "saved"; time: number } | { kind: "saving" } | { kind: "unsaved"; reason: string };
 
@@ -78,6 +78,8 @@ export interface WorkspaceActions {
   /** Plans an edit and shows it on the page without writing; null takes it off again. */
   rehearse(edit: Edit | null): Promise<PlanResult>;
   write(edit: Edit, label: string): Promise<PlanResult>;
+  /** Takes a font file into the site; the changes that declare it, to be looked at and written. */
+  addFont(name: string, bytes: Uint8Array): Promise<{ family: string; changes: TextChange[]; problem: string | null }>;
   /** Keeps the values tried for a row of the slip with the site. */
   keepTrials(row: string, values: readonly string[]): void;
   fontsLoaded(families: readonly string[]): void;
@@ -265,6 +267,20 @@ export function createWorkspace(engine: Remote<Engine>) {
       },
 
       setUnstyled: (unstyled) => set({ unstyled }),
+
+      addFont: async (name, bytes) => {
+        const { record } = get();
+        const checked = await engine.checkFont(bytes);
+        if (checked.problem || !record) return { family: "", changes: [], problem: checked.problem };
+        const path = `fonts/${name.replace(/[^\w.-]+/g, "-")}`;
+        try {
+          const added = await addFile(record.id, path, bytes);
+          set({ files: new Map([...get().files, [path, added]]) });
+        } catch (error) {
+          return { family: "", changes: [], problem: (error as Error).message };
+        }
+        return { family: checked.family, ...(await engine.addFont(path, bytes, checked.family)) };
+      },
 
       keepTrials: (row, values) => {
         const { record } = get();

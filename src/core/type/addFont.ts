@@ -1,0 +1,57 @@
+/** Font files taken into a site, and fallbacks made to their measure: what is written for them. */
+import { styledPage } from "../cascade/styledPages";
+import type { Conditions } from "../cascade/conditions";
+import { EditError } from "../edits/types";
+import { atSheetStart, commonSheet } from "../palette/properties";
+import type { TextChange } from "../source/changes";
+import { folderOf } from "../source/path";
+import { pagesOf, sheetsOf, type Site } from "../source/site";
+import { knownFace } from "./faces";
+import type { FontFile } from "./fontFile";
+import { matchedFallback } from "./members";
+import { stackInfo } from "./members";
+import { restack } from "./stackTable";
+import { stackMembers, writeStack } from "./stack";
+
+const formats = { woff2: "woff2", woff: "woff", truetype: "truetype", opentype: "opentype" } as const;
+
+/** The way from a sheet to a file of the site, as an address. */
+export function addressFrom(sheet: string, path: string): string {
+  const from = folderOf(sheet).split("/").filter(Boolean);
+  const to = path.split("/");
+  let shared = 0;
+  while (shared < from.length && shared < to.length - 1 && from[shared] === to[shared]) shared += 1;
+  return [...from.slice(shared).map(() => ".."), ...to.slice(shared)].map((part) => (part === ".." ? part : encodeURIComponent(part))).join("/");
+}
+
+/** An `@font-face` for a file of the site, in a sheet that all pages have (CSS Fonts 4, 4). @throws EditError when there is none */
+export function fontFaceFor(site: Site, path: string, font: FontFile, family: string): TextChange[] {
+  const sheet = commonSheet(site, sheetsOf(site).map(({ path: one }) => ({ path: one })));
+  const [from, to] = font.weight;
+  const lines = [
+    `font-family: "${family.replace(/["\\]/g, "\\$&")}"`,
+    `src: url("${addressFrom(sheet.file.path, path)}") format("${formats[font.format]}")`,
+    `font-weight: ${from === to ? from : `${from} ${to}`}`,
+    ...(font.italic ? ["font-style: italic"] : []),
+    "font-display: swap",
+  ];
+  return [atSheetStart(sheet, `@font-face {\n${lines.map((line) => `  ${line};\n`).join("")}}`)];
+}
+
+/**
+ * A fallback with the measures of a stack's first member, made from a local face of the stack, and the stack with it
+ * behind the first member. @throws EditError when measures are not known or no sheet writes the stack
+ */
+export function matchFallback(site: Site, stack: string, fallback: string, conditions: Conditions): TextChange[] {
+  const members = stackMembers(stack);
+  const page = pagesOf(site).map((file) => styledPage(site, file, conditions)).find(({ faces }) => faces.some(({ family, file }) => file && family.toLowerCase() === members?.[0]?.name.toLowerCase())) ?? (pagesOf(site)[0] ? styledPage(site, pagesOf(site)[0]!, conditions) : null);
+  const first = page ? stackInfo(page, stack)?.members[0] : null;
+  const local = knownFace(fallback);
+  if (!members || !first?.metrics) throw new EditError("The measures of the first member are not known.");
+  if (!local) throw new EditError(`The measures of ${fallback} are not known.`);
+  const name = `${first.name} fallback`;
+  if (members.some((member) => member.name === name)) throw new EditError(`The stack has ${name} already.`);
+  const written = restack(site, stack, writeStack([members[0]!, { name, generic: false }, ...members.slice(1)]));
+  const sheet = commonSheet(site, written);
+  return [atSheetStart(sheet, matchedFallback(first.metrics, local, name).text.trimEnd()), ...written];
+}
