@@ -246,3 +246,43 @@ test("a matched fallback brings the shift down", async ({ page }) => {
   expect(Math.abs(made.width - wanted.width)).toBeLessThan(Math.abs(plain.width - wanted.width) / 2);
   expect(Math.abs(made.height - wanted.height)).toBeLessThanOrEqual(1);
 });
+
+test("a font is switched off while rehearsing, the page says how far it moves, and fixed texts are marked", async ({ page }) => {
+  await open(page, { "index.html": "<!doctype html><style>p{font:16px/normal 'DejaVu Serif',monospace;width:300px}h1{font-size:2rem}</style><h1>Pier</h1><p>From the first of November the late boat leaves the mainland at half past six. Cars should be in lane by ten past; foot passengers may board until the ramp is lifted, and dogs travel on the open deck.</p>" });
+  await page.getByRole("button", { name: /^Rehearse/ }).click();
+  await page.getByRole("checkbox", { name: "DejaVu Serif" }).check();
+  await expect(shownPage(page).getByRole("paragraph")).toHaveCSS("font-family", "monospace");
+  await expect(page.getByRole("status").filter({ hasText: /page \d+ px (?:higher|lower)/ })).toBeVisible();
+  await page.getByRole("checkbox", { name: "DejaVu Serif" }).uncheck();
+  await page.getByLabel("Reader’s text size in px").fill("20");
+  await page.getByLabel("Reader’s text size in px").press("Enter");
+  const marks = page.getByRole("list", { name: "Marks" }).getByRole("button");
+  await expect(marks).toHaveCount(1);
+  await expect(marks).toHaveAccessibleName(/the size does not follow the reader's, p/);
+});
+
+test("a shadow is built of layers", async ({ page }) => {
+  await open(page, { "index.html": "<!doctype html><style>h1{text-shadow:none}</style><h1>Pier</h1>" });
+  await pickByKeyboard(page, "Pier");
+  await openRow(page, "Shadow");
+  await slip(page).getByRole("button", { name: "Add a layer" }).click();
+  await slip(page).getByRole("button", { name: "Add a layer" }).click();
+  await slip(page).getByLabel("Across of layer 2").fill("3px");
+  await expect(shownPage(page).getByRole("heading")).toHaveCSS("text-shadow", "rgba(0, 0, 0, 0.4) 0px 1px 2px, rgba(0, 0, 0, 0.4) 3px 1px 2px");
+  await slip(page).getByLabel("Across of layer 2").press("Enter");
+  await expect(field(page, "Shadow")).toHaveValue("0 1px 2px rgb(0 0 0 / 40%), 3px 1px 2px rgb(0 0 0 / 40%)");
+});
+
+test("a shorthand is unfolded and folded again", async ({ page }) => {
+  await open(page, { "index.html": "<!doctype html><link rel=stylesheet href=a.css><h1>Pier</h1>", "a.css": "h1 {\n  font: 700 30px/1.2 serif;\n}\n" });
+  await pickByKeyboard(page, "Pier");
+  await openRow(page, "Size");
+  await slip(page).getByRole("button", { name: "Unfold font" }).click();
+  const dialog = page.getByRole("dialog");
+  await expect(dialog.getByRole("status")).toContainText("no place comes out differently");
+  await expect(dialog.getByText(/font had set back/)).toBeVisible();
+  await dialog.getByRole("button", { name: "Write" }).click();
+  await expect(field(page, "Leading")).toHaveValue("1.2");
+  await slip(page).getByRole("button", { name: "Fold into font" }).click();
+  await expect(page.getByRole("dialog").getByText("font: 700 30px/1.2 serif;")).toBeVisible();
+});

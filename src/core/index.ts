@@ -59,3 +59,4 @@ export { definedProperties } from "./palette/references";
 export { readoutsOf, type Readout } from "./type/readouts";
 export { fontFaceFor, matchFallback } from "./type/addFont";
 export { FontError, readFontFile } from "./type/fontFile";
+export { shadowLayers, writeShadow, type ShadowLayer } from "./type/shadow";

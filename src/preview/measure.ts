@@ -104,6 +104,18 @@ export function containerSizes({ document, nodes }: ShownPage): Record<number, {
   return sizes;
 }
 
+/** Width that text in an element has, px: its content box, or that of what it stands in. */
+export function roomOf({ document, nodes }: ShownPage, index: number): number | null {
+  const view = document.defaultView;
+  for (let node: Element | null = nodes[index] ?? null; node && view; node = node.parentElement) {
+    const style = view.getComputedStyle(node);
+    if (style.display === "inline" || style.display === "contents") continue;
+    const width = node.clientWidth - Number.parseFloat(style.paddingLeft) - Number.parseFloat(style.paddingRight);
+    return width > 0 ? width : null;
+  }
+  return null;
+}
+
 /** X-height of the font an element's text is set in, px. */
 export function xHeightOf({ document, nodes }: ShownPage, index: number): number | null {
   const node = nodes[index];

@@ -4,6 +4,7 @@ import { computed, pageWith } from "../testing/site";
 import { fluidSize, sizeIn, sizeUnits, unitOf } from "./lengths";
 import { genericOn, memberOn, platformFaces, platforms } from "./platforms";
 import { nearestStep, ratios, scaleSteps } from "./scale";
+import { shadowLayers, writeShadow } from "./shadow";
 import { nearestFamily, stackFaults, stackMembers, writeStack } from "./stack";
 
 describe("sizes in units", () => {
@@ -127,4 +128,21 @@ describe("scales", () => {
     expect(nearestStep(28, [16, 25, 31.25])).toBe(25 * 31.25 > 28 * 28 ? 25 : 31.25);
     expect(nearestStep(28, [])).toBeNull();
   });
+});
+
+describe("shadows", () => {
+  test.each<[string, number, string]>([
+    ["none", 0, "none"],
+    ["1px 2px red,3px 4px 5px", 2, "1px 2px red, 3px 4px 5px"],
+    ["rgb(1 2 3 / 50%) 0 1px 0", 1, "0 1px rgb(1 2 3 / 50%)"],
+    ["calc(1px + 2px) 0 .1em currentcolor", 1, "calc(1px + 2px) 0 .1em currentcolor"],
+  ])("%s has %d layers", (text, count, written) => {
+    const layers = shadowLayers(text)!;
+    expect(layers).toHaveLength(count);
+    expect(writeShadow(layers)).toBe(written);
+    const shown = (value: string) => computed(pageWith(`p{text-shadow:${value}}`, "<p id=t>"), "t", "text-shadow");
+    expect(shown(written)).toBe(shown(text));
+  });
+
+  test.each(["1px", "red blue 1px 1px", "1px 1px 1px 1px", "", "inherit"])("%j is none that can be taken apart", (text) => expect(shadowLayers(text)).toBeNull());
 });

@@ -1,8 +1,9 @@
 "use client";
 
 import { Checkbox, InputNumber, Popover, Select } from "antd";
+import { useEffect, useState } from "react";
 import { defaultConditions, type Conditions } from "@/core";
-import { useWorkspace } from "../workspace/context";
+import { useEngine, useWorkspace } from "../workspace/context";
 import styles from "./PageBar.module.css";
 
 const contrasts = [
@@ -60,6 +61,7 @@ export function Rehearse() {
       <Checkbox checked={unstyled} onChange={({ target }) => setUnstyled(target.checked)}>
         Without styles (U on the page)
       </Checkbox>
+      <Fonts />
       <button type="button" className="text-button" onClick={reset} disabled={words === "nothing changed"}>
         Change nothing
       </button>
@@ -71,5 +73,36 @@ export function Rehearse() {
         Rehearse: {words}
       </button>
     </Popover>
+  );
+}
+
+/** The fonts that stacks of the site name, each to be switched off as if it were not there. */
+function Fonts() {
+  const engine = useEngine();
+  const conditions = useWorkspace((state) => state.conditions);
+  const setConditions = useWorkspace((state) => state.setConditions);
+  const [families, setFamilies] = useState<readonly string[]>([]);
+  useEffect(() => {
+    let current = true;
+    void engine.stacks(conditions).then((stacks) => {
+      const names = stacks.flatMap(({ info }) => info.members.filter(({ generic }) => !generic).map(({ name }) => name));
+      if (current) setFamilies([...new Set(names)]);
+    });
+    return () => {
+      current = false;
+    };
+  }, [engine, conditions]);
+  if (families.length === 0) return null;
+  const { absent } = conditions;
+  const toggle = (family: string) => void setConditions({ absent: absent.includes(family) ? absent.filter((one) => one !== family) : [...absent, family] });
+  return (
+    <div role="group" aria-label="Fonts that are not there">
+      <span>Without the font</span>
+      {families.map((family) => (
+        <Checkbox key={family} checked={absent.includes(family)} onChange={() => toggle(family)}>
+          {family}
+        </Checkbox>
+      ))}
+    </div>
   );
 }

@@ -2,13 +2,13 @@
 
 import { AutoComplete } from "antd";
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
-import { usesFontUnits, type SafeElement } from "@/core";
+import { defaultConditions, usesFontUnits, type SafeElement } from "@/core";
 import type { PageView, PlaceView } from "@/engine/protocol";
 import { frameSandbox, showPage, type ShownPage } from "@/preview/frame";
 import { layoutOf } from "@/preview/grounds";
 import { boxOf, containerSizes, fontMeasures, linesOf, placeAt, scrollAt, type Box } from "@/preview/measure";
 import { boxesOfWords, stepWords, wordsBetween, type WordSpan } from "@/preview/words";
-import { plural, showRatio } from "../shared/numbers";
+import { plural, showPx, showRatio } from "../shared/numbers";
 import { useWorkspace, useWorkspaceStore } from "../workspace/context";
 import type { Shown } from "./PageDesk";
 import { narrowest, Ruler, widest } from "./Ruler";
@@ -141,6 +141,7 @@ export function Stage({ shown, onShown }: Props) {
     if (news) void setConditions({ fonts: { ...known.fonts, ...fonts } });
   }, [store, shown, asksFonts]);
 
+  const shift = useShift(shown, `${path} ${width}`, conditions.rootSize === defaultConditions.rootSize && conditions.absent.length === 0 && conditions.medium === "screen" && !unstyled && !rehearsal);
   const lines = shown && picked !== null ? linesOf(shown.page, picked) : null;
   const left = gutter - sideways;
   const measure = lines ? { from: left + lines.left + 45 * lines.character, to: left + lines.left + 75 * lines.character } : null;
@@ -149,6 +150,11 @@ export function Stage({ shown, onShown }: Props) {
     <div className={styles.area}>
       <div className={styles.top}>
         <Ruler left={left} width={width ?? 0} measure={measure} onWidth={setChosenWidth} />
+        {shift !== 0 && (
+          <span className={styles.shift} role="status">
+            page {showPx(Math.abs(shift))} px {shift > 0 ? "higher" : "lower"}
+          </span>
+        )}
         <WidthField width={width ?? 0} fits={chosenWidth === null} onWidth={setChosenWidth} />
       </div>
       <div className={styles.stage} ref={stage} onScroll={(event) => setSideways(event.currentTarget.scrollLeft)}>
@@ -162,6 +168,22 @@ export function Stage({ shown, onShown }: Props) {
       </div>
     </div>
   );
+}
+
+/** By how much the page is higher while something is rehearsed than it was as it is, px. */
+function useShift(shown: Shown | null, key: string, plain: boolean): number {
+  const usual = useRef(new Map<string, number>());
+  const height = Math.round(shown?.page.document.documentElement?.getBoundingClientRect().height ?? 0);
+  const layout = shown?.layout ?? 0;
+  const [shift, setShift] = useState(0);
+  useEffect(() => {
+    const known = usual.current.get(key);
+    if (plain) usual.current.set(key, height);
+    const next = plain || known === undefined || height === 0 ? 0 : height - known;
+    const timer = setTimeout(() => setShift(next));
+    return () => clearTimeout(timer);
+  }, [key, plain, height, layout]);
+  return shift;
 }
 
 const nothing = { sheets: undefined, overrides: [], states: [] };

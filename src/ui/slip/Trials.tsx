@@ -4,6 +4,7 @@ import { useEffect, useRef, useState, type ReactNode } from "react";
 import type { Slip, SlipRowValue } from "@/core";
 import { setSpecimen } from "@/preview/siteFonts";
 import { useWorkspace } from "../workspace/context";
+import { plural } from "../shared/numbers";
 import styles from "./Trials.module.css";
 import type { Draft } from "./useDraft";
 
@@ -17,13 +18,15 @@ interface Props {
   figures(value: string): ReactNode;
   /** Lines shown at least, where one is not enough to judge. */
   lines?: number;
+  /** Width the text has on the page, px: each trial then says how many lines it breaks into. */
+  width?: number | null;
 }
 
 /** More than this cannot be compared at a glance. */
 const most = 6;
 
 /** Values side by side on the picked words. The page shows the one that is chosen; nothing is written until Enter. */
-export function Trials({ row, slip, draft, proposed, figures, lines = 1 }: Props) {
+export function Trials({ row, slip, draft, proposed, figures, lines = 1, width = null }: Props) {
   const chosen = useWorkspace((state) => state.record?.trials?.[row.id]);
   const keepTrials = useWorkspace((state) => state.keepTrials);
   const setChosen = (values: readonly string[]) => keepTrials(row.id, values);
@@ -63,7 +66,7 @@ export function Trials({ row, slip, draft, proposed, figures, lines = 1 }: Props
             tabIndex={value === draft.value || (at === 0 && !values.includes(draft.value)) ? 0 : -1}
             onClick={() => draft.attempt(value)} onDoubleClick={() => void draft.write(value)} onKeyDown={(event) => move(event, at)}
           >
-            <TrialSpecimen slip={slip} property={row.property} value={value} wraps={lines > 1} />
+            <TrialSpecimen slip={slip} property={row.property} value={value} wraps={lines > 1} width={width} />
             <span className={styles.figures}>
               <code>{value}</code>
               <span>{value === written ? "now" : null}</span>
@@ -95,9 +98,10 @@ export function Trials({ row, slip, draft, proposed, figures, lines = 1 }: Props
 }
 
 /** The picked words with one property set otherwise, on their true ground. */
-function TrialSpecimen({ slip, property, value, wraps }: { slip: Slip; property: string; value: string; wraps: boolean }) {
+function TrialSpecimen({ slip, property, value, wraps, width }: { slip: Slip; property: string; value: string; wraps: boolean; width: number | null }) {
   const families = useWorkspace((state) => state.ownFamilies);
   const host = useRef<HTMLSpanElement>(null);
+  const figure = useRef<HTMLSpanElement>(null);
   useEffect(() => {
     const root = host.current!.shadowRoot ?? host.current!.attachShadow({ mode: "open" });
     const line = document.createElement("div");
@@ -111,8 +115,24 @@ function TrialSpecimen({ slip, property, value, wraps }: { slip: Slip; property:
     if (property !== "background-color") setSpecimen(line.style, property, value);
     line.textContent = slip.text;
     root.replaceChildren(line);
-  }, [slip, property, value, wraps, families]);
+    if (width === null) return;
+    // Set once more as wide as on the page, out of sight, to count the lines.
+    const probe = line.cloneNode(true) as HTMLElement;
+    probe.style.cssText += `; position: absolute; visibility: hidden; width: ${width}px; max-height: none; white-space: normal`;
+    root.append(probe);
+    const range = document.createRange();
+    range.selectNodeContents(probe);
+    const tops = new Set([...range.getClientRects()].map(({ top }) => Math.round(top)));
+    probe.remove();
+    const count = tops.size;
+    figure.current!.textContent = `${plural(count, "line")}, ${count > 1 ? `about ${Math.round(slip.text.length / count)}` : slip.text.length} ch`;
+  }, [slip, property, value, wraps, width, families]);
   const { range, css } = slip.ground;
   const ground = property === "background-color" ? value : range ? `linear-gradient(90deg, ${range[0]}, ${range[1]})` : css;
-  return <span ref={host} className={styles.specimen} style={{ background: ground }} aria-hidden="true" />;
+  return (
+    <>
+      <span ref={host} className={styles.specimen} style={{ background: ground }} aria-hidden="true" />
+      {width !== null && <span ref={figure} className={styles.lines} />}
+    </>
+  );
 }

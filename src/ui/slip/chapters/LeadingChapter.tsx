@@ -1,5 +1,6 @@
 "use client";
 
+import { roomOf } from "@/preview/measure";
 import { showNumber, showPx } from "../../shared/numbers";
 import { Trials } from "../Trials";
 import { useSetting } from "../useSetting";
@@ -9,7 +10,7 @@ import styles from "./Chapter.module.css";
 
 const steps = [1, 1.15, 1.3, 1.45, 1.6];
 
-export function LeadingChapter({ row, slip, draft, places }: ChapterProps) {
+export function LeadingChapter({ row, slip, draft, places, shown }: ChapterProps) {
   const setting = useSetting(slip, places, "line-height");
   if (!setting) return null;
   const { size, leading, stack } = setting;
@@ -38,7 +39,7 @@ export function LeadingChapter({ row, slip, draft, places }: ChapterProps) {
       )}
       <Outcomes setting={setting} />
       <Trials
-        row={row} slip={slip} draft={draft} lines={2} proposed={[...new Set([written || plain, ...steps.filter((step) => Math.abs(step - ratio) > 0.04).map(inUnit)])].slice(0, 5)}
+        row={row} slip={slip} draft={draft} width={shown && roomOf(shown.page, slip.ref.index)} lines={2} proposed={[...new Set([written || plain, ...steps.filter((step) => Math.abs(step - ratio) > 0.04).map(inUnit)])].slice(0, 5)}
         figures={(value) => {
           const number = Number.parseFloat(value);
           if (!Number.isFinite(number)) return null;

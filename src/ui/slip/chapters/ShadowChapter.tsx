@@ -1,5 +1,8 @@
 "use client";
 
+import { Input } from "antd";
+import { shadowLayers, writeShadow, type ShadowLayer } from "@/core";
+import type { Draft } from "../useDraft";
 import { Trials } from "../Trials";
 import { Doubt } from "./parts";
 import type { ChapterProps } from "./types";
@@ -14,9 +17,44 @@ export function ShadowChapter({ row, slip, draft }: ChapterProps) {
   const value = draft.value || row.computed;
   return (
     <div className={styles.chapter}>
+      {row.id === "shadow" && <Layers draft={draft} value={value} />}
       <Trials row={row} slip={slip} draft={draft} proposed={[...new Set([row.written ?? row.computed, ...trials[row.id]!])].slice(0, 5)} figures={() => null} />
       {row.id === "opacity" && Number.parseFloat(value) < 1 && <Doubt>Opacity fades the ink towards what lies behind it, and everything inside with it. A lighter ink says the same and leaves the rest alone.</Doubt>}
       {row.id === "shadow" && value !== "none" && <p className={styles.note}>Contrast is counted without the shadow.</p>}
+    </div>
+  );
+}
+
+const fields = [["x", "Across"], ["y", "Down"], ["blur", "Blur"], ["color", "Colour"]] as const;
+const another: ShadowLayer = { x: "0", y: "1px", blur: "2px", color: "rgb(0 0 0 / 40%)" };
+
+/** The layers of a shadow, topmost first. */
+function Layers({ draft, value }: { draft: Draft; value: string }) {
+  const layers = shadowLayers(value);
+  if (!layers) return null;
+  const apply = (next: readonly ShadowLayer[]) => draft.attempt(writeShadow(next));
+  return (
+    <div className={styles.layers} role="group" aria-label="Layers of the shadow">
+      {layers.map((layer, at) => (
+        <div key={at} role="group" aria-label={`Layer ${at + 1}`}>
+          {fields.map(([name, label]) => (
+            <label key={name}>
+              {label}
+              <Input
+                size="small" className="mono" value={layer[name]} placeholder={name === "color" ? "as the text" : "0"} aria-label={`${label} of layer ${at + 1}`}
+                onChange={({ target }) => apply(layers.map((one, index) => (index === at ? { ...one, [name]: target.value } : one)))}
+                onPressEnter={() => void draft.write(draft.value)}
+              />
+            </label>
+          ))}
+          <button type="button" className="text-button" onClick={() => apply(layers.filter((_, index) => index !== at))}>
+            Take out
+          </button>
+        </div>
+      ))}
+      <button type="button" className="text-button" onClick={() => apply([...layers, another])}>
+        Add a layer
+      </button>
     </div>
   );
 }

@@ -1,5 +1,6 @@
 "use client";
 
+import { roomOf } from "@/preview/measure";
 import { InputNumber } from "antd";
 import { useState } from "react";
 import { fluidSize, neededRatio, sizeIn, sizeUnits, unitOf, type SizeUnit } from "@/core";
@@ -13,7 +14,7 @@ import styles from "./Chapter.module.css";
 
 const steps = [0.8, 0.9, 1, 1.15, 1.33];
 
-export function SizeChapter({ row, slip, draft, places }: ChapterProps) {
+export function SizeChapter({ row, slip, draft, places, shown }: ChapterProps) {
   const setting = useSetting(slip, places, "font-size");
   const conditions = useWorkspace((state) => state.conditions);
   if (!setting) return null;
@@ -27,7 +28,7 @@ export function SizeChapter({ row, slip, draft, places }: ChapterProps) {
       <Spellings label="The same size in other units" texts={sizeUnits.map((one) => sizeIn(now, one, basis))} draft={draft} />
       <Outcomes setting={setting} />
       <Trials
-        row={row} slip={slip} draft={draft} proposed={[...new Set(proposed)]}
+        row={row} slip={slip} draft={draft} width={shown && roomOf(shown.page, slip.ref.index)} proposed={[...new Set(proposed)]}
         figures={(value) => {
           const px = pxOf(value, basis);
           return px === null ? null : <span>needs {neededRatio(px, weight)}</span>;

@@ -1,7 +1,7 @@
 "use client";
 
 import { showNumber } from "../../shared/numbers";
-import { linesOf } from "@/preview/measure";
+import { linesOf, roomOf } from "@/preview/measure";
 import { Trials } from "../Trials";
 import { useSetting } from "../useSetting";
 import { Choices, Doubt, Outcomes, Spellings } from "./parts";
@@ -44,7 +44,7 @@ export function SpacingChapter({ row, slip, draft, places, shown }: ChapterProps
       {row.id in choices && <Choices label={row.label} draft={draft} computed={row.computed} choices={choices[row.id]!.map((one) => ({ value: one, label: one }))} />}
       {(row.id in trials || row.id in choices) && (
         <Trials
-          row={row} slip={slip} draft={draft} lines={2} proposed={[...new Set([row.written ?? row.computed, ...(trials[row.id] ?? choices[row.id]!)])].slice(0, 5)}
+          row={row} slip={slip} draft={draft} width={shown && roomOf(shown.page, slip.ref.index)} lines={2} proposed={[...new Set([row.written ?? row.computed, ...(trials[row.id] ?? choices[row.id]!)])].slice(0, 5)}
           figures={(one) => (one.endsWith("em") ? <span>{showNumber(Number.parseFloat(one) * size, 2)} px</span> : null)}
         />
       )}

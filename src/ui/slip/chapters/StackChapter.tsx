@@ -1,5 +1,6 @@
 "use client";
 
+import { roomOf } from "@/preview/measure";
 import { AutoComplete } from "antd";
 import { useEffect, useState } from "react";
 import { platformFaces, platforms, stackFaults, stackMembers, writeStack } from "@/core";
@@ -17,7 +18,7 @@ import styles from "./Chapter.module.css";
 const genericNames = ["serif", "sans-serif", "monospace", "system-ui", "cursive"];
 
 /** The stack member by member: order, faults, who gets what, and how the faces compare. */
-export function StackChapter({ row, slip, draft, places }: ChapterProps) {
+export function StackChapter({ row, slip, draft, places, shown }: ChapterProps) {
   const setting = useSetting(slip, places, "font-family");
   const own = useWorkspace((state) => state.ownFamilies);
   const stacks = useSiteStacks();
@@ -118,7 +119,7 @@ export function StackChapter({ row, slip, draft, places }: ChapterProps) {
           {setting.stack.readers.map(({ label, face }) => `${label}: ${face}`).join(" · ")}
         </p>
       )}
-      {stacks.length > 1 && <Trials row={row} slip={slip} draft={draft} proposed={[...new Set([draft.tried ? (row.written ?? row.computed) : draft.value || row.computed, ...stacks])].slice(0, 4)} figures={() => null} />}
+      {stacks.length > 1 && <Trials row={row} slip={slip} draft={draft} width={shown && roomOf(shown.page, slip.ref.index)} proposed={[...new Set([draft.tried ? (row.written ?? row.computed) : draft.value || row.computed, ...stacks])].slice(0, 4)} figures={() => null} />}
     </div>
   );
 }

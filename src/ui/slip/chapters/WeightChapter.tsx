@@ -1,5 +1,6 @@
 "use client";
 
+import { roomOf } from "@/preview/measure";
 import { isWeightFaked, weightTaken } from "@/core";
 import { memberHere } from "@/preview/present";
 import { Trials } from "../Trials";
@@ -11,7 +12,7 @@ import styles from "./Chapter.module.css";
 const names: Readonly<Record<number, string>> = { 100: "thin", 200: "extra light", 300: "light", 400: "regular", 500: "medium", 600: "semi-bold", 700: "bold", 800: "extra bold", 900: "black" };
 
 /** Weight, slope and small capitals: what the faces of the stack really have, and what would be made up. */
-export function WeightChapter({ row, slip, draft, places }: ChapterProps) {
+export function WeightChapter({ row, slip, draft, places, shown }: ChapterProps) {
   const setting = useSetting(slip, places, row.longhand);
   const members = setting?.stack?.members ?? [];
   const own = members.filter(({ source, problem }) => source === "site" && !problem).map(({ name }) => name);
@@ -21,7 +22,7 @@ export function WeightChapter({ row, slip, draft, places }: ChapterProps) {
   return (
     <div className={styles.chapter}>
       {row.id === "weight" && (
-        <Trials row={row} slip={slip} draft={draft} proposed={["300", "400", "500", "600", "700"]} figures={(value) => <span>{names[Number(value)]}</span>} />
+        <Trials row={row} slip={slip} draft={draft} width={shown && roomOf(shown.page, slip.ref.index)} proposed={["300", "400", "500", "600", "700"]} figures={(value) => <span>{names[Number(value)]}</span>} />
       )}
       {row.id === "style" && <Choices label="Style" draft={draft} computed={row.computed} choices={["normal", "italic", "oblique"].map((value) => ({ value, label: value }))} />}
       {row.id === "caps" && <Choices label="Small capitals" draft={draft} computed={row.computed} choices={[{ value: "normal", label: "none" }, { value: "small-caps", label: "small capitals" }, { value: "all-small-caps", label: "all small" }, { value: "titling-caps", label: "titling" }]} />}
