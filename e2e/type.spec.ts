@@ -286,3 +286,15 @@ test("a shorthand is unfolded and folded again", async ({ page }) => {
   await slip(page).getByRole("button", { name: "Fold into font" }).click();
   await expect(page.getByRole("dialog").getByText("font: 700 30px/1.2 serif;")).toBeVisible();
 });
+
+test("a value is copied to another text style", async ({ page }) => {
+  await open(page, twins);
+  await pickByKeyboard(page, "Three");
+  await openRow(page, "Leading");
+  await slip(page).getByLabel("Copy leading to another text style").click();
+  await page.getByTitle("p, 16 px").last().click();
+  const dialog = page.getByRole("dialog");
+  await expect(dialog.getByRole("status")).toContainText("1 place on 1 page comes out differently");
+  await dialog.getByRole("button", { name: "Write" }).click();
+  await expect(shownPage(page).getByText("Text", { exact: true })).toHaveCSS("line-height", "19.2px");
+});

@@ -129,7 +129,6 @@ const engine: Engine = {
   open: async (files) => {
     for (const address of addresses.values()) URL.revokeObjectURL(address);
     addresses.clear();
-    layouts.clear();
     site = siteOf(files);
   },
 

@@ -7,6 +7,7 @@ import { Prose } from "../shared/Prose";
 import { WriteChanges } from "../shared/WriteChanges";
 import { useEngine, useWorkspace } from "../workspace/context";
 import { chapters } from "./chapters";
+import { CopyTo } from "./CopyTo";
 import styles from "./Slip.module.css";
 import { useDraft } from "./useDraft";
 import { ValueField } from "./ValueField";
@@ -59,6 +60,7 @@ export const Row = memo(function Row({ row, slip, target, places, shown, open, o
         {off && " · off"}
       </button>
       {Chapter && <Chapter row={row} slip={slip} target={target} draft={draft} places={places} shown={shown} />}
+      {open && <CopyTo row={row} value={draft.value || row.computed} ownKey={slip.key} />}
       {open && <Why row={row} page={slip.ref.page} />}
     </div>
   );

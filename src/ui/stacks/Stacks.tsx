@@ -101,6 +101,7 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
   const own = info.members.filter(({ source, problem: broken }) => source === "site" && !broken).map((member) => member.name);
   const here = memberHere(info.members, own);
   const first = info.members.find(({ metrics }) => metrics)?.metrics ?? null;
+  const present = (member: { name: string; generic: boolean }) => member.generic || memberHere([member], own) !== null;
   const rewrite = async (text: string, title: string) => {
     if (!stackMembers(text)) return setProblem("This is not a font stack: names are parted by commas, and names of several words stand in quotes.");
     const result = await engine.restack(use.stack, text);
@@ -159,7 +160,18 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
                   {member.since && <em> from {member.since}</em>}
                 </th>
                 <td className={styles.asSet} style={{ fontFamily: specimenStack(writeStack([member])) }}>
-                  {at === here || member.generic || memberHere([member], own) !== null ? sample : <i>not on this machine</i>}
+                  {!present(member) ? (
+                    <i>not on this machine</i>
+                  ) : at > 0 && present(info.members[0]!) ? (
+                    <span className={styles.over} title="Set over the first member">
+                      <span style={{ fontFamily: specimenStack(writeStack([info.members[0]!])) }} aria-hidden="true">
+                        {sample}
+                      </span>
+                      {sample}
+                    </span>
+                  ) : (
+                    sample
+                  )}
                 </td>
                 {info.readers.map(({ platform, at: taken, face }) => (
                   <td key={platform} className={taken === at ? styles.taken : undefined}>

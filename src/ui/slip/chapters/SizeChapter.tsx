@@ -2,9 +2,9 @@
 
 import { roomOf } from "@/preview/measure";
 import { InputNumber } from "antd";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { fluidSize, neededRatio, sizeIn, sizeUnits, unitOf, type SizeUnit } from "@/core";
-import { useWorkspace } from "../../workspace/context";
+import { useEngine, useWorkspace } from "../../workspace/context";
 import { showNumber, showPx } from "../../shared/numbers";
 import { Trials } from "../Trials";
 import { useSetting } from "../useSetting";
@@ -17,6 +17,7 @@ const steps = [0.8, 0.9, 1, 1.15, 1.33];
 export function SizeChapter({ row, slip, draft, places, shown }: ChapterProps) {
   const setting = useSetting(slip, places, "font-size");
   const conditions = useWorkspace((state) => state.conditions);
+  const sizes = useSiteSizes();
   if (!setting) return null;
   const basis = { parent: setting.parent, root: setting.root, width: conditions.width };
   const unit: SizeUnit = unitOf(row.written ?? "") ?? "px";
@@ -34,12 +35,37 @@ export function SizeChapter({ row, slip, draft, places, shown }: ChapterProps) {
           return px === null ? null : <span>needs {neededRatio(px, weight)}</span>;
         }}
       />
+      {sizes.length > 1 && (
+        <p className={styles.spellings} role="group" aria-label="Sizes of the site">
+          <span>Sizes of the site:</span>
+          {sizes.map((px) => (
+            <button key={px} type="button" className={styles.spelling} onClick={() => draft.attempt(sizeIn(px, unit, basis))}>
+              {showPx(px)}
+            </button>
+          ))}
+        </p>
+      )}
       <details className={styles.more}>
         <summary>Fluid, between two widths</summary>
         <Fluid now={now} root={setting.root} onTry={draft.attempt} onWrite={(text) => void draft.write(text)} />
       </details>
     </div>
   );
+}
+
+/** Every size the site uses, smallest first, px. */
+function useSiteSizes(): readonly number[] {
+  const engine = useEngine();
+  const conditions = useWorkspace((state) => state.conditions);
+  const [sizes, setSizes] = useState<readonly number[]>([]);
+  useEffect(() => {
+    let current = true;
+    void engine.textStyles(conditions).then((found) => current && setSizes([...new Set(found.map(({ sizePx }) => Math.round(sizePx * 100) / 100))].sort((a, b) => a - b)));
+    return () => {
+      current = false;
+    };
+  }, [engine, conditions]);
+  return sizes;
 }
 
 const per = { px: () => 1, rem: (basis: Basis) => basis.root, em: (basis: Basis) => basis.parent, "%": (basis: Basis) => basis.parent / 100, pt: () => 96 / 72, vw: (basis: Basis) => basis.width / 100 };

@@ -1,0 +1,42 @@
+"use client";
+
+import { Select } from "antd";
+import { useState } from "react";
+import type { SlipRowValue, StyleRow, TextChange } from "@/core";
+import { showPx } from "../shared/numbers";
+import { WriteChanges } from "../shared/WriteChanges";
+import { useEngine, useWorkspace } from "../workspace/context";
+import styles from "./Slip.module.css";
+
+/** Gives another text style the value of this row. */
+export function CopyTo({ row, value, ownKey }: { row: SlipRowValue; value: string; ownKey: string }) {
+  const engine = useEngine();
+  const conditions = useWorkspace((state) => state.conditions);
+  const [rows, setRows] = useState<readonly StyleRow[] | null>(null);
+  const [changes, setChanges] = useState<readonly TextChange[] | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const name = ({ selector, sizePx }: StyleRow) => `${selector}, ${showPx(sizePx)} px`;
+  const copy = async (key: string) => {
+    const target = rows?.find((one) => one.key === key);
+    if (!target) return;
+    if (!target.sizeFrom) return setProblem(`No rule of the site sets ${name(target)}: pick it on the page and write a new one.`);
+    const result = await engine.combine([{ kind: "declare", target: target.sizeFrom.target, property: row.property, value }]);
+    setProblem(result.problem);
+    if (!result.problem) setChanges(result.changes);
+  };
+  return (
+    <div className={styles.copyTo}>
+      <Select
+        size="small" aria-label={`Copy ${row.label.toLowerCase()} to another text style`} placeholder="Copy to another text style" value={null} popupMatchSelectWidth={320}
+        onOpenChange={(open) => open && void engine.styleTable(conditions).then(setRows)} onSelect={(key: string | null) => void (key !== null && copy(key))} loading={rows === null}
+        options={(rows ?? []).filter(({ key }) => key !== ownKey).map((one) => ({ value: one.key, label: name(one) }))}
+      />
+      {problem && (
+        <p className={styles.refused} role="alert">
+          {problem}
+        </p>
+      )}
+      <WriteChanges title={`${row.label}: ${value}`} label={`${row.property}: ${value}, copied`} changes={changes} onClose={() => setChanges(null)} />
+    </div>
+  );
+}
