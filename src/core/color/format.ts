@@ -67,7 +67,7 @@ export function formatColor(color: Color, notation: Notation, options: FormatOpt
   if (notation === "name") return color.alpha === 0 ? "transparent" : nearestName(color).name;
   if (notation === "hex") return hex(color, options);
   const space: Space = notation === "rgb" ? "srgb" : notation;
-  const fitted = toGamut(color, space);
+  const fitted = withHue(toGamut(color, space), color);
   if (options.digits !== undefined) return write(fitted, notation, options.digits, options);
   // Inside sRGB not even what a screen would clip may differ; beyond it, what a screen shows.
   const bytes = (one: Color) => solid((inGamut(color, "srgb") ? convertColor(one, "srgb") : toGamut(one, "srgb")).channels).map((value) => value * 255);
@@ -79,6 +79,12 @@ export function formatColor(color: Color, notation: Notation, options: FormatOpt
     if (close) return write(fitted, notation, digits, options);
   }
   return write(fitted, notation, mostDigits, options);
+}
+
+/** A grey has no hue of its own; in the older notations 0 is written for it, which every browser reads. */
+function withHue(fitted: Color, color: Color): Color {
+  if ((fitted.space !== "hsl" && fitted.space !== "hwb") || color.space === fitted.space) return fitted;
+  return { ...fitted, channels: fitted.channels.map((channel) => channel ?? 0) as Channels };
 }
 
 const toByte = (value: number) => Math.round(Math.min(1, Math.max(0, value)) * 255);

@@ -118,6 +118,9 @@ describe("ways to write", () => {
     ["rgb(1 2 3/50%)", "rgb", { percentAlpha: true }, "rgb(1 2 3 / 50%)"],
     ["hsl(11 50% 47%)", "hsl", { commas: true }, "hsl(11, 50%, 47%)"],
     ["hsl(11 50% 47%/.25)", "hsl", { commas: true, percentAlpha: true }, "hsla(11, 50%, 47%, 25%)"],
+    ["#fff", "hsl", {}, "hsl(0 0% 100%)"],
+    ["#777", "hwb", {}, "hwb(0 46.7% 53.3%)"],
+    ["hsl(none 0% 50%)", "hsl", {}, "hsl(none 0% 50%)"],
     ["#8a9aa6", "oklch", { digits: 1 }, "oklch(67.7% 0.025 240.3)"],
   ])("%s as %s %j", (text, notation, options, expected) => expect(formatColor(color(text), notation, options)).toBe(expected));
 });
