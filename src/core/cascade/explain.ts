@@ -145,9 +145,11 @@ function writtenValue({ declaration, given, name }: Winner): string | null {
   return given.kind === "wide" && isReset(declaration) ? null : declaration.valueText;
 }
 
+const wideKeywords = new Set(["inherit", "initial", "unset", "revert", "revert-layer"]);
+
 /** Whether a declaration is a shorthand that sets back what it does not name. */
 function isReset(declaration: Declaration): boolean {
-  return prepare(declaration.property, declaration.valueText).kind === "longhands" && soleKeyword(componentsOf(declaration.valueText)) === null;
+  return prepare(declaration.property, declaration.valueText).kind === "longhands" && !wideKeywords.has(soleKeyword(componentsOf(declaration.valueText)) ?? "");
 }
 
 /**
@@ -231,8 +233,9 @@ function reasonLost(loser: Winner, winner: Winner): string {
 }
 
 /** Whether a declaration gives a longhand its initial value only by leaving it out. */
-function isSetBack({ declaration, given, name }: Winner): boolean {
-  return given.kind === "wide" && isReset(declaration) && valueSpan(declaration, name) === null;
+export function isSetBack({ declaration, given, name }: Winner): boolean {
+  const isShorthand = shorthands.has(aliases[declaration.property] ?? declaration.property);
+  return isShorthand && given.kind !== "pending" && isReset(declaration) && valueSpan(declaration, name) === null;
 }
 
 const describe = (one: Contender) => {

@@ -65,3 +65,22 @@ describe("unfolding", () => {
     expect(() => made(css, "unfold", css.includes("background") ? "background" : "font")).toThrow();
   });
 });
+
+describe("a shorthand that takes something away", () => {
+  const plan = (css: string, property: string, value: string) => {
+    const from = site({ "index.html": "<link rel=stylesheet href=a.css><p class=x>x</p>", "a.css": css });
+    return planEdit(from, { kind: "declare", target: { kind: "rule", path: "a.css", start: css.indexOf("p.x") }, property, value, place: { page: "index.html", index: 4 } });
+  };
+
+  test("says what another rule had given", () => {
+    expect(plan("p{text-decoration-color:red;font-weight:700}\np.x{color:blue}", "text-decoration", "underline").warnings).toEqual([
+      "text-decoration sets text-decoration-color back to rgb(0, 0, 255); p in a.css line 1 had made it rgb(255, 0, 0).",
+    ]);
+    expect(plan("p{font-weight:700}\np.x{color:blue}", "font", "20px serif").warnings.join()).toContain("font sets font-weight back to 400; p in a.css line 1 had made it 700.");
+  });
+
+  test("says nothing where it takes nothing", () => {
+    expect(plan("p{color:red}\np.x{color:blue}", "text-decoration", "underline").warnings).toEqual([]);
+    expect(plan("p{text-decoration-color:red}\np.x{color:blue}", "text-decoration", "underline red").warnings).toEqual([]);
+  });
+});

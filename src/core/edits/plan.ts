@@ -1,6 +1,7 @@
 /** Edits turned into changes of text, with what they reach. Nothing is written here. */
 import { defaultConditions, withStatesEverywhere, type Conditions } from "../cascade/conditions";
-import { explain } from "../cascade/explain";
+import { explain, isSetBack } from "../cascade/explain";
+import { computedValue } from "../cascade/styles";
 import { invalidReason, isKnownProperty } from "../cascade/declarations";
 import { readerOf } from "../cascade/properties";
 import { shorthands } from "../cascade/properties/shorthands";
@@ -33,7 +34,7 @@ export function planEdit(site: Site, edit: Edit, conditions: Conditions = defaul
 export function* planSteps(site: Site, edit: Edit, conditions: Conditions): Generator<void, Plan> {
   const changes = changesFor(site, edit);
   const after = changeSite(site, changes);
-  const warnings = edit.kind === "declare" ? declareWarnings(after, edit, conditions) : edit.kind === "fold" || edit.kind === "unfold" ? foldWarnings(site, edit) : [];
+  const warnings = edit.kind === "declare" ? [...declareWarnings(after, edit, conditions), ...resetWarnings(site, after, edit, conditions)] : edit.kind === "fold" || edit.kind === "unfold" ? foldWarnings(site, edit) : [];
   yield;
   return { changes, reach: yield* reachOf(site, after, changes, withStatesEverywhere(conditions)), warnings };
 }
@@ -242,6 +243,23 @@ function declareWarnings(after: Site, edit: Edit & { kind: "declare" }, conditio
   if (mine(winner)) return [];
   if (contenders.some(mine)) return [`${describe(winner)} beats it, so the picked text does not change.`];
   return from === "declared" ? [`The picked text takes ${property} from ${describe(winner)}, so it does not change.`] : [];
+}
+
+/** Says what a shorthand sets back that another declaration had given the element the edit is meant for. */
+function resetWarnings(before: Site, after: Site, { place, property, value }: Edit & { kind: "declare" }, conditions: Conditions): string[] {
+  const all = shorthands.get(property)?.longhands;
+  if (!place || value === null || !all) return [];
+  const [fileBefore, fileAfter] = [textFile(before, place.page), textFile(after, place.page)];
+  if (!fileBefore || !fileAfter) return [];
+  const [old, now] = [styledPage(before, fileBefore, conditions), styledPage(after, fileAfter, conditions)];
+  const [oldStyle, style] = [old.styles[place.index], now.styles[place.index]];
+  if (!oldStyle || !style) return [];
+  return all.flatMap((name) => {
+    const winner = style.shared.winners.get(name);
+    if (!winner || !isSetBack(winner) || computedValue(style, name) === computedValue(oldStyle, name)) return [];
+    const had = explain(before, old, place.index, name).contenders.find(({ lost, origin }) => lost === null && origin === "author");
+    return had && had.property !== property ? [`${property} sets ${name} back to ${computedValue(style, name)}; ${describe(had)} had made it ${computedValue(oldStyle, name)}.`] : [];
+  });
 }
 
 function describe(one: { selector: string; attached: boolean; place: { path: string; line: number } | null; important: boolean }): string {

@@ -26,6 +26,7 @@ export const slipRows: readonly SlipRow[] = [
   { id: "below", label: "Below", longhand: "margin-bottom", property: "margin-bottom" },
   { id: "lines", label: "Lines", longhand: "text-decoration-line", property: "text-decoration" },
   { id: "offset", label: "Line offset", longhand: "text-underline-offset", property: "text-underline-offset" },
+  { id: "position", label: "Line place", longhand: "text-underline-position", property: "text-underline-position" },
   { id: "skip", label: "Skip ink", longhand: "text-decoration-skip-ink", property: "text-decoration-skip-ink" },
   { id: "shadow", label: "Shadow", longhand: "text-shadow", property: "text-shadow" },
   { id: "opacity", label: "Opacity", longhand: "opacity", property: "opacity" },

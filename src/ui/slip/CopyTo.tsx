@@ -28,7 +28,7 @@ export function CopyTo({ row, value, ownKey }: { row: SlipRowValue; value: strin
     <div className={styles.copyTo}>
       <Select
         size="small" aria-label={`Copy ${row.label.toLowerCase()} to another text style`} placeholder="Copy to another text style" value={null} popupMatchSelectWidth={320}
-        onOpenChange={(open) => open && void engine.styleTable(conditions).then(setRows)} onSelect={(key: string | null) => void (key !== null && copy(key))} loading={rows === null}
+        onOpenChange={(open) => open && void engine.styleTable(conditions).then(setRows)} onSelect={(key: string | null) => void (key !== null && copy(key))}
         options={(rows ?? []).filter(({ key }) => key !== ownKey).map((one) => ({ value: one.key, label: name(one) }))}
       />
       {problem && (

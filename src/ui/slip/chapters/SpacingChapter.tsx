@@ -11,6 +11,7 @@ import styles from "./Chapter.module.css";
 const trials: Readonly<Record<string, readonly string[]>> = {
   "letter-spacing": ["-0.02em", "normal", "0.02em", "0.05em", "0.1em"],
   "word-spacing": ["-0.05em", "normal", "0.05em", "0.15em"],
+  offset: ["auto", "0.1em", "0.2em", "0.35em"],
   indent: ["0", "1em", "1.5em", "2em"],
 };
 
@@ -18,9 +19,11 @@ const choices: Readonly<Record<string, readonly string[]>> = {
   case: ["none", "uppercase", "lowercase", "capitalize"],
   alignment: ["start", "center", "end", "justify"],
   hyphens: ["none", "manual", "auto"],
+  position: ["auto", "under", "from-font"],
+  skip: ["auto", "none", "all"],
 };
 
-/** Spacing, case, indent, alignment, hyphens and the room above and below. */
+/** Spacing, case, indent, the place of lines, alignment, hyphens and the room above and below. */
 export function SpacingChapter({ row, slip, draft, places, shown }: ChapterProps) {
   const setting = useSetting(slip, places, row.longhand);
   const lines = shown ? linesOf(shown.page, slip.ref.index) : null;
@@ -54,6 +57,7 @@ export function SpacingChapter({ row, slip, draft, places, shown }: ChapterProps
       )}
       {row.id === "alignment" && value === "center" && lines && lines.lines > 3 && <Doubt>Centred over {lines.lines} lines: every line starts somewhere else.</Doubt>}
       {row.id === "hyphens" && value === "auto" && <p className={styles.note}>The page has to say its language for this to work.</p>}
+      {(row.id === "offset" || row.id === "position") && !computed("lines").includes("underline") && <Doubt>It moves only lines under the text, and there is none here.</Doubt>}
       <Outcomes setting={setting} />
     </div>
   );
