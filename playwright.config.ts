@@ -6,7 +6,7 @@ export default defineConfig({
   testDir: "e2e",
   fullyParallel: true,
   workers: 2,
-  timeout: 60_000,
+  timeout: 120_000,
   expect: { timeout: 10_000 },
   reporter: process.env.HEVRET_REPORT ? [["line"], ["json", { outputFile: process.env.HEVRET_REPORT }]] : [["line"]],
   use: {
