@@ -175,12 +175,13 @@ function addressesOf({ style, node }: Painter): string[] {
   return node.localName === "img" ? [...backgrounds, (node as HTMLImageElement).currentSrc] : backgrounds;
 }
 
-/** `calc()` of one percentage and one length is all that computed positions and sizes hold. */
+/** Computed positions and sizes are sums of percentages and lengths in px, at most in a `calc()`. */
 function resolve(value: string, base: number): number {
-  const percent = /(-?[\d.]+)%/.exec(value);
-  const sign = /-\s*[\d.]+px/.test(value.replace(/^calc\(/, "")) && percent ? -1 : 1;
-  const length = /(-?[\d.]+)px/.exec(value);
-  return (percent ? (Number(percent[1]) * base) / 100 : 0) + (length ? Math.abs(Number(length[1])) * (percent ? sign : Math.sign(Number(length[1])) || 1) : 0);
+  let sum = 0;
+  for (const [, sign, number, unit] of value.matchAll(/([-+]?)\s*(\d*\.?\d+(?:e[-+]?\d+)?)(%|px)/g)) {
+    sum += (sign === "-" ? -1 : 1) * Number(number) * (unit === "%" ? base / 100 : 1);
+  }
+  return sum;
 }
 
 function backgroundLayers(painter: Painter, text: Box, pictures: ReadonlyMap<string, HTMLImageElement | null>): ImageLayout[] {

@@ -116,17 +116,27 @@ export function roomOf({ document, nodes }: ShownPage, index: number): number | 
   return null;
 }
 
+/** Works with an element that no rule of the page reaches, and takes it off again. `measure` sets its font and more, and tells what came out. */
+function withProbe<Result>(document: Document, work: (measure: (font: string, declarations: string) => CSSStyleDeclaration) => Result): Result {
+  const probe = document.createElement("div");
+  document.documentElement.append(probe);
+  try {
+    return work((font, declarations) => {
+      probe.style.cssText = `all: initial; position: absolute; font: ${font}; ${declarations}`;
+      return document.defaultView!.getComputedStyle(probe);
+    });
+  } finally {
+    probe.remove();
+  }
+}
+
 /** X-height of the font an element's text is set in, px. */
 export function xHeightOf({ document, nodes }: ShownPage, index: number): number | null {
   const node = nodes[index];
   const view = document.defaultView;
   if (!node || !view) return null;
   const { fontFamily, fontSize, fontWeight, fontStyle } = view.getComputedStyle(node);
-  const probe = document.createElement("div");
-  probe.style.cssText = `all: initial; position: absolute; font: ${fontStyle} ${fontWeight} 1000px ${fontFamily}; width: 1ex`;
-  document.documentElement.append(probe);
-  const ratio = Number.parseFloat(view.getComputedStyle(probe).width) / 1000;
-  probe.remove();
+  const ratio = withProbe(document, (measure) => Number.parseFloat(measure(`${fontStyle} ${fontWeight} 1000px ${fontFamily}`, "width: 1ex").width) / 1000);
   return Number.isFinite(ratio) ? ratio * Number.parseFloat(fontSize) : null;
 }
 
@@ -134,19 +144,17 @@ export function xHeightOf({ document, nodes }: ShownPage, index: number): number
 export function fontMeasures({ document, nodes }: ShownPage): Record<string, FontMeasure> {
   const view = document.defaultView!;
   const measures: Record<string, FontMeasure> = {};
-  const probe = document.createElement("div");
-  document.documentElement.append(probe);
-  for (const node of [document.documentElement, ...nodes]) {
-    if (!node) continue;
-    const { fontFamily, fontSize, fontWeight, fontStyle } = view.getComputedStyle(node);
-    const key = fontKeyOf(fontFamily, Number.parseFloat(fontSize), Number(fontWeight), fontStyle !== "normal");
-    if (measures[key]) continue;
-    probe.style.cssText = `all: initial; position: absolute; font: ${fontStyle} ${fontWeight} ${fontSize} ${fontFamily}; margin: 1ex 1ch 1cap 1ic; padding-top: 1lh`;
-    const { marginTop, marginRight, marginBottom, marginLeft, paddingTop } = view.getComputedStyle(probe);
-    const [ex, ch, cap, ic, line] = [marginTop, marginRight, marginBottom, marginLeft, paddingTop].map(Number.parseFloat) as [number, number, number, number, number];
-    measures[key] = { ex, ch, cap, ic, line };
-  }
-  probe.remove();
+  withProbe(document, (measure) => {
+    for (const node of [document.documentElement, ...nodes]) {
+      if (!node) continue;
+      const { fontFamily, fontSize, fontWeight, fontStyle } = view.getComputedStyle(node);
+      const key = fontKeyOf(fontFamily, Number.parseFloat(fontSize), Number(fontWeight), fontStyle !== "normal");
+      if (measures[key]) continue;
+      const { marginTop, marginRight, marginBottom, marginLeft, paddingTop } = measure(`${fontStyle} ${fontWeight} ${fontSize} ${fontFamily}`, "margin: 1ex 1ch 1cap 1ic; padding-top: 1lh");
+      const [ex, ch, cap, ic, line] = [marginTop, marginRight, marginBottom, marginLeft, paddingTop].map(Number.parseFloat) as [number, number, number, number, number];
+      measures[key] = { ex, ch, cap, ic, line };
+    }
+  });
   return measures;
 }
 
