@@ -1,5 +1,5 @@
 /** The one face of the core. Nothing outside imports past it. */
-export { analyse, textStylesOf, type Analysis, type AnalysedElement, type AnalysedTextStyle } from "./analysis";
+export { analyse, type Analysis, type AnalysedElement } from "./analysis";
 export { defaultConditions, type Conditions } from "./cascade/conditions";
 export { ignoredMessage, type Finding, type Level } from "./findings";
 export { findingsFor } from "./findings";
@@ -21,11 +21,12 @@ export { applyPlan, planEdit, planSteps } from "./edits/plan";
 export { shorthandOf } from "./edits/fold";
 export { ruleAround } from "./edits/locate";
 export { EditError, type Edit, type ElementRef, type Plan, type Reach, type Target } from "./edits/types";
+export { linkLooks, type LinkLook, type LinkLooks, type LinkState } from "./slip/linkStates";
 export { slipFor, type IdleDeclaration, type Slip, type SlipRowValue } from "./slip/slip";
 export type { TargetOption } from "./slip/targets";
 export { applyChanges, changeBetween, invertChanges, type TextChange } from "./source/changes";
 export { encodeText, type Encoding } from "./source/encoding";
-export { documentOf } from "./source/html/document";
+export { documentOf, shortSelector } from "./source/html/document";
 export {
   safeDocument, safeSheets, type AddressOf, type SafeDocument, type SafeElement, type SafeSheet,
 } from "./source/html/safe";

@@ -1,8 +1,9 @@
 /** Places and the text styles they are set in. */
 import { legibilityOf, type Legibility } from "./ground/ground";
 import type { PageLayout, PlaceLayout } from "./ground/layout";
-import { serialiseColor } from "./color/format";
-import { computedValue, valueOf, type Style, type StyledPage } from "./cascade/styles";
+import { cssColor } from "./color/format";
+import { computedValue, fontSizeOf, leadingOf, valueOf, type Style, type StyledPage } from "./cascade/styles";
+import type { ElementRef } from "./edits/types";
 
 /** The properties that make one setting of text differ from another. */
 export const textStyleProperties = [
@@ -75,11 +76,66 @@ export function textStyleKey(style: Style): string {
   let key = keys.get(style);
   if (key === undefined) {
     const { ground, ink } = legibility(style);
-    const colors = [ink, ground.color, ...(ground.range ?? [])].map((color) => serialiseColor({ color, legacy: true }));
+    const colors = [ink, ground.color, ...(ground.range ?? [])].map(cssColor);
     key = [...textStyleProperties.map((property) => computedValue(style, property)), ...colors].join("|");
     keys.set(style, key);
   }
   return key;
+}
+
+/** How a text style comes out, with the places that are set in it. */
+export interface TextStyle {
+  role: string;
+  sizePx: number;
+  /** Line height to size; null for `normal`. */
+  leading: number | null;
+  weight: number;
+  stack: string;
+  ink: string;
+  ground: string;
+  ratio: number;
+  needs: number;
+  places: ElementRef[];
+}
+
+/** The text style of an element, without its places. */
+export function textStyleOf(page: Pick<StyledPage, "file" | "styles">, style: Style, layouts: Layouts): TextStyle {
+  const { ground, ink, ratio, needs } = legibilityOn(page, style, layouts);
+  const sizePx = fontSizeOf(style);
+  const leading = leadingOf(style);
+  return {
+    role: roleName(style),
+    sizePx,
+    leading: leading === null ? null : leading / sizePx,
+    weight: valueOf<number>(style, "font-weight"),
+    stack: computedValue(style, "font-family"),
+    ink: cssColor(ink),
+    ground: cssColor(ground.color),
+    ratio,
+    needs,
+    places: [],
+  };
+}
+
+/** Places gathered by what they have in common. @param add what one more place adds to its group, the first included */
+export function gatherPlaces<Group extends { places: ElementRef[] }>(
+  pages: readonly StyledPage[],
+  keyOf: (style: Style, page: StyledPage) => string,
+  make: (style: Style, page: StyledPage) => Group,
+  add?: (group: Group, style: Style, page: StyledPage) => void,
+): Group[] {
+  const groups = new Map<string, Group>();
+  for (const page of pages) {
+    for (const style of page.styles) {
+      if (!isPlace(style)) continue;
+      const key = keyOf(style, page);
+      let group = groups.get(key);
+      if (!group) groups.set(key, (group = make(style, page)));
+      group.places.push({ page: page.file.path, index: style.element.index });
+      add?.(group, style, page);
+    }
+  }
+  return [...groups.values()];
 }
 
 /** Line of words that say what an element is to the reader, for people who do not read selectors. */

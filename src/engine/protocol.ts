@@ -1,6 +1,6 @@
 /** What the interface can ask of the core in its worker. All of it is plain data. */
 import type {
-  AnalysedTextStyle, ColorSpot, Conditions, Edit, ElementRef, Finding, InkThere, Judged, Override, PageLayout, Palette, Plan, SafeDocument, SafeSheet, Setting, Slip, StackUse, StandsOn, StoredFile, StyleRow, TextChange, Verdict,
+  ColorSpot, Conditions, Edit, ElementRef, Finding, InkThere, Judged, LinkLooks, Override, PageLayout, Palette, Plan, SafeDocument, SafeSheet, Setting, Slip, StackUse, StandsOn, StoredFile, StyleRow, TextChange, Verdict,
 } from "@/core";
 
 export interface PageSummary {
@@ -100,8 +100,6 @@ export interface Engine {
   /** The inks that stand on the picked text's ground. */
   inks(picked: ElementRef, conditions: Conditions): Promise<InkThere[]>;
   palette(conditions: Conditions): Promise<Palette>;
-  /** What the text styles of the site come to. */
-  textStyles(conditions: Conditions): Promise<AnalysedTextStyle[]>;
   stacks(conditions: Conditions): Promise<StackUse[]>;
   /** A fallback with the measures of a stack's first member, from a local face. */
   matchFallback(stack: string, fallback: string, conditions: Conditions): Promise<{ changes: TextChange[]; problem: string | null }>;
@@ -123,8 +121,7 @@ export interface Engine {
   report(id: string, conditions: Conditions): Promise<{ file: string; type: string; text: string }>;
   /** Colours that sheets and style attributes name, those most used first. */
   siteColors(): Promise<SiteColor[]>;
-  /** The element around another; null for the root. */
-  parentOf(ref: ElementRef): Promise<number | null>;
+  linkLooks(ref: ElementRef, conditions: Conditions): Promise<LinkLooks | null>;
   slip(ref: ElementRef, conditions: Conditions): Promise<Slip | null>;
   /** A plan that takes long gives way to the next one, unless it insists. */
   plan(edit: Edit, conditions: Conditions, insist?: boolean): Promise<PlanResult>;
@@ -135,6 +132,8 @@ export interface Engine {
    * page has this structure. With changes that are not made yet, for the page as it would be with them.
    */
   layOut(path: string, structure: string, layout: PageLayout, conditions: Conditions, changes: TextChange[]): Promise<PlaceView[]>;
+  /** Pages of which it is not known, or not any more, what lies under their texts. */
+  unlaidPages(conditions: Conditions): Promise<string[]>;
   commit(changes: TextChange[]): Promise<void>;
   patch(path: string, structure: string, conditions: Conditions): Promise<PagePatch>;
   /** The rule around an offset; the whole file when there is none. */

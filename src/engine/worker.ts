@@ -2,8 +2,8 @@
 import { expose } from "comlink";
 import {
   changeSite, colorSpots, combine, completions, computedValue, defaultConditions, definedProperties, documentOf, EditError, findingsFor, FontError, fontFaceFor, fontSizeOf, forcedStatesOf, groundsUnder, ignoredMessage, inksOn, isPlace,
-  judgeChange, legibilityOn, matchFallback, nameColor, nameStack, overridesFor, pagesOf, paletteOf, planSteps, positionAt, readFontFile, reports, restack, rewritingFor, roleName,
-  ruleAround, safeDocument, safeSheets, settingOf, sheetsOf, siteOf, sizesAt, slipFor, stackTable, styledPage, textFile, textStyleKey, textStylesOf, textStyleTable, type AddressOf, type
+  judgeChange, legibilityOn, linkLooks, matchFallback, nameColor, nameStack, overridesFor, pagesOf, paletteOf, planSteps, positionAt, readFontFile, reports, restack, rewritingFor, roleName,
+  ruleAround, safeDocument, safeSheets, settingOf, sheetsOf, shortSelector, siteOf, sizesAt, slipFor, stackTable, styledPage, textFile, textStyleKey, textStyleTable, type AddressOf, type
   Conditions, type KnownPage, type Layouts, type PageLayout, type SafeDocument, type Site, type StyledPage, type TextChange, type TextFile,
 } from "@/core";
 import type { Engine, PagePatch, PageView, PlaceView, SiteColor, SiteFont, SiteSummary } from "./protocol";
@@ -42,8 +42,10 @@ function pageOf(from: Site, path: string, conditions: Conditions): StyledPage {
   return styledPage(from, file, conditions);
 }
 
-/** Layouts of the pages that were shown, each for one structure of its page. */
-const layouts = new Map<string, { structure: string; layout: PageLayout }>();
+/** Layouts of the pages that were shown: each for one structure of its page, and of the page as it was shown last. */
+const layouts = new Map<string, { structure: string; layout: PageLayout; page: StyledPage | undefined }>();
+/** The pages as they were sent to be shown last. */
+const shown = new Map<string, StyledPage>();
 
 function knownLayouts(): Layouts {
   return Object.fromEntries([...layouts].map(([path, { layout }]) => [path, layout]));
@@ -61,7 +63,8 @@ function placesOf(page: StyledPage, of: Site, from: Layouts = knownLayouts()): P
   return page.styles.filter(isPlace).map((style) => {
     const { element } = style;
     const { ratio, needs, verdict } = legibilityOn(page, style, from);
-    const selector = element.id ? `${element.tag}#${element.id}` : element.classes[0] ? `${element.tag}.${element.classes[0]}` : element.tag;
+    const short = shortSelector(element);
+    const selector = short === element.tag ? short : element.tag + short;
     return { index: element.index, key: textStyleKey(style), role: roleName(style), selector, ratio, needs, verdict, fixed: usual !== null && fontSizeOf(usual.styles[element.index]!) === fontSizeOf(style) };
   });
 }
@@ -70,6 +73,7 @@ function viewOf(from: Site, path: string, conditions: Conditions): PageView {
   const page = pageOf(from, path, conditions);
   const known = documentOfPage(from, page);
   checkLayout(path, known.structure);
+  if (from === site) shown.set(path, page);
   return {
     ...known,
     sheets: safeSheets(from, page.file, rewritingFor(conditions, path), addressOf),
@@ -119,10 +123,6 @@ function attempt(make: () => TextChange[]): { changes: TextChange[]; problem: st
     if (error instanceof EditError || error instanceof RangeError) return { changes: [], problem: error.message };
     throw error;
   }
-}
-
-function customProperties(): ReadonlySet<string> {
-  return new Set(definedProperties(site));
 }
 
 const engine: Engine = {
@@ -189,8 +189,6 @@ const engine: Engine = {
 
   palette: async (conditions) => paletteOf(site, conditions, knownLayouts()),
 
-  textStyles: async (conditions) => textStylesOf(pagesOf(site).map((file) => styledPage(site, file, conditions)), knownLayouts()),
-
   styleTable: async (conditions) => textStyleTable(site, conditions, knownLayouts()),
 
   combine: async (edits) => attempt(() => combine(site, edits)),
@@ -201,7 +199,7 @@ const engine: Engine = {
     return refs.map((_, at) => columns.map((column) => column[at]!));
   },
 
-  nameColor: async (spots, name) => attempt(() => nameColor(site, spots, name, customProperties())),
+  nameColor: async (spots, name) => attempt(() => nameColor(site, spots, name, definedProperties(site))),
 
   stacks: async (conditions) => stackTable(site, conditions),
 
@@ -224,7 +222,7 @@ const engine: Engine = {
 
   restack: async (stack, instead) => attempt(() => restack(site, stack, instead)),
 
-  nameStack: async (stack, name) => attempt(() => nameStack(site, stack, name, customProperties())),
+  nameStack: async (stack, name) => attempt(() => nameStack(site, stack, name, definedProperties(site))),
 
   report: async (id, conditions) => {
     const report = reports.find((one) => one.id === id);
@@ -243,10 +241,7 @@ const engine: Engine = {
     return [...colors.values()].sort((a, b) => b.uses - a.uses);
   },
 
-  parentOf: async ({ page, index }) => {
-    const file = textFile(site, page);
-    return file?.kind === "html" ? (documentOf(file).elements[index]?.parent?.index ?? null) : null;
-  },
+  linkLooks: async (ref, conditions) => linkLooks(site, ref, conditions, knownLayouts()),
 
   slip: async (ref, conditions) => {
     try {
@@ -287,9 +282,11 @@ const engine: Engine = {
       const changed = changeSite(site, changes);
       return placesOf(pageOf(changed, path, conditions), changed, { [path]: layout });
     }
-    layouts.set(path, { structure, layout });
+    layouts.set(path, { structure, layout, page: shown.get(path) });
     return placesOf(pageOf(site, path, conditions), site);
   },
+
+  unlaidPages: async (conditions) => pagesOf(site).filter((file) => layouts.get(file.path)?.page !== styledPage(site, file, conditions)).map(({ path }) => path),
 
   commit: async (changes) => {
     site = changeSite(site, changes);

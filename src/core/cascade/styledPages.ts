@@ -17,12 +17,23 @@ interface Entry {
 }
 
 const known = new WeakMap<TextFile, Entry[]>();
-/** Versions of one page kept at a time: before and after an edit, at a few widths. */
-const mostVersions = 6;
+/** Versions of one page kept at a time, those asked for last: before and after an edit, at several widths, in several states. */
+const mostVersions = 10;
+const keysOf = new WeakMap<Conditions, string>();
 const namesOf = new WeakMap<Site["files"], string>();
 
+/** Equal for conditions under which a page is the same: what is measured and forced on other pages leaves it as it is. */
+function keyFor(conditions: Conditions, path: string): string {
+  let key = keysOf.get(conditions);
+  if (key === undefined) {
+    key = JSON.stringify({ ...conditions, containers: null, forced: null });
+    keysOf.set(conditions, key);
+  }
+  return key + JSON.stringify([conditions.containers[path] ?? {}, conditions.forced[path] ?? {}]);
+}
+
 export function styledPage(site: Site, file: TextFile, conditions: Conditions): KnownPage {
-  const key = JSON.stringify(conditions);
+  const key = keyFor(conditions, file.path);
   let names = namesOf.get(site.files);
   if (names === undefined) {
     names = [...site.files.keys()].join("\n");
@@ -32,7 +43,10 @@ export function styledPage(site: Site, file: TextFile, conditions: Conditions): 
   const found = entries.find(
     (entry) => entry.conditions === key && entry.names === names && entry.sources.every((source, at) => site.files.get(entry.page.sources[at]!) === source),
   );
-  if (found) return found.page;
+  if (found) {
+    if (found !== entries[0]) known.set(file, [found, ...entries.filter((entry) => entry !== found)]);
+    return found.page;
+  }
   const latest = entries.find((entry) => entry.conditions === key && entry.names === names)?.page ?? null;
   const styled = stylePage(site, file, conditions, latest);
   const sources = [...new Set(styled.sheets.owners.flatMap((owner) => owner.sheets).filter(({ kind }) => kind !== "embedded").map(({ path }) => path))];

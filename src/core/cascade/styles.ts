@@ -374,7 +374,8 @@ class Computer {
   }
 }
 
-function rootOf(style: Style): Style {
+/** The style of the page's root element. */
+export function rootOf(style: Style): Style {
   let root = style;
   while (root.parent) root = root.parent;
   return root;

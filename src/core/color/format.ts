@@ -42,6 +42,11 @@ export function serialiseColor({ color, legacy }: PlainColor): string {
   return ["lab", "lch", "oklab", "oklch"].includes(color.space) ? `${color.space}(${body})` : `color(${color.space} ${body})`;
 }
 
+/** A colour that stands by itself, as `getComputedStyle` would give it: those of the older spaces as rgb(). */
+export function cssColor(color: Color): string {
+  return serialiseColor({ color, legacy: color.space === "srgb" || color.space === "hsl" || color.space === "hwb" });
+}
+
 export interface FormatOptions {
   /** Decimals for each channel; without it the fewest that come back to the same colour. */
   digits?: number;

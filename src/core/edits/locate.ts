@@ -1,8 +1,10 @@
 /** Finding the block that an edit is about. */
+import { attachedDeclarations } from "../cascade/blocks";
 import { documentOf } from "../source/html/document";
 import { itemsOf, sheetsOfPage } from "../source/html/sheets";
 import type { Declaration, DisabledDeclaration, Item, StyleRule } from "../source/css/syntax";
-import { textFile, type Site, type TextFile } from "../source/site";
+import { pagesOf, sheetsOf, textFile, type Site, type TextFile } from "../source/site";
+import { attributeSource } from "./attributes";
 import { EditError } from "./types";
 
 /** A sheet's text within a file: the whole of a style sheet, or one embedded in a page. */
@@ -20,6 +22,47 @@ export function sheetTexts(site: Site, file: TextFile): SheetText[] {
     .owners.flatMap((owner) => owner.sheets)
     .filter((sheet) => sheet.kind === "embedded" && sheet.path === file.path)
     .map(({ offset, text, items }) => ({ file, offset, text, items }));
+}
+
+/** At-rules whose declarations are descriptors, which have grammars of their own. */
+const descriptorRules = new Set(["font-face", "page", "property", "counter-style", "font-palette-values", "font-feature-values", "view-transition"]);
+
+/** Declarations of rules, nested ones too, each with the selectors of its rule. */
+export function* declarationsIn(items: readonly Item[], selector = ""): Generator<{ declaration: Declaration; selector: string }> {
+  for (const item of items) {
+    if (item.kind === "declaration") yield { declaration: item, selector };
+    else if (item.kind === "style") yield* declarationsIn(item.items, item.preludeText.replace(/\s+/g, " "));
+    else if (item.kind === "at" && !descriptorRules.has(item.name)) yield* declarationsIn(item.items, selector || `@${item.name}`);
+  }
+}
+
+/** A declaration of a file, in a sheet or a style attribute. */
+export interface DeclarationInFile {
+  declaration: Declaration;
+  selector: string;
+  file: TextFile;
+  /** What its offsets are counted from. */
+  offset: number;
+  /** False in a style attribute with character references, where what stands behind them has moved. */
+  exact: boolean;
+}
+
+/** Every declaration of a file: of the sheet, or of the sheets a page embeds and its style attributes. */
+export function* declarationsOfFile(site: Site, file: TextFile): Generator<DeclarationInFile> {
+  for (const { items, offset } of sheetTexts(site, file)) for (const one of declarationsIn(items)) yield { ...one, file, offset, exact: true };
+  if (file.kind !== "html") return;
+  for (const element of documentOf(file).elements) {
+    const attribute = attributeSource(file.text, element, "style");
+    if (!attribute) continue;
+    const { raw, value } = attribute;
+    const exact = file.text.slice(raw.start, raw.end) === value;
+    for (const declaration of attachedDeclarations(element)) yield { declaration, selector: `style of ${element.tag}`, file, offset: raw.start, exact };
+  }
+}
+
+/** Every declaration of a site, sheets first, then pages. */
+export function* declarationsOfSite(site: Site): Generator<DeclarationInFile> {
+  for (const file of [...sheetsOf(site), ...pagesOf(site)]) yield* declarationsOfFile(site, file);
 }
 
 export function fileAt(site: Site, path: string): TextFile {

@@ -2,6 +2,7 @@ import { invisibleBelow } from "../ground/ground";
 import { showRatio } from "../color/contrast";
 import { pseudoTexts } from "../pseudoTexts";
 import { isPlace, legibilityOn } from "../textStyles";
+import { plainSelector } from "../source/html/document";
 import { at, type Check, type Finding } from "./types";
 
 /** Text that cannot be read well enough on its ground (WCAG 2.2, 1.4.3); one finding for a text style and page. */
@@ -16,7 +17,7 @@ export const contrast: Check = {
         const { ratio, needs, passes, verdict, ground } = legibilityOn(page, style, layouts);
         if (passes) continue;
         const { element } = style;
-        const name = (element.classes[0] ? `.${element.classes[0]}` : element.tag) + part;
+        const name = plainSelector(element) + part;
         const key = `${name} ${showRatio(ratio)} ${needs}`;
         const place = { page: page.file.path, index: element.index };
         const known = found.get(key);

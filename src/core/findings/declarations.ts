@@ -2,8 +2,7 @@ import { lexer } from "css-tree";
 import { invalidReason, isKnownProperty } from "../cascade/declarations";
 import { longhandIndex } from "../cascade/properties";
 import { shorthands } from "../cascade/properties/shorthands";
-import { sheetTexts } from "../edits/locate";
-import type { Declaration, Item } from "../source/css/syntax";
+import { declarationsIn, sheetTexts } from "../edits/locate";
 import { editDistance } from "../source/path";
 import { pagesOf, sheetsOf } from "../source/site";
 import { at, type Check, type Finding } from "./types";
@@ -15,7 +14,7 @@ export const ignoredDeclarations: Check = {
     const findings: Finding[] = [];
     for (const file of [...sheetsOf(site), ...pagesOf(site)]) {
       for (const sheet of sheetTexts(site, file)) {
-        for (const declaration of declarationsIn(sheet.items)) {
+        for (const { declaration } of declarationsIn(sheet.items)) {
           const message = ignoredMessage(declaration.property, declaration.valueText);
           if (!message) continue;
           findings.push({ check: "ignored-declaration", level: "error", message, ...at(site, file.path, sheet.offset + declaration.start), places: [] });
@@ -25,17 +24,6 @@ export const ignoredDeclarations: Check = {
     return findings;
   },
 };
-
-/** At-rules whose declarations are descriptors, which have grammars of their own. */
-const descriptorRules = new Set(["font-face", "page", "property", "counter-style", "font-palette-values", "font-feature-values", "view-transition"]);
-
-/** The declarations of rules, descriptors left out. */
-export function* declarationsIn(items: readonly Item[]): Generator<Declaration> {
-  for (const item of items) {
-    if (item.kind === "declaration") yield item;
-    else if (item.kind === "style" || (item.kind === "at" && !descriptorRules.has(item.name))) yield* declarationsIn(item.items);
-  }
-}
 
 /** Why a declaration does nothing, in plain words; null when it is in order. */
 export function ignoredMessage(property: string, value: string): string | null {

@@ -1,7 +1,8 @@
 import { serialiseFamily, type FamilyName } from "../cascade/properties/font";
 import { valueOf, type Style } from "../cascade/styles";
-import { isText } from "../source/html/document";
+import { isText, type ElementNode } from "../source/html/document";
 import { isPlace } from "../textStyles";
+import type { FontFile } from "../type/fontFile";
 import { faceFor, type FontFace } from "../type/pageFonts";
 import { platformFaces } from "../type/platforms";
 import { nearestFamily } from "../type/stack";
@@ -10,6 +11,8 @@ import { at, type Check, type Finding } from "./types";
 /** Names that browsers give the system's own font. */
 const systemNames = new Set(["-apple-system", "blinkmacsystemfont"]);
 const mostCharacters = 12;
+/** Names, in small letters, that come from somewhere without a sheet. */
+const systemFamilies = new Set([...systemNames, ...platformFaces.map(({ family }) => family.toLowerCase())]);
 
 /** Fonts that cannot be loaded, are loaded for nothing, are named but come from nowhere, or lack characters of the pages. */
 export const fonts: Check = {
@@ -23,6 +26,7 @@ export const fonts: Check = {
     for (const page of pages) {
       for (const face of page.faces) declared.set(`${face.sheet}:${face.offset}`, face);
       const own = page.faces.map(({ family }) => family);
+      const known = new Set([...systemFamilies, ...own.map((family) => family.toLowerCase())]);
       for (const style of page.styles) {
         const families = valueOf<FamilyName[]>(style, "font-family");
         if (!isPlace(style)) continue;
@@ -30,16 +34,18 @@ export const fonts: Check = {
         for (const { name, generic } of families) {
           if (generic) continue;
           used.add(name.toLowerCase());
-          const known = own.some((family) => family.toLowerCase() === name.toLowerCase()) || platformFaces.some(({ family }) => family.toLowerCase() === name.toLowerCase());
-          if (known || systemNames.has(name.toLowerCase())) continue;
+          if (known.has(name.toLowerCase())) continue;
           const entry = nowhere.get(name) ?? { style, path: page.file.path, places: [], own };
           entry.places.push(place);
           nowhere.set(name, entry);
         }
         const face = families[0] && faceFor(page.faces, families[0].name, valueOf<number>(style, "font-weight"), valueOf<string>(style, "font-style") !== "normal");
-        if (face?.file) {
-          for (const node of style.element.content) if (isText(node)) note(lacking, face, node.text, place);
-        }
+        const missing = face?.file ? missingIn(style.element, face.file) : "";
+        if (!face || !missing) continue;
+        const entry = lacking.get(face) ?? { characters: new Set<string>(), places: [] };
+        for (const character of missing) entry.characters.add(character);
+        entry.places.push(place);
+        lacking.set(face, entry);
       }
     }
     for (const face of declared.values()) {
@@ -64,14 +70,16 @@ export const fonts: Check = {
   },
 };
 
-function note(lacking: Map<FontFace, { characters: Set<string>; places: Finding["places"] }>, face: FontFace, text: string, place: Finding["places"][number]): void {
-  for (const character of text) {
-    const point = character.codePointAt(0)!;
-    // Blanks and characters that only steer the text have no glyph of their own.
-    if (point <= 0x20 || point === 0xad || (point >= 0x200b && point <= 0x200f) || point === 0xfeff || (point >= 0xfe00 && point <= 0xfe0f) || face.file!.has(point)) continue;
-    const entry = lacking.get(face) ?? { characters: new Set<string>(), places: [] };
-    entry.characters.add(character);
-    if (entry.places.at(-1)?.index !== place.index || entry.places.at(-1)?.page !== place.page) entry.places.push(place);
-    lacking.set(face, entry);
-  }
+/** Characters that only steer the text: blanks, joiners, variation selectors. They have no glyph of their own. */
+const steering = /[\u0000-\u0020\u00ad\u200b-\u200f\ufeff\ufe00-\ufe0f]/u;
+const lookedUp = new WeakMap<ElementNode, { font: FontFile; characters: string }>();
+
+/** The characters of an element's own text that a font has no glyph for, each once; looked up once for each text and font. */
+function missingIn(element: ElementNode, font: FontFile): string {
+  const known = lookedUp.get(element);
+  if (known?.font === font) return known.characters;
+  const all = new Set(element.content.filter(isText).flatMap(({ text }) => [...text]));
+  const characters = [...all].filter((character) => !steering.test(character) && !font.has(character.codePointAt(0)!)).join("");
+  lookedUp.set(element, { font, characters });
+  return characters;
 }

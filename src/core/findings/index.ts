@@ -16,5 +16,5 @@ export function findingsFor(context: Omit<CheckContext, "layouts"> & Partial<Che
   return checks.flatMap((check) => check.run({ layouts: {}, ...context }));
 }
 
-export { declarationsIn, ignoredMessage, nearestProperty } from "./declarations";
+export { ignoredMessage, nearestProperty } from "./declarations";
 export type { Finding, Level } from "./types";

@@ -2,18 +2,18 @@
 import type { Conditions } from "../cascade/conditions";
 import { spotOf } from "../cascade/explain";
 import { styledPage, type KnownPage } from "../cascade/styledPages";
-import { valueOf, type Style } from "../cascade/styles";
+import { valueOf, type Style, type StyledPage } from "../cascade/styles";
 import type { Winner } from "../cascade/blocks";
 import { parseColor } from "../color";
-import { serialiseColor } from "../color/format";
+import { cssColor } from "../color/format";
 import { differenceOk } from "../color/gamut";
 import { oklch } from "../color/ladder";
 import { notationOf } from "../color/written";
-import type { Color } from "../color/types";
 import type { ElementRef } from "../edits/types";
-import { inkOf, type Legibility } from "../ground/ground";
+import { inkOf, type Ground } from "../ground/ground";
+import { groundName } from "../ground/name";
 import { pagesOf, type Site } from "../source/site";
-import { isPlace, isShown, legibilityOn, type Layouts } from "../textStyles";
+import { gatherPlaces, isPlace, isShown, legibilityOn, type Layouts } from "../textStyles";
 import { propertiesOf } from "./properties";
 import { referenceSpots } from "./references";
 import { colorSpots, type ColorSpot, type Role } from "./values";
@@ -69,8 +69,6 @@ export interface Palette {
   pairs: PalettePair[];
   properties: CustomProperty[];
 }
-
-const css = (color: Color) => serialiseColor({ color, legacy: true });
 
 const roleWords: Readonly<Record<Role, string>> = { ink: "ink", ground: "ground", edge: "edge", line: "line", shadow: "shadow", named: "value of", other: "colour" };
 
@@ -202,40 +200,29 @@ function pairsOf(pages: readonly KnownPage[], uses: readonly PaletteUse[], layou
   const written = new Map<string, string>();
   for (const { css: color, value } of uses) if (color && !written.has(color)) written.set(color, value);
   const nameOf = (color: string) => written.get(color) ?? color;
-  const pairs = new Map<string, PalettePair>();
-  for (const page of pages) {
-    for (const style of page.styles) {
-      if (!isPlace(style)) continue;
-      const legibility = legibilityOn(page, style, layouts);
-      const { ground, ratio, best, needs, passes } = legibility;
-      const ink = css(inkOf(style));
-      const key = JSON.stringify([ink, groundKey(page, legibility), needs]);
-      const ref = { page: page.file.path, index: style.element.index };
-      const known = pairs.get(key);
-      if (known) {
-        known.places.push(ref);
-        known.ratio = Math.min(known.ratio, ratio);
-        known.best = Math.max(known.best, best);
-        known.passes &&= passes;
-        continue;
-      }
-      const color = css(ground.color);
-      const range: [string, string] | null = ground.range ? [css(ground.range[0]), css(ground.range[1])] : null;
-      pairs.set(key, { ink, inkName: nameOf(ink), ground: range ? groundKey(page, legibility) : color, groundName: range ? blendName(page, legibility) : nameOf(color), range, ratio, best, needs, passes, certain: ground.certain, places: [ref] });
-    }
-  }
-  return [...pairs.values()].sort((a, b) => Number(a.passes) - Number(b.passes) || a.ratio / a.needs - b.ratio / b.needs);
+  const keyOf = (style: Style, page: StyledPage) => {
+    const { ground, needs } = legibilityOn(page, style, layouts);
+    return JSON.stringify([cssColor(inkOf(style)), groundKey(page, ground), needs]);
+  };
+  const make = (style: Style, page: StyledPage): PalettePair => {
+    const ink = cssColor(inkOf(style));
+    const { ground, ratio, best, needs, passes } = legibilityOn(page, style, layouts);
+    const key = groundKey(page, ground);
+    const range: [string, string] | null = ground.range && [cssColor(ground.range[0]), cssColor(ground.range[1])];
+    return { ink, inkName: nameOf(ink), ground: key, groundName: nameOf(key), range, ratio, best, needs, passes, certain: ground.certain, places: [] };
+  };
+  return gatherPlaces(pages, keyOf, make, (pair, style, page) => {
+    const { ratio, best, passes, ground } = legibilityOn(page, style, layouts);
+    pair.ratio = Math.min(pair.ratio, ratio);
+    pair.best = Math.max(pair.best, best);
+    pair.passes &&= passes;
+    pair.certain &&= ground.certain;
+  }).sort((a, b) => Number(a.passes) - Number(b.passes) || a.ratio / a.needs - b.ratio / b.needs);
 }
 
-function groundKey(page: KnownPage, { ground }: Legibility): string {
-  return ground.range ? `${ground.kind} ${ground.from === null ? "" : page.styles[ground.from]!.element.tag + page.styles[ground.from]!.element.classes.join(".")}` : css(ground.color);
-}
-
-function blendName(page: KnownPage, { ground }: Legibility): string {
-  if (ground.from === null) return "see-through layers";
-  const { element } = page.styles[ground.from]!;
-  const name = element.classes[0] ? `.${element.classes[0]}` : element.tag;
-  return ground.kind === "color" ? `see-through ${name}` : `${ground.kind} of ${name}`;
+/** Grounds that vary a little under every text are known by what makes them. */
+function groundKey(page: StyledPage, ground: Ground): string {
+  return ground.range ? groundName(ground, page.styles) : cssColor(ground.color);
 }
 
 /** Two colours no further apart than this, and equally opaque, are hard to tell apart. */

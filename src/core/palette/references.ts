@@ -1,12 +1,7 @@
 /** Where custom properties are referred to. */
-import { attachedDeclarations } from "../cascade/blocks";
-import { attributeSource } from "../edits/attributes";
-import { sheetTexts } from "../edits/locate";
-import { declarationsIn } from "../findings/declarations";
+import { declarationsOfSite } from "../edits/locate";
 import { componentsOf, type Component, type ComponentOf } from "../source/css/components";
-import type { Declaration } from "../source/css/syntax";
-import { documentOf } from "../source/html/document";
-import { pagesOf, sheetsOf, type Site } from "../source/site";
+import type { Site } from "../source/site";
 
 export interface ReferenceSpot {
   /** Of the custom property. */
@@ -21,17 +16,10 @@ export interface ReferenceSpot {
 
 export function referenceSpots(site: Site): ReferenceSpot[] {
   const spots: ReferenceSpot[] = [];
-  const add = (declaration: Declaration, path: string, offset: number) => {
-    if (!declaration.valueText.includes("var(")) return;
-    for (const found of referencesOf(componentsOf(declaration.valueText), false)) spots.push({ ...found, property: declaration.property, path, declaration: offset + declaration.start });
-  };
-  for (const file of [...sheetsOf(site), ...pagesOf(site)]) {
-    for (const sheet of sheetTexts(site, file)) for (const declaration of declarationsIn(sheet.items)) add(declaration, file.path, sheet.offset);
-    if (file.kind !== "html") continue;
-    for (const element of documentOf(file).elements) {
-      const attribute = attributeSource(file.text, element, "style");
-      if (attribute) for (const declaration of attachedDeclarations(element)) add(declaration, file.path, attribute.raw.start);
-    }
+  for (const { declaration, file, offset } of declarationsOfSite(site)) {
+    const { property, valueText, start } = declaration;
+    if (!valueText.includes("var(")) continue;
+    for (const found of referencesOf(componentsOf(valueText), false)) spots.push({ ...found, property, path: file.path, declaration: offset + start });
   }
   return spots;
 }
@@ -50,11 +38,8 @@ export function mixesByNotation(component: ComponentOf<"function">): boolean {
 }
 
 /** Names of all custom properties that sheets and style attributes set. */
-export function definedProperties(site: Site): string[] {
+export function definedProperties(site: Site): ReadonlySet<string> {
   const names = new Set<string>();
-  for (const file of [...sheetsOf(site), ...pagesOf(site)]) {
-    for (const sheet of sheetTexts(site, file)) for (const { property } of declarationsIn(sheet.items)) if (property.startsWith("--")) names.add(property);
-    if (file.kind === "html") for (const element of documentOf(file).elements) for (const { property } of attachedDeclarations(element)) if (property.startsWith("--")) names.add(property);
-  }
-  return [...names];
+  for (const { declaration } of declarationsOfSite(site)) if (declaration.property.startsWith("--")) names.add(declaration.property);
+  return names;
 }

@@ -1,17 +1,14 @@
 /** Every colour value of a site as it is written, with what it is used for. */
-import { attachedDeclarations } from "../cascade/blocks";
 import { parseColor } from "../color";
-import { serialiseColor } from "../color/format";
+import { cssColor } from "../color/format";
 import { namedColors } from "../color/names";
-import { colorFromComponent, type ColorValue } from "../color/value";
-import { attributeSource } from "../edits/attributes";
-import { sheetTexts } from "../edits/locate";
+import { colorFromComponent } from "../color/value";
+import { declarationsOfFile, declarationsOfSite } from "../edits/locate";
 import { componentsOf, type Component } from "../source/css/components";
-import type { Declaration, Item } from "../source/css/syntax";
-import { documentOf } from "../source/html/document";
+import type { Declaration } from "../source/css/syntax";
 import { positionAt } from "../source/lines";
-import { mixesByNotation, referenceSpots } from "./references";
 import { pagesOf, sheetsOf, type Site, type TextFile } from "../source/site";
+import { mixesByNotation, referenceSpots } from "./references";
 
 export type Role = "ink" | "ground" | "edge" | "line" | "shadow" | "named" | "other";
 
@@ -43,14 +40,38 @@ const withoutColor = new Set([
 
 const known = new WeakMap<TextFile, ColorSpot[]>();
 
-/** In the order of sheets, then pages; nothing in comments, strings and addresses. */
+/** A colour as it is written, whole: a mix, a relative colour or a pair for two schemes is one. */
+export interface WrittenColor {
+  value: string;
+  property: string;
+  path: string;
+  line: number;
+  column: number;
+}
+
+/** Every colour of a site as it is written, in the order of sheets, then pages. */
+export function writtenColors(site: Site): WrittenColor[] {
+  const colors: WrittenColor[] = [];
+  for (const { declaration, file, offset } of declarationsOfSite(site)) {
+    const { property, value, valueText } = declaration;
+    for (const { start, end, kind } of spansIn(declaration)) {
+      if (kind !== "part") colors.push({ value: valueText.slice(start, end), property, path: file.path, ...positionAt(file.text, offset + value.start + start) });
+    }
+  }
+  return colors;
+}
+
+/**
+ * Every colour value of a site that can be written otherwise, in the order of sheets, then pages: those a mix is made
+ * of instead of the mix, and nothing in comments, strings and addresses.
+ */
 export function colorSpots(site: Site): ColorSpot[] {
   const names = namesInGradients(site);
   const spots = [...sheetsOf(site), ...pagesOf(site)].flatMap((file) => {
     // Which sheets a page embeds does not depend on other files; its imports do, but those are files of their own.
-    let spots = known.get(file);
-    if (!spots) known.set(file, (spots = spotsIn(site, file)));
-    return spots;
+    let own = known.get(file);
+    if (!own) known.set(file, (own = spotsIn(site, file)));
+    return own;
   });
   return names.size ? spots.map((spot) => (names.has(spot.property) ? { ...spot, mixed: true } : spot)) : spots;
 }
@@ -62,18 +83,19 @@ function namesInGradients(site: Site): ReadonlySet<string> {
 
 function spotsIn(site: Site, file: TextFile): ColorSpot[] {
   const spots: ColorSpot[] = [];
-  const add = (declaration: Declaration, selector: string, offset: number) => {
-    const isCustom = declaration.property.startsWith("--");
-    if (withoutColor.has(declaration.property)) return;
-    for (const { start, end, mixed } of colorSpans(componentsOf(declaration.valueText), isCustom, false)) {
-      const value = declaration.valueText.slice(start, end);
-      const color = parseColor(value);
-      const at = offset + declaration.value.start + start;
+  for (const { declaration, selector, offset, exact } of declarationsOfFile(site, file)) {
+    if (!exact) continue;
+    const { property, value: where, valueText } = declaration;
+    for (const { start, end, kind, mixed } of spansIn(declaration)) {
+      if (kind === "whole") continue;
+      const value = valueText.slice(start, end);
+      const color = isFixed(value) ? parseColor(value) : null;
+      const at = offset + where.start + start;
       spots.push({
         value,
-        css: color && isFixed(value) ? serialiseColor({ color, legacy: color.space === "srgb" || color.space === "hsl" || color.space === "hwb" }) : null,
-        property: declaration.property,
-        role: roleOf(declaration.property),
+        css: color && cssColor(color),
+        property,
+        role: roleOf(property),
         selector,
         path: file.path,
         start: at,
@@ -83,14 +105,6 @@ function spotsIn(site: Site, file: TextFile): ColorSpot[] {
         ...positionAt(file.text, at),
       });
     }
-  };
-  for (const sheet of sheetTexts(site, file)) eachRule(sheet.items, "", (declaration, selector) => add(declaration, selector, sheet.offset));
-  if (file.kind !== "html") return spots;
-  for (const element of documentOf(file).elements) {
-    const attribute = attributeSource(file.text, element, "style");
-    // Character references in an attribute move what stands behind them: such values are left alone.
-    if (!attribute || file.text.slice(attribute.raw.start, attribute.raw.end) !== attribute.value) continue;
-    for (const declaration of attachedDeclarations(element)) add(declaration, `style of ${element.tag}`, attribute.raw.start);
   }
   return spots;
 }
@@ -98,15 +112,7 @@ function spotsIn(site: Site, file: TextFile): ColorSpot[] {
 /** System colours come out as the reader's system has them. */
 const isFixed = (value: string) => value.startsWith("#") || value.includes("(") || namedColors.has(value.toLowerCase()) || value.toLowerCase() === "transparent";
 
-function eachRule(items: readonly Item[], selector: string, visit: (declaration: Declaration, selector: string) => void): void {
-  for (const item of items) {
-    if (item.kind === "declaration") visit(item, selector);
-    else if (item.kind === "style") eachRule(item.items, item.preludeText.replace(/\s+/g, " "), visit);
-    else if (item.kind === "at") eachRule(item.items, selector || `@${item.name}`, visit);
-  }
-}
-
-export function roleOf(property: string): Role {
+function roleOf(property: string): Role {
   if (property.startsWith("--")) return "named";
   if (property === "color" || property === "-webkit-text-fill-color" || property === "-webkit-text-stroke-color" || property === "caret-color") return "ink";
   if (property.startsWith("background")) return "ground";
@@ -118,24 +124,39 @@ export function roleOf(property: string): Role {
 interface Span {
   start: number;
   end: number;
+  /** A colour by itself; one that is worked out from others, or from its place; or one that such a one is made of. */
+  kind: "single" | "whole" | "part";
   mixed: boolean;
 }
 
-/** Where colours stand in a value; `currentcolor` and references are not values of their own. */
-function colorSpans(components: readonly Component[], isCustom: boolean, mixed: boolean): Span[] {
-  return components.flatMap((component) => {
-    const color = colorFromComponent(component);
-    // In a custom property a word may be anything; it counts when it stands alone.
-    if (color && component.type === "ident" && isCustom && components.length > 1) return [];
-    if (color && color.kind !== "current") return partsOf(component, color, mixed);
-    if (component.type === "function") return colorSpans(component.args, isCustom, mixed || mixesByNotation(component));
-    return component.type === "block" ? colorSpans(component.args, isCustom, mixed) : [];
-  });
+function spansIn({ property, valueText }: Declaration): Span[] {
+  if (withoutColor.has(property)) return [];
+  return colorSpans(componentsOf(valueText), { isCustom: property.startsWith("--"), mixed: false, kind: "single" });
 }
 
-/** Of a mix, a relative colour or a pair for two schemes, the colours in it are what can be written otherwise. */
-function partsOf(component: Component, color: ColorValue, mixed: boolean): Span[] {
-  const derived = color.kind === "mix" || color.kind === "relative" || color.kind === "light-dark";
-  if (derived && component.type === "function") return colorSpans(component.args, false, color.kind === "light-dark" && mixed);
-  return [{ start: component.start, end: component.end, mixed }];
+interface Within {
+  isCustom: boolean;
+  mixed: boolean;
+  kind: "single" | "part";
+}
+
+/** Where colours stand in a value. */
+function colorSpans(components: readonly Component[], within: Within): Span[] {
+  return components.flatMap((component): Span[] => {
+    const color = colorFromComponent(component);
+    const { start, end } = component;
+    const { isCustom, mixed, kind } = within;
+    // In a custom property a word may be anything; it counts when it stands alone.
+    if (color && component.type === "ident" && isCustom && components.length > 1) return [];
+    if (color?.kind === "current") return kind === "part" ? [] : [{ start, end, mixed, kind: "whole" }];
+    const isMade = color?.kind === "mix" || color?.kind === "relative" || color?.kind === "light-dark";
+    if (isMade && component.type === "function") {
+      // Only of a pair for two schemes the colour taken goes on to be mixed as it is written.
+      const parts = colorSpans(component.args, { isCustom: false, mixed: mixed && color.kind === "light-dark", kind: "part" });
+      return kind === "part" ? parts : [{ start, end, mixed, kind: "whole" }, ...parts];
+    }
+    if (color) return [{ start, end, mixed, kind }];
+    if (component.type === "function") return colorSpans(component.args, { ...within, mixed: mixed || mixesByNotation(component) });
+    return component.type === "block" ? colorSpans(component.args, within) : [];
+  });
 }

@@ -1,7 +1,7 @@
 /** How a value comes out over the places it reaches, and what its units refer to. */
 import type { Conditions } from "../cascade/conditions";
 import { styledPage } from "../cascade/styledPages";
-import { computedValue, fontSizeOf, leadingOf, type Style } from "../cascade/styles";
+import { computedValue, fontSizeOf, leadingOf, rootOf, type Style } from "../cascade/styles";
 import type { ElementRef } from "../edits/types";
 import { textFile, type Site } from "../source/site";
 import { stackInfo, type StackInfo } from "../type/members";
@@ -42,12 +42,10 @@ export function settingOf(site: Site, picked: ElementRef, places: readonly Eleme
     if (known) known.places.push(place);
     else outcomes.set(value, { value, places: [place] });
   }
-  let root = style;
-  while (root.parent) root = root.parent;
   return {
     size: fontSizeOf(style),
     parent: style.parent ? fontSizeOf(style.parent) : conditions.rootSize,
-    root: fontSizeOf(root),
+    root: fontSizeOf(rootOf(style)),
     leading: leadingOf(style),
     outcomes: [...outcomes.values()].sort((a, b) => b.places.length - a.places.length),
     stack: stackInfo(styledPage(site, file, conditions), computedValue(style, "font-family")),

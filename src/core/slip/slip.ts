@@ -4,8 +4,7 @@ import type { Ground, Legibility, Verdict } from "../ground/ground";
 import { explain, ruleNow, type Explanation } from "../cascade/explain";
 import { styledPage } from "../cascade/styledPages";
 import { computedValue, fontSizeOf, leadingOf, type Style, type StyledPage } from "../cascade/styles";
-import { serialiseColor } from "../color/format";
-import type { Color } from "../color/types";
+import { cssColor } from "../color/format";
 import type { ElementRef, Target } from "../edits/types";
 import { attributeSource } from "../edits/attributes";
 import { isPlainSpan } from "../edits/words";
@@ -15,7 +14,7 @@ import { invalidReason } from "../cascade/declarations";
 import { ignoredMessage } from "../findings";
 import { shorthands } from "../cascade/properties/shorthands";
 import { parseBlock, type Item } from "../source/css/syntax";
-import { isText } from "../source/html/document";
+import { ownWords } from "../source/html/document";
 import { positionAt } from "../source/lines";
 import { textFile, type Site } from "../source/site";
 import { legibilityOn, roleName, textStyleKey, textStyleProperties, type Layouts } from "../textStyles";
@@ -67,8 +66,6 @@ export interface Slip {
   specimen: [property: string, value: string][];
 }
 
-const css = (color: Color) => serialiseColor({ color, legacy: true });
-
 /** @throws EditError when there is no such element */
 export function slipFor(site: Site, ref: ElementRef, conditions: Conditions, layouts: Layouts = {}): Slip {
   const file = textFile(site, ref.page);
@@ -82,20 +79,20 @@ export function slipFor(site: Site, ref: ElementRef, conditions: Conditions, lay
     ref,
     role: roleName(style),
     selector: element.tag + (element.id ? `#${element.id}` : "") + element.classes.map((name) => `.${name}`).join(""),
-    text: ownText(style),
+    text: ownWords(element) || element.tag,
     key: textStyleKey(style),
     ratio,
     needs,
     verdict,
     ground: {
-      css: css(ground.color),
-      range: ground.range ? [css(ground.range[0]), css(ground.range[1])] : null,
+      css: cssColor(ground.color),
+      range: ground.range ? [cssColor(ground.range[0]), cssColor(ground.range[1])] : null,
       certain: ground.certain,
       doubt: ground.doubt,
       kind: ground.kind,
       from: ground.from,
     },
-    ink: css(ink),
+    ink: cssColor(ink),
     sizePx: fontSizeOf(style),
     leadingPx: leadingOf(style),
     rows: slipRows.map((row) => rowValue(site, page, style, row, legibility)),
@@ -103,12 +100,6 @@ export function slipFor(site: Site, ref: ElementRef, conditions: Conditions, lay
     plainSpan: isPlainSpan(site, ref.page, ref.index),
     specimen: textStyleProperties.filter((name) => name !== "opacity").map((name) => [name, computedValue(style, name)]),
   };
-}
-
-function ownText(style: Style): string {
-  const own = style.element.content.filter(isText).map(({ text }) => text);
-  const text = own.join(" ").replace(/\s+/g, " ").trim();
-  return text || style.element.tag;
 }
 
 function rowValue(site: Site, page: StyledPage, style: Style, row: SlipRow, { ground }: Legibility): SlipRowValue {
@@ -124,7 +115,7 @@ function rowValue(site: Site, page: StyledPage, style: Style, row: SlipRow, { gr
     ...explanation,
     ...row,
     written: whole ?? explanation.written,
-    computed: isGround ? css(ground.color) : explanation.computed,
+    computed: isGround ? cssColor(ground.color) : explanation.computed,
     idle: idleDeclarations(site, page, style, row),
     ownTarget,
     note: isGround ? groundNote(ground, style, subject) : null,

@@ -2,13 +2,14 @@
 import type { Conditions } from "../cascade/conditions";
 import { spotOf } from "../cascade/explain";
 import { styledPage, type KnownPage } from "../cascade/styledPages";
-import { computedValue, type Style } from "../cascade/styles";
+import { computedValue, valueOf, type Style } from "../cascade/styles";
 import { paintOver } from "../color/contrast";
-import { serialiseColor } from "../color/format";
+import { cssColor } from "../color/format";
 import type { Need } from "../color/ladder";
 import type { Color } from "../color/types";
 import type { ElementRef } from "../edits/types";
 import { black, white } from "../ground/backgrounds";
+import { groundName } from "../ground/name";
 import { inkOf, legibilityOf, type Legibility } from "../ground/ground";
 import { pagesOf, textFile, type Site } from "../source/site";
 import { isPlace, legibilityOn, roleName, type Layouts } from "../textStyles";
@@ -37,8 +38,6 @@ export interface InkOn {
   places: ElementRef[];
 }
 
-const css = (color: Color) => serialiseColor({ color, legacy: true });
-
 /** The grounds under those of the places that have the same ink as the first. */
 export function groundsUnder(site: Site, picked: ElementRef, places: readonly ElementRef[], conditions: Conditions, layouts: Layouts): StandsOn[] {
   const own = find(site, picked, conditions);
@@ -53,12 +52,12 @@ export function groundsUnder(site: Site, picked: ElementRef, places: readonly El
     if (!one || computedValue(one.style, "color") !== ink) continue;
     const legibility = legibilityOn(one.page, one.style, layouts);
     const { ground, needs, ratio, passes } = legibility;
-    const range: [string, string] | null = ground.range ? [css(ground.range[0]), css(ground.range[1])] : null;
+    const range: [string, string] | null = ground.range ? [cssColor(ground.range[0]), cssColor(ground.range[1])] : null;
     // Gradients differ a little under every text: what makes them is what they are known by.
-    const key = JSON.stringify([range ? [ground.kind, ground.from, ref.page] : css(ground.color), needs, ground.certain]);
+    const key = JSON.stringify([range ? [ground.kind, ground.from, ref.page] : cssColor(ground.color), needs, ground.certain]);
     const known = found.get(key);
     if (!known) {
-      found.set(key, { name: groundName(one.page, legibility), css: css(ground.color), range, certain: ground.certain, needs: needsOf(one, legibility, layouts), ratio, passes, places: [ref] });
+      found.set(key, { name: groundName(ground, one.page.styles), css: cssColor(ground.color), range, certain: ground.certain, needs: needsOf(one, legibility, layouts), ratio, passes, places: [ref] });
       continue;
     }
     known.places.push(ref);
@@ -90,8 +89,8 @@ export function inksOn(site: Site, picked: ElementRef, conditions: Conditions, l
     for (const style of page.styles) {
       if (!isPlace(style)) continue;
       const { ground: there, ratio, needs, passes } = legibilityOn(page, style, layouts);
-      if (css(there.color) !== css(ground.color) || giverOf(page, there.from) !== giver) continue;
-      const ink = css(inkOf(style));
+      if (cssColor(there.color) !== cssColor(ground.color) || giverOf(page, there.from) !== giver) continue;
+      const ink = cssColor(inkOf(style));
       const key = `${ink} ${needs}`;
       const known = found.get(key);
       const ref = { page: file.path, index: style.element.index };
@@ -124,26 +123,25 @@ function find(site: Site, { page: path, index }: ElementRef, conditions: Conditi
   return style ? { page, style } : null;
 }
 
-function groundName(page: KnownPage, { ground }: Legibility): string {
-  if (ground.from === null) return "the canvas";
-  const { element } = page.styles[ground.from]!;
-  const name = element.id ? `#${element.id}` : element.classes[0] ? `.${element.classes[0]}` : element.tag;
-  return ground.kind === "gradient" ? `gradient of ${name}` : ground.kind === "picture" ? `picture of ${name}` : name;
+/** Opacity of the groups a text is in between it and the element that gives its ground. */
+function opacityOver(style: Style, ground: number | null): number {
+  let opacity = 1;
+  for (let current: Style | null = style; current && current.element.index !== ground; current = current.parent) opacity *= valueOf<number>(current, "opacity");
+  return opacity;
 }
 
 /** What any ink would have to be read against: found by painting black and white, which tells how much of the ink comes through. */
 function needsOf({ page, style }: Found, { needs, ground }: Legibility, layouts: Layouts): Need[] {
   const layout = layouts[page.file.path]?.[style.element.index] ?? null;
   const inked = (ink: Color) => legibilityOf(style, layout, page.styles, ink);
+  // Where the ground varies, black and white have their worst at different points: the opacities between are multiplied.
+  if (ground.range) return ground.range.map((color) => ({ color, needs, opacity: opacityOver(style, ground.from) }));
   const [dark, light] = [inked(black), inked(white)];
   const opacity = Math.min(1, Math.max(0, (light.ink.channels[0] ?? 0) - (dark.ink.channels[0] ?? 0)));
-  const grounds = ground.range ? [ground.range[0], ground.range[1]] : [ground.color];
-  return grounds.map((color): Need => {
-    if (ground.range || opacity > 0.999) return { color, needs, opacity: ground.range ? 1 : opacity };
-    // ink · opacity + rest = what is seen, so what it is painted over is rest / (1 − opacity).
-    const rest = dark.ink.channels.map((value) => (value ?? 0) / (1 - opacity)) as [number, number, number];
-    return { color, needs, opacity, under: { space: "srgb", channels: rest, alpha: 1 } };
-  });
+  if (opacity > 0.999) return [{ color: ground.color, needs }];
+  // ink · opacity + rest = what is seen, so what it is painted over is rest / (1 − opacity).
+  const rest = dark.ink.channels.map((value) => (value ?? 0) / (1 - opacity)) as [number, number, number];
+  return [{ color: ground.color, needs, opacity, under: { space: "srgb", channels: rest, alpha: 1 } }];
 }
 
 /** What an edit does to contrast: the texts that were enough and are not any more, and those that come to be. */
@@ -170,7 +168,7 @@ export function judgeChange(before: Site, after: Site, reach: readonly ElementRe
     const key = `${role} ${is.ratio} ${was.ratio}`;
     const known = list.get(key);
     if (known) known.places.push(ref);
-    else list.set(key, { role, ink: css(paintOver(inkOf(now.style), is.ground.color)), before: was.ratio, after: is.ratio, needs: is.needs, places: [ref] });
+    else list.set(key, { role, ink: cssColor(paintOver(inkOf(now.style), is.ground.color)), before: was.ratio, after: is.ratio, needs: is.needs, places: [ref] });
   }
   const worst = (list: Map<string, InkOn>) => [...list.values()].sort((a, b) => a.after / a.needs - b.after / b.needs);
   return { falls: worst(falls), rises: worst(rises) };

@@ -6,6 +6,7 @@ import { tryParseSelectorList } from "../cascade/selectors/parse";
 import { styledPage } from "../cascade/styledPages";
 import type { Style, StyledPage } from "../cascade/styles";
 import type { Reach, Target } from "../edits/types";
+import { plainSelector } from "../source/html/document";
 import { positionAt } from "../source/lines";
 import { pagesOf, textFile, type Site } from "../source/site";
 import type { StyleRule } from "../source/css/syntax";
@@ -32,9 +33,9 @@ export function targetsFor(site: Site, page: StyledPage, index: number, now: Con
   const here = { page: page.file.path, index };
   const self: Reach = reachBelow(page, style);
   if (sheet) {
-    const plain = plainSelector(style);
+    const plain = plainSelector(style.element);
     const taken = options.some(({ label, condition }) => label === plain && condition === null);
-    const selector = taken && style.parent ? `${plainSelector(style.parent)} ${plain}` : plain;
+    const selector = taken && style.parent ? `${plainSelector(style.parent.element)} ${plain}` : plain;
     options.push(option({ kind: "new-rule", path: sheet, selector }, selector, sheet, "new rule", reachOfSelector(site, selector, conditions)));
     const alike = likeIt(site, page, style, conditions);
     const name = freeName(site, style);
@@ -134,10 +135,6 @@ function sheetForNew(page: StyledPage): string | null {
   const sheets = page.sheets.owners.flatMap((owner) => owner.sheets);
   const plain = sheets.filter(({ kind, media }) => kind === "linked" && ["", "all", "screen"].includes((media[0] ?? "").trim()));
   return (plain.at(-1) ?? sheets.findLast(({ kind }) => kind === "embedded"))?.path ?? null;
-}
-
-function plainSelector({ element }: Style): string {
-  return element.classes[0] ? `.${element.classes[0]}` : element.tag;
 }
 
 /** A class name that no page and no sheet uses yet. */

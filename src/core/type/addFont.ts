@@ -8,8 +8,7 @@ import { folderOf } from "../source/path";
 import { pagesOf, sheetsOf, type Site } from "../source/site";
 import { knownFace } from "./faces";
 import type { FontFile } from "./fontFile";
-import { matchedFallback } from "./members";
-import { stackInfo } from "./members";
+import { matchedFallback, stackInfo } from "./members";
 import { restack } from "./stackTable";
 import { stackMembers, writeStack } from "./stack";
 

@@ -1,23 +1,22 @@
 /** The text styles of a site as a table: how each is set, what sets it, which are nearly alike, and edits of several at once. */
 import type { Conditions } from "../cascade/conditions";
 import { spotOf } from "../cascade/explain";
-import { styledPage, type KnownPage } from "../cascade/styledPages";
-import { computedValue, fontSizeOf, leadingOf, valueOf, type Style } from "../cascade/styles";
+import { styledPage } from "../cascade/styledPages";
+import { computedValue, fontSizeOf, rootOf, type Style, type StyledPage } from "../cascade/styles";
 import { parseColor } from "../color";
-import { serialiseColor } from "../color/format";
+import { cssColor } from "../color/format";
 import { differenceOk } from "../color/gamut";
 import type { Edit, ElementRef, Target } from "../edits/types";
 import { changesFor } from "../edits/plan";
-import type { Verdict } from "../ground/ground";
+import { inkOf, type Verdict } from "../ground/ground";
 import { changeBetween, type TextChange } from "../source/changes";
-import { isText } from "../source/html/document";
+import { ownWords, plainSelector } from "../source/html/document";
 import { changeSite, pagesOf, textFile, type Site } from "../source/site";
-import { isPlace, legibilityOn, roleName, textStyleKey, textStyleProperties, type Layouts } from "../textStyles";
+import { gatherPlaces, legibilityOn, textStyleKey, textStyleOf, textStyleProperties, type Layouts, type TextStyle } from "../textStyles";
 import { sizeIn, unitOf } from "./lengths";
 
-export interface StyleRow {
+export interface StyleRow extends TextStyle {
   key: string;
-  role: string;
   /** Element and first class of its first place. */
   selector: string;
   /** 1 to 6 for headings, null otherwise. */
@@ -26,18 +25,10 @@ export interface StyleRow {
   text: string;
   /** Declarations that set a specimen as the text is set. */
   specimen: [property: string, value: string][];
-  sizePx: number;
-  /** Ratio to the size; null for `normal`. */
-  leading: number | null;
-  weight: number;
-  stack: string;
-  ink: string;
-  ground: string;
+  /** The ink as it is declared, before it is painted over its ground. */
+  color: string;
   range: [string, string] | null;
-  ratio: number;
-  needs: number;
   verdict: Verdict;
-  places: ElementRef[];
   pages: string[];
   /** The rule or style attribute that sets its size, and the size as written; null where the browser does. */
   sizeFrom: { target: Target; written: string; inherited: boolean } | null;
@@ -47,69 +38,42 @@ export interface StyleRow {
   twin: string | null;
 }
 
-const css = (color: Parameters<typeof serialiseColor>[0]["color"]) => serialiseColor({ color, legacy: true });
-
 /** Largest first. */
 export function textStyleTable(site: Site, conditions: Conditions, layouts: Layouts = {}): StyleRow[] {
-  const rows = new Map<string, StyleRow>();
-  for (const file of pagesOf(site)) {
-    const page = styledPage(site, file, conditions);
-    for (const style of page.styles) {
-      if (!isPlace(style)) continue;
-      const key = textStyleKey(style);
-      const place = { page: file.path, index: style.element.index };
-      const known = rows.get(key);
-      if (!known) {
-        rows.set(key, rowFor(page, style, key, place, layouts));
-        continue;
-      }
-      known.places.push(place);
-      if (!known.pages.includes(file.path)) known.pages.push(file.path);
-      const { ratio, verdict } = legibilityOn(page, style, layouts);
-      if (ratio < known.ratio) [known.ratio, known.verdict] = [ratio, verdict];
-    }
-  }
-  const sorted = [...rows.values()].sort((a, b) => b.sizePx - a.sizePx || b.weight - a.weight || b.places.length - a.places.length);
-  markTwins(sorted);
-  return sorted;
+  const pages = pagesOf(site).map((file) => styledPage(site, file, conditions));
+  const rows = gatherPlaces<StyleRow>(pages, textStyleKey, (style, page) => rowFor(page, style, layouts), (row, style, page) => {
+    if (!row.pages.includes(page.file.path)) row.pages.push(page.file.path);
+    const { ratio, verdict } = legibilityOn(page, style, layouts);
+    if (ratio < row.ratio) [row.ratio, row.verdict] = [ratio, verdict];
+  }).sort((a, b) => b.sizePx - a.sizePx || b.weight - a.weight || b.places.length - a.places.length);
+  markTwins(rows);
+  return rows;
 }
 
-function rowFor(page: KnownPage, style: Style, key: string, place: ElementRef, layouts: Layouts): StyleRow {
+function rowFor(page: StyledPage, style: Style, layouts: Layouts): StyleRow {
   const { element } = style;
-  const { ground, ink, ratio, needs, verdict } = legibilityOn(page, style, layouts);
-  const sizePx = fontSizeOf(style);
-  const leading = leadingOf(style);
-  const words = element.content.filter(isText).map(({ text }) => text).join(" ").replace(/\s+/g, " ").trim();
-  let root = style;
-  while (root.parent) root = root.parent;
+  const { ground, verdict } = legibilityOn(page, style, layouts);
+  const base = textStyleOf(page, style, layouts);
   return {
-    key,
-    role: roleName(style),
-    selector: element.classes[0] ? `.${element.classes[0]}` : element.tag,
+    ...base,
+    key: textStyleKey(style),
+    selector: plainSelector(element),
     level: /^h[1-6]$/.test(element.tag) ? Number(element.tag[1]) : null,
-    text: words.slice(0, 200),
+    text: ownWords(element).slice(0, 200),
     specimen: textStyleProperties.filter((name) => name !== "opacity" && name !== "text-align" && name !== "text-indent").map((name) => [name, computedValue(style, name)]),
-    sizePx,
-    leading: leading === null ? null : leading / sizePx,
-    weight: valueOf<number>(style, "font-weight"),
-    stack: computedValue(style, "font-family"),
-    ink: css(ink),
-    ground: css(ground.color),
-    range: ground.range ? [css(ground.range[0]), css(ground.range[1])] : null,
-    ratio,
-    needs,
+    color: cssColor(inkOf(style)),
+    range: ground.range ? [cssColor(ground.range[0]), cssColor(ground.range[1])] : null,
     verdict,
-    places: [place],
-    pages: [page.file.path],
+    pages: [],
     sizeFrom: sizeSource(page, style),
-    parentPx: style.parent ? fontSizeOf(style.parent) : sizePx,
-    rootPx: fontSizeOf(root),
+    parentPx: style.parent ? fontSizeOf(style.parent) : base.sizePx,
+    rootPx: fontSizeOf(rootOf(style)),
     twin: null,
   };
 }
 
 /** Where the declaration stands that a style's size comes from, its own or an ancestor's. */
-function sizeSource(page: KnownPage, style: Style): StyleRow["sizeFrom"] {
+function sizeSource(page: StyledPage, style: Style): StyleRow["sizeFrom"] {
   let holder: Style | null = style;
   while (holder && !holder.shared.winners.has("font-size")) holder = holder.parent;
   const winner = holder?.shared.winners.get("font-size");

@@ -1,26 +1,16 @@
 "use client";
 
-import { useEffect, useState } from "react";
 import { CartesianGrid, Cell, Line, ComposedChart, ResponsiveContainer, Scatter, ScatterChart, Tooltip, XAxis, YAxis } from "recharts";
-import { showRatio, type AnalysedTextStyle, type PaletteValue } from "@/core";
+import { showRatio, type PaletteValue } from "@/core";
 import { plural, showPx } from "../shared/numbers";
-import { useEngine, useWorkspace } from "../workspace/context";
+import { useStyleTable } from "../workspace/answers";
 import styles from "./Colors.module.css";
 
 const axis = { stroke: "var(--ink-2)", fontSize: 12, tick: { fill: "var(--ink-2)" } } as const;
 
 /** Where looking beats reading: how the colours lie, and which text styles are enough for their size. */
 export function Charts({ values }: { values: readonly PaletteValue[] }) {
-  const engine = useEngine();
-  const conditions = useWorkspace((state) => state.conditions);
-  const [textStyles, setTextStyles] = useState<readonly AnalysedTextStyle[]>([]);
-  useEffect(() => {
-    let current = true;
-    void engine.textStyles(conditions).then((found) => current && setTextStyles(found));
-    return () => {
-      current = false;
-    };
-  }, [engine, conditions]);
+  const textStyles = useStyleTable() ?? [];
   const points = values.flatMap(({ value, css, lightness, chroma, places }) => (css === null ? [] : [{ value, css, lightness: Math.round(lightness! * 1000) / 10, chroma: Math.round(chroma! * 1000) / 1000, places }]));
   const styled = textStyles.map(({ role, sizePx, ratio, needs, places }) => ({ role, size: sizePx, ratio: Math.floor(ratio * 10) / 10, needs, places: places.length }));
   const largest = Math.max(40, ...styled.map(({ size }) => size));

@@ -1,11 +1,13 @@
 "use client";
 
 import { Segmented } from "antd";
-import { useEffect, useMemo, useState } from "react";
-import { formatColor, parseColor, usualTwinDistance, type Palette, type PalettePair, type TextChange } from "@/core";
+import { useMemo, useState } from "react";
+import { usualTwinDistance, type PalettePair } from "@/core";
 import { plural } from "../shared/numbers";
-import { WriteChanges } from "../shared/WriteChanges";
-import { useEngine, useWorkspace } from "../workspace/context";
+import { Reading, Space, View } from "../shared/View";
+import { WriteChanges, type Proposal } from "../shared/WriteChanges";
+import { usePalette } from "../workspace/answers";
+import { useWorkspace } from "../workspace/context";
 import { Charts } from "./Charts";
 import styles from "./Colors.module.css";
 import { Converter } from "./Converter";
@@ -16,14 +18,6 @@ import { Properties } from "./Properties";
 import { RewriteMenu } from "./RewriteMenu";
 import { ValueList } from "./ValueList";
 import { ValuePanel } from "./ValuePanel";
-
-/** Changes ready to be looked at and written. */
-export interface Proposal {
-  title: string;
-  label: string;
-  changes: readonly TextChange[];
-  proof?: React.ReactNode;
-}
 
 type Part = "pairs" | "properties" | "converter" | "charts";
 
@@ -46,33 +40,31 @@ export function Colors() {
   const [naming, setNaming] = useState(false);
   const word = useWorkspace((state) => state.record?.name.split(/[\s_-]/)[0] || "Words");
   const chosen = useMemo(() => palette?.values.filter(({ value }) => selected.has(value)) ?? [], [palette, selected]);
-  if (!palette) {
-    return (
-      <main className={styles.reading} aria-label="Colours">
-        <p role="status">Reading the colours…</p>
-      </main>
-    );
-  }
+  if (!palette) return <Reading label="Colours" />;
   const { values } = palette;
   const value = values.find((one) => one.value === current) ?? values[0];
   const different = new Set(values.flatMap(({ css }) => css ?? [])).size;
   const written = new Set(values.map(({ notation }) => notation)).size;
   const picked = chosen.length ? chosen : values;
   return (
-    <main className={styles.view} aria-label="Colours">
-      <div className={styles.bar}>
-        <b>
-          {plural(values.length, "value")}, {plural(different, "colour")}.
-        </b>
-        <span>
-          Written in {plural(written, "notation")}. {chosen.length > 0 && `${plural(chosen.length, "value")} selected.`}
-        </span>
-        <span className={styles.space} />
-        <RewriteMenu values={picked} all={chosen.length === 0} onPropose={setProposal} />
-        <button type="button" className="chip" disabled={!value} onClick={() => setNaming(true)}>
-          Name as custom property
-        </button>
-      </div>
+    <View
+      label="Colours" className={styles.view}
+      bar={
+        <>
+          <b>
+            {plural(values.length, "value")}, {plural(different, "colour")}.
+          </b>
+          <span>
+            Written in {plural(written, "notation")}. {chosen.length > 0 && `${plural(chosen.length, "value")} selected.`}
+          </span>
+          <Space />
+          <RewriteMenu values={picked} all={chosen.length === 0} onPropose={setProposal} />
+          <button type="button" className="chip" disabled={!value} onClick={() => setNaming(true)}>
+            Name as custom property
+          </button>
+        </>
+      }
+    >
       <ValueList
         values={values} current={value?.value ?? null} selected={selected} within={within}
         onCurrent={(next) => {
@@ -95,38 +87,12 @@ export function Colors() {
       </div>
       <Naming open={naming} values={chosen.length ? chosen : value ? [value] : []} palette={palette} onClose={() => setNaming(false)} onPropose={setProposal} />
       <WriteChanges
-        title={proposal?.title ?? ""} label={proposal?.label ?? ""} changes={proposal?.changes ?? null} proof={proposal?.proof}
+        proposal={proposal}
         onClose={(wasWritten) => {
           setProposal(null);
           if (wasWritten) setSelected(new Set());
         }}
       />
-    </main>
+    </View>
   );
-}
-
-function usePalette(): Palette | null {
-  const engine = useEngine();
-  const files = useWorkspace((state) => state.files);
-  const conditions = useWorkspace((state) => state.conditions);
-  const ready = useWorkspace((state) => state.status === "ready" && state.save.kind !== "saving");
-  const surveys = useWorkspace((state) => state.surveys);
-  const [palette, setPalette] = useState<Palette | null>(null);
-  useEffect(() => {
-    if (!ready) return;
-    let current = true;
-    void engine.palette(conditions).then((found) => current && setPalette(found));
-    return () => {
-      current = false;
-    };
-  }, [engine, files, conditions, ready, surveys]);
-  return palette;
-}
-
-/** A computed colour by the shortest name people have for it. */
-export function colorName(css: string): string {
-  const color = parseColor(css);
-  if (!color) return css;
-  const hex = formatColor(color, "hex", { short: true });
-  return hex === "#fff" ? "white" : hex === "#000" ? "black" : color.space === "srgb" ? hex : css;
 }

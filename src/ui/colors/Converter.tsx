@@ -60,7 +60,7 @@ export function Converter() {
       </label>
       {entries.length === 1 && only!.color && <Notations color={only!.color} current={null} onWrite={null} />}
       {entries.length === 1 && only!.problem && (
-        <p className={styles.fails} role="alert">
+        <p className="fails" role="alert">
           {only!.problem}
         </p>
       )}
@@ -76,7 +76,7 @@ export function Converter() {
           <ul className={styles.places} aria-label="Converted">
             {entries.map(({ text: line, color, problem }, at) => (
               <li key={at}>
-                <Swatch css={color && formatColor(color, "rgb")} /> <code>{line}</code> {color ? <code>{formatColor(color, notation)}</code> : <span className={styles.fails}>{problem}</span>}
+                <Swatch css={color && formatColor(color, "rgb")} /> <code>{line}</code> {color ? <code>{formatColor(color, notation)}</code> : <span className="fails">{problem}</span>}
               </li>
             ))}
           </ul>

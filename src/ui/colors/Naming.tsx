@@ -5,7 +5,7 @@ import { useState } from "react";
 import { proposedNames, type Palette, type PaletteValue } from "@/core";
 import { plural } from "../shared/numbers";
 import { useEngine } from "../workspace/context";
-import type { Proposal } from "./Colors";
+import type { Proposal } from "../shared/WriteChanges";
 import styles from "./Colors.module.css";
 
 interface Props {
@@ -35,7 +35,7 @@ export function Naming({ open, values, palette, onClose, onPropose }: Props) {
     const result = await engine.nameColor(spots, name.trim());
     if (result.problem) return setProblem(result.problem);
     close();
-    onPropose({ title: `Name ${first!.value} ${name}`, label: `Name ${first!.value} ${name}`, changes: result.changes });
+    onPropose({ title: `Name ${first!.value} ${name}`, changes: result.changes });
   };
   return (
     <Modal open={open} title={`A name for ${first?.value ?? "a colour"}`} onCancel={close} onOk={() => void propose()} okText="Show what changes" cancelText="Leave as it is" okButtonProps={{ disabled: spots.length === 0 }} destroyOnHidden>
@@ -48,7 +48,7 @@ export function Naming({ open, values, palette, onClose, onPropose }: Props) {
           />
         </label>
         {problem && (
-          <p className={styles.fails} role="alert">
+          <p className="fails" role="alert">
             {problem}
           </p>
         )}

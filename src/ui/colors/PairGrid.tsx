@@ -2,7 +2,7 @@
 
 import { useMemo, useState } from "react";
 import { contrastRatio, parseColor, showRatio, type PalettePair } from "@/core";
-import { colorName } from "./Colors";
+import { colorName } from "../color/names";
 import styles from "./Colors.module.css";
 
 interface Props {
@@ -76,7 +76,7 @@ function PairCell({ pairs, word, current, onCurrent }: { pairs: readonly Palette
             aria-label={`${pair.inkName} on ${pair.groundName}: ${figure}, needs ${pair.needs}, ${verdict}`}
           >
             {pair === first && <span style={{ color: pair.ink }}>{word}</span>}
-            <i className={{ passes: undefined, fails: styles.fails, doubtful: styles.doubtful }[verdict]}>
+            <i className={{ passes: undefined, fails: "fails", doubtful: "doubtful" }[verdict]}>
               {verdict === "passes" ? figure : `${verdict === "fails" ? "▲" : "◆"} ${figure} of ${pair.needs}`}
             </i>
           </button>
@@ -94,7 +94,7 @@ function EmptyCell({ ink, ground, shown }: { ink: string; ground: PalettePair; s
   const ratio = Math.min(...under.map((one) => contrastRatio(color, one!)));
   return (
     <td className={styles.could}>
-      <i className={ratio < 3 ? styles.fails : undefined}>{showRatio(ratio)}</i>
+      <i className={ratio < 3 ? "fails" : undefined}>{showRatio(ratio)}</i>
     </td>
   );
 }

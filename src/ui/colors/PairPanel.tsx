@@ -1,28 +1,34 @@
 "use client";
 
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import {
   formatColor, nearestPassingInk, notationOf, parseColor, ratioOn, showRatio, type Color, type Need, type Palette, type PalettePair, type PaletteUse,
 } from "@/core";
-import { Ladder } from "../color/Ladder";
+import { Ladder, type Track } from "../color/Ladder";
 import { plural } from "../shared/numbers";
 import { usePick } from "../shared/usePick";
-import type { Proposal } from "./Colors";
+import type { Proposal } from "../shared/WriteChanges";
 import styles from "./Colors.module.css";
 
 /** One pair: its places, and a ladder to bring it to pass. */
 export function PairPanel({ pair, palette, onPropose }: { pair: PalettePair; palette: Palette; onPropose(proposal: Proposal): void }) {
   const pick = usePick();
   const spots = spotsOf(pair, palette);
-  const original = parseColor(pair.ink)!;
+  const original = useMemo(() => parseColor(pair.ink)!, [pair]);
   const [tried, setTried] = useState<{ of: PalettePair; color: Color } | null>(null);
   const color = tried?.of === pair ? tried.color : original;
   // The same value may stand on other grounds, too: it has to be enough on all of them.
-  const needs = palette.pairs.filter(({ ink }) => ink === pair.ink).flatMap((one) => (one.range ?? [one.ground]).map((ground): Need => ({ color: parseColor(ground)!, needs: one.needs })));
-  const found = nearestPassingInk(original, needs);
+  const needs = useMemo(() => palette.pairs.filter(({ ink }) => ink === pair.ink).flatMap((one) => (one.range ?? [one.ground]).map((ground): Need => ({ color: parseColor(ground)!, needs: one.needs }))), [pair, palette]);
+  const found = useMemo(() => nearestPassingInk(original, needs), [original, needs]);
+  const track = useMemo((): Track => ({
+    key: "pair",
+    label: `on ${pair.groundName} · needs ${pair.needs}${needs.length > 1 ? `, and on ${plural(needs.length - 1, "other ground")}` : ""}`,
+    ratio: (one) => worstOn(one, needs),
+    enough: (one) => needs.every((need) => ratioOn(one, need) >= need.needs),
+    rungs: () => [],
+  }), [pair, needs]);
   const written = notationOf(spots[0]?.value ?? "") ?? { notation: "hex" as const, options: {} };
   const spell = (one: Color) => formatColor(one, written.notation === "name" ? "hex" : written.notation, written.options);
-  const worst = (one: Color) => Math.min(...needs.map((need) => ratioOn(one, need)));
   const propose = (one: Color) => {
     const value = spell(one);
     const changes = spots.map(({ path, start, end }) => ({ path, start, end, insert: value }));
@@ -41,12 +47,8 @@ export function PairPanel({ pair, palette, onPropose }: { pair: PalettePair; pal
         <p>The ink is not a value that stands in the sheets by itself. Open one of its places to see where it comes from.</p>
       ) : (
         <Ladder
-          color={color}
-          tracks={[{
-            key: "pair", label: `on ${pair.groundName} · needs ${pair.needs}${needs.length > 1 ? `, and on ${plural(needs.length - 1, "other ground")}` : ""}`, now: showRatio(worst(color)), passes: needs.every((need) => ratioOn(color, need) >= need.needs),
-            enough: (one) => needs.every((need) => ratioOn(one, need) >= need.needs), rungs: [],
-          }]}
-          nearest={pair.passes ? null : { ...found, label: found.passes ? `Write the nearest that passes: ${spell(found.color)}, ${showRatio(worst(found.color))}` : `No lightness at this hue is enough on all its grounds. The best reaches ${showRatio(worst(found.color))}.` }}
+          color={color} tracks={[track]}
+          nearest={pair.passes ? null : { ...found, label: found.passes ? `Write the nearest that passes: ${spell(found.color)}, ${showRatio(worstOn(found.color, needs))}` : `No lightness at this hue is enough on all its grounds. The best reaches ${showRatio(worstOn(found.color, needs))}.` }}
           onTry={(one) => setTried({ of: pair, color: one })} onWrite={propose} onPutBack={() => setTried(null)}
         />
       )}
@@ -64,6 +66,8 @@ export function PairPanel({ pair, palette, onPropose }: { pair: PalettePair; pal
     </section>
   );
 }
+
+const worstOn = (ink: Color, needs: readonly Need[]) => Math.min(...needs.map((need) => ratioOn(ink, need)));
 
 /** The values in the sheets that give the pair its ink. */
 function spotsOf(pair: PalettePair, { values }: Palette): PaletteUse[] {

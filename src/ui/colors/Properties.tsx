@@ -32,7 +32,7 @@ export function Properties({ palette, onCurrent }: { palette: Palette; onCurrent
                 <td>
                   <code>{selector}</code> {path} line {line}
                 </td>
-                <td className={references === 0 ? styles.doubtful : undefined}>{at === 0 && (references === 0 ? "◆ nowhere" : plural(references, "time"))}</td>
+                <td className={references === 0 ? "doubtful" : undefined}>{at === 0 && (references === 0 ? "◆ nowhere" : plural(references, "time"))}</td>
               </tr>
             )),
           )}

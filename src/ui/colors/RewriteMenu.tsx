@@ -4,7 +4,7 @@ import { Checkbox, InputNumber, Popover, Select } from "antd";
 import { useState } from "react";
 import { notations, rewriteColors, type FormatOptions, type Notation, type PaletteValue, type Rewriting } from "@/core";
 import { plural } from "../shared/numbers";
-import type { Proposal } from "./Colors";
+import type { Proposal } from "../shared/WriteChanges";
 import styles from "./Colors.module.css";
 
 interface Props {
@@ -67,12 +67,12 @@ export function Proof({ result: { same, different, left, changes } }: { result: 
         {same > changes.length && different.length === 0 && ` ${plural(same - changes.length, "is", "are")} so already.`}
       </p>
       {different.slice(0, 12).map(({ value, written, distance, path, line }) => (
-        <p key={`${path} ${line} ${value}`} className={styles.fails}>
+        <p key={`${path} ${line} ${value}`} className="fails">
           ▲ <code>{value}</code> would be <code>{written}</code>, {(distance * 100).toFixed(2)} off, in {path} line {line}.
         </p>
       ))}
       {left.slice(0, 12).map(({ value, reason, path, line }, at) => (
-        <p key={at} className={styles.doubtful}>
+        <p key={at} className="doubtful">
           ◆ <code>{value}</code> in {path} line {line} stays: {reason}
         </p>
       ))}

@@ -4,7 +4,7 @@ import { InputNumber, Select } from "antd";
 import { Fragment, useMemo, useState } from "react";
 import { joinColors, twinsIn, type PaletteValue, type Twins } from "@/core";
 import { Swatch } from "../color/Swatch";
-import type { Proposal } from "./Colors";
+import type { Proposal } from "../shared/WriteChanges";
 import styles from "./Colors.module.css";
 
 interface Props {
@@ -94,7 +94,7 @@ export function ValueList({ values, current, selected, within, onCurrent, onSele
                     {value.words}
                   </span>
                   {value.failing && (
-                    <span className={styles.fails} title="Text with it cannot be read well enough somewhere">
+                    <span className="fails" title="Text with it cannot be read well enough somewhere">
                       ▲<span className="visually-hidden"> fails somewhere</span>
                     </span>
                   )}

@@ -5,7 +5,7 @@ import { Notations } from "../color/Notations";
 import { Swatch } from "../color/Swatch";
 import { plural } from "../shared/numbers";
 import { usePick } from "../shared/usePick";
-import type { Proposal } from "./Colors";
+import type { Proposal } from "../shared/WriteChanges";
 import styles from "./Colors.module.css";
 import { Proof } from "./RewriteMenu";
 

@@ -10,7 +10,7 @@ import { SourcePane } from "./SourcePane";
 import { Stage } from "./Stage";
 import styles from "./PageDesk.module.css";
 
-/** The page as it is shown, and a count that goes up whenever its layout may have changed. */
+/** The page as it is shown, and a count that goes up whenever its layout may have changed. Scrolling does not change it. */
 export interface Shown {
   page: ShownPage;
   layout: number;

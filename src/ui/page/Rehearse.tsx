@@ -1,9 +1,9 @@
 "use client";
 
 import { Checkbox, InputNumber, Popover, Select } from "antd";
-import { useEffect, useState } from "react";
 import { defaultConditions, type Conditions } from "@/core";
-import { useEngine, useWorkspace } from "../workspace/context";
+import { useStacks } from "../workspace/answers";
+import { useWorkspace } from "../workspace/context";
 import styles from "./PageBar.module.css";
 
 const contrasts = [
@@ -68,7 +68,7 @@ export function Rehearse() {
     </div>
   );
   return (
-    <Popover content={list} trigger="click" placement="bottomRight">
+    <Popover content={list} trigger="click" placement="bottomRight" destroyOnHidden>
       <button type="button" className="chip" aria-pressed={words !== "nothing changed"}>
         Rehearse: {words}
       </button>
@@ -78,20 +78,10 @@ export function Rehearse() {
 
 /** The fonts that stacks of the site name, each to be switched off as if it were not there. */
 function Fonts() {
-  const engine = useEngine();
   const conditions = useWorkspace((state) => state.conditions);
   const setConditions = useWorkspace((state) => state.setConditions);
-  const [families, setFamilies] = useState<readonly string[]>([]);
-  useEffect(() => {
-    let current = true;
-    void engine.stacks(conditions).then((stacks) => {
-      const names = stacks.flatMap(({ info }) => info.members.filter(({ generic }) => !generic).map(({ name }) => name));
-      if (current) setFamilies([...new Set(names)]);
-    });
-    return () => {
-      current = false;
-    };
-  }, [engine, conditions]);
+  const stacks = useStacks() ?? [];
+  const families = [...new Set(stacks.flatMap(({ info }) => info.members.filter(({ generic }) => !generic).map(({ name }) => name)))];
   if (families.length === 0) return null;
   const { absent } = conditions;
   const toggle = (family: string) => void setConditions({ absent: absent.includes(family) ? absent.filter((one) => one !== family) : [...absent, family] });

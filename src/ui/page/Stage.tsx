@@ -38,6 +38,8 @@ export function Stage({ shown, onShown }: Props) {
   const [chosenWidth, setChosenWidth] = useState<number | null>(null);
   const [sideways, setSideways] = useState(0);
   const layout = useRef(0);
+  /** What is drawn over the page follows it when it is scrolled. */
+  const [, setScrolls] = useState(0);
 
   const relayout = useCallback(
     (page: ShownPage) => {
@@ -111,13 +113,14 @@ export function Stage({ shown, onShown }: Props) {
     };
     afterPaint(measure);
     void document.fonts.ready.then(measure);
-    const onMove = () => relayout(page.page);
-    document.defaultView!.addEventListener("scroll", onMove, true);
-    document.defaultView!.addEventListener("resize", onMove);
+    const onScroll = () => setScrolls((count) => count + 1);
+    const onResize = () => relayout(page.page);
+    document.defaultView!.addEventListener("scroll", onScroll, true);
+    document.defaultView!.addEventListener("resize", onResize);
     return () => {
       waiting = false;
-      document.defaultView?.removeEventListener("scroll", onMove, true);
-      document.defaultView?.removeEventListener("resize", onMove);
+      document.defaultView?.removeEventListener("scroll", onScroll, true);
+      document.defaultView?.removeEventListener("resize", onResize);
     };
   }, [store, page, buildKey, sheets, overrides, states, unstyled, relayout]);
 
@@ -142,7 +145,7 @@ export function Stage({ shown, onShown }: Props) {
   }, [store, shown, asksFonts]);
 
   const shift = useShift(shown, `${path} ${width}`, conditions.rootSize === defaultConditions.rootSize && conditions.absent.length === 0 && conditions.medium === "screen" && !unstyled && !rehearsal);
-  const lines = shown && picked !== null ? linesOf(shown.page, picked) : null;
+  const lines = useMemo(() => (shown && picked !== null ? linesOf(shown.page, picked) : null), [shown, picked]);
   const left = gutter - sideways;
   const measure = lines ? { from: left + lines.left + 45 * lines.character, to: left + lines.left + 75 * lines.character } : null;
 

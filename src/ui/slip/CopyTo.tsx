@@ -2,9 +2,9 @@
 
 import { Select } from "antd";
 import { useState } from "react";
-import type { SlipRowValue, StyleRow, TextChange } from "@/core";
+import type { SlipRowValue, StyleRow } from "@/core";
 import { showPx } from "../shared/numbers";
-import { WriteChanges } from "../shared/WriteChanges";
+import { WriteChanges, type Proposal } from "../shared/WriteChanges";
 import { useEngine, useWorkspace } from "../workspace/context";
 import styles from "./Slip.module.css";
 
@@ -13,7 +13,7 @@ export function CopyTo({ row, value, ownKey }: { row: SlipRowValue; value: strin
   const engine = useEngine();
   const conditions = useWorkspace((state) => state.conditions);
   const [rows, setRows] = useState<readonly StyleRow[] | null>(null);
-  const [changes, setChanges] = useState<readonly TextChange[] | null>(null);
+  const [proposal, setProposal] = useState<Proposal | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const name = ({ selector, sizePx }: StyleRow) => `${selector}, ${showPx(sizePx)} px`;
   const copy = async (key: string) => {
@@ -22,7 +22,7 @@ export function CopyTo({ row, value, ownKey }: { row: SlipRowValue; value: strin
     if (!target.sizeFrom) return setProblem(`No rule of the site sets ${name(target)}: pick it on the page and write a new one.`);
     const result = await engine.combine([{ kind: "declare", target: target.sizeFrom.target, property: row.property, value }]);
     setProblem(result.problem);
-    if (!result.problem) setChanges(result.changes);
+    if (!result.problem) setProposal({ title: `${row.label}: ${value}`, label: `${row.property}: ${value}, copied`, changes: result.changes });
   };
   return (
     <div className={styles.copyTo}>
@@ -32,11 +32,11 @@ export function CopyTo({ row, value, ownKey }: { row: SlipRowValue; value: strin
         options={(rows ?? []).filter(({ key }) => key !== ownKey).map((one) => ({ value: one.key, label: name(one) }))}
       />
       {problem && (
-        <p className={styles.refused} role="alert">
+        <p className="fails" role="alert">
           {problem}
         </p>
       )}
-      <WriteChanges title={`${row.label}: ${value}`} label={`${row.property}: ${value}, copied`} changes={changes} onClose={() => setChanges(null)} />
+      <WriteChanges proposal={proposal} onClose={() => setProposal(null)} />
     </div>
   );
 }

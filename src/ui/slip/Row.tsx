@@ -1,10 +1,12 @@
 "use client";
 
 import { memo, useEffect, useRef, useState } from "react";
-import { formatColor, parseColor, shorthandOf, type TextChange, type Contender, type ElementRef, type Slip, type SlipRowValue, type Target } from "@/core";
+import { shorthandOf, type Contender, type ElementRef, type Slip, type SlipRowValue, type Target } from "@/core";
+import { colorName } from "../color/names";
+import { Swatch } from "../color/Swatch";
 import type { Shown } from "../page/PageDesk";
 import { Prose } from "../shared/Prose";
-import { WriteChanges } from "../shared/WriteChanges";
+import { WriteChanges, type Proposal } from "../shared/WriteChanges";
 import { useEngine, useWorkspace } from "../workspace/context";
 import { chapters } from "./chapters";
 import { CopyTo } from "./CopyTo";
@@ -48,8 +50,7 @@ export const Row = memo(function Row({ row, slip, target, places, shown, open, o
       <span className={styles.computed} title={row.computed}>
         {isColorRow(row) ? (
           <>
-            <Swatch color={row.computed} />
-            {shortColor(row.computed)}
+            <Swatch css={row.computed} /> {colorName(row.computed)}
           </>
         ) : (
           row.computed
@@ -66,17 +67,7 @@ export const Row = memo(function Row({ row, slip, target, places, shown, open, o
   );
 });
 
-function Swatch({ color }: { color: string }) {
-  return <span className={styles.swatch} style={{ background: color }} aria-hidden="true" />;
-}
-
 const isColorRow = ({ id }: SlipRowValue) => id === "ink" || id === "ground";
-
-/** A computed colour in few characters; one that hex cannot hold stays as it is. */
-function shortColor(computed: string): string {
-  const color = parseColor(computed);
-  return color?.space === "srgb" ? formatColor(color, "hex") : computed;
-}
 
 function originLabel(row: SlipRowValue): string {
   const winner = row.contenders.find(({ lost }) => lost === null);
@@ -172,7 +163,7 @@ function Toggle({ label, path, start, element }: { label: string; path: string; 
 /** Folds longhands into their shorthand, or a shorthand into its longhands, after a look at what that does. */
 function Fold({ one, rule, path }: { one: Contender; rule: number; path: string }) {
   const engine = useEngine();
-  const [proposal, setProposal] = useState<{ title: string; changes: TextChange[]; warnings: string[] } | null>(null);
+  const [proposal, setProposal] = useState<Proposal | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const conditions = useWorkspace((state) => state.conditions);
   const into = shorthandOf(one.property);
@@ -182,22 +173,21 @@ function Fold({ one, rule, path }: { one: Contender; rule: number; path: string 
   const propose = async () => {
     const { plan, problem: why } = await engine.plan({ kind: into ? "fold" : "unfold", path, start: rule, shorthand: into ?? one.property }, conditions, true);
     setProblem(why);
-    if (plan) setProposal({ title, changes: plan.changes, warnings: plan.warnings });
+    if (!plan) return;
+    const proof = plan.warnings.map((warning) => (
+      <p key={warning} className="doubtful">
+        ◆ {warning}
+      </p>
+    ));
+    setProposal({ title, changes: plan.changes, proof });
   };
   return (
     <>
       <button type="button" className={`text-button ${styles.fold}`} onClick={() => void propose()}>
         {title}
       </button>
-      {problem && <em className={styles.refused}>{problem}</em>}
-      <WriteChanges
-        title={title} label={title} changes={proposal?.changes ?? null} onClose={() => setProposal(null)}
-        proof={proposal?.warnings.map((warning) => (
-          <p key={warning} className={styles.warning}>
-            ◆ {warning}
-          </p>
-        ))}
-      />
+      {problem && <em className="fails">{problem}</em>}
+      <WriteChanges proposal={proposal} onClose={() => setProposal(null)} />
     </>
   );
 }

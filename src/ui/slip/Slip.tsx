@@ -1,13 +1,13 @@
 "use client";
 
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { invisibleBelow, readoutsOf, type ElementRef, type Readout, type Slip as SlipData } from "@/core";
 import { linesOf, xHeightOf, type Lines } from "@/preview/measure";
 import type { Shown } from "../page/PageDesk";
 import { plural, showNumber, showPx, showRatio, showReach } from "../shared/numbers";
+import { Specimen } from "../shared/Specimen";
 import { useWorkspace } from "../workspace/context";
 import { Row } from "./Row";
-import { Specimen } from "./Specimen";
 import styles from "./Slip.module.css";
 import { StateSelect } from "./StateSelect";
 import { Unwrap, Words } from "./Words";
@@ -46,7 +46,10 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
         {reach && <span className={styles.reach}>{showReach(reach.places.length, reach.pages.length)}</span>}
       </div>
       {shown && <Words page={shown.page} />}
-      <Specimen slip={slip} />
+      <Specimen
+        className={styles.specimen} label={`Specimen: ${slip.text.slice(0, 60)}`} text={slip.text} ground={slip.ground.range ?? slip.ground.css}
+        declarations={[...slip.specimen, ["color", slip.ink], ["overflow", "hidden"], ["max-height", "108px"], ["padding-block", "6px"], ["box-sizing", "border-box"]]}
+      />
       <Readouts slip={slip} shown={shown} />
       <WriteTo choice={choice} />
       <div className={styles.rows}>
@@ -63,8 +66,9 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
 
 function Readouts({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
   const { ratio, needs, verdict, sizePx, leadingPx } = slip;
-  const lines = shown ? linesOf(shown.page, slip.ref.index) : null;
-  const xHeight = shown ? xHeightOf(shown.page, slip.ref.index) : null;
+  const { index } = slip.ref;
+  const lines = useMemo(() => (shown ? linesOf(shown.page, index) : null), [shown, index]);
+  const xHeight = useMemo(() => (shown ? xHeightOf(shown.page, index) : null), [shown, index]);
   const sign = { passes: "", fails: "▲ ", doubtful: "◆ " }[verdict];
   const words = ratio < invisibleBelow ? "invisible" : verdict === "passes" ? `needs ${needs}, passes` : `needs ${needs} at this size`;
   return (

@@ -1,10 +1,10 @@
 "use client";
 
-import { useEffect, useRef, useState, type ReactNode } from "react";
+import { useRef, useState, type ReactNode } from "react";
 import type { Slip, SlipRowValue } from "@/core";
-import { setSpecimen } from "@/preview/siteFonts";
 import { useWorkspace } from "../workspace/context";
 import { plural } from "../shared/numbers";
+import { Specimen, type Declarations } from "../shared/Specimen";
 import styles from "./Trials.module.css";
 import type { Draft } from "./useDraft";
 
@@ -99,40 +99,35 @@ export function Trials({ row, slip, draft, proposed, figures, lines = 1, width =
 
 /** The picked words with one property set otherwise, on their true ground. */
 function TrialSpecimen({ slip, property, value, wraps, width }: { slip: Slip; property: string; value: string; wraps: boolean; width: number | null }) {
-  const families = useWorkspace((state) => state.ownFamilies);
-  const host = useRef<HTMLSpanElement>(null);
-  const figure = useRef<HTMLSpanElement>(null);
-  useEffect(() => {
-    const root = host.current!.shadowRoot ?? host.current!.attachShadow({ mode: "open" });
-    const line = document.createElement("div");
-    for (const [name, own] of slip.specimen) setSpecimen(line.style, name, own);
-    if (property !== "color") line.style.setProperty("color", slip.ink);
-    line.style.setProperty("margin", "0");
-    line.style.setProperty("max-height", "100%");
-    line.style.setProperty("overflow", "hidden");
-    line.style.setProperty("text-indent", "0");
-    if (!wraps) line.style.setProperty("white-space", "nowrap");
-    if (property !== "background-color") setSpecimen(line.style, property, value);
-    line.textContent = slip.text;
-    root.replaceChildren(line);
-    if (width === null) return;
-    // Set once more as wide as on the page, out of sight, to count the lines.
-    const probe = line.cloneNode(true) as HTMLElement;
-    probe.style.cssText += `; position: absolute; visibility: hidden; width: ${width}px; max-height: none; white-space: normal`;
-    root.append(probe);
-    const range = document.createRange();
-    range.selectNodeContents(probe);
-    const tops = new Set([...range.getClientRects()].map(({ top }) => Math.round(top)));
-    probe.remove();
-    const count = tops.size;
-    figure.current!.textContent = `${plural(count, "line")}, ${count > 1 ? `about ${Math.round(slip.text.length / count)}` : slip.text.length} ch`;
-  }, [slip, property, value, wraps, width, families]);
-  const { range, css } = slip.ground;
-  const ground = property === "background-color" ? value : range ? `linear-gradient(90deg, ${range[0]}, ${range[1]})` : css;
+  const [lines, setLines] = useState<number | null>(null);
+  const isGround = property === "background-color";
+  const declarations: Declarations = [
+    ...slip.specimen, ["color", slip.ink], ["margin", "0"], ["max-height", "100%"], ["overflow", "hidden"], ["text-indent", "0"],
+    ...(wraps ? [] : [["white-space", "nowrap"] as const]), ...(isGround ? [] : [[property, value] as const]),
+  ];
   return (
     <>
-      <span ref={host} className={styles.specimen} style={{ background: ground }} aria-hidden="true" />
-      {width !== null && <span ref={figure} className={styles.lines} />}
+      <Specimen
+        className={styles.specimen} text={slip.text} declarations={declarations} ground={isGround ? value : (slip.ground.range ?? slip.ground.css)}
+        onDrawn={(line) => setLines(width === null ? null : linesWithin(line, width))}
+      />
+      {lines !== null && (
+        <span className={styles.lines}>
+          {plural(lines, "line")}, {lines > 1 ? `about ${Math.round(slip.text.length / lines)}` : slip.text.length} ch
+        </span>
+      )}
     </>
   );
+}
+
+/** How many lines a specimen breaks into in a width, px: it is set once more, out of sight. */
+function linesWithin(line: HTMLElement, width: number): number {
+  const probe = line.cloneNode(true) as HTMLElement;
+  probe.style.cssText += `; position: absolute; visibility: hidden; width: ${width}px; max-height: none; white-space: normal`;
+  line.parentNode!.append(probe);
+  const range = document.createRange();
+  range.selectNodeContents(probe);
+  const tops = new Set([...range.getClientRects()].map(({ top }) => Math.round(top)));
+  probe.remove();
+  return tops.size;
 }

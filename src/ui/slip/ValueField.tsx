@@ -2,8 +2,9 @@
 
 import { AutoComplete, Input, type InputRef } from "antd";
 import { useRef, useState } from "react";
-import type { Judged, SlipRowValue, Target } from "@/core";
-import { plural, showRatio, showReach } from "../shared/numbers";
+import type { SlipRowValue, Target } from "@/core";
+import { Contrasts } from "../shared/Contrasts";
+import { showReach } from "../shared/numbers";
 import { Prose } from "../shared/Prose";
 import { stepNumber } from "../shared/stepping";
 import { useEngine } from "../workspace/context";
@@ -78,16 +79,16 @@ export function ValueField({ row, target, draft }: Props) {
       {tried && verdict && (
         <div className={styles.verdict} role="status">
           {verdict.kind === "refused" ? (
-            <p className={styles.refused}>
+            <p className="fails">
               <Prose>{verdict.reason}</Prose>
             </p>
           ) : (
             <>
-              <p className={styles.reaches}>
+              <p className="good">
                 {targetWords(target)}: {showReach(verdict.plan.reach.places.length, verdict.plan.reach.pages.length)}
               </p>
               {verdict.plan.warnings.map((warning) => (
-                <p key={warning} className={styles.warning}>
+                <p key={warning} className="doubtful">
                   ◆ {warning}
                 </p>
               ))}
@@ -106,25 +107,6 @@ export function ValueField({ row, target, draft }: Props) {
           </span>
         </div>
       )}
-    </>
-  );
-}
-
-const mostFalls = 4;
-
-/** What the value does to contrast: texts that would not be enough any more, and those that come to be. */
-function Contrasts({ judged }: { judged: Judged }) {
-  const { falls, rises } = judged;
-  const count = (list: Judged["falls"]) => list.reduce((sum, { places }) => sum + places.length, 0);
-  return (
-    <>
-      {falls.slice(0, mostFalls).map(({ role, before, after, needs, places }) => (
-        <p key={`${role} ${before} ${after}`} className={styles.refused}>
-          ▲ {role}, {plural(places.length, "place")}: contrast falls from {showRatio(before)} to {showRatio(after)}, and {needs} is needed.
-        </p>
-      ))}
-      {falls.length > mostFalls && <p className={styles.refused}>▲ {plural(count(falls.slice(mostFalls)), "more place")} would fall below.</p>}
-      {rises.length > 0 && <p className={styles.reaches}>{plural(count(rises), "place")} can be read that could not.</p>}
     </>
   );
 }

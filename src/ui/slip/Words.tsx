@@ -37,7 +37,7 @@ export function Words({ page }: { page: ShownPage }) {
         </button>
       </span>
       {problem && (
-        <p className={styles.refused} role="alert">
+        <p className="fails" role="alert">
           {problem}
         </p>
       )}

@@ -1,15 +1,16 @@
 "use client";
 
 import { Input } from "antd";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { platforms, stackMembers, writeStack, type StackUse } from "@/core";
 import { memberHere } from "@/preview/present";
 import { specimenStack } from "@/preview/siteFonts";
-import type { Proposal } from "../colors/Colors";
 import { Prose } from "../shared/Prose";
 import { plural, showNumber } from "../shared/numbers";
 import { usePick } from "../shared/usePick";
-import { WriteChanges } from "../shared/WriteChanges";
+import { Reading, Space, View } from "../shared/View";
+import { WriteChanges, type Proposal } from "../shared/WriteChanges";
+import { useStacks } from "../workspace/answers";
 import { useEngine, useWorkspace } from "../workspace/context";
 import styles from "./Stacks.module.css";
 
@@ -17,26 +18,26 @@ import styles from "./Stacks.module.css";
 export function Stacks() {
   const stacks = useStacks();
   const [proposal, setProposal] = useState<Proposal | null>(null);
-  if (!stacks) {
-    return (
-      <main className={styles.reading} aria-label="Stacks">
-        <p role="status">Reading the stacks…</p>
-      </main>
-    );
-  }
+  if (!stacks) return <Reading label="Stacks" />;
   return (
-    <main className={styles.view} aria-label="Stacks">
-      <p className={styles.bar}>
-        <b>{plural(stacks.length, "stack")} in use.</b> <span>Who gets which face, and how it compares with the first.</span>
-        <AddFont onPropose={setProposal} />
-      </p>
+    <View
+      label="Stacks"
+      bar={
+        <>
+          <b>{plural(stacks.length, "stack")} in use.</b>
+          <span>Who gets which face, and how it compares with the first.</span>
+          <Space />
+          <AddFont onPropose={setProposal} />
+        </>
+      }
+    >
       <div className={styles.list}>
         {stacks.map((stack) => (
           <StackCard key={stack.stack} use={stack} onPropose={setProposal} />
         ))}
       </div>
-      <WriteChanges title={proposal?.title ?? ""} label={proposal?.label ?? ""} changes={proposal?.changes ?? null} proof={proposal?.proof} onClose={() => setProposal(null)} />
-    </main>
+      <WriteChanges proposal={proposal} onClose={() => setProposal(null)} />
+    </View>
   );
 }
 
@@ -47,7 +48,7 @@ function AddFont({ onPropose }: { onPropose(proposal: Proposal): void }) {
   const take = async (file: File) => {
     const result = await addFont(file.name, new Uint8Array(await file.arrayBuffer()));
     setProblem(result.problem && `${file.name}: ${result.problem}`);
-    if (!result.problem) onPropose({ title: `Declare ${result.family}`, label: `Declare ${result.family}`, changes: result.changes });
+    if (!result.problem) onPropose({ title: `Declare ${result.family}`, changes: result.changes });
   };
   return (
     <>
@@ -63,29 +64,12 @@ function AddFont({ onPropose }: { onPropose(proposal: Proposal): void }) {
         />
       </label>
       {problem && (
-        <span className={styles.fails} role="alert">
+        <span className="fails" role="alert">
           {problem}
         </span>
       )}
     </>
   );
-}
-
-function useStacks(): readonly StackUse[] | null {
-  const engine = useEngine();
-  const files = useWorkspace((state) => state.files);
-  const conditions = useWorkspace((state) => state.conditions);
-  const ready = useWorkspace((state) => state.status === "ready" && state.save.kind !== "saving");
-  const [stacks, setStacks] = useState<readonly StackUse[] | null>(null);
-  useEffect(() => {
-    if (!ready) return;
-    let current = true;
-    void engine.stacks(conditions).then((found) => current && setStacks(found));
-    return () => {
-      current = false;
-    };
-  }, [engine, files, conditions, ready]);
-  return stacks;
 }
 
 function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Proposal): void }) {
@@ -97,7 +81,8 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
   const [typed, setTyped] = useState<string | null>(null);
   const [name, setName] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const { info, places, pages, sample } = use;
+  const { info, places, sample } = use;
+  const pages = new Set(places.map(({ page }) => page)).size;
   const own = info.members.filter(({ source, problem: broken }) => source === "site" && !broken).map((member) => member.name);
   const here = memberHere(info.members, own);
   const first = info.members.find(({ metrics }) => metrics)?.metrics ?? null;
@@ -108,7 +93,7 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
     if (result.problem) return setProblem(result.problem);
     setProblem(null);
     setTyped(null);
-    onPropose({ title, label: title, changes: result.changes });
+    onPropose({ title, changes: result.changes });
   };
   const match = async (family: string) => {
     const result = await engine.matchFallback(use.stack, family, conditions);
@@ -121,7 +106,7 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
     if (result.problem) return setProblem(result.problem);
     setProblem(null);
     setName(null);
-    onPropose({ title: `Name the stack ${name}`, label: `Name the stack ${name}`, changes: result.changes });
+    onPropose({ title: `Name the stack ${name}`, changes: result.changes });
   };
   const toggle = (family: string) => void setConditions({ absent: absent.includes(family) ? absent.filter((one) => one !== family) : [...absent, family] });
   return (
@@ -156,7 +141,7 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
               <tr key={`${member.name} ${at}`}>
                 <th scope="row">
                   {member.name}
-                  {member.problem && <em className={styles.doubtful}> ◆ {member.problem}</em>}
+                  {member.problem && <em className="doubtful"> ◆ {member.problem}</em>}
                   {member.since && <em> from {member.since}</em>}
                 </th>
                 <td className={styles.asSet} style={{ fontFamily: specimenStack(writeStack([member])) }}>
@@ -198,9 +183,9 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
           </tbody>
         </table>
       </div>
-      {use.declarations.length === 0 && <p className={styles.note}>No sheet writes this stack as it stands: it is the browser’s own, or comes from a custom property. Pick a place to set one.</p>}
+      {use.declarations.length === 0 && <p className="quiet">No sheet writes this stack as it stands: it is the browser’s own, or comes from a custom property. Pick a place to set one.</p>}
       {(use.declarations.length ? info.faults : []).map(({ message, mended }) => (
-        <p key={message} className={styles.doubtful}>
+        <p key={message} className="doubtful">
           ◆ <Prose>{message}</Prose>{" "}
           {mended && (
             <button type="button" className="text-button" onClick={() => void rewrite(writeStack(mended), `Write ${writeStack(mended)}`)}>
@@ -223,7 +208,7 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
         </button>
       </p>}
       {problem && (
-        <p className={styles.fails} role="alert">
+        <p className="fails" role="alert">
           {problem}
         </p>
       )}

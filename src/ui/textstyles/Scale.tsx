@@ -3,8 +3,8 @@
 import { Checkbox, Input, InputNumber, Select } from "antd";
 import { useEffect, useMemo, useState } from "react";
 import { nearestStep, ratios, resize, scaleSteps, type Edit, type StyleRow } from "@/core";
-import type { Proposal } from "../colors/Colors";
 import { plural, showNumber, showPx } from "../shared/numbers";
+import type { Proposal } from "../shared/WriteChanges";
 import { useEngine, useWorkspace } from "../workspace/context";
 import styles from "./TextStyles.module.css";
 
@@ -82,7 +82,7 @@ export function Scale({ rows, onPreview, onSteps, onPropose }: Props) {
       </div>
       {ratio !== "grid" && <p className={styles.note}>Steps: {steps.map((step) => showPx(step)).join(", ")} px</p>}
       {problem && (
-        <p className={styles.fails} role="alert">
+        <p className="fails" role="alert">
           {problem}
         </p>
       )}

@@ -1,10 +1,11 @@
 "use client";
 
-import { useEffect, useState } from "react";
+import { useCallback } from "react";
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from "recharts";
 import type { StyleRow } from "@/core";
 import { showPx } from "../shared/numbers";
-import { useEngine, useWorkspace } from "../workspace/context";
+import { useAnswer } from "../workspace/answers";
+import { useWorkspace } from "../workspace/context";
 import styles from "./TextStyles.module.css";
 
 const widths = [320, 400, 480, 600, 720, 840, 960, 1120, 1280, 1440, 1600, 1760, 1920];
@@ -12,16 +13,10 @@ const axis = { stroke: "var(--ink-2)", fontSize: 12, tick: { fill: "var(--ink-2)
 
 /** Each style's size over the widths of the window. */
 export function SizeChart({ rows }: { rows: readonly StyleRow[] }) {
-  const engine = useEngine();
   const conditions = useWorkspace((state) => state.conditions);
-  const [sizes, setSizes] = useState<{ of: readonly StyleRow[]; lists: number[][] } | null>(null);
-  useEffect(() => {
-    let current = true;
-    void engine.sizesAt(rows.map(({ places }) => places[0]!), widths, conditions).then((lists) => current && setSizes({ of: rows, lists }));
-    return () => {
-      current = false;
-    };
-  }, [engine, rows, conditions]);
+  const sizes = useAnswer(
+    useCallback(async (engine) => ({ of: rows, lists: await engine.sizesAt(rows.map(({ places }) => places[0]!), widths, conditions) }), [rows, conditions]),
+  );
   if (!sizes || sizes.of !== rows) return <p role="status" className={styles.note}>Setting the pages at {widths.length} widths…</p>;
   const data = widths.map((width, at) => ({ width, ...Object.fromEntries(sizes.lists.map((list, row) => [`s${row}`, list[at]])) }));
   return (

@@ -3,8 +3,8 @@
 import { Checkbox, Select } from "antd";
 import { useState } from "react";
 import { sizeIn, unitOf, type Edit, type StyleRow } from "@/core";
-import type { Proposal } from "../colors/Colors";
 import { showPx } from "../shared/numbers";
+import type { Proposal } from "../shared/WriteChanges";
 import { usePick } from "../shared/usePick";
 import { useEngine, useWorkspace } from "../workspace/context";
 import styles from "./TextStyles.module.css";
@@ -45,7 +45,7 @@ export function StyleDetail({ row, twin, all, onPropose }: Props) {
       return sizeIn(from.sizePx, unit, { parent: target.parentPx, root: target.rootPx, width: conditions.width });
     }
     if (property === "line-height") return from.leading === null ? "normal" : String(Number(from.leading.toFixed(3)));
-    if (property === "color") return from.ink;
+    if (property === "color") return from.color;
     return from.specimen.find(([one]) => one === property)?.[1] ?? "initial";
   };
   const copy = async (from: StyleRow, target: StyleRow, properties: readonly Property[]) => {
@@ -54,15 +54,14 @@ export function StyleDetail({ row, twin, all, onPropose }: Props) {
     const result = await engine.combine(edits);
     if (result.problem) return setProblem(result.problem);
     setProblem(null);
-    const label = `${name(target)} set as ${name(from)}`;
-    onPropose({ title: label, label, changes: result.changes });
+    onPropose({ title: `${name(target)} set as ${name(from)}`, changes: result.changes });
   };
   const target = all.find(({ key }) => key === to);
   return (
     <div className={styles.detail}>
       {twin && (
         <p>
-          <b className={styles.doubtful}>◆ So like {name(twin)} that one would do.</b>{" "}
+          <b className="doubtful">◆ So like {name(twin)} that one would do.</b>{" "}
           <button type="button" className="text-button" onClick={() => void copy(twin, row, ["font-size", "line-height", "color"])}>
             Set this one as {showPx(twin.sizePx)} px
           </button>{" "}
@@ -85,7 +84,7 @@ export function StyleDetail({ row, twin, all, onPropose }: Props) {
         </button>
       </p>
       {problem && (
-        <p className={styles.fails} role="alert">
+        <p className="fails" role="alert">
           {problem}
         </p>
       )}

@@ -1,14 +1,15 @@
 "use client";
 
 import { Input, Select } from "antd";
-import { useEffect, useLayoutEffect, useMemo, useRef, useState } from "react";
+import { useLayoutEffect, useMemo, useRef, useState } from "react";
 import { contradictions, showRatio, stackMembers, type StyleRow } from "@/core";
 import { memberHere } from "@/preview/present";
 import { plural, showNumber, showPx } from "../shared/numbers";
-import { Sample } from "../shared/Sample";
-import { WriteChanges } from "../shared/WriteChanges";
-import type { Proposal } from "../colors/Colors";
-import { useEngine, useWorkspace } from "../workspace/context";
+import { Specimen } from "../shared/Specimen";
+import { Reading, Space, View } from "../shared/View";
+import { WriteChanges, type Proposal } from "../shared/WriteChanges";
+import { useStyleTable } from "../workspace/answers";
+import { useWorkspace } from "../workspace/context";
 import { Scale } from "./Scale";
 import { SizeChart } from "./SizeChart";
 import { StyleDetail } from "./StyleDetail";
@@ -28,34 +29,32 @@ export function TextStyles() {
   const [proposal, setProposal] = useState<Proposal | null>(null);
   const pages = useWorkspace((state) => state.summary?.pages);
   const shown = useMemo(() => (rows ?? []).filter((row) => fits(row, page, show, search)), [rows, page, show, search]);
-  if (!rows) {
-    return (
-      <main className={styles.reading} aria-label="Text styles">
-        <p role="status">Reading the text styles…</p>
-      </main>
-    );
-  }
+  if (!rows) return <Reading label="Text styles" />;
   const twins = rows.filter(({ twin }) => twin !== null).length;
   const odd = contradictions(rows);
   return (
-    <main className={styles.view} aria-label="Text styles">
-      <div className={styles.bar}>
-        <b>{plural(rows.length, "text style")} set the whole site.</b>
-        <span>Largest first, each in its own ink on its own ground, at true size.</span>
-        <span className={styles.space} />
-        <Input size="small" aria-label="Search" placeholder="Search" className={styles.search} value={search} onChange={({ target }) => setSearch(target.value)} allowClear />
-        <Select size="small" aria-label="Pages" value={page} onChange={setPage} popupMatchSelectWidth={false} options={[{ value: "", label: "All pages" }, ...(pages ?? []).map(({ path }) => ({ value: path, label: path }))]} />
-        <Select
-          size="small" aria-label="Show" value={show} onChange={setShow} popupMatchSelectWidth={false}
-          options={[{ value: "", label: "All styles" }, { value: "failing", label: "Those that fail" }, { value: "headings", label: "Headings" }, { value: "twins", label: `Near twins (${twins})` }]}
-        />
-        <button type="button" className="chip" aria-pressed={tool === "scale"} onClick={() => setTool(tool === "scale" ? null : "scale")}>
-          Line up steps
-        </button>
-        <button type="button" className="chip" aria-pressed={tool === "chart"} onClick={() => setTool(tool === "chart" ? null : "chart")}>
-          Over widths
-        </button>
-      </div>
+    <View
+      label="Text styles"
+      bar={
+        <>
+          <b>{plural(rows.length, "text style")} set the whole site.</b>
+          <span>Largest first, each in its own ink on its own ground, at true size.</span>
+          <Space />
+          <Input size="small" aria-label="Search" placeholder="Search" className={styles.search} value={search} onChange={({ target }) => setSearch(target.value)} allowClear />
+          <Select size="small" aria-label="Pages" value={page} onChange={setPage} popupMatchSelectWidth={false} options={[{ value: "", label: "All pages" }, ...(pages ?? []).map(({ path }) => ({ value: path, label: path }))]} />
+          <Select
+            size="small" aria-label="Show" value={show} onChange={setShow} popupMatchSelectWidth={false}
+            options={[{ value: "", label: "All styles" }, { value: "failing", label: "Those that fail" }, { value: "headings", label: "Headings" }, { value: "twins", label: `Near twins (${twins})` }]}
+          />
+          <button type="button" className="chip" aria-pressed={tool === "scale"} onClick={() => setTool(tool === "scale" ? null : "scale")}>
+            Line up steps
+          </button>
+          <button type="button" className="chip" aria-pressed={tool === "chart"} onClick={() => setTool(tool === "chart" ? null : "chart")}>
+            Over widths
+          </button>
+        </>
+      }
+    >
       <div className={styles.body}>
         {tool === "scale" && <Scale rows={shown} onPreview={setPreview} onSteps={setSteps} onPropose={setProposal} />}
         {tool === "chart" && <SizeChart rows={shown} />}
@@ -67,11 +66,12 @@ export function TextStyles() {
         <Table rows={shown} all={rows} own={own} open={open} onOpen={setOpen} preview={tool === "scale" ? preview : none} steps={tool === "scale" ? steps : []} onPropose={setProposal} />
         {shown.length === 0 && <p className={styles.odd}>No text style is like that.</p>}
       </div>
-      <WriteChanges title={proposal?.title ?? ""} label={proposal?.label ?? ""} changes={proposal?.changes ?? null} proof={proposal?.proof} onClose={() => setProposal(null)} />
-    </main>
+      <WriteChanges proposal={proposal} onClose={() => setProposal(null)} />
+    </View>
   );
 }
 
+const oneLine = [["white-space", "nowrap"], ["overflow", "hidden"]] as const;
 const none: ReadonlyMap<string, number> = new Map();
 
 function fits(row: StyleRow, page: string, show: string, search: string): boolean {
@@ -81,24 +81,6 @@ function fits(row: StyleRow, page: string, show: string, search: string): boolea
   if (show === "twins" && row.twin === null) return false;
   const words = search.trim().toLowerCase();
   return words === "" || [row.role, row.selector, row.text, row.stack, `${row.sizePx}`].some((text) => text.toLowerCase().includes(words));
-}
-
-function useStyleTable(): readonly StyleRow[] | null {
-  const engine = useEngine();
-  const files = useWorkspace((state) => state.files);
-  const conditions = useWorkspace((state) => state.conditions);
-  const surveys = useWorkspace((state) => state.surveys);
-  const ready = useWorkspace((state) => state.status === "ready" && state.save.kind !== "saving");
-  const [rows, setRows] = useState<readonly StyleRow[] | null>(null);
-  useEffect(() => {
-    if (!ready) return;
-    let current = true;
-    void engine.styleTable(conditions).then((found) => current && setRows(found));
-    return () => {
-      current = false;
-    };
-  }, [engine, files, conditions, surveys, ready]);
-  return rows;
 }
 
 interface TableProps {
@@ -162,14 +144,14 @@ function Table({ rows, all, own, open, onOpen, preview, steps, onPropose }: Tabl
                 }}
               >
                 <span role="cell">
-                  <Sample text={row.text} declarations={declarations} ink={row.ink} ground={row.range ? `linear-gradient(${row.range[0]}, ${row.range[1]})` : row.ground} />
+                  <Specimen className={styles.sample} text={row.text} declarations={[...declarations, ["color", row.ink], ...oneLine]} ground={row.range ?? row.ground} />
                 </span>
                 <span role="cell">{row.leading === null ? "normal" : showNumber(row.leading, 2)}</span>
                 <span role="cell">{row.weight}</span>
                 <span role="cell">{here === null ? "standard" : members[here]!.name}</span>
                 <span role="cell">
-                  {row.verdict === "passes" ? showRatio(row.ratio) : <b className={row.verdict === "fails" ? styles.fails : styles.doubtful}>{row.verdict === "fails" ? "▲" : "◆"} {showRatio(row.ratio)} of {row.needs}</b>}
-                  {twin && <b className={styles.doubtful}>◆ twin of {showPx(twin.sizePx)}</b>}
+                  {row.verdict === "passes" ? showRatio(row.ratio) : <b className={row.verdict === "fails" ? "fails" : "doubtful"}>{row.verdict === "fails" ? "▲" : "◆"} {showRatio(row.ratio)} of {row.needs}</b>}
+                  {twin && <b className="doubtful">◆ twin of {showPx(twin.sizePx)}</b>}
                 </span>
                 <span role="cell" className={styles.where}>
                   {row.selector} · {plural(row.places.length, "place")}

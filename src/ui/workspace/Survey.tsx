@@ -1,11 +1,11 @@
 "use client";
 
-import { useEffect, useRef } from "react";
-import type { Conditions } from "@/core";
-import type { PageView } from "@/engine/protocol";
+import { useCallback, useEffect, useRef } from "react";
+import type { SiteFont } from "@/engine/protocol";
 import { frameSandbox, showPage } from "@/preview/frame";
 import { layoutOf } from "@/preview/grounds";
 import { loadSiteFonts } from "@/preview/siteFonts";
+import { useAnswer } from "./answers";
 import { useEngine, useWorkspace } from "./context";
 import styles from "./Desk.module.css";
 
@@ -17,33 +17,17 @@ const calm = 1500;
 /** Lets the interface in between two pages. */
 const pause = () => new Promise((resolve) => setTimeout(resolve, 30));
 
-/** The same for pages that are laid out alike. */
-function fingerprint({ structure, sheets, overrides }: PageView, { width, height, scheme }: Conditions): string {
-  let hash = 0;
-  for (const { owner, media, text } of sheets) {
-    for (const part of [String(owner), media, text]) for (let at = 0; at < part.length; at += 1) hash = (Math.imul(hash, 31) + part.charCodeAt(at)) | 0;
-  }
-  return [structure, hash, width, height, scheme, JSON.stringify(overrides)].join(" ");
-}
-
 /** Loads the fonts of the site for its specimens. */
 export function SiteFonts() {
-  const engine = useEngine();
-  const files = useWorkspace((state) => state.files);
   const conditions = useWorkspace((state) => state.conditions);
-  const saving = useWorkspace((state) => state.save.kind === "saving");
   const fontsLoaded = useWorkspace((state) => state.fontsLoaded);
-  const known = useRef("");
+  const fonts = useAnswer(useCallback((engine) => engine.siteFonts(conditions), [conditions]));
+  const key = fonts && JSON.stringify(fonts);
   useEffect(() => {
-    if (saving) return;
-    void engine.siteFonts(conditions).then(async (fonts) => {
-      const key = JSON.stringify(fonts);
-      if (key === known.current) return;
-      known.current = key;
-      await loadSiteFonts(fonts);
-      fontsLoaded([...new Set(fonts.map(({ family }) => family))]);
-    });
-  }, [engine, files, conditions, saving, fontsLoaded]);
+    if (key === null) return;
+    const list = JSON.parse(key) as SiteFont[];
+    void loadSiteFonts(list).then(() => fontsLoaded([...new Set(list.map(({ family }) => family))]));
+  }, [key, fontsLoaded]);
   return null;
 }
 
@@ -51,8 +35,6 @@ export function SiteFonts() {
 export function Survey() {
   const engine = useEngine();
   const frame = useRef<HTMLIFrameElement>(null);
-  /** What each page looked like when it was laid out last. */
-  const prints = useRef(new Map<string, string>());
   const files = useWorkspace((state) => state.files);
   const conditions = useWorkspace((state) => state.conditions);
   const shown = useWorkspace((state) => state.page);
@@ -62,24 +44,19 @@ export function Survey() {
     if (saving) return;
     let current = true;
     const survey = async () => {
-      const pages = [...files.values()].filter(({ file, path }) => file.kind === "html" && path !== shown).map(({ path }) => path);
-      let news = false;
-      for (const path of pages.slice(0, mostPages)) {
+      const pages = (await engine.unlaidPages(conditions)).filter((path) => path !== shown).slice(0, mostPages);
+      for (const path of pages) {
         const view = await engine.page(path, conditions);
         if (!current || !frame.current) return;
-        const print = fingerprint(view, conditions);
-        if (prints.current.get(path) === print) continue;
         const page = await showPage(frame.current, view);
         if (!current) return;
         await page.document.fonts.ready;
         const layout = await layoutOf(page, view.places.map(({ index }) => index), () => current);
         if (!layout) return;
         await engine.layOut(path, view.structure, layout, conditions, []);
-        prints.current.set(path, print);
-        news = true;
         await pause();
       }
-      if (current && news) surveyed();
+      if (current && pages.length) surveyed();
     };
     const timer = setTimeout(() => void survey(), calm);
     return () => {

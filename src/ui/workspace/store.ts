@@ -45,8 +45,8 @@ export interface Workspace {
   unstyled: boolean;
   /** Families that come with the site and are loaded for specimens. */
   ownFamilies: readonly string[];
-  /** Counts the times that pages that are not shown were laid out. */
-  surveys: number;
+  /** Counts up whenever what the engine answers about the site may be another: a change, a layout, a font. */
+  edition: number;
 }
 
 /** Words picked inside a text. */
@@ -101,7 +101,7 @@ export type WorkspaceStore = ReturnType<typeof createWorkspace>;
 
 const initial: Workspace = {
   status: "loading", record: null, files: new Map(), redoable: 0, conditions: defaultConditions, summary: null, reading: null, page: null, view: null,
-  viewNumber: 0, picked: null, slip: null, reach: null, rehearsal: null, source: null, words: null, save: { kind: "saving" }, notice: null, unstyled: false, ownFamilies: [], surveys: 0,
+  viewNumber: 0, picked: null, slip: null, reach: null, rehearsal: null, source: null, words: null, save: { kind: "saving" }, notice: null, unstyled: false, ownFamilies: [], edition: 0,
 };
 
 export function createWorkspace(engine: Remote<Engine>) {
@@ -122,6 +122,9 @@ export function createWorkspace(engine: Remote<Engine>) {
         set({ record, redoable: 0, save: { kind: "saved", time: record.changed } });
       }
     };
+
+    /** What was asked about the site is asked anew. */
+    const renew = () => set({ edition: get().edition + 1 });
 
     const inTurn = <Result>(work: () => Promise<Result>): Promise<Result> => {
       const next = queue.then(work, work);
@@ -154,6 +157,7 @@ export function createWorkspace(engine: Remote<Engine>) {
 
     const afterChange = async (changes: readonly TextChange[]) => {
       await engine.commit([...changes]);
+      renew();
       const { page, view, conditions } = get();
       if (page && view) patchView(await engine.patch(page, view.structure, conditions));
       set({ rehearsal: null, reach: null, words: null });
@@ -180,6 +184,7 @@ export function createWorkspace(engine: Remote<Engine>) {
       }
       const { record, files, steps } = loaded;
       await engine.open(files.map(({ file }) => file));
+      renew();
       set({
         record,
         files: new Map(files.map((file) => [file.path, file])),
@@ -279,7 +284,9 @@ export function createWorkspace(engine: Remote<Engine>) {
         } catch (error) {
           return { family: "", changes: [], problem: (error as Error).message };
         }
-        return { family: checked.family, ...(await engine.addFont(path, bytes, checked.family)) };
+        const declared = await engine.addFont(path, bytes, checked.family);
+        renew();
+        return { family: checked.family, ...declared };
       },
 
       keepTrials: (row, values) => {
@@ -292,7 +299,7 @@ export function createWorkspace(engine: Remote<Engine>) {
       fontsLoaded: (ownFamilies) => set({ ownFamilies }),
 
       surveyed: () => {
-        set({ surveys: get().surveys + 1 });
+        renew();
         void refreshSummary();
       },
 
@@ -303,6 +310,7 @@ export function createWorkspace(engine: Remote<Engine>) {
         const places = await engine.layOut(page, structure, layout, conditions, rehearsal?.plan.changes ?? []);
         if (get().page !== page || get().rehearsal !== rehearsal || get().conditions !== conditions) return;
         if (rehearsal) return set({ rehearsal: { ...rehearsal, patch: { ...rehearsal.patch, places } } });
+        renew();
         if (get().view !== view) return;
         set({ view: { ...view, places } });
         await refreshSlip();

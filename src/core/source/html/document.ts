@@ -31,6 +31,21 @@ export interface TextNode {
   source: Span | null;
 }
 
+/** The words of an element's own text nodes, blanks folded. */
+export function ownWords(element: ElementNode): string {
+  return element.content.filter(isText).map(({ text }) => text).join(" ").replace(/\s+/g, " ").trim();
+}
+
+/** A selector for elements of a kind: the first class, or the tag. */
+export function plainSelector({ classes, tag }: ElementNode): string {
+  return classes[0] ? `.${classes[0]}` : tag;
+}
+
+/** The shortest selector people would know an element by: its id, its first class, or its tag. */
+export function shortSelector(element: ElementNode): string {
+  return element.id ? `#${element.id}` : plainSelector(element);
+}
+
 export interface ElementSource {
   startTag: Span;
   /** Null where the page leaves it out. */

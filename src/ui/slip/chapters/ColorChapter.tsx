@@ -1,17 +1,20 @@
 "use client";
 
-import { useEffect, useMemo, useState } from "react";
+import type { Remote } from "comlink";
+import { useCallback, useMemo } from "react";
 import {
   formatColor, ladder, nearestPassingGround, nearestPassingInk, notationOf, parseColor, ratioOn, showRatio,
   type Color, type ElementRef, type InkThere, type Need, type Notation, type Space, type StandsOn,
 } from "@/core";
-import type { SiteColor } from "@/engine/protocol";
+import type { Engine, SiteColor } from "@/engine/protocol";
+import { colorName } from "../../color/names";
 import { Channels } from "../../color/Channels";
-import { Ladder, type Track } from "../../color/Ladder";
+import { Ladder, type Rung, type Track } from "../../color/Ladder";
 import { Notations } from "../../color/Notations";
 import { Swatch } from "../../color/Swatch";
 import { plural } from "../../shared/numbers";
-import { useEngine, useWorkspace } from "../../workspace/context";
+import { useAnswer } from "../../workspace/answers";
+import { useWorkspace } from "../../workspace/context";
 import { Trials } from "../Trials";
 import type { ChapterProps } from "./types";
 import styles from "./Chapter.module.css";
@@ -25,33 +28,32 @@ interface Against {
   worst(color: Color): { ratio: number; needs: number } | null;
 }
 
+const none: readonly SiteColor[] = [];
 const black: Color = { space: "srgb", channels: [0, 0, 0], alpha: 1 };
 const mostTracks = 6;
 
 export function ColorChapter(props: ChapterProps) {
   const { row, slip, draft, places } = props;
-  const color = parseColor(draft.value) ?? parseColor(row.computed) ?? black;
+  const color = useMemo(() => parseColor(draft.value) ?? parseColor(row.computed) ?? black, [draft.value, row.computed]);
   const written = notationOf(row.written ?? "") ?? { notation: "hex" as Notation, options: {} };
-  const against = useAgainst(row.id === "ink", slip.ref, places, color);
-  const colors = useSiteColors();
+  const against = useAgainst(row.id === "ink", slip.ref, places);
+  const colors = useAnswer(askSiteColors) ?? none;
   const spell = (one: Color) => formatColor(one, written.notation === "name" ? "hex" : written.notation, written.options);
 
-  const found = against?.needs.length ? against.nearest(parseColor(row.computed) ?? black) : null;
-  const after = found && against!.worst(found.color);
-  const already = after && against!.worst(parseColor(row.computed) ?? black)!.ratio >= against!.worst(parseColor(row.computed) ?? black)!.needs;
-  const nearest = found && !already && {
+  const found = useMemo(() => against && nearestFor(against, parseColor(row.computed) ?? black), [against, row.computed]);
+  const nearest = found && {
     ...found,
     label: found.passes
-      ? `Write the nearest that passes: ${spell(found.color)}, ${showRatio(after!.ratio)}`
-      : `No lightness at this hue is enough everywhere. The best reaches ${showRatio(after!.ratio)} of ${after!.needs}.`,
+      ? `Write the nearest that passes: ${spell(found.color)}, ${showRatio(found.ratio)}`
+      : `No lightness at this hue is enough everywhere. The best reaches ${showRatio(found.ratio)} of ${found.needs}.`,
   };
   const space = spaceOf(written.notation);
-  const proposed = [...new Set([row.written ?? row.computed, ...(nearest && found.passes ? [spell(found.color)] : []), ...bestOf(colors, against)])];
+  const proposed = [...new Set([row.written ?? row.computed, ...(found?.passes ? [spell(found.color)] : []), ...bestOf(colors, against)])];
 
   return (
     <div className={styles.chapter}>
       <Ladder
-        color={color} tracks={against?.tracks ?? []} nearest={nearest || null}
+        color={color} tracks={against?.tracks ?? []} nearest={nearest}
         onTry={(one) => draft.attempt(spell(one))} onWrite={(one) => void draft.write(spell(one))} onPutBack={draft.putBack}
       />
       <Trials row={row} slip={slip} draft={draft} proposed={proposed.slice(0, 5)} figures={(value) => <Figure value={value} against={against} />} />
@@ -82,12 +84,20 @@ export function ColorChapter(props: ChapterProps) {
   );
 }
 
+/** The nearest colour that is enough everywhere, and what it comes to at worst; null where the colour is enough already. */
+function nearestFor({ nearest, worst }: Against, color: Color) {
+  const now = worst(color);
+  if (!now || now.ratio >= now.needs) return null;
+  const found = nearest(color);
+  return { ...found, ...worst(found.color)! };
+}
+
 function Figure({ value, against }: { value: string; against: Against | null }) {
   const color = parseColor(value);
   const worst = color && against?.worst(color);
   if (!worst) return null;
   const passes = worst.ratio >= worst.needs;
-  return <b className={passes ? undefined : styles.fails}>{passes ? showRatio(worst.ratio) : `▲ ${showRatio(worst.ratio)}`}</b>;
+  return <b className={passes ? undefined : "fails"}>{passes ? showRatio(worst.ratio) : `▲ ${showRatio(worst.ratio)}`}</b>;
 }
 
 /** The site's own colours that are enough, those most used first. */
@@ -103,62 +113,46 @@ function spaceOf(notation: Notation): Space {
   return notation === "hex" || notation === "name" || notation === "rgb" || notation.startsWith("xyz") ? "srgb" : (notation as Space);
 }
 
-function useSiteColors(): readonly SiteColor[] {
-  const engine = useEngine();
-  const slip = useWorkspace((state) => state.slip);
-  const [colors, setColors] = useState<readonly SiteColor[]>([]);
-  useEffect(() => {
-    let current = true;
-    void engine.siteColors().then((found) => current && setColors(found));
-    return () => {
-      current = false;
-    };
-  }, [engine, slip]);
-  return colors;
-}
+const askSiteColors = (engine: Remote<Engine>) => engine.siteColors();
 
-/** The grounds of an ink, or the inks on a ground, asked anew whenever the picked text changes. */
-function useAgainst(isInk: boolean, picked: ElementRef, places: readonly ElementRef[], color: Color): Against | null {
-  const engine = useEngine();
+/** The grounds of an ink, or the inks on a ground. */
+function useAgainst(isInk: boolean, { page, index }: ElementRef, places: readonly ElementRef[]): Against | null {
   const conditions = useWorkspace((state) => state.conditions);
-  const slip = useWorkspace((state) => state.slip);
-  const [found, setFound] = useState<{ grounds: StandsOn[] } | { inks: InkThere[] } | null>(null);
-  useEffect(() => {
-    let current = true;
-    const asked = isInk ? engine.grounds(picked, places, conditions).then((grounds) => ({ grounds })) : engine.inks(picked, conditions).then((inks) => ({ inks }));
-    void asked.then((result) => current && setFound(result));
-    return () => {
-      current = false;
-    };
-  }, [engine, isInk, picked, places, conditions, slip]);
-  return useMemo(() => (found === null ? null : "grounds" in found ? againstGrounds(found.grounds, color) : againstInks(found.inks, color)), [found, color]);
+  const found = useAnswer(
+    useCallback(
+      async (engine) => {
+        const picked = { page, index };
+        return isInk ? ({ of: "ink", grounds: await engine.grounds(picked, places, conditions) } as const) : ({ of: "ground", inks: await engine.inks(picked, conditions) } as const);
+      },
+      [isInk, page, index, places, conditions],
+    ),
+  );
+  return useMemo(() => (found === null ? null : found.of === "ink" ? againstGrounds(found.grounds) : againstInks(found.inks)), [found]);
 }
 
-function againstGrounds(grounds: readonly StandsOn[], color: Color): Against {
+function againstGrounds(grounds: readonly StandsOn[]): Against {
   const needs = grounds.flatMap((ground) => ground.needs);
   const sorted = [...grounds].sort((a, b) => a.ratio - b.ratio);
-  const lowest = (ground: StandsOn, ink: Color) => Math.min(...ground.needs.map((need) => ratioOn(ink, need)));
   return {
     needs,
     nearest: (ink) => nearestPassingInk(ink, needs),
     worst: (ink) => worstOf(needs.map((need) => ({ ratio: ratioOn(ink, need), needs: need.needs }))),
     tracks: sorted.slice(0, mostTracks).map((ground): Track => {
-      const now = lowest(ground, color);
+      const lowest = (ink: Color) => Math.min(...ground.needs.map((need) => ratioOn(ink, need)));
       const need = ground.needs[0]!.needs;
       return {
         key: `${ground.name} ${ground.css} ${need}`,
-        label: `on ${ground.range ? ground.name : `${nameOf(ground.css)}, ${ground.name}`} · ${plural(ground.places.length, "place")} · needs ${need}${ground.certain ? "" : " · not certain"}`,
-        now: showRatio(now),
-        passes: now >= need,
-        enough: (one) => lowest(ground, one) >= need,
-        rungs: rungsOf(ground, color),
+        label: `on ${ground.range ? ground.name : `${colorName(ground.css)}, ${ground.name}`} · ${plural(ground.places.length, "place")} · needs ${need}${ground.certain ? "" : " · not certain"}`,
+        ratio: lowest,
+        enough: (ink) => lowest(ink) >= need,
+        rungs: (ink) => rungsOf(ground, ink),
       };
     }),
   };
 }
 
 /** On a ground that varies a ratio counts where it is reached on all of it. */
-function rungsOf(ground: StandsOn, color: Color): Track["rungs"] {
+function rungsOf(ground: StandsOn, color: Color): Rung[] {
   const all = ground.needs.map((need) => ladder(color, need));
   return all[0]!.flatMap(({ ratio, side }) => {
     const same = all.map((rungs) => rungs.find((rung) => rung.ratio === ratio && rung.side === side));
@@ -168,36 +162,25 @@ function rungsOf(ground: StandsOn, color: Color): Track["rungs"] {
   });
 }
 
-function againstInks(inks: readonly InkThere[], color: Color): Against {
+function againstInks(inks: readonly InkThere[]): Against {
   const needs = inks.map((ink): Need => ({ color: parseColor(ink.css)!, needs: ink.needs }));
   const ratioWith = (ground: Color, need: Need) => ratioOn(need.color, { color: { ...ground, alpha: 1 } });
   return {
     needs,
     nearest: (ground) => nearestPassingGround(ground, needs),
     worst: (ground) => worstOf(needs.map((need) => ({ ratio: ratioWith(ground, need), needs: need.needs }))),
-    tracks: inks.slice(0, mostTracks).map((ink, at): Track => {
-      const now = ratioWith(color, needs[at]!);
-      return {
-        key: `${ink.css} ${ink.needs}`,
-        label: `under ${nameOf(ink.css)}, ${ink.role.toLowerCase()} · ${plural(ink.places.length, "place")} · needs ${ink.needs}`,
-        now: showRatio(now),
-        passes: now >= ink.needs,
-        enough: (one) => ratioWith(one, needs[at]!) >= ink.needs,
-        rungs: [],
-      };
-    }),
+    tracks: inks.slice(0, mostTracks).map((ink, at): Track => ({
+      key: `${ink.css} ${ink.needs}`,
+      label: `under ${colorName(ink.css)}, ${ink.role.toLowerCase()} · ${plural(ink.places.length, "place")} · needs ${ink.needs}`,
+      ratio: (ground) => ratioWith(ground, needs[at]!),
+      enough: (ground) => ratioWith(ground, needs[at]!) >= ink.needs,
+      rungs: () => [],
+    })),
   };
 }
 
 function worstOf(list: readonly { ratio: number; needs: number }[]): { ratio: number; needs: number } | null {
   return list.reduce<{ ratio: number; needs: number } | null>((worst, one) => (worst && worst.ratio / worst.needs <= one.ratio / one.needs ? worst : one), null);
-}
-
-function nameOf(css: string): string {
-  const color = parseColor(css);
-  if (!color) return css;
-  const hex = formatColor(color, "hex", { short: true });
-  return hex === "#fff" ? "white" : hex === "#000" ? "black" : hex;
 }
 
 interface EyeDropperLike {

@@ -25,7 +25,7 @@ export function LeadingChapter({ row, slip, draft, places, shown }: ChapterProps
   return (
     <div className={styles.chapter}>
       <Spellings label="The same leading in other units" texts={[plain, `${showNumber(ratio, 3)}em`, `${showPx(px)}px`, `${showNumber(ratio * 100, 1)}%`]} draft={draft} />
-      <p className={styles.note}>
+      <p className="quiet">
         {leading === null ? "The font decides: " : ""}
         {showPx(px)} px, {plain} of the size.
         {needed !== null && (ratio < needed - 0.005

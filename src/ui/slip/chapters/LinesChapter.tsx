@@ -1,10 +1,11 @@
 "use client";
 
 import { Checkbox, Input, Select } from "antd";
-import { useEffect, useState } from "react";
-import { contrastRatio, parseColor, showRatio, type ElementRef, type Slip } from "@/core";
+import { useCallback } from "react";
+import { showRatio, type LinkState, type Slip } from "@/core";
 import { Swatch } from "../../color/Swatch";
-import { useEngine, useWorkspace } from "../../workspace/context";
+import { useAnswer } from "../../workspace/answers";
+import { useWorkspace } from "../../workspace/context";
 import { Doubt } from "./parts";
 import type { ChapterProps } from "./types";
 import styles from "./Chapter.module.css";
@@ -62,63 +63,39 @@ export function LinesChapter({ row, slip, draft }: ChapterProps) {
       </div>
       {dangling && <Doubt label="Write underline" onMend={() => void draft.write(written({ ...parts, lines: ["underline"] }))}>A colour, style or thickness does nothing without a line.</Doubt>}
       {onlyOver && offset && offset.computed !== "auto" && <Doubt>`text-underline-offset` moves only lines under the text.</Doubt>}
-      {draft.tried && <p className={styles.note}>The shorthand sets line, style, colour and thickness; what it does not name goes back to the usual.</p>}
+      {draft.tried && <p className="quiet">The shorthand sets line, style, colour and thickness; what it does not name goes back to the usual.</p>}
       {slip.selector.startsWith("a") && <States slip={slip} />}
     </div>
   );
 }
 
-const states = [["", "at rest"], ["visited", "visited"], ["hover", "hover"], ["focus", "focus"], ["active", "active"]] as const;
+const stateNames: Readonly<Record<LinkState, string>> = { rest: "at rest", visited: "visited", hover: "hover", focus: "focus", active: "active" };
 
 /** The link in all its states side by side; a click looks at it in that state, and edits then go to its rule. */
-function States({ slip }: { slip: Slip }) {
-  const engine = useEngine();
+function States({ slip: { ref, text } }: { slip: Slip }) {
   const conditions = useWorkspace((state) => state.conditions);
   const setConditions = useWorkspace((state) => state.setConditions);
-  const [slips, setSlips] = useState<readonly (Slip | null)[]>([]);
-  const [around, setAround] = useState<Slip | null>(null);
-  useEffect(() => {
-    let current = true;
-    const forced = (state: string) => ({ ...conditions, forced: state ? { [slip.ref.page]: { [slip.ref.index]: [state] } } : {} });
-    void (async () => {
-      const found = await Promise.all(states.map(([state]) => engine.slip(slip.ref, forced(state))));
-      const parent = await engine.parentOf(slip.ref);
-      const outside = parent === null ? null : await engine.slip({ page: slip.ref.page, index: parent } satisfies ElementRef, forced(""));
-      if (!current) return;
-      setSlips(found);
-      setAround(outside);
-    })();
-    return () => {
-      current = false;
-    };
-  }, [engine, conditions, slip]);
-  const now = conditions.forced[slip.ref.page]?.[slip.ref.index]?.at(-1) ?? "";
-  const look = (state: string) => void setConditions({ forced: state ? { [slip.ref.page]: { [slip.ref.index]: [state] } } : {} });
-  const [rest] = slips;
-  const difference = rest && around ? contrastRatio(parseColor(rest.ink)!, parseColor(around.ink)!) : null;
-  const hasLine = rest?.rows.find(({ id }) => id === "lines")?.computed !== "none";
+  const { page, index } = ref;
+  const looks = useAnswer(useCallback((engine) => engine.linkLooks({ page, index }, conditions), [page, index, conditions]));
+  const now = conditions.forced[page]?.[index]?.at(-1) ?? "rest";
+  const look = (state: LinkState) => void setConditions({ forced: state === "rest" ? {} : { [page]: { [index]: [state] } } });
   return (
     <>
       <div className={styles.states} role="group" aria-label="States of the link">
-        {states.map(([state, label], at) => {
-          const one = slips[at];
-          return (
-            <button key={label} type="button" aria-pressed={state === now} onClick={() => look(state)}>
-              <span style={{ background: one?.ground.css }}>
-                <span style={one ? { color: one.ink, textDecoration: one.rows.find(({ id }) => id === "lines")?.written ?? "none" } : undefined}>{slip.text.slice(0, 16)}</span>
-              </span>
-              <b>{label}</b>
-              {one && (
-                <i>
-                  <Swatch css={one.ink} size={10} /> {showRatio(one.ratio)}
-                </i>
-              )}
-            </button>
-          );
-        })}
+        {looks?.states.map(({ state, ink, ground, ratio, lines }) => (
+          <button key={state} type="button" aria-pressed={state === now} onClick={() => look(state)}>
+            <span style={{ background: ground }}>
+              <span style={{ color: ink, textDecoration: lines }}>{text.slice(0, 16)}</span>
+            </span>
+            <b>{stateNames[state]}</b>
+            <i>
+              <Swatch css={ink} size={10} /> {showRatio(ratio)}
+            </i>
+          </button>
+        ))}
       </div>
-      {difference !== null && !hasLine && difference < 3 && (
-        <Doubt>Only its colour tells this link from the text around it, and the two differ by {showRatio(difference)} to 1: 3 is needed, or a line (WCAG 2.2, 1.4.1).</Doubt>
+      {looks?.tellsApart && looks.tellsApart < 3 && (
+        <Doubt>Only its colour tells this link from the text around it, and the two differ by {showRatio(looks.tellsApart)} to 1: 3 is needed, or a line (WCAG 2.2, 1.4.1).</Doubt>
       )}
     </>
   );

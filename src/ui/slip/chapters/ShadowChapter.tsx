@@ -20,7 +20,7 @@ export function ShadowChapter({ row, slip, draft }: ChapterProps) {
       {row.id === "shadow" && <Layers draft={draft} value={value} />}
       <Trials row={row} slip={slip} draft={draft} proposed={[...new Set([row.written ?? row.computed, ...trials[row.id]!])].slice(0, 5)} figures={() => null} />
       {row.id === "opacity" && Number.parseFloat(value) < 1 && <Doubt>Opacity fades the ink towards what lies behind it, and everything inside with it. A lighter ink says the same and leaves the rest alone.</Doubt>}
-      {row.id === "shadow" && value !== "none" && <p className={styles.note}>Contrast is counted without the shadow.</p>}
+      {row.id === "shadow" && value !== "none" && <p className="quiet">Contrast is counted without the shadow.</p>}
     </div>
   );
 }

@@ -2,9 +2,10 @@
 
 import { roomOf } from "@/preview/measure";
 import { InputNumber } from "antd";
-import { useEffect, useState } from "react";
+import { useState } from "react";
 import { fluidSize, neededRatio, sizeIn, sizeUnits, unitOf, type SizeUnit } from "@/core";
-import { useEngine, useWorkspace } from "../../workspace/context";
+import { useStyleTable } from "../../workspace/answers";
+import { useWorkspace } from "../../workspace/context";
 import { showNumber, showPx } from "../../shared/numbers";
 import { Trials } from "../Trials";
 import { useSetting } from "../useSetting";
@@ -17,7 +18,8 @@ const steps = [0.8, 0.9, 1, 1.15, 1.33];
 export function SizeChapter({ row, slip, draft, places, shown }: ChapterProps) {
   const setting = useSetting(slip, places, "font-size");
   const conditions = useWorkspace((state) => state.conditions);
-  const sizes = useSiteSizes();
+  const table = useStyleTable();
+  const sizes = [...new Set((table ?? []).map(({ sizePx }) => Math.round(sizePx * 100) / 100))].sort((a, b) => a - b);
   if (!setting) return null;
   const basis = { parent: setting.parent, root: setting.root, width: conditions.width };
   const unit: SizeUnit = unitOf(row.written ?? "") ?? "px";
@@ -53,21 +55,6 @@ export function SizeChapter({ row, slip, draft, places, shown }: ChapterProps) {
   );
 }
 
-/** Every size the site uses, smallest first, px. */
-function useSiteSizes(): readonly number[] {
-  const engine = useEngine();
-  const conditions = useWorkspace((state) => state.conditions);
-  const [sizes, setSizes] = useState<readonly number[]>([]);
-  useEffect(() => {
-    let current = true;
-    void engine.textStyles(conditions).then((found) => current && setSizes([...new Set(found.map(({ sizePx }) => Math.round(sizePx * 100) / 100))].sort((a, b) => a - b)));
-    return () => {
-      current = false;
-    };
-  }, [engine, conditions]);
-  return sizes;
-}
-
 const per = { px: () => 1, rem: (basis: Basis) => basis.root, em: (basis: Basis) => basis.parent, "%": (basis: Basis) => basis.parent / 100, pt: () => 96 / 72, vw: (basis: Basis) => basis.width / 100 };
 
 interface Basis {
@@ -96,7 +83,7 @@ function Fluid({ now, root, onTry, onWrite }: { now: number; root: number; onTry
       {fluid ? (
         <>
           <code>{fluid.text}</code>
-          <p className={styles.note}>
+          <p className="quiet">
             Between the two it is {showNumber(fluid.base, 2)} px {fluid.slope < 0 ? "less" : "and"} {showNumber(Math.abs(fluid.slope) * 100, 2)} px for every 100 px of width. At 800 px: {showPx(Math.min(Math.max(fluid.base + fluid.slope * 800, Math.min(values.small, values.large)), Math.max(values.small, values.large)))} px.
           </p>
           <span className={styles.actions}>
@@ -109,7 +96,7 @@ function Fluid({ now, root, onTry, onWrite }: { now: number; root: number; onTry
           </span>
         </>
       ) : (
-        <p className={styles.fails}>The two widths are the same.</p>
+        <p className="fails">The two widths are the same.</p>
       )}
     </div>
   );

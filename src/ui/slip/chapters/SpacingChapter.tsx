@@ -40,7 +40,7 @@ export function SpacingChapter({ row, slip, draft, places, shown }: ChapterProps
         <Spellings label="The same in other units" texts={[`${showNumber(px, 2)}px`, `${showNumber(px / size, 3)}em`]} draft={draft} />
       )}
       {isMargin && (
-        <p className={styles.note}>
+        <p className="quiet">
           {showNumber(px, 2)} px, {showNumber(px / size, 2)} of the size, {showNumber(px / (leading ?? size * 1.2), 2)} lines.
         </p>
       )}
@@ -56,7 +56,7 @@ export function SpacingChapter({ row, slip, draft, places, shown }: ChapterProps
         <Doubt>Justified lines of {lines.longest} characters tear holes without hyphens.</Doubt>
       )}
       {row.id === "alignment" && value === "center" && lines && lines.lines > 3 && <Doubt>Centred over {lines.lines} lines: every line starts somewhere else.</Doubt>}
-      {row.id === "hyphens" && value === "auto" && <p className={styles.note}>The page has to say its language for this to work.</p>}
+      {row.id === "hyphens" && value === "auto" && <p className="quiet">The page has to say its language for this to work.</p>}
       {(row.id === "offset" || row.id === "position") && !computed("lines").includes("underline") && <Doubt>It moves only lines under the text, and there is none here.</Doubt>}
       <Outcomes setting={setting} />
     </div>

@@ -2,13 +2,14 @@
 
 import { roomOf } from "@/preview/measure";
 import { AutoComplete } from "antd";
-import { useEffect, useState } from "react";
-import { platformFaces, platforms, stackFaults, stackMembers, writeStack } from "@/core";
+import { useState } from "react";
+import { platformFaces, platforms, stackFaults, stackMembers, writeStack, type StyleRow } from "@/core";
 import { memberHere } from "@/preview/present";
 import { specimenStack } from "@/preview/siteFonts";
 import { Prose } from "../../shared/Prose";
 import { showNumber } from "../../shared/numbers";
-import { useEngine, useWorkspace } from "../../workspace/context";
+import { useStyleTable } from "../../workspace/answers";
+import { useWorkspace } from "../../workspace/context";
 import { Trials } from "../Trials";
 import { useSetting } from "../useSetting";
 import { Doubt } from "./parts";
@@ -21,7 +22,7 @@ const genericNames = ["serif", "sans-serif", "monospace", "system-ui", "cursive"
 export function StackChapter({ row, slip, draft, places, shown }: ChapterProps) {
   const setting = useSetting(slip, places, "font-family");
   const own = useWorkspace((state) => state.ownFamilies);
-  const stacks = useSiteStacks();
+  const stacks = stacksOf(useStyleTable() ?? []);
   const [typed, setTyped] = useState("");
   const [dragged, setDragged] = useState<number | null>(null);
   const members = stackMembers(draft.value || row.computed) ?? [];
@@ -115,7 +116,7 @@ export function StackChapter({ row, slip, draft, places, shown }: ChapterProps) 
         </Doubt>
       ))}
       {setting?.stack && !draft.tried && (
-        <p className={styles.note}>
+        <p className="quiet">
           {setting.stack.readers.map(({ label, face }) => `${label}: ${face}`).join(" · ")}
         </p>
       )}
@@ -124,21 +125,9 @@ export function StackChapter({ row, slip, draft, places, shown }: ChapterProps) 
   );
 }
 
-/** The stacks the site uses, most places first. */
-function useSiteStacks(): readonly string[] {
-  const engine = useEngine();
-  const conditions = useWorkspace((state) => state.conditions);
-  const [stacks, setStacks] = useState<readonly string[]>([]);
-  useEffect(() => {
-    let current = true;
-    void engine.textStyles(conditions).then((found) => {
-      const uses = new Map<string, number>();
-      for (const { stack, places } of found) uses.set(stack, (uses.get(stack) ?? 0) + places.length);
-      if (current) setStacks([...uses].sort((a, b) => b[1] - a[1]).map(([stack]) => stack));
-    });
-    return () => {
-      current = false;
-    };
-  }, [engine, conditions]);
-  return stacks;
+/** The stacks the site uses as they come out, most places first. */
+function stacksOf(table: readonly StyleRow[]): string[] {
+  const uses = new Map<string, number>();
+  for (const { stack, places } of table) uses.set(stack, (uses.get(stack) ?? 0) + places.length);
+  return [...uses].sort((a, b) => b[1] - a[1]).map(([stack]) => stack);
 }

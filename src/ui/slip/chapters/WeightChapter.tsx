@@ -48,7 +48,7 @@ export function WeightChapter({ row, slip, draft, places, shown }: ChapterProps)
                   {member.weights.length ? member.weights.map(([from, to]) => (from === to ? from : `${from} to ${to}`)).join(", ") : "not known"}
                   {member.axes.length > 0 && `; axes ${member.axes.map(({ tag, min, max }) => `${tag} ${min} to ${max}`).join(", ")}`}
                 </td>
-                <td className={(row.id === "weight" && faked) || (row.id === "style" && member.italic === false) || (row.id === "caps" && member.smallCaps === false) ? styles.doubtful : undefined}>
+                <td className={(row.id === "weight" && faked) || (row.id === "style" && member.italic === false) || (row.id === "caps" && member.smallCaps === false) ? "doubtful" : undefined}>
                   {row.id === "weight" && (taken === null ? "not known" : faked ? "◆ made up from " + taken : taken === asked ? "real" : `takes ${taken}`)}
                   {row.id === "style" && (member.italic === null ? "not known" : member.italic ? "real" : "◆ made up by slanting")}
                   {row.id === "caps" && (member.smallCaps === null ? "not known" : member.smallCaps ? "real" : "◆ made up by scaling")}

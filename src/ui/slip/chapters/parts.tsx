@@ -22,7 +22,7 @@ export function Spellings({ label, texts, draft }: { label: string; texts: reado
 export function Outcomes({ setting }: { setting: Setting | null }) {
   if (!setting || setting.outcomes.length < 2) return null;
   return (
-    <p className={styles.note}>
+    <p className="quiet">
       It does not come out the same everywhere: {setting.outcomes.slice(0, 6).map(({ value, places }) => `${value} in ${plural(places.length, "place")}`).join(", ")}
       {setting.outcomes.length > 6 && " and more"}.
     </p>
@@ -32,7 +32,7 @@ export function Outcomes({ setting }: { setting: Setting | null }) {
 /** Something doubtful about a value, with a way to mend it. */
 export function Doubt({ children, label, onMend }: { children: React.ReactNode; label?: string; onMend?(): void }) {
   return (
-    <p className={styles.doubt}>
+    <p className="doubtful">
       ◆ {children}{" "}
       {onMend && (
         <button type="button" className="text-button" onClick={onMend}>

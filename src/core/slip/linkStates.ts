@@ -1,0 +1,48 @@
+/** A link in each of its states, and how it is told from the text around it (WCAG 2.2, 1.4.1). */
+import type { Conditions } from "../cascade/conditions";
+import { styledPage } from "../cascade/styledPages";
+import { computedValue } from "../cascade/styles";
+import { contrastRatio } from "../color/contrast";
+import { cssColor } from "../color/format";
+import type { ElementRef } from "../edits/types";
+import { ownWords } from "../source/html/document";
+import { textFile, type Site } from "../source/site";
+import { legibilityOn, type Layouts } from "../textStyles";
+
+const linkStates = ["rest", "visited", "hover", "focus", "active"] as const;
+/** At rest, or forced. */
+export type LinkState = (typeof linkStates)[number];
+
+export interface LinkLook {
+  state: LinkState;
+  ink: string;
+  ground: string;
+  ratio: number;
+  /** As the `text-decoration` shorthand has it, computed. */
+  lines: string;
+}
+
+export interface LinkLooks {
+  states: LinkLook[];
+  /** Ratio of its ink at rest to that of the words around it; null where it has a line, or no words around it. */
+  tellsApart: number | null;
+}
+
+/** Null for an element that is not there. */
+export function linkLooks(site: Site, { page: path, index }: ElementRef, conditions: Conditions, layouts: Layouts): LinkLooks | null {
+  const file = textFile(site, path);
+  if (file?.kind !== "html") return null;
+  const looks = linkStates.map((state) => {
+    const page = styledPage(site, file, { ...conditions, forced: state === "rest" ? {} : { [path]: { [index]: [state] } } });
+    const style = page.styles[index];
+    if (!style) return null;
+    const { ink, ground, ratio } = legibilityOn(page, style, layouts);
+    const lines = ["line", "style", "color", "thickness"].map((part) => computedValue(style, `text-decoration-${part}`)).join(" ");
+    const { parent } = style;
+    const around = parent && ownWords(parent.element) ? legibilityOn(page, parent, layouts).ink : null;
+    const tellsApart = around && computedValue(style, "text-decoration-line") === "none" ? contrastRatio(ink, around) : null;
+    return { look: { state, ink: cssColor(ink), ground: cssColor(ground.color), ratio, lines }, tellsApart };
+  });
+  const found = looks.filter((one) => one !== null);
+  return found[0] ? { states: found.map(({ look }) => look), tellsApart: found[0].tellsApart } : null;
+}
