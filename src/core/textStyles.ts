@@ -7,7 +7,7 @@ import type { ElementRef } from "./edits/types";
 
 /** The properties that make one setting of text differ from another. */
 export const textStyleProperties = [
-  "font-family", "font-size", "font-weight", "font-style", "font-stretch", "font-variant-caps", "line-height", "letter-spacing",
+  "font-family", "font-size", "font-weight", "font-style", "font-stretch", "font-variant-caps", "font-variation-settings", "line-height", "letter-spacing",
   "word-spacing", "text-transform", "text-align", "text-indent", "text-decoration-line", "text-decoration-style", "text-decoration-color",
   "text-decoration-thickness", "text-underline-offset", "text-shadow", "opacity",
 ] as const;

@@ -1,6 +1,6 @@
 /** What the interface can ask of the core in its worker. All of it is plain data. */
 import type {
-  ColorSpot, Conditions, Edit, ElementRef, Finding, InkThere, Judged, LinkLooks, Override, PageLayout, Palette, Plan, SafeDocument, SafeSheet, Setting, Slip, StackUse, StandsOn, StoredFile, StyleRow, TextChange, Verdict,
+  ColorSpot, Conditions, Edit, ElementRef, Finding, InkThere, Judged, LinkLooks, Override, PageLayout, Palette, Plan, SafeDocument, SafeSheet, Setting, Slip, StackUse, StandsOn, StoredFile, StyleRow, Target, TextChange, TrialContrast, Verdict,
 } from "@/core";
 
 export interface PageSummary {
@@ -111,6 +111,12 @@ export interface Engine {
   restack(stack: string, instead: string): Promise<{ changes: TextChange[]; problem: string | null }>;
   nameStack(stack: string, name: string): Promise<{ changes: TextChange[]; problem: string | null }>;
   styleTable(conditions: Conditions): Promise<StyleRow[]>;
+  /** The contrast of the picked text with values that are only tried. */
+  trialContrasts(picked: ElementRef, target: Target, property: string, values: readonly string[], conditions: Conditions): Promise<(TrialContrast | null)[]>;
+  /** Declarations given to texts, as edits, each where the text has that property from; the problem when they cannot be given. */
+  editsOn(texts: readonly { ref: ElementRef; declarations: readonly (readonly [property: string, value: string])[] }[], conditions: Conditions): Promise<{ edits: Edit[]; problem: string | null }>;
+  /** A page as it would look with changes and under other conditions, to be measured out of sight. */
+  variant(path: string, changes: TextChange[], conditions: Conditions): Promise<PageView>;
   /** Several edits as one; the problem when one of them cannot be made. */
   combine(edits: Edit[]): Promise<{ changes: TextChange[]; problem: string | null }>;
   /** Sizes of texts at several widths of the window, px, a list a text. */

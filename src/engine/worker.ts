@@ -1,10 +1,12 @@
 /** The core in a web worker. It holds the site; the interface asks and shows. */
 import { expose } from "comlink";
 import {
-  changeSite, colorSpots, combine, completions, computedValue, defaultConditions, definedProperties, documentOf, EditError, findingsFor, FontError, fontFaceFor, fontSizeOf, forcedStatesOf, groundsUnder, ignoredMessage, inksOn, isPlace,
-  judgeChange, legibilityOn, linkLooks, matchFallback, nameColor, nameStack, overridesFor, pagesOf, paletteOf, planSteps, positionAt, readFontFile, reports, restack, rewritingFor, roleName,
-  ruleAround, safeDocument, safeSheets, settingOf, sheetsOf, shortSelector, siteOf, sizesAt, slipFor, stackTable, styledPage, textFile, textStyleKey, textStyleTable, type AddressOf, type
-  Conditions, type KnownPage, type Layouts, type PageLayout, type SafeDocument, type Site, type StyledPage, type TextChange, type TextFile,
+  changeSite, colorSpots, combine, completions, computedValue, defaultConditions, definedProperties, documentOf, EditError, editsOn, findingsFor,
+  FontError, fontFaceFor, fontSizeOf, forcedStatesOf, groundsUnder, ignoredMessage, inksOn, isPlace, judgeChange, legibilityOn, linkLooks,
+  matchFallback, nameColor, nameStack, overridesFor, pagesOf, paletteOf, planSteps, positionAt, readFontFile, reports, restack, rewritingFor,
+  roleName, ruleAround, safeDocument, safeSheets, settingOf, sheetsOf, shortSelector, siteOf, sizesAt, slipFor, stackTable, styledPage, textFile,
+  textStyleKey, textStyleTable, trialContrasts, type   Conditions, type AddressOf, type KnownPage, type Layouts, type PageLayout, type SafeDocument,
+  type Site, type StyledPage, type TextChange, type TextFile,
 } from "@/core";
 import type { Engine, PagePatch, PageView, PlaceView, SiteColor, SiteFont, SiteSummary } from "./protocol";
 
@@ -51,12 +53,13 @@ function knownLayouts(): Layouts {
   return Object.fromEntries([...layouts].map(([path, { layout }]) => [path, layout]));
 }
 
-/** Forgets the layout of a page that has got other elements. */
-function checkLayout(path: string, structure: string): void {
-  if (layouts.get(path) && layouts.get(path)!.structure !== structure) layouts.delete(path);
+/** The layout of a page, if it is of the page with this structure. */
+function layoutFor(path: string, structure: string): Layouts {
+  const known = layouts.get(path);
+  return known?.structure === structure ? { [path]: known.layout } : {};
 }
 
-function placesOf(page: StyledPage, of: Site, from: Layouts = knownLayouts()): PlaceView[] {
+function placesOf(page: StyledPage, of: Site, from: Layouts): PlaceView[] {
   const { conditions } = page;
   // Texts whose size is the same for every reader.
   const usual = conditions.rootSize === defaultConditions.rootSize ? null : styledPage(of, page.file, { ...conditions, rootSize: defaultConditions.rootSize });
@@ -69,15 +72,19 @@ function placesOf(page: StyledPage, of: Site, from: Layouts = knownLayouts()): P
   });
 }
 
-function viewOf(from: Site, path: string, conditions: Conditions): PageView {
+/** @param kept whether it is the page as it is shown from now on */
+function viewOf(from: Site, path: string, conditions: Conditions, kept = from === site): PageView {
   const page = pageOf(from, path, conditions);
   const known = documentOfPage(from, page);
-  checkLayout(path, known.structure);
-  if (from === site) shown.set(path, page);
+  if (kept) {
+    // A page that has got other elements has to be laid out anew.
+    if (layouts.get(path)?.structure !== known.structure) layouts.delete(path);
+    shown.set(path, page);
+  }
   return {
     ...known,
     sheets: safeSheets(from, page.file, rewritingFor(conditions, path), addressOf),
-    places: placesOf(page, from),
+    places: placesOf(page, from, layoutFor(path, known.structure)),
     overrides: overridesFor(page),
     states: [...forcedStatesOf(page.document, conditions)].map(([index, names]) => [index, [...names].join(" ")]),
   };
@@ -115,14 +122,19 @@ function patchOf(from: Site, path: string, structure: string, conditions: Condit
   return { ...view, document: view.structure === structure ? null : view.document };
 }
 
-/** Changes, or why they cannot be made. */
-function attempt(make: () => TextChange[]): { changes: TextChange[]; problem: string | null } {
+/** What was made, or why it cannot be. */
+function attempt<Made>(make: () => Made): { made: Made | null; problem: string | null } {
   try {
-    return { changes: make(), problem: null };
+    return { made: make(), problem: null };
   } catch (error) {
-    if (error instanceof EditError || error instanceof RangeError) return { changes: [], problem: error.message };
+    if (error instanceof EditError || error instanceof RangeError) return { made: null, problem: error.message };
     throw error;
   }
+}
+
+function changesOf(make: () => TextChange[]): { changes: TextChange[]; problem: string | null } {
+  const { made, problem } = attempt(make);
+  return { changes: made ?? [], problem };
 }
 
 const engine: Engine = {
@@ -191,7 +203,16 @@ const engine: Engine = {
 
   styleTable: async (conditions) => textStyleTable(site, conditions, knownLayouts()),
 
-  combine: async (edits) => attempt(() => combine(site, edits)),
+  trialContrasts: async (picked, target, property, values, conditions) => trialContrasts(site, picked, target, property, values, conditions, knownLayouts()),
+
+  editsOn: async (texts, conditions) => {
+    const { made, problem } = attempt(() => texts.flatMap(({ ref, declarations }) => editsOn(site, ref, declarations, conditions)));
+    return { edits: made ?? [], problem };
+  },
+
+  variant: async (path, changes, conditions) => viewOf(changeSite(site, changes), path, conditions, false),
+
+  combine: async (edits) => changesOf(() => combine(site, edits)),
 
   sizesAt: async (refs, widths, conditions) => {
     // Width by width, so that each page is styled once for each.
@@ -199,11 +220,11 @@ const engine: Engine = {
     return refs.map((_, at) => columns.map((column) => column[at]!));
   },
 
-  nameColor: async (spots, name) => attempt(() => nameColor(site, spots, name, definedProperties(site))),
+  nameColor: async (spots, name) => changesOf(() => nameColor(site, spots, name, definedProperties(site))),
 
   stacks: async (conditions) => stackTable(site, conditions),
 
-  matchFallback: async (stack, fallback, conditions) => attempt(() => matchFallback(site, stack, fallback, conditions)),
+  matchFallback: async (stack, fallback, conditions) => changesOf(() => matchFallback(site, stack, fallback, conditions)),
 
   checkFont: async (bytes) => {
     try {
@@ -217,12 +238,12 @@ const engine: Engine = {
 
   addFont: async (path, bytes, family) => {
     site = siteOf([...site.files.values(), { kind: "other", path, bytes }]);
-    return attempt(() => fontFaceFor(site, path, readFontFile(bytes), family));
+    return changesOf(() => fontFaceFor(site, path, readFontFile(bytes), family));
   },
 
-  restack: async (stack, instead) => attempt(() => restack(site, stack, instead)),
+  restack: async (stack, instead) => changesOf(() => restack(site, stack, instead)),
 
-  nameStack: async (stack, name) => attempt(() => nameStack(site, stack, name, definedProperties(site))),
+  nameStack: async (stack, name) => changesOf(() => nameStack(site, stack, name, definedProperties(site))),
 
   report: async (id, conditions) => {
     const report = reports.find((one) => one.id === id);
@@ -283,7 +304,7 @@ const engine: Engine = {
       return placesOf(pageOf(changed, path, conditions), changed, { [path]: layout });
     }
     layouts.set(path, { structure, layout, page: shown.get(path) });
-    return placesOf(pageOf(site, path, conditions), site);
+    return placesOf(pageOf(site, path, conditions), site, { [path]: layout });
   },
 
   unlaidPages: async (conditions) => pagesOf(site).filter((file) => layouts.get(file.path)?.page !== styledPage(site, file, conditions)).map(({ path }) => path),

@@ -116,6 +116,39 @@ export function roomOf({ document, nodes }: ShownPage, index: number): number | 
   return null;
 }
 
+/** A text that stands next to another on the page, and how it is set. */
+export interface Neighbour {
+  text: string;
+  declarations: (readonly [property: string, value: string])[];
+}
+
+const neighbourProperties = ["font-family", "font-size", "font-weight", "font-style", "line-height", "letter-spacing", "text-transform", "text-align", "color"] as const;
+
+/** The text before or after an element in the order of the page; null where there is none. */
+export function neighbourOf({ document, nodes }: ShownPage, index: number, side: "before" | "after"): Neighbour | null {
+  const node = nodes[index];
+  const view = document.defaultView;
+  const root = document.body ?? document.documentElement;
+  if (!node || !view) return null;
+  const walker = document.createTreeWalker(root, NodeFilter.SHOW_TEXT);
+  walker.currentNode = side === "before" ? node : (lastInside(node) ?? node);
+  const next = () => (side === "before" ? walker.previousNode() : walker.nextNode());
+  for (let text = next(); text; text = next()) {
+    const holder = text.parentElement;
+    const words = text.textContent!.replace(/\s+/g, " ").trim();
+    if (!holder || words === "" || holder.getClientRects().length === 0 || /^(?:style|script|title)$/.test(holder.localName)) continue;
+    const style = view.getComputedStyle(holder);
+    return { text: words, declarations: neighbourProperties.map((name) => [name, style.getPropertyValue(name)] as const) };
+  }
+  return null;
+}
+
+function lastInside(node: Node): Node | null {
+  let last: Node | null = node.lastChild;
+  while (last?.lastChild) last = last.lastChild;
+  return last;
+}
+
 /** Works with an element that no rule of the page reaches, and takes it off again. `measure` sets its font and more, and tells what came out. */
 function withProbe<Result>(document: Document, work: (measure: (font: string, declarations: string) => CSSStyleDeclaration) => Result): Result {
   const probe = document.createElement("div");

@@ -7,6 +7,8 @@ export interface SlipRow {
   longhand: string;
   /** What is written when the row is edited: the longhand, or the shorthand people use for it. */
   property: string;
+  /** The axis a font of the stack has to have for the row to be of use; "other" for any but weight and width. */
+  axis?: "wdth" | "other";
 }
 
 export const slipRows: readonly SlipRow[] = [
@@ -15,6 +17,8 @@ export const slipRows: readonly SlipRow[] = [
   { id: "leading", label: "Leading", longhand: "line-height", property: "line-height" },
   { id: "weight", label: "Weight", longhand: "font-weight", property: "font-weight" },
   { id: "style", label: "Style", longhand: "font-style", property: "font-style" },
+  { id: "width", label: "Width", longhand: "font-stretch", property: "font-stretch", axis: "wdth" },
+  { id: "axes", label: "Axes", longhand: "font-variation-settings", property: "font-variation-settings", axis: "other" },
   { id: "caps", label: "Small caps", longhand: "font-variant-caps", property: "font-variant-caps" },
   { id: "letter-spacing", label: "Letters", longhand: "letter-spacing", property: "letter-spacing" },
   { id: "word-spacing", label: "Words", longhand: "word-spacing", property: "word-spacing" },

@@ -1,9 +1,11 @@
 /** How a value comes out over the places it reaches, and what its units refer to. */
 import type { Conditions } from "../cascade/conditions";
 import { styledPage } from "../cascade/styledPages";
-import { computedValue, fontSizeOf, leadingOf, rootOf, type Style } from "../cascade/styles";
+import type { LineHeight } from "../cascade/properties/font";
+import { computedValue, fontSizeOf, leadingOf, rootOf, valueOf, type Style } from "../cascade/styles";
 import type { ElementRef } from "../edits/types";
 import { textFile, type Site } from "../source/site";
+import { roleName } from "../textStyles";
 import { stackInfo, type StackInfo } from "../type/members";
 
 export interface Outcome {
@@ -22,6 +24,16 @@ export interface Setting {
   /** What the property comes to in all the places, most places first. */
   outcomes: Outcome[];
   stack: StackInfo | null;
+  /** For a line height: the texts inside that inherit it as a length. */
+  heirs: Heir[];
+}
+
+/** Texts of one size that a line height comes to as a length. */
+export interface Heir {
+  role: string;
+  sizePx: number;
+  leadingPx: number;
+  places: ElementRef[];
 }
 
 /** @param property a longhand */
@@ -48,6 +60,23 @@ export function settingOf(site: Site, picked: ElementRef, places: readonly Eleme
     root: fontSizeOf(rootOf(style)),
     leading: leadingOf(style),
     outcomes: [...outcomes.values()].sort((a, b) => b.places.length - a.places.length),
+    heirs: property === "line-height" ? heirsOf(places, styleAt) : [],
     stack: stackInfo(styledPage(site, file, conditions), computedValue(style, "font-family")),
   };
+}
+
+/** Those that get the length from above, whatever their own size is (CSS Inline 3, 4.2), by role and size; largest first. */
+function heirsOf(places: readonly ElementRef[], styleAt: (ref: ElementRef) => Style | null): Heir[] {
+  const heirs = new Map<string, Heir>();
+  for (const place of places) {
+    const style = styleAt(place);
+    const leading = style && valueOf<LineHeight>(style, "line-height");
+    if (!style || leading?.kind !== "px" || style.shared.winners.has("line-height")) continue;
+    const heir = { role: roleName(style), sizePx: fontSizeOf(style), leadingPx: leading.value, places: [place] };
+    const key = `${heir.role} ${heir.sizePx} ${heir.leadingPx}`;
+    const known = heirs.get(key);
+    if (known) known.places.push(place);
+    else heirs.set(key, heir);
+  }
+  return [...heirs.values()].sort((a, b) => b.sizePx - a.sizePx);
 }

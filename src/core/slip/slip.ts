@@ -1,15 +1,16 @@
 /** Everything about the picked text, as plain data. */
 import type { Conditions } from "../cascade/conditions";
 import type { Ground, Legibility, Verdict } from "../ground/ground";
-import { explain, ruleNow, type Explanation } from "../cascade/explain";
+import { explain, isSetBack, ruleNow, type Explanation } from "../cascade/explain";
 import { styledPage } from "../cascade/styledPages";
-import { computedValue, fontSizeOf, leadingOf, type Style, type StyledPage } from "../cascade/styles";
+import { computedValue, fontSizeOf, leadingOf, valueOf, type Style, type StyledPage } from "../cascade/styles";
 import { cssColor } from "../color/format";
 import type { ElementRef, Target } from "../edits/types";
 import { attributeSource } from "../edits/attributes";
 import { isPlainSpan } from "../edits/words";
 import { EditError } from "../edits/types";
 import { aliases } from "../cascade/properties";
+import type { FamilyName } from "../cascade/properties/font";
 import { invalidReason } from "../cascade/declarations";
 import { ignoredMessage } from "../findings";
 import { shorthands } from "../cascade/properties/shorthands";
@@ -95,11 +96,20 @@ export function slipFor(site: Site, ref: ElementRef, conditions: Conditions, lay
     ink: cssColor(ink),
     sizePx: fontSizeOf(style),
     leadingPx: leadingOf(style),
-    rows: slipRows.map((row) => rowValue(site, page, style, row, legibility)),
+    rows: slipRows.filter((row) => isOfUse(row, page, style)).map((row) => rowValue(site, page, style, row, legibility)),
     targets: targetsFor(site, page, ref.index, conditions),
     plainSpan: isPlainSpan(site, ref.page, ref.index),
     specimen: textStyleProperties.filter((name) => name !== "opacity").map((name) => [name, computedValue(style, name)]),
   };
+}
+
+/** Rows about axes are there for fonts that have them, and where they are set. */
+function isOfUse({ axis, longhand }: SlipRow, { faces }: StyledPage, style: Style): boolean {
+  const winner = style.shared.winners.get(longhand);
+  if (!axis || (winner && !isSetBack(winner))) return true;
+  const families = new Set(valueOf<FamilyName[]>(style, "font-family").map(({ name }) => name.toLowerCase()));
+  const axes = faces.flatMap(({ family, file }) => (file && families.has(family.toLowerCase()) ? file.axes : []));
+  return axes.some(({ tag }) => (axis === "wdth" ? tag === "wdth" : tag !== "wght" && tag !== "wdth"));
 }
 
 function rowValue(site: Site, page: StyledPage, style: Style, row: SlipRow, { ground }: Legibility): SlipRowValue {

@@ -131,7 +131,7 @@ function likeIt(site: Site, page: StyledPage, picked: Style, conditions: Conditi
 }
 
 /** The sheet that new rules go into: the last linked one of the page, else one it embeds. */
-function sheetForNew(page: StyledPage): string | null {
+export function sheetForNew(page: StyledPage): string | null {
   const sheets = page.sheets.owners.flatMap((owner) => owner.sheets);
   const plain = sheets.filter(({ kind, media }) => kind === "linked" && ["", "all", "screen"].includes((media[0] ?? "").trim()));
   return (plain.at(-1) ?? sheets.findLast(({ kind }) => kind === "embedded"))?.path ?? null;

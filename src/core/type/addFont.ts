@@ -27,10 +27,12 @@ export function addressFrom(sheet: string, path: string): string {
 export function fontFaceFor(site: Site, path: string, font: FontFile, family: string): TextChange[] {
   const sheet = commonSheet(site, sheetsOf(site).map(({ path: one }) => ({ path: one })));
   const [from, to] = font.weight;
+  const width = font.axes.find(({ tag }) => tag === "wdth");
   const lines = [
     `font-family: "${family.replace(/["\\]/g, "\\$&")}"`,
     `src: url("${addressFrom(sheet.file.path, path)}") format("${formats[font.format]}")`,
     `font-weight: ${from === to ? from : `${from} ${to}`}`,
+    ...(width ? [`font-stretch: ${width.min}% ${width.max}%`] : font.stretch === 100 ? [] : [`font-stretch: ${font.stretch}%`]),
     ...(font.italic ? ["font-style: italic"] : []),
     "font-display: swap",
   ];

@@ -30,7 +30,8 @@ export function usesFontUnits(text: string): boolean {
 
 /** Measured on the page where it was, else from the metrics of the first face that is there, else as the standard assumes. */
 export function fontMeasure(whole: FontSetting, faces: readonly FontFace[], { fonts, installed, absent }: Conditions): FontMeasure {
-  const setting = absent.length ? { ...whole, families: whole.families.filter(({ name }) => !absent.includes(name)) } : whole;
+  const gone = new Set(absent.map((name) => name.toLowerCase()));
+  const setting = gone.size ? { ...whole, families: whole.families.filter(({ name, generic }) => generic || !gone.has(name.toLowerCase())) } : whole;
   const measured = fonts[fontKey(setting)];
   if (measured) return measured;
   const face = firstFace(setting, faces, installed);

@@ -1,4 +1,6 @@
 /** Sizes in the units people write them in (CSS Values 4, section 6). */
+import { keywordSize, sizeKeywords } from "../cascade/properties/font";
+
 export type SizeUnit = "px" | "rem" | "em" | "%" | "pt" | "vw";
 
 export const sizeUnits: readonly SizeUnit[] = ["px", "rem", "em", "%", "pt", "vw"];
@@ -77,4 +79,10 @@ export function fluidSize(a: SizeAt, b: SizeAt, root: number): FluidSize | null 
   const line = slope < 0 ? `${rem(base)} - ${vw}` : base < 0 ? `${vw} - ${rem(-base)}` : `${rem(base)} + ${vw}`;
   const [low, high] = [Math.min(a.size, b.size), Math.max(a.size, b.size)];
   return { text: `clamp(${rem(low)}, ${line}, ${rem(high)})`, base, slope };
+}
+
+/** What the keywords of `font-size` come to, px (CSS Fonts 4, 2.5.1 and 2.5.2). @param monospace whether the stack is monospace alone */
+export function keywordSizes(parent: number, reader: number, monospace: boolean): { keyword: string; px: number }[] {
+  const absolute = sizeKeywords.map((keyword, at) => ({ keyword, px: keywordSize(at, monospace, reader) }));
+  return [...absolute, { keyword: "smaller", px: parent / 1.2 }, { keyword: "larger", px: parent * 1.2 }];
 }

@@ -26,3 +26,8 @@ export function scaleSteps(base: number, ratio: number, smallest: number, larges
 export function nearestStep(size: number, steps: readonly number[]): number | null {
   return steps.reduce<number | null>((best, step) => (best === null || Math.abs(Math.log(step / size)) < Math.abs(Math.log(best / size)) ? step : best), null);
 }
+
+/** The line of a grid nearest to a height, at least one; px. */
+export function onGrid(height: number, grid: number): number {
+  return Math.max(1, Math.round(height / grid)) * grid;
+}

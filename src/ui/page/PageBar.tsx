@@ -1,9 +1,9 @@
 "use client";
 
 import { Popover, Select } from "antd";
-import { offsetAt } from "@/core";
 import { plural } from "../shared/numbers";
 import { Prose } from "../shared/Prose";
+import { useSeeSource } from "../shared/useSeeSource";
 import { useWorkspace } from "../workspace/context";
 import styles from "./PageBar.module.css";
 import { Rehearse } from "./Rehearse";
@@ -68,12 +68,7 @@ function OpeningNotes() {
   const refused = useWorkspace((state) => state.record?.refused);
   const notes = (findings ?? []).filter(({ check }) => check !== "contrast");
   const count = notes.length + (refused?.length ?? 0);
-  const files = useWorkspace((state) => state.files);
-  const showSource = useWorkspace((state) => state.showSource);
-  const step = (path: string, line: number, column: number) => {
-    const file = files.get(path)?.file;
-    if (file && file.kind !== "other") showSource({ path, offset: offsetAt(file.text, line, column) });
-  };
+  const step = useSeeSource();
   if (count === 0) return null;
   const list = (
     <ul className={styles.notes}>

@@ -6,9 +6,10 @@ import { defaultConditions, usesFontUnits, type SafeElement } from "@/core";
 import type { PageView, PlaceView } from "@/engine/protocol";
 import { frameSandbox, showPage, type ShownPage } from "@/preview/frame";
 import { layoutOf } from "@/preview/grounds";
+import { differenceOf, extentOf, type Extent } from "@/preview/extent";
 import { boxOf, containerSizes, fontMeasures, linesOf, placeAt, scrollAt, type Box } from "@/preview/measure";
 import { boxesOfWords, stepWords, wordsBetween, type WordSpan } from "@/preview/words";
-import { plural, showPx, showRatio } from "../shared/numbers";
+import { plural, shiftWords, showRatio } from "../shared/numbers";
 import { useWorkspace, useWorkspaceStore } from "../workspace/context";
 import type { Shown } from "./PageDesk";
 import { narrowest, Ruler, widest } from "./Ruler";
@@ -144,7 +145,7 @@ export function Stage({ shown, onShown }: Props) {
     if (news) void setConditions({ fonts: { ...known.fonts, ...fonts } });
   }, [store, shown, asksFonts]);
 
-  const shift = useShift(shown, `${path} ${width}`, conditions.rootSize === defaultConditions.rootSize && conditions.absent.length === 0 && conditions.medium === "screen" && !unstyled && !rehearsal);
+  const shift = useShift(shown, view?.places ?? none, `${path} ${width}`, conditions.rootSize === defaultConditions.rootSize && conditions.absent.length === 0 && conditions.medium === "screen" && !unstyled && !rehearsal);
   const lines = useMemo(() => (shown && picked !== null ? linesOf(shown.page, picked) : null), [shown, picked]);
   const left = gutter - sideways;
   const measure = lines ? { from: left + lines.left + 45 * lines.character, to: left + lines.left + 75 * lines.character } : null;
@@ -153,9 +154,9 @@ export function Stage({ shown, onShown }: Props) {
     <div className={styles.area}>
       <div className={styles.top}>
         <Ruler left={left} width={width ?? 0} measure={measure} onWidth={setChosenWidth} />
-        {shift !== 0 && (
+        {shift && (
           <span className={styles.shift} role="status">
-            page {showPx(Math.abs(shift))} px {shift > 0 ? "higher" : "lower"}
+            page {shiftWords(shift)}
           </span>
         )}
         <WidthField width={width ?? 0} fits={chosenWidth === null} onWidth={setChosenWidth} />
@@ -173,21 +174,24 @@ export function Stage({ shown, onShown }: Props) {
   );
 }
 
-/** By how much the page is higher while something is rehearsed than it was as it is, px. */
-function useShift(shown: Shown | null, key: string, plain: boolean): number {
-  const usual = useRef(new Map<string, number>());
-  const height = Math.round(shown?.page.document.documentElement?.getBoundingClientRect().height ?? 0);
-  const layout = shown?.layout ?? 0;
-  const [shift, setShift] = useState(0);
+/** By how much the page is higher while something is rehearsed than it was as it is; null where it is as high, with as many lines. */
+function useShift(shown: Shown | null, places: readonly PlaceView[], key: string, plain: boolean): Extent | null {
+  const usual = useRef(new Map<string, Extent>());
+  const [shift, setShift] = useState<Extent | null>(null);
   useEffect(() => {
-    const known = usual.current.get(key);
-    if (plain) usual.current.set(key, height);
-    const next = plain || known === undefined || height === 0 ? 0 : height - known;
-    const timer = setTimeout(() => setShift(next));
+    // Counting the lines waits until the page has been drawn.
+    const timer = setTimeout(() => {
+      const now = shown && extentOf(shown.page, places.map(({ index }) => index));
+      if (!now || now.height === 0) return setShift(null);
+      if (plain) usual.current.set(key, now);
+      setShift(differenceOf(now, usual.current.get(key)));
+    });
     return () => clearTimeout(timer);
-  }, [key, plain, height, layout]);
+  }, [key, plain, places, shown]);
   return shift;
 }
+
+const none: readonly PlaceView[] = [];
 
 const nothing = { sheets: undefined, overrides: [], states: [] };
 

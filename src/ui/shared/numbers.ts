@@ -28,3 +28,10 @@ export function showTime(milliseconds: number): string {
 export function showDate(milliseconds: number): string {
   return new Date(milliseconds).toLocaleString("en-GB", { day: "numeric", month: "long", year: "numeric", hour: "2-digit", minute: "2-digit" });
 }
+
+/** "2 lines more, 48 px higher". */
+export function shiftWords({ lines, height }: { lines: number; height: number }): string {
+  const more = lines === 0 ? null : `${plural(Math.abs(lines), "line")} ${lines > 0 ? "more" : "less"}`;
+  const higher = height === 0 ? null : `${showPx(Math.abs(height))} px ${height > 0 ? "higher" : "lower"}`;
+  return [more, higher].filter(Boolean).join(", ") || "the same lines and height";
+}

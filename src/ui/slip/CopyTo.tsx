@@ -19,10 +19,10 @@ export function CopyTo({ row, value, ownKey }: { row: SlipRowValue; value: strin
   const copy = async (key: string) => {
     const target = rows?.find((one) => one.key === key);
     if (!target) return;
-    if (!target.sizeFrom) return setProblem(`No rule of the site sets ${name(target)}: pick it on the page and write a new one.`);
-    const result = await engine.combine([{ kind: "declare", target: target.sizeFrom.target, property: row.property, value }]);
-    setProblem(result.problem);
-    if (!result.problem) setProposal({ title: `${row.label}: ${value}`, label: `${row.property}: ${value}, copied`, changes: result.changes });
+    const { edits, problem: why } = await engine.editsOn([{ ref: target.places[0]!, declarations: [[row.property, value]] }], conditions);
+    const result = await engine.combine(edits);
+    setProblem(why ?? result.problem);
+    if (!why && !result.problem) setProposal({ title: `${row.label}: ${value}`, label: `${row.property}: ${value}, copied`, changes: result.changes });
   };
   return (
     <div className={styles.copyTo}>

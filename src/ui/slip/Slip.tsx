@@ -120,14 +120,30 @@ function inputFor(slip: SlipData, lines: Lines, xHeight: number | null): Paramet
 /** Figures outside of what is usual, with what is. */
 function Unusual({ readouts }: { readouts: readonly Readout[] }) {
   const unusual = readouts.filter((one) => one.unusual);
-  if (unusual.length === 0) return null;
+  const others = readouts.filter((one) => !one.unusual);
   return (
-    <ul className={styles.unusual} aria-label="Unusual">
-      {unusual.map(({ id, label, value, usual }) => (
-        <li key={id}>
-          ◆ {label}: {value}. Usual: {usual}.
-        </li>
-      ))}
-    </ul>
+    <>
+      {unusual.length > 0 && (
+        <ul className={styles.unusual} aria-label="Unusual">
+          {unusual.map(({ id, label, value, usual }) => (
+            <li key={id}>
+              ◆ {label}: {value}. Usual: {usual}.
+            </li>
+          ))}
+        </ul>
+      )}
+      {others.length > 0 && (
+        <details className={styles.usual}>
+          <summary>{plural(others.length, "other figure")} as usual</summary>
+          <ul aria-label="As usual">
+            {others.map(({ id, label, value, usual }) => (
+              <li key={id}>
+                {label}: {value}. Usual: {usual}.
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </>
   );
 }

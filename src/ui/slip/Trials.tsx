@@ -1,9 +1,11 @@
 "use client";
 
-import { useRef, useState, type ReactNode } from "react";
-import type { Slip, SlipRowValue } from "@/core";
-import { useWorkspace } from "../workspace/context";
+import { useCallback, useRef, useState, type ReactNode } from "react";
+import { showRatio, type Slip, type SlipRowValue, type Target, type TrialContrast } from "@/core";
+import type { Neighbour } from "@/preview/measure";
 import { plural } from "../shared/numbers";
+import { useAnswer } from "../workspace/answers";
+import { useWorkspace } from "../workspace/context";
 import { Specimen, type Declarations } from "../shared/Specimen";
 import styles from "./Trials.module.css";
 import type { Draft } from "./useDraft";
@@ -14,8 +16,14 @@ interface Props {
   draft: Draft;
   /** Values to begin with, the one in force among them or not. */
   proposed: readonly string[];
+  /** Other values to begin with, each set under a name. */
+  sets?: readonly { label: string; values: readonly string[] }[];
   /** What matters about a value, in few words. */
-  figures(value: string): ReactNode;
+  figures?(value: string): ReactNode;
+  /** Where it would be written: each trial then says what contrast it comes to. */
+  judgedIn?: Target | null;
+  /** For the room above or below: the text there. */
+  beside?: { side: "before" | "after"; text: Neighbour } | null;
   /** Lines shown at least, where one is not enough to judge. */
   lines?: number;
   /** Width the text has on the page, px: each trial then says how many lines it breaks into. */
@@ -26,14 +34,17 @@ interface Props {
 const most = 6;
 
 /** Values side by side on the picked words. The page shows the one that is chosen; nothing is written until Enter. */
-export function Trials({ row, slip, draft, proposed, figures, lines = 1, width = null }: Props) {
-  const chosen = useWorkspace((state) => state.record?.trials?.[row.id]);
+export function Trials({ row, slip, draft, proposed, sets = [], figures, judgedIn = null, beside = null, lines = 1, width = null }: Props) {
+  // A trial set is kept for one kind of text and one row.
+  const keptAs = `${slip.selector} ${row.id}`;
+  const chosen = useWorkspace((state) => state.record?.trials?.[keptAs]);
   const keepTrials = useWorkspace((state) => state.keepTrials);
-  const setChosen = (values: readonly string[]) => keepTrials(row.id, values);
+  const setChosen = (values: readonly string[]) => keepTrials(keptAs, values.slice(0, most));
   const [typed, setTyped] = useState("");
   const list = useRef<HTMLDivElement>(null);
   const values = chosen?.length ? chosen : proposed.slice(0, most);
   const written = row.written ?? row.computed;
+  const contrasts = useContrasts(slip, judgedIn, row.property, values);
 
   const move = (event: React.KeyboardEvent, at: number) => {
     const by: Record<string, number> = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 };
@@ -66,11 +77,12 @@ export function Trials({ row, slip, draft, proposed, figures, lines = 1, width =
             tabIndex={value === draft.value || (at === 0 && !values.includes(draft.value)) ? 0 : -1}
             onClick={() => draft.attempt(value)} onDoubleClick={() => void draft.write(value)} onKeyDown={(event) => move(event, at)}
           >
-            <TrialSpecimen slip={slip} property={row.property} value={value} wraps={lines > 1} width={width} />
+            {beside ? <Beside slip={slip} value={value} {...beside} /> : <TrialSpecimen slip={slip} property={row.property} value={value} wraps={lines > 1} width={width} />}
             <span className={styles.figures}>
               <code>{value}</code>
               <span>{value === written ? "now" : null}</span>
-              {figures(value)}
+              {figures?.(value)}
+              {contrasts?.[at] && <Contrast {...contrasts[at]} />}
             </span>
           </button>
         ))}
@@ -87,6 +99,11 @@ export function Trials({ row, slip, draft, proposed, figures, lines = 1, width =
         <button type="button" className="text-button" onClick={add} disabled={typed.trim() === ""}>
           Add
         </button>
+        {sets.map(({ label, values: others }) => (
+          <button key={label} type="button" className="text-button" onClick={() => setChosen(others)}>
+            {label}
+          </button>
+        ))}
         {chosen && chosen.length > 0 && (
           <button type="button" className="text-button" onClick={() => setChosen([])}>
             Propose anew
@@ -97,12 +114,53 @@ export function Trials({ row, slip, draft, proposed, figures, lines = 1, width =
   );
 }
 
+/** What contrast each value comes to; nothing is asked without a place to write to. */
+function useContrasts({ ref: { page, index } }: Slip, target: Target | null, property: string, values: readonly string[]): readonly (TrialContrast | null)[] | null {
+  const conditions = useWorkspace((state) => state.conditions);
+  const key = JSON.stringify([target, values]);
+  return useAnswer(
+    useCallback(
+      async (engine) => {
+        const [where, list] = JSON.parse(key) as [Target | null, string[]];
+        return where && engine.trialContrasts({ page, index }, where, property, list, conditions);
+      },
+      [page, index, property, key, conditions],
+    ),
+  );
+}
+
+function Contrast({ ratio, needs, verdict }: TrialContrast) {
+  if (verdict === "passes") return <b>{showRatio(ratio)}</b>;
+  return (
+    <b className={verdict === "fails" ? "fails" : "doubtful"}>
+      {verdict === "fails" ? "▲" : "◆"} {showRatio(ratio)} of {needs}
+    </b>
+  );
+}
+
+/** The picked words with the text above or below them, so far apart as the value says. */
+function Beside({ slip, value, side, text }: { slip: Slip; value: string; side: "before" | "after"; text: Neighbour }) {
+  const ground = slip.ground.range ?? slip.ground.css;
+  const own = <Specimen className={undefined} text={slip.text} declarations={[...slip.specimen, ["color", slip.ink], ...oneLine]} ground="transparent" />;
+  const other = <Specimen className={undefined} text={text.text} declarations={[...text.declarations, ...oneLine]} ground="transparent" />;
+  const gap = <div style={{ fontSize: slip.sizePx, height: value }} />;
+  return (
+    <div className={styles.beside} style={{ background: typeof ground === "string" ? ground : `linear-gradient(${ground[0]}, ${ground[1]})` }}>
+      {side === "before" ? other : own}
+      {gap}
+      {side === "before" ? own : other}
+    </div>
+  );
+}
+
+const oneLine = [["white-space", "nowrap"], ["overflow", "hidden"], ["text-indent", "0"]] as const;
+
 /** The picked words with one property set otherwise, on their true ground. */
 function TrialSpecimen({ slip, property, value, wraps, width }: { slip: Slip; property: string; value: string; wraps: boolean; width: number | null }) {
   const [lines, setLines] = useState<number | null>(null);
   const isGround = property === "background-color";
   const declarations: Declarations = [
-    ...slip.specimen, ["color", slip.ink], ["margin", "0"], ["max-height", "100%"], ["overflow", "hidden"], ["text-indent", "0"],
+    ...slip.specimen, ["color", property === "opacity" ? (slip.rows.find(({ id }) => id === "ink")?.computed ?? slip.ink) : slip.ink], ["margin", "0"], ["max-height", "100%"], ["overflow", "hidden"], ["text-indent", "0"],
     ...(wraps ? [] : [["white-space", "nowrap"] as const]), ...(isGround ? [] : [[property, value] as const]),
   ];
   return (

@@ -76,9 +76,11 @@ export function ValueField({ row, target, draft }: Props) {
           placeholder={row.computed} status={verdict?.kind === "refused" ? "error" : undefined} aria-invalid={verdict?.kind === "refused"}
         />
       </AutoComplete>
-      {tried && verdict && (
+      {tried && (
         <div className={styles.verdict} role="status">
-          {verdict.kind === "refused" ? (
+          {verdict === null ? (
+            <p className="quiet">Looking at what it touches…</p>
+          ) : verdict.kind === "refused" ? (
             <p className="fails">
               <Prose>{verdict.reason}</Prose>
             </p>
@@ -96,7 +98,7 @@ export function ValueField({ row, target, draft }: Props) {
             </>
           )}
           <span className={styles.actions}>
-            {verdict.kind === "ready" && (
+            {verdict?.kind === "ready" && (
               <button type="button" className="text-button" onClick={write}>
                 Write
               </button>

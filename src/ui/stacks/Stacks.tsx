@@ -12,6 +12,8 @@ import { Reading, Space, View } from "../shared/View";
 import { WriteChanges, type Proposal } from "../shared/WriteChanges";
 import { useStacks } from "../workspace/answers";
 import { useEngine, useWorkspace } from "../workspace/context";
+import { FontFindings } from "./FontFindings";
+import { Shifts, withoutMembers } from "./Shifts";
 import styles from "./Stacks.module.css";
 
 /** The Stacks view: every distinct stack, member by member, and who gets what. */
@@ -32,6 +34,7 @@ export function Stacks() {
       }
     >
       <div className={styles.list}>
+        <FontFindings />
         {stacks.map((stack) => (
           <StackCard key={stack.stack} use={stack} onPropose={setProposal} />
         ))}
@@ -81,12 +84,14 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
   const [typed, setTyped] = useState<string | null>(null);
   const [name, setName] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  const [shifting, setShifting] = useState(false);
   const { info, places, sample } = use;
   const pages = new Set(places.map(({ page }) => page)).size;
   const own = info.members.filter(({ source, problem: broken }) => source === "site" && !broken).map((member) => member.name);
   const here = memberHere(info.members, own);
   const first = info.members.find(({ metrics }) => metrics)?.metrics ?? null;
   const present = (member: { name: string; generic: boolean }) => member.generic || memberHere([member], own) !== null;
+  const without = withoutMembers(use, present);
   const rewrite = async (text: string, title: string) => {
     if (!stackMembers(text)) return setProblem("This is not a font stack: names are parted by commas, and names of several words stand in quotes.");
     const result = await engine.restack(use.stack, text);
@@ -99,7 +104,17 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
     const result = await engine.matchFallback(use.stack, family, conditions);
     if (result.problem) return setProblem(result.problem);
     setProblem(null);
-    onPropose({ title: `A fallback from ${family} with the measures of ${info.members[0]!.name}`, label: `Match ${family} to ${info.members[0]!.name}`, changes: result.changes });
+    const wanted = info.members[0]!.name;
+    const proof = (
+      <Shifts
+        places={places}
+        assumptions={[
+          { label: `without ${wanted}, as the stack is`, absent: [wanted], changes: [] },
+          { label: `without ${wanted}, with the matched fallback`, absent: [wanted], changes: result.changes },
+        ]}
+      />
+    );
+    onPropose({ title: `A fallback from ${family} with the measures of ${wanted}`, label: `Match ${family} to ${wanted}`, changes: result.changes, proof });
   };
   const define = async () => {
     const result = await engine.nameStack(use.stack, (name ?? "").trim());
@@ -183,6 +198,14 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
           </tbody>
         </table>
       </div>
+      {without.length > 0 && (
+        <p>
+          <button type="button" className="text-button" aria-expanded={shifting} onClick={() => setShifting(!shifting)}>
+            What shifts without the first {without.length === 1 ? "member" : "members"}
+          </button>
+        </p>
+      )}
+      {shifting && <Shifts places={places} assumptions={without} />}
       {use.declarations.length === 0 && <p className="quiet">No sheet writes this stack as it stands: it is the browser’s own, or comes from a custom property. Pick a place to set one.</p>}
       {(use.declarations.length ? info.faults : []).map(({ message, mended }) => (
         <p key={message} className="doubtful">

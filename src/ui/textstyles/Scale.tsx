@@ -2,15 +2,23 @@
 
 import { Checkbox, Input, InputNumber, Select } from "antd";
 import { useEffect, useMemo, useState } from "react";
-import { nearestStep, ratios, resize, scaleSteps, type Edit, type StyleRow } from "@/core";
+import { nearestStep, onGrid, ratios, resize, scaleSteps, type Edit, type StyleRow } from "@/core";
 import { plural, showNumber, showPx } from "../shared/numbers";
 import type { Proposal } from "../shared/WriteChanges";
 import { useEngine, useWorkspace } from "../workspace/context";
 import styles from "./TextStyles.module.css";
 
+/** How a style is set while it is tried. */
+export interface Tried {
+  sizePx: number;
+  /** Ratio to the size; null for `normal`. */
+  leading: number | null;
+}
+
 interface Props {
   rows: readonly StyleRow[];
-  onPreview(sizes: ReadonlyMap<string, number>): void;
+  /** What is tried, by the styles' keys. */
+  onPreview(tried: ReadonlyMap<string, Tried>): void;
   onSteps(steps: readonly number[]): void;
   onPropose(proposal: Proposal): void;
 }
@@ -23,6 +31,7 @@ export function Scale({ rows, onPreview, onSteps, onPropose }: Props) {
   const [ratio, setRatio] = useState<number | "own" | "grid">(1.2);
   const [own, setOwn] = useState("12 14 16 20 24 32 40");
   const [grid, setGrid] = useState(2);
+  const [leadings, setLeadings] = useState(true);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [problem, setProblem] = useState<string | null>(null);
   const largest = Math.max(...rows.map(({ sizePx }) => sizePx), base);
@@ -32,30 +41,29 @@ export function Scale({ rows, onPreview, onSteps, onPropose }: Props) {
     if (ratio === "grid") return Array.from({ length: Math.min(200, Math.ceil(largest / grid) + 1) }, (_, at) => (at + 1) * grid);
     return scaleSteps(base, ratio, smallest * 0.9, largest * 1.1);
   }, [ratio, own, grid, base, smallest, largest]);
-  const moves = useMemo(
-    () =>
-      rows.flatMap((row) => {
-        const step = nearestStep(row.sizePx, steps);
-        return step === null || Math.abs(step - row.sizePx) < 0.005 || !row.sizeFrom ? [] : [{ row, step }];
-      }),
-    [rows, steps],
-  );
+  const leadingGrid = ratio === "grid" && leadings ? grid : null;
+  const moves = useMemo(() => rows.flatMap((row) => moveOf(row, steps, leadingGrid) ?? []), [rows, steps, leadingGrid]);
   const chosen = useMemo(() => moves.filter(({ row }) => !left.has(row.key)), [moves, left]);
   useEffect(() => {
-    onPreview(new Map(chosen.map(({ row, step }) => [row.key, step])));
+    onPreview(new Map(chosen.map(({ row, tried }) => [row.key, tried])));
     onSteps(ratio === "grid" ? [] : steps);
   }, [chosen, steps, ratio, onPreview, onSteps]);
 
   const propose = async () => {
     // One rule may set several styles: the first, which is the largest, decides.
     const edits = new Map<string, Edit>();
-    for (const { row, step } of chosen) {
-      const edit = resize(row, step, conditions.width);
-      if (edit?.kind === "declare") edits.set(JSON.stringify(edit.target), edits.get(JSON.stringify(edit.target)) ?? edit);
-    }
+    const add = (edit: Edit | null) => {
+      if (edit?.kind !== "declare") return;
+      const key = `${edit.property} ${JSON.stringify(edit.target)}`;
+      edits.set(key, edits.get(key) ?? edit);
+    };
+    for (const { row, tried } of chosen) if (tried.sizePx !== row.sizePx) add(resize(row, tried.sizePx, conditions.width));
+    const relined = chosen.filter(({ row, tried }) => tried.leading !== row.leading);
+    const leading = await engine.editsOn(relined.map(({ row, tried }) => ({ ref: row.places[0]!, declarations: [["line-height", showPlain(tried.leading!)]] as const })), conditions);
+    for (const edit of leading.edits) add(edit);
     const result = await engine.combine([...edits.values()]);
-    if (result.problem) return setProblem(result.problem);
-    setProblem(null);
+    setProblem(leading.problem ?? result.problem);
+    if (leading.problem || result.problem) return;
     onPropose({ title: `Snap ${plural(chosen.length, "text style")} to steps`, label: "Snap text styles to steps", changes: result.changes });
   };
   return (
@@ -70,6 +78,11 @@ export function Scale({ rows, onPreview, onSteps, onPropose }: Props) {
           <label>
             every <InputNumber size="small" aria-label="Grid in px" min={0.5} max={16} step={0.5} value={grid} onChange={(value) => typeof value === "number" && setGrid(value)} /> px
           </label>
+        )}
+        {ratio === "grid" && (
+          <Checkbox checked={leadings} onChange={({ target }) => setLeadings(target.checked)}>
+            leading, too
+          </Checkbox>
         )}
         {typeof ratio === "number" && (
           <label>
@@ -87,7 +100,7 @@ export function Scale({ rows, onPreview, onSteps, onPropose }: Props) {
         </p>
       )}
       <ul className={styles.moves} aria-label="What snaps">
-        {moves.map(({ row, step }) => (
+        {moves.map(({ row, tried }) => (
           <li key={row.key}>
             <Checkbox
               checked={!left.has(row.key)}
@@ -98,12 +111,26 @@ export function Scale({ rows, onPreview, onSteps, onPropose }: Props) {
                 setLeft(next);
               }}
             >
-              {row.selector} {showPx(row.sizePx)} → {showPx(step)}
+              {row.selector} {showPx(row.sizePx)}
+              {tried.sizePx !== row.sizePx && ` → ${showPx(tried.sizePx)}`}
+              {tried.leading !== row.leading && `, leading ${showPx(row.sizePx * row.leading!)} → ${showPx(tried.sizePx * tried.leading!)}`}
             </Checkbox>
           </li>
         ))}
       </ul>
-      {moves.length === 0 && <p className={styles.note}>Every size that a rule of the site sets lies on a step.</p>}
+      {moves.length === 0 && <p className={styles.note}>Every size that a rule of the site sets lies on a step{leadingGrid !== null && ", and every leading on the grid"}.</p>}
     </section>
   );
+}
+
+const showPlain = (ratio: number) => String(Number(ratio.toFixed(4)));
+
+/** Where a style moves to: its size to the nearest step, its leading to the nearest line of the grid. Null where it stays. */
+function moveOf(row: StyleRow, steps: readonly number[], grid: number | null): { row: StyleRow; tried: Tried } | null {
+  const step = row.sizeFrom ? nearestStep(row.sizePx, steps) : null;
+  const sizePx = step === null || Math.abs(step - row.sizePx) < 0.005 ? row.sizePx : step;
+  const leading = row.leading === null || grid === null ? row.leading : onGrid(row.leading * sizePx, grid) / sizePx;
+  const relined = leading !== null && Math.abs(leading - row.leading!) * sizePx >= 0.05;
+  if (sizePx === row.sizePx && !relined) return null;
+  return { row, tried: { sizePx, leading: relined ? leading : row.leading } };
 }

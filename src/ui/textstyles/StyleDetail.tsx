@@ -2,7 +2,7 @@
 
 import { Checkbox, Select } from "antd";
 import { useState } from "react";
-import { sizeIn, unitOf, type Edit, type StyleRow } from "@/core";
+import { sizeIn, unitOf, type StyleRow } from "@/core";
 import { showPx } from "../shared/numbers";
 import type { Proposal } from "../shared/WriteChanges";
 import { usePick } from "../shared/usePick";
@@ -49,11 +49,10 @@ export function StyleDetail({ row, twin, all, onPropose }: Props) {
     return from.specimen.find(([one]) => one === property)?.[1] ?? "initial";
   };
   const copy = async (from: StyleRow, target: StyleRow, properties: readonly Property[]) => {
-    if (!target.sizeFrom) return setProblem(`No rule of the site sets ${name(target)}: pick it on the page and write a new one.`);
-    const edits = properties.map((property): Edit => ({ kind: "declare", target: target.sizeFrom!.target, property, value: valueOf(from, property, target) }));
+    const { edits, problem: why } = await engine.editsOn([{ ref: target.places[0]!, declarations: properties.map((property) => [property, valueOf(from, property, target)]) }], conditions);
     const result = await engine.combine(edits);
-    if (result.problem) return setProblem(result.problem);
-    setProblem(null);
+    setProblem(why ?? result.problem);
+    if (why || result.problem) return;
     onPropose({ title: `${name(target)} set as ${name(from)}`, changes: result.changes });
   };
   const target = all.find(({ key }) => key === to);

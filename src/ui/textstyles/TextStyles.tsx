@@ -10,7 +10,7 @@ import { Reading, Space, View } from "../shared/View";
 import { WriteChanges, type Proposal } from "../shared/WriteChanges";
 import { useStyleTable } from "../workspace/answers";
 import { useWorkspace } from "../workspace/context";
-import { Scale } from "./Scale";
+import { Scale, type Tried } from "./Scale";
 import { SizeChart } from "./SizeChart";
 import { StyleDetail } from "./StyleDetail";
 import styles from "./TextStyles.module.css";
@@ -24,7 +24,7 @@ export function TextStyles() {
   const [search, setSearch] = useState("");
   const [open, setOpen] = useState<string | null>(null);
   const [tool, setTool] = useState<"scale" | "chart" | null>(null);
-  const [preview, setPreview] = useState<ReadonlyMap<string, number>>(new Map());
+  const [preview, setPreview] = useState<ReadonlyMap<string, Tried>>(none);
   const [steps, setSteps] = useState<readonly number[]>([]);
   const [proposal, setProposal] = useState<Proposal | null>(null);
   const pages = useWorkspace((state) => state.summary?.pages);
@@ -72,7 +72,7 @@ export function TextStyles() {
 }
 
 const oneLine = [["white-space", "nowrap"], ["overflow", "hidden"]] as const;
-const none: ReadonlyMap<string, number> = new Map();
+const none: ReadonlyMap<string, Tried> = new Map();
 
 function fits(row: StyleRow, page: string, show: string, search: string): boolean {
   if (page && !row.pages.includes(page)) return false;
@@ -89,8 +89,8 @@ interface TableProps {
   own: readonly string[];
   open: string | null;
   onOpen(key: string | null): void;
-  /** Sizes tried, by key. */
-  preview: ReadonlyMap<string, number>;
+  /** What is tried, by key. */
+  preview: ReadonlyMap<string, Tried>;
   steps: readonly number[];
   onPropose(proposal: Proposal): void;
 }
@@ -114,7 +114,7 @@ function Table({ rows, all, own, open, onOpen, preview, steps, onPropose }: Tabl
     for (const node of list.current!.querySelectorAll("[data-row]")) observer.observe(node);
     return () => observer.disconnect();
   }, [rows, open, preview]);
-  const sizeOf = (row: StyleRow) => preview.get(row.key) ?? row.sizePx;
+  const sizeOf = (row: StyleRow) => preview.get(row.key)?.sizePx ?? row.sizePx;
   return (
     <div className={styles.table}>
       <Axis sizes={rows.map(sizeOf)} odd={rows.map(({ twin }) => twin !== null)} centres={centres} height={height} steps={steps} />
@@ -131,7 +131,8 @@ function Table({ rows, all, own, open, onOpen, preview, steps, onPropose }: Tabl
           const here = memberHere(members, own);
           const twin = row.twin ? all.find(({ key }) => key === row.twin) : null;
           const tried = preview.get(row.key);
-          const declarations = tried === undefined ? row.specimen : row.specimen.map(([name, value]) => [name, name === "font-size" ? `${tried}px` : name === "line-height" && row.leading !== null ? String(row.leading) : value] as const);
+          const leading = tried ? tried.leading : row.leading;
+          const declarations = tried === undefined ? row.specimen : row.specimen.map(([name, value]) => [name, name === "font-size" ? `${tried.sizePx}px` : name === "line-height" && leading !== null ? String(leading) : value] as const);
           return (
             <div key={row.key} className={row.key === open ? `${styles.entry} ${styles.open}` : styles.entry}>
               <div
@@ -146,7 +147,7 @@ function Table({ rows, all, own, open, onOpen, preview, steps, onPropose }: Tabl
                 <span role="cell">
                   <Specimen className={styles.sample} text={row.text} declarations={[...declarations, ["color", row.ink], ...oneLine]} ground={row.range ?? row.ground} />
                 </span>
-                <span role="cell">{row.leading === null ? "normal" : showNumber(row.leading, 2)}</span>
+                <span role="cell">{leading === null ? "normal" : showNumber(leading, 2)}</span>
                 <span role="cell">{row.weight}</span>
                 <span role="cell">{here === null ? "standard" : members[here]!.name}</span>
                 <span role="cell">

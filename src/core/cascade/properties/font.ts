@@ -53,7 +53,7 @@ const fontFamily: Longhand<FamilyName[], FamilyName[]> = {
 };
 
 /** Sizes of the keywords at a default of 16 px (CSS Fonts 4, 2.5.1), and at 13 px for monospace alone. */
-const sizeKeywords = ["xx-small", "x-small", "small", "medium", "large", "x-large", "xx-large", "xxx-large"];
+export const sizeKeywords: readonly string[] = ["xx-small", "x-small", "small", "medium", "large", "x-large", "xx-large", "xxx-large"];
 const sizes16 = [9, 10, 13, 16, 18, 24, 32, 48];
 const sizes13 = [9, 10, 12, 13, 16, 20, 26, 39];
 const scales = [0.6, 0.75, 8 / 9, 1, 1.2, 1.5, 2, 3];
@@ -250,6 +250,25 @@ export function leadingPx(value: LineHeight, size: number): number | null {
   return value.kind === "number" ? value.value * size : value.value;
 }
 
+/** Axes of a variable font by their tags: of a tag given twice the last counts, and they are in order (CSS Fonts 4, 6.13). */
+const fontVariations: Longhand<readonly [tag: string, value: number][], readonly [tag: string, value: number][]> = {
+  name: "font-variation-settings",
+  inherited: true,
+  initial: "normal",
+  parse: (value) => {
+    if (soleKeyword(value) === "normal") return [];
+    const axes: [string, number][] = [];
+    for (const [tag, amount, more] of splitAt(value, ",")) {
+      const number = numberOf(amount);
+      if (more || tag?.type !== "string" || number === null || !/^[ -~]{4}$/.test(tag.value)) return null;
+      axes.push([tag.value, number]);
+    }
+    return axes;
+  },
+  compute: (value) => [...new Map(value)].sort(([a], [b]) => (a < b ? -1 : a > b ? 1 : 0)),
+  serialise: (value) => value.map(([tag, amount]) => `"${tag}" ${serialiseNumber(amount)}`).join(", ") || "normal",
+};
+
 export const capsKeywords = "small-caps all-small-caps petite-caps all-petite-caps unicase titling-caps";
 
 export function isSlash(component: Component | undefined): boolean {
@@ -260,6 +279,6 @@ export function isSlash(component: Component | undefined): boolean {
 export const fontLonghands: readonly Longhand<never, never>[] = [
   fontFamily, fontSize, fontWeight, fontStyle, fontStretch,
   keywords("font-variant-caps", true, "normal", capsKeywords),
-  fontSizeAdjust, lineHeight,
+  fontSizeAdjust, fontVariations, lineHeight,
 ] as unknown as Longhand<never, never>[];
 

@@ -69,7 +69,7 @@ const systemFonts = new Set(["caption", "icon", "menu", "message-box", "small-ca
 /** CSS Fonts 4, 2.7: style, caps, weight and stretch in any order, then size, line height and family. */
 const font: Shorthand = {
   name: "font",
-  longhands: ["font-family", "font-size", "font-weight", "font-style", "font-stretch", "font-variant-caps", "font-size-adjust", "line-height"],
+  longhands: ["font-family", "font-size", "font-weight", "font-style", "font-stretch", "font-variant-caps", "font-size-adjust", "font-variation-settings", "line-height"],
   expand: (value) => {
     const system = soleKeyword(value);
     if (system && systemFonts.has(system)) {

@@ -1,12 +1,20 @@
 "use client";
 
+import type { Heir } from "@/core";
 import { roomOf } from "@/preview/measure";
-import { showNumber, showPx } from "../../shared/numbers";
+import { plural, showNumber, showPx } from "../../shared/numbers";
 import { Trials } from "../Trials";
 import { useSetting } from "../useSetting";
 import { Doubt, Outcomes, Spellings } from "./parts";
 import type { ChapterProps } from "./types";
 import styles from "./Chapter.module.css";
+
+const mostHeirs = 4;
+
+/** "Heading, level 3 at 24 px: 0.83 of the size (3 places)". */
+function heirWords({ role, sizePx, leadingPx, places }: Heir): string {
+  return `${role.toLowerCase()} at ${showPx(sizePx)} px: ${showNumber(leadingPx / sizePx, 2)} of the size (${plural(places.length, "place")})`;
+}
 
 const steps = [1, 1.15, 1.3, 1.45, 1.6];
 
@@ -35,6 +43,7 @@ export function LeadingChapter({ row, slip, draft, places, shown }: ChapterProps
       {isLength && !written.startsWith("0") && (
         <Doubt label={`Write ${plain}`} onMend={() => void draft.write(plain)}>
           As a length it is inherited as {showPx(px)} px, whatever size the text inside has. A number is worked out anew for each.
+          {setting.heirs.length > 0 && ` So it is in ${setting.heirs.slice(0, mostHeirs).map(heirWords).join("; ")}${setting.heirs.length > mostHeirs ? "; and others" : ""}.`}
         </Doubt>
       )}
       <Outcomes setting={setting} />

@@ -1,45 +1,26 @@
 "use client";
 
 import { Checkbox, Input, Select } from "antd";
-import { useCallback } from "react";
-import { showRatio, type LinkState, type Slip } from "@/core";
+import { useCallback, useState } from "react";
+import { decorationLonghands, decorationParts, lineKinds, lineStyles, showRatio, writeDecoration, type DecorationParts, type LinkState, type Slip, type Target } from "@/core";
+import { roomOf } from "@/preview/measure";
 import { Swatch } from "../../color/Swatch";
+import { Prose } from "../../shared/Prose";
 import { useAnswer } from "../../workspace/answers";
-import { useWorkspace } from "../../workspace/context";
+import { useEngine, useWorkspace } from "../../workspace/context";
+import { Trials } from "../Trials";
+import type { Draft } from "../useDraft";
 import { Doubt } from "./parts";
 import type { ChapterProps } from "./types";
 import styles from "./Chapter.module.css";
 
-const kinds = [["underline", "under"], ["overline", "over"], ["line-through", "through"]] as const;
-const lineStyles = ["solid", "double", "dotted", "dashed", "wavy"];
-
-interface Parts {
-  lines: string[];
-  style: string;
-  thickness: string;
-  color: string;
-}
-
-/** The parts of a `text-decoration` value; what it leaves out is what it sets back. */
-function partsOf(value: string): Parts {
-  const parts: Parts = { lines: [], style: "", thickness: "", color: "" };
-  for (const word of value.match(/[^\s(]+(?:\((?:[^()]|\([^()]*\))*\))?/g) ?? []) {
-    if (kinds.some(([line]) => line === word)) parts.lines.push(word);
-    else if (lineStyles.includes(word)) parts.style = word;
-    else if (/^-?[\d.]+(?:px|em|rem|%|ex|ch)?$|^(?:auto|from-font)$/.test(word)) parts.thickness = word;
-    else if (word !== "none") parts.color = word;
-  }
-  return parts;
-}
-
-function written({ lines, style, thickness, color }: Parts): string {
-  return lines.length === 0 ? "none" : [...lines, style === "solid" ? "" : style, color, thickness].filter(Boolean).join(" ");
-}
+const labels: Readonly<Record<(typeof lineKinds)[number], string>> = { underline: "under", overline: "over", "line-through": "through" };
+const trials = ["none", "underline", "underline dotted", "underline 2px", "underline overline"];
 
 /** Lines under, over and through; and how a link looks in each of its states. */
-export function LinesChapter({ row, slip, draft }: ChapterProps) {
-  const parts = partsOf(draft.value || row.computed);
-  const set = (more: Partial<Parts>) => draft.attempt(written({ ...parts, ...more }));
+export function LinesChapter({ row, slip, target, draft, shown }: ChapterProps) {
+  const parts = decorationParts(draft.value || row.computed);
+  const set = (more: Partial<DecorationParts>) => draft.attempt(writeDecoration({ ...parts, ...more }));
   const toggle = (line: string) => set({ lines: parts.lines.includes(line) ? parts.lines.filter((one) => one !== line) : [...parts.lines, line] });
   const dangling = parts.lines.length === 0 && (parts.color !== "" || parts.style !== "" || parts.thickness !== "");
   const onlyOver = parts.lines.length > 0 && !parts.lines.includes("underline");
@@ -47,25 +28,58 @@ export function LinesChapter({ row, slip, draft }: ChapterProps) {
   return (
     <div className={styles.chapter}>
       <div className={styles.choices} role="group" aria-label="Lines">
-        {kinds.map(([line, label]) => (
+        {lineKinds.map((line) => (
           <Checkbox key={line} checked={parts.lines.includes(line)} onChange={() => toggle(line)}>
-            {label}
+            {labels[line]}
           </Checkbox>
         ))}
         <Select size="small" aria-label="Style of the lines" value={parts.style || "solid"} onChange={(style) => set({ style })} options={lineStyles.map((value) => ({ value, label: value }))} popupMatchSelectWidth={false} />
-        <Input size="small" aria-label="Thickness of the lines" className={styles.short} placeholder="auto" value={parts.thickness} onChange={({ target }) => set({ thickness: target.value.trim() })} />
-        <Input size="small" aria-label="Colour of the lines" className={styles.short} placeholder="as the text" value={parts.color} onChange={({ target }) => set({ color: target.value.trim() })} />
-        {draft.tried && (
-          <button type="button" className="text-button" onClick={() => void draft.write(draft.value)}>
-            Write
-          </button>
-        )}
+        <Input size="small" aria-label="Thickness of the lines" className={styles.short} placeholder="auto" value={parts.thickness} onChange={({ target: box }) => set({ thickness: box.value.trim() })} />
+        <Input size="small" aria-label="Colour of the lines" className={styles.short} placeholder="as the text" value={parts.color} onChange={({ target: box }) => set({ color: box.value.trim() })} />
       </div>
-      {dangling && <Doubt label="Write underline" onMend={() => void draft.write(written({ ...parts, lines: ["underline"] }))}>A colour, style or thickness does nothing without a line.</Doubt>}
-      {onlyOver && offset && offset.computed !== "auto" && <Doubt>`text-underline-offset` moves only lines under the text.</Doubt>}
-      {draft.tried && <p className="quiet">The shorthand sets line, style, colour and thickness; what it does not name goes back to the usual.</p>}
+      <Trials row={row} slip={slip} draft={draft} width={shown && roomOf(shown.page, slip.ref.index)} proposed={[...new Set([row.written ?? row.computed, ...trials])].slice(0, 5)} />
+      {dangling && <Doubt label="Write underline" onMend={() => void draft.write(writeDecoration({ ...parts, lines: ["underline"] }))}>A colour, style or thickness does nothing without a line.</Doubt>}
+      {onlyOver && offset && offset.computed !== "auto" && (
+        <Doubt>
+          <Prose>`text-underline-offset` moves only lines under the text.</Prose>
+        </Doubt>
+      )}
+      {draft.tried && <WrittenAs parts={parts} target={target} draft={draft} />}
       {slip.selector.startsWith("a") && <States slip={slip} />}
     </div>
+  );
+}
+
+/** As the shorthand, or longhand by longhand: then what is not named stays as it is. */
+function WrittenAs({ parts, target, draft }: { parts: DecorationParts; target: Target | null; draft: Draft }) {
+  const engine = useEngine();
+  const write = useWorkspace((state) => state.write);
+  const [problem, setProblem] = useState<string | null>(null);
+  const longhands = decorationLonghands(parts);
+  const asLonghands = async () => {
+    if (!target) return;
+    const { changes, problem: why } = await engine.combine(longhands.map(([property, value]) => ({ kind: "declare", target, property, value })));
+    setProblem(why);
+    if (why) return;
+    await write({ kind: "text", changes }, longhands.map(([property, value]) => `${property}: ${value}`).join("; "));
+    draft.putBack();
+  };
+  return (
+    <>
+      <p className="quiet">
+        As the shorthand it sets line, style, colour and thickness, and what it does not name goes back to the usual.{" "}
+        {target && (
+          <button type="button" className="text-button" onClick={() => void asLonghands()}>
+            Write {longhands.map(([property]) => property.replace("text-decoration-", "")).join(", ")} as longhands
+          </button>
+        )}
+      </p>
+      {problem && (
+        <p className="fails" role="alert">
+          {problem}
+        </p>
+      )}
+    </>
   );
 }
 

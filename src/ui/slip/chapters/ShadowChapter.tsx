@@ -13,12 +13,12 @@ const trials: Readonly<Record<string, readonly string[]>> = {
   opacity: ["1", "0.9", "0.8", "0.65", "0.5"],
 };
 
-export function ShadowChapter({ row, slip, draft }: ChapterProps) {
+export function ShadowChapter({ row, slip, target, draft }: ChapterProps) {
   const value = draft.value || row.computed;
   return (
     <div className={styles.chapter}>
       {row.id === "shadow" && <Layers draft={draft} value={value} />}
-      <Trials row={row} slip={slip} draft={draft} proposed={[...new Set([row.written ?? row.computed, ...trials[row.id]!])].slice(0, 5)} figures={() => null} />
+      <Trials row={row} slip={slip} draft={draft} proposed={[...new Set([row.written ?? row.computed, ...trials[row.id]!])].slice(0, 5)} judgedIn={row.id === "opacity" ? target : null} />
       {row.id === "opacity" && Number.parseFloat(value) < 1 && <Doubt>Opacity fades the ink towards what lies behind it, and everything inside with it. A lighter ink says the same and leaves the rest alone.</Doubt>}
       {row.id === "shadow" && value !== "none" && <p className="quiet">Contrast is counted without the shadow.</p>}
     </div>

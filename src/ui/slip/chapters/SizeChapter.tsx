@@ -3,7 +3,7 @@
 import { roomOf } from "@/preview/measure";
 import { InputNumber } from "antd";
 import { useState } from "react";
-import { fluidSize, neededRatio, sizeIn, sizeUnits, unitOf, type SizeUnit } from "@/core";
+import { fluidSize, keywordSizes, neededRatio, pxPerUnit, sizeIn, sizeUnits, unitOf, type SizeUnit } from "@/core";
 import { useStyleTable } from "../../workspace/answers";
 import { useWorkspace } from "../../workspace/context";
 import { showNumber, showPx } from "../../shared/numbers";
@@ -25,6 +25,8 @@ export function SizeChapter({ row, slip, draft, places, shown }: ChapterProps) {
   const unit: SizeUnit = unitOf(row.written ?? "") ?? "px";
   const now = setting.size;
   const proposed = steps.map((step) => (step === 1 ? (unitOf(row.written ?? "") ? row.written! : sizeIn(now, unit, basis)) : sizeIn(Math.round(now * step), unit, basis)));
+  const monospace = setting.stack?.members.length === 1 && setting.stack.members[0]!.name === "monospace";
+  const keywords = keywordSizes(setting.parent, conditions.rootSize, monospace);
   const weight = Number(slip.rows.find(({ id }) => id === "weight")?.computed ?? 400);
   return (
     <div className={styles.chapter}>
@@ -32,21 +34,22 @@ export function SizeChapter({ row, slip, draft, places, shown }: ChapterProps) {
       <Outcomes setting={setting} />
       <Trials
         row={row} slip={slip} draft={draft} width={shown && roomOf(shown.page, slip.ref.index)} proposed={[...new Set(proposed)]}
+        sets={sizes.length > 1 ? [{ label: "Try the site’s own sizes", values: [...new Set(nearestSizes(sizes, now).map((px) => (px === Math.round(now * 100) / 100 && row.written ? row.written : sizeIn(px, unit, basis))))] }] : []}
         figures={(value) => {
           const px = pxOf(value, basis);
           return px === null ? null : <span>needs {neededRatio(px, weight)}</span>;
         }}
       />
-      {sizes.length > 1 && (
-        <p className={styles.spellings} role="group" aria-label="Sizes of the site">
-          <span>Sizes of the site:</span>
-          {sizes.map((px) => (
-            <button key={px} type="button" className={styles.spelling} onClick={() => draft.attempt(sizeIn(px, unit, basis))}>
-              {showPx(px)}
+      <details className={styles.more}>
+        <summary>Keywords</summary>
+        <p className={styles.spellings} role="group" aria-label="Keywords">
+          {keywords.map(({ keyword, px }) => (
+            <button key={keyword} type="button" className={keyword === draft.value ? `${styles.spelling} ${styles.inForce}` : styles.spelling} aria-pressed={keyword === draft.value} onClick={() => draft.attempt(keyword)}>
+              {keyword} {showPx(px)} px
             </button>
           ))}
         </p>
-      )}
+      </details>
       <details className={styles.more}>
         <summary>Fluid, between two widths</summary>
         <Fluid now={now} root={setting.root} onTry={draft.attempt} onWrite={(text) => void draft.write(text)} />
@@ -55,17 +58,17 @@ export function SizeChapter({ row, slip, draft, places, shown }: ChapterProps) {
   );
 }
 
-const per = { px: () => 1, rem: (basis: Basis) => basis.root, em: (basis: Basis) => basis.parent, "%": (basis: Basis) => basis.parent / 100, pt: () => 96 / 72, vw: (basis: Basis) => basis.width / 100 };
-
-interface Basis {
-  parent: number;
-  root: number;
-  width: number;
-}
+type Basis = Parameters<typeof pxPerUnit>[1];
 
 function pxOf(value: string, basis: Basis): number | null {
   const unit = unitOf(value);
-  return unit ? Number.parseFloat(value) * per[unit](basis) : null;
+  return unit ? Number.parseFloat(value) * pxPerUnit(unit, basis) : null;
+}
+
+/** As many sizes as can be compared, those nearest to the one now. */
+function nearestSizes(sizes: readonly number[], now: number): number[] {
+  const way = (px: number) => Math.abs(Math.log(px / now));
+  return [...sizes].sort((a, b) => way(a) - way(b)).slice(0, 6).sort((a, b) => a - b);
 }
 
 /** A size that grows with the window, written as `clamp()` with the line it follows. */

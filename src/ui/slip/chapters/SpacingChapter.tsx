@@ -1,10 +1,10 @@
 "use client";
 
 import { showNumber } from "../../shared/numbers";
-import { linesOf, roomOf } from "@/preview/measure";
+import { linesOf, neighbourOf, roomOf } from "@/preview/measure";
 import { Trials } from "../Trials";
 import { useSetting } from "../useSetting";
-import { Choices, Doubt, Outcomes, Spellings } from "./parts";
+import { Doubt, Outcomes, Spellings } from "./parts";
 import type { ChapterProps } from "./types";
 import styles from "./Chapter.module.css";
 
@@ -13,9 +13,8 @@ const trials: Readonly<Record<string, readonly string[]>> = {
   "word-spacing": ["-0.05em", "normal", "0.05em", "0.15em"],
   offset: ["auto", "0.1em", "0.2em", "0.35em"],
   indent: ["0", "1em", "1.5em", "2em"],
-};
-
-const choices: Readonly<Record<string, readonly string[]>> = {
+  above: ["0", "0.5em", "1em", "1.5em", "2em"],
+  below: ["0", "0.25em", "0.5em", "1em", "1.5em"],
   case: ["none", "uppercase", "lowercase", "capitalize"],
   alignment: ["start", "center", "end", "justify"],
   hyphens: ["none", "manual", "auto"],
@@ -31,12 +30,15 @@ export function SpacingChapter({ row, slip, draft, places, shown }: ChapterProps
   const { size, leading } = setting;
   const px = Number.parseFloat(row.computed);
   const isMargin = row.id === "above" || row.id === "below";
+  const side = row.id === "above" ? "before" : "after";
+  const neighbour = isMargin && shown ? neighbourOf(shown.page, slip.ref.index, side) : null;
+  const beside = neighbour && ({ side, text: neighbour } as const);
   const running = slip.text.length > 60;
   const value = draft.value || row.computed;
   const computed = (id: string) => slip.rows.find((one) => one.id === id)?.computed ?? "";
   return (
     <div className={styles.chapter}>
-      {(isMargin || row.id in trials) && Number.isFinite(px) && px !== 0 && (
+      {Number.isFinite(px) && px !== 0 && (
         <Spellings label="The same in other units" texts={[`${showNumber(px, 2)}px`, `${showNumber(px / size, 3)}em`]} draft={draft} />
       )}
       {isMargin && (
@@ -44,13 +46,10 @@ export function SpacingChapter({ row, slip, draft, places, shown }: ChapterProps
           {showNumber(px, 2)} px, {showNumber(px / size, 2)} of the size, {showNumber(px / (leading ?? size * 1.2), 2)} lines.
         </p>
       )}
-      {row.id in choices && <Choices label={row.label} draft={draft} computed={row.computed} choices={choices[row.id]!.map((one) => ({ value: one, label: one }))} />}
-      {(row.id in trials || row.id in choices) && (
-        <Trials
-          row={row} slip={slip} draft={draft} width={shown && roomOf(shown.page, slip.ref.index)} lines={2} proposed={[...new Set([row.written ?? row.computed, ...(trials[row.id] ?? choices[row.id]!)])].slice(0, 5)}
-          figures={(one) => (one.endsWith("em") ? <span>{showNumber(Number.parseFloat(one) * size, 2)} px</span> : null)}
-        />
-      )}
+      <Trials
+        row={row} slip={slip} draft={draft} width={isMargin ? null : shown && roomOf(shown.page, slip.ref.index)} lines={2} beside={beside} proposed={[...new Set([row.written ?? row.computed, ...trials[row.id]!])].slice(0, 5)}
+        figures={(one) => (one.endsWith("em") ? <span>{showNumber(Number.parseFloat(one) * size, 2)} px</span> : null)}
+      />
       {row.id === "case" && value === "uppercase" && running && <Doubt>Capitals alone are slow to read in running text: words lose their shape.</Doubt>}
       {row.id === "alignment" && value === "justify" && lines && lines.longest < 45 && computed("hyphens") !== "auto" && (
         <Doubt>Justified lines of {lines.longest} characters tear holes without hyphens.</Doubt>

@@ -120,7 +120,7 @@ export function StackChapter({ row, slip, draft, places, shown }: ChapterProps) 
           {setting.stack.readers.map(({ label, face }) => `${label}: ${face}`).join(" · ")}
         </p>
       )}
-      {stacks.length > 1 && <Trials row={row} slip={slip} draft={draft} width={shown && roomOf(shown.page, slip.ref.index)} proposed={[...new Set([draft.tried ? (row.written ?? row.computed) : draft.value || row.computed, ...stacks])].slice(0, 4)} figures={() => null} />}
+      {stacks.length > 1 && <Trials row={row} slip={slip} draft={draft} width={shown && roomOf(shown.page, slip.ref.index)} proposed={[...new Set([draft.tried ? (row.written ?? row.computed) : draft.value || row.computed, ...stacks])].slice(0, 4)} />}
     </div>
   );
 }

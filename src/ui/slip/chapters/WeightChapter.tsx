@@ -5,14 +5,20 @@ import { isWeightFaked, weightTaken } from "@/core";
 import { memberHere } from "@/preview/present";
 import { Trials } from "../Trials";
 import { useSetting } from "../useSetting";
-import { Choices, Doubt } from "./parts";
+import { Doubt } from "./parts";
 import type { ChapterProps } from "./types";
 import styles from "./Chapter.module.css";
 
 const names: Readonly<Record<number, string>> = { 100: "thin", 200: "extra light", 300: "light", 400: "regular", 500: "medium", 600: "semi-bold", 700: "bold", 800: "extra bold", 900: "black" };
 
+const trials: Readonly<Record<string, readonly string[]>> = {
+  weight: ["300", "400", "500", "600", "700"],
+  style: ["normal", "italic", "oblique"],
+  caps: ["normal", "small-caps", "all-small-caps", "titling-caps"],
+};
+
 /** Weight, slope and small capitals: what the faces of the stack really have, and what would be made up. */
-export function WeightChapter({ row, slip, draft, places, shown }: ChapterProps) {
+export function WeightChapter({ row, slip, target, draft, places, shown }: ChapterProps) {
   const setting = useSetting(slip, places, row.longhand);
   const members = setting?.stack?.members ?? [];
   const own = members.filter(({ source, problem }) => source === "site" && !problem).map(({ name }) => name);
@@ -21,11 +27,10 @@ export function WeightChapter({ row, slip, draft, places, shown }: ChapterProps)
   const asked = row.id === "weight" ? Number.parseInt(draft.value, 10) || weight : weight;
   return (
     <div className={styles.chapter}>
-      {row.id === "weight" && (
-        <Trials row={row} slip={slip} draft={draft} width={shown && roomOf(shown.page, slip.ref.index)} proposed={["300", "400", "500", "600", "700"]} figures={(value) => <span>{names[Number(value)]}</span>} />
-      )}
-      {row.id === "style" && <Choices label="Style" draft={draft} computed={row.computed} choices={["normal", "italic", "oblique"].map((value) => ({ value, label: value }))} />}
-      {row.id === "caps" && <Choices label="Small capitals" draft={draft} computed={row.computed} choices={[{ value: "normal", label: "none" }, { value: "small-caps", label: "small capitals" }, { value: "all-small-caps", label: "all small" }, { value: "titling-caps", label: "titling" }]} />}
+      <Trials
+        row={row} slip={slip} draft={draft} width={shown && roomOf(shown.page, slip.ref.index)} proposed={[...new Set([...(row.id === "weight" ? [] : [row.written ?? row.computed]), ...trials[row.id]!])]}
+        judgedIn={row.id === "weight" ? target : null} figures={(value) => (row.id === "weight" ? <span>{names[Number(value)]}</span> : null)}
+      />
       <table className={styles.faces}>
         <thead>
           <tr>

@@ -1,4 +1,5 @@
 import type { ComponentType } from "react";
+import { AxesChapter } from "./AxesChapter";
 import { ColorChapter } from "./ColorChapter";
 import { LeadingChapter } from "./LeadingChapter";
 import { LinesChapter } from "./LinesChapter";
@@ -16,6 +17,8 @@ export const chapters: Readonly<Record<string, ComponentType<ChapterProps>>> = {
   leading: LeadingChapter,
   weight: WeightChapter,
   style: WeightChapter,
+  width: AxesChapter,
+  axes: AxesChapter,
   caps: WeightChapter,
   "letter-spacing": SpacingChapter,
   "word-spacing": SpacingChapter,

@@ -42,22 +42,3 @@ export function Doubt({ children, label, onMend }: { children: React.ReactNode; 
     </p>
   );
 }
-
-export interface Choice {
-  value: string;
-  label: string;
-}
-
-/** A few values that belong to a property, as buttons; the one in force is marked. */
-export function Choices({ label, choices, draft, computed }: { label: string; choices: readonly Choice[]; draft: Draft; computed: string }) {
-  const current = draft.tried ? draft.value : computed;
-  return (
-    <div className={styles.choices} role="group" aria-label={label}>
-      {choices.map(({ value, label: words }) => (
-        <button key={value} type="button" className="chip" aria-pressed={value === current} onClick={() => draft.attempt(value)} onDoubleClick={() => void draft.write(value)}>
-          {words}
-        </button>
-      ))}
-    </div>
-  );
-}
