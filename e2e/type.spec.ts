@@ -1,18 +1,9 @@
 /** How text is set: stacks, sizes, leading, lines, and the styles of the whole site. */
 import { expect, test, type Page } from "@playwright/test";
 import { matchedFallback, readFontFile } from "../src/core";
-import { field, openSample, pickByKeyboard, ready, sampleFile, shownPage, slip, stage } from "./support/desk";
+import { field, openFiles, openRow, openSample, pickByKeyboard, ready, sampleFile, shownPage, slip, stage } from "./support/desk";
 
-const openRow = (page: Page, label: string) => slip(page).getByRole("button", { name: new RegExp(`^${label}: .*Why$`) }).click();
 const heading = (page: Page) => shownPage(page).getByRole("heading", { name: "Winter sailings" });
-
-async function open(page: Page, files: Record<string, string>): Promise<void> {
-  await page.goto("/");
-  await page.getByLabel("Files to open").setInputFiles(
-    Object.entries(files).map(([name, text]) => ({ name, mimeType: name.endsWith(".css") ? "text/css" : "text/html", buffer: Buffer.from(text) })),
-  );
-  await ready(page);
-}
 
 test("a stack is built by keyboard", async ({ page }) => {
   await openSample(page);
@@ -40,6 +31,7 @@ test("faults of a stack are told and mended", async ({ page }) => {
   await field(page, "Stack").fill("Georga");
   await expect(slip(page).getByText(/Is Georgia meant/)).toBeVisible();
   await expect(slip(page).getByText(/No generic family ends the stack/)).toBeVisible();
+  await expect(slip(page).getByText(/^Changes in css\/ferry.css/)).toBeVisible();
   await slip(page).getByRole("button", { name: "Write Georgia", exact: true }).click();
   await slip(page).getByRole("button", { name: "Write Georgia, serif" }).click();
   await expect(field(page, "Stack")).toHaveValue("Georgia, serif");
@@ -64,7 +56,7 @@ test("five sizes are tried side by side and one is written", async ({ page }) =>
 });
 
 test("a fluid size is set and seen at three widths", async ({ page }) => {
-  await open(page, { "index.html": '<!doctype html><link rel=stylesheet href=a.css><h1>Slipway</h1>', "a.css": "h1 { font-size: 30px; }" });
+  await openFiles(page, { "index.html": '<!doctype html><link rel=stylesheet href=a.css><h1>Slipway</h1>', "a.css": "h1 { font-size: 30px; }" });
   await pickByKeyboard(page, "Slipway");
   await openRow(page, "Size");
   await slip(page).getByText("Fluid, between two widths").click();
@@ -112,7 +104,7 @@ const twins = {
 const row = (page: Page, name: RegExp) => page.getByRole("row", { name });
 
 test("twins among the text styles are joined", async ({ page }) => {
-  await open(page, twins);
+  await openFiles(page, twins);
   await page.getByRole("link", { name: /^Text styles/ }).click();
   await expect(row(page, /Heading, level 4, 17.6 px/)).toContainText("twin of 18");
   await row(page, /Heading, level 4/).click();
@@ -123,7 +115,7 @@ test("twins among the text styles are joined", async ({ page }) => {
 });
 
 test("four headings are snapped to a scale, each in its own unit", async ({ page }) => {
-  await open(page, twins);
+  await openFiles(page, twins);
   await page.getByRole("link", { name: /^Text styles/ }).click();
   await page.getByRole("button", { name: "Line up steps" }).click();
   await page.getByLabel("Steps by").click();
@@ -162,7 +154,7 @@ test("a stack is written everywhere, named, and its first font switched off", as
 });
 
 test("which member is used here is what the browser really uses", async ({ page }) => {
-  await open(page, { "index.html": "<!doctype html><style>p{font-family:Nope,'DejaVu Sans Mono',serif}</style><p>words</p>" });
+  await openFiles(page, { "index.html": "<!doctype html><style>p{font-family:Nope,'DejaVu Sans Mono',serif}</style><p>words</p>" });
   await stage(page).focus();
   await pickByKeyboard(page, "words");
   await openRow(page, "Stack");
@@ -184,7 +176,7 @@ test("which member is used here is what the browser really uses", async ({ page 
 });
 
 test("two words get a span with a class of their own, and lose it again", async ({ page }) => {
-  await open(page, { "index.html": "<!doctype html><link rel=stylesheet href=a.css><p>The late boat leaves at half past six.</p>", "a.css": "p { color: #333 }\n" });
+  await openFiles(page, { "index.html": "<!doctype html><link rel=stylesheet href=a.css><p>The late boat leaves at half past six.</p>", "a.css": "p { color: #333 }\n" });
   await pickByKeyboard(page, "The late boat");
   await stage(page).press("Shift+ArrowRight");
   await stage(page).press("Shift+ArrowRight");
@@ -207,7 +199,7 @@ test("two words get a span with a class of their own, and lose it again", async 
 });
 
 test("words are picked with the mouse", async ({ page }) => {
-  await open(page, { "index.html": "<!doctype html><p style='font:20px monospace'>The late boat leaves</p>" });
+  await openFiles(page, { "index.html": "<!doctype html><p style='font:20px monospace'>The late boat leaves</p>" });
   const box = (await shownPage(page).getByText("The late boat").boundingBox())!;
   await page.mouse.move(box.x + 12 * 4.5, box.y + 12);
   await page.mouse.down();
@@ -218,7 +210,7 @@ test("words are picked with the mouse", async ({ page }) => {
 });
 
 test("a font file is added and declared; a broken one is refused with the reason", async ({ page }) => {
-  await open(page, twins);
+  await openFiles(page, twins);
   await page.getByRole("link", { name: /^Stacks/ }).click();
   const input = page.getByLabel("Font file to add");
   await input.setInputFiles({ name: "no.woff2", mimeType: "font/woff2", buffer: Buffer.from("wOF2 and then nothing") });
@@ -248,11 +240,11 @@ test("a matched fallback brings the shift down", async ({ page }) => {
 });
 
 test("a font is switched off while rehearsing, the page says how far it moves, and fixed texts are marked", async ({ page }) => {
-  await open(page, { "index.html": "<!doctype html><style>p{font:16px/normal 'DejaVu Serif',monospace;width:300px}h1{font-size:2rem}</style><h1>Pier</h1><p>From the first of November the late boat leaves the mainland at half past six. Cars should be in lane by ten past; foot passengers may board until the ramp is lifted, and dogs travel on the open deck.</p>" });
+  await openFiles(page, { "index.html": "<!doctype html><style>p{font:16px/normal 'DejaVu Serif',monospace;width:300px}h1{font-size:2rem}</style><h1>Pier</h1><p>From the first of November the late boat leaves the mainland at half past six. Cars should be in lane by ten past; foot passengers may board until the ramp is lifted, and dogs travel on the open deck.</p>" });
   await page.getByRole("button", { name: /^Rehearse/ }).click();
   await page.getByRole("checkbox", { name: "DejaVu Serif" }).check();
   await expect(shownPage(page).getByRole("paragraph")).toHaveCSS("font-family", "monospace");
-  await expect(page.getByRole("status").filter({ hasText: /page \d+ px (?:higher|lower)/ })).toBeVisible();
+  await expect(page.getByRole("status").filter({ hasText: /page (?:\d+ lines? (?:more|less), )?\d+ px (?:higher|lower)/ })).toBeVisible();
   await page.getByRole("checkbox", { name: "DejaVu Serif" }).uncheck();
   await page.getByLabel("Reader’s text size in px").fill("20");
   await page.getByLabel("Reader’s text size in px").press("Enter");
@@ -262,7 +254,7 @@ test("a font is switched off while rehearsing, the page says how far it moves, a
 });
 
 test("a shadow is built of layers", async ({ page }) => {
-  await open(page, { "index.html": "<!doctype html><style>h1{text-shadow:none}</style><h1>Pier</h1>" });
+  await openFiles(page, { "index.html": "<!doctype html><style>h1{text-shadow:none}</style><h1>Pier</h1>" });
   await pickByKeyboard(page, "Pier");
   await openRow(page, "Shadow");
   await slip(page).getByRole("button", { name: "Add a layer" }).click();
@@ -274,7 +266,7 @@ test("a shadow is built of layers", async ({ page }) => {
 });
 
 test("a shorthand is unfolded and folded again", async ({ page }) => {
-  await open(page, { "index.html": "<!doctype html><link rel=stylesheet href=a.css><h1>Pier</h1>", "a.css": "h1 {\n  font: 700 30px/1.2 serif;\n}\n" });
+  await openFiles(page, { "index.html": "<!doctype html><link rel=stylesheet href=a.css><h1>Pier</h1>", "a.css": "h1 {\n  font: 700 30px/1.2 serif;\n}\n" });
   await pickByKeyboard(page, "Pier");
   await openRow(page, "Size");
   await slip(page).getByRole("button", { name: "Unfold font" }).click();
@@ -288,7 +280,7 @@ test("a shorthand is unfolded and folded again", async ({ page }) => {
 });
 
 test("a value is copied to another text style", async ({ page }) => {
-  await open(page, twins);
+  await openFiles(page, twins);
   await pickByKeyboard(page, "Three");
   await openRow(page, "Leading");
   await slip(page).getByLabel("Copy leading to another text style").click();

@@ -14,6 +14,18 @@ export async function ready(page: Page): Promise<void> {
   await expect(page.getByRole("application")).toBeVisible();
 }
 
+/** Opens files as a site of their own; text or bytes by name. */
+export async function openFiles(page: Page, files: Record<string, string | Uint8Array>): Promise<void> {
+  await page.goto("/");
+  await page.getByLabel("Files to open").setInputFiles(
+    Object.entries(files).map(([name, data]) => ({ name, mimeType: name.endsWith(".css") ? "text/css" : name.endsWith(".html") ? "text/html" : "application/octet-stream", buffer: Buffer.from(data) })),
+  );
+  await ready(page);
+}
+
+/** Opens the chapter of a row of the slip. */
+export const openRow = (page: Page, label: string) => slip(page).getByRole("button", { name: new RegExp(`^${label}: .*Why$`) }).click();
+
 export const slip = (page: Page) => page.getByRole("complementary", { name: "Slip" });
 export const stage = (page: Page) => page.getByRole("application");
 export const field = (page: Page, label: string) => page.getByLabel(`${label} value`, { exact: true });

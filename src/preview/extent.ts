@@ -6,34 +6,39 @@ export interface Extent {
   height: number;
   /** Lines of all the texts counted. */
   lines: number;
+  /** Of all these lines one after the other, CSS px. */
+  width: number;
 }
 
 /** @param places indexes of the elements whose own words are counted */
 export function extentOf({ document, nodes }: ShownPage, places: readonly number[]): Extent {
   const range = document.createRange();
-  const lines = places.reduce((sum, index) => sum + linesIn(nodes[index], range), 0);
-  return { height: Math.round(document.documentElement?.getBoundingClientRect().height ?? 0), lines };
+  let [lines, all] = [0, 0];
+  for (const index of places) {
+    let last = Number.NEGATIVE_INFINITY;
+    for (const { top, height, width } of rectsIn(nodes[index], range)) {
+      const middle = top + height / 2;
+      if (Math.abs(middle - last) > height / 2) lines += 1;
+      last = middle;
+      all += width;
+    }
+  }
+  return { height: Math.round(document.documentElement?.getBoundingClientRect().height ?? 0), lines, width: all };
 }
 
-/** Lines that an element's own words stand in. */
-function linesIn(node: Element | undefined, range: Range): number {
-  let count = 0;
-  let last = Number.NEGATIVE_INFINITY;
+/** Boxes of an element's own words, line by line. */
+function rectsIn(node: Element | undefined, range: Range): DOMRect[] {
+  const rects: DOMRect[] = [];
   for (const child of node?.childNodes ?? []) {
     if (child.nodeType !== Node.TEXT_NODE || child.textContent!.trim() === "") continue;
     range.selectNodeContents(child);
-    for (const { top, height, width } of range.getClientRects()) {
-      if (width === 0) continue;
-      const middle = top + height / 2;
-      if (Math.abs(middle - last) > height / 2) count += 1;
-      last = middle;
-    }
+    rects.push(...[...range.getClientRects()].filter(({ width }) => width > 0));
   }
-  return count;
+  return rects;
 }
 
-/** How much more room one takes than the other; null where it is the same, or the other is not known. */
+/** How much more room one takes than the other; null where it is as high, in as many lines, or the other is not known. */
 export function differenceOf(now: Extent, usual: Extent | undefined): Extent | null {
   if (!usual || (now.height === usual.height && now.lines === usual.lines)) return null;
-  return { height: now.height - usual.height, lines: now.lines - usual.lines };
+  return { height: now.height - usual.height, lines: now.lines - usual.lines, width: now.width - usual.width };
 }

@@ -2,6 +2,7 @@ import { describe, expect, test } from "vitest";
 import { formatColor } from "../color";
 import { pageWith, stylesOf } from "../testing/site";
 import { legibilityOf } from "./ground";
+import { layoutAfter } from "./under";
 import { gridColumns, gridPoints, gridRows, type ImageLayout, type PlaceLayout, type UnderLayer } from "./layout";
 
 const text = { left: 100, top: 100, width: 200, height: 20 };
@@ -99,5 +100,37 @@ describe("what lies under a text on the laid-out page", () => {
     expect(points).toHaveLength(gridColumns * gridRows);
     expect(points[0]).toEqual([100, 100]);
     expect(points.at(-1)).toEqual([300, 120]);
+  });
+});
+
+describe("a layout after a change", () => {
+  /** The text as it is judged when the page was laid out with one sheet and gets another. */
+  const after = (was: string, is: string, body: string, under: (index: (id: string) => number) => UnderLayer[] = () => []) => {
+    const [old, now] = [stylesOf(pageWith(was, body)), stylesOf(pageWith(is, body))];
+    const index = (id: string) => now.find(({ element }) => element.id === id)!.element.index;
+    const layout = layoutAfter({ text, afloat: null, under: under(index), over: [] }, old[index("t")]!, now[index("t")]!);
+    return legibilityOf(now[index("t")]!, layout, now);
+  };
+
+  test("opacity that was not there fades the ink, whether its element paints or not", () => {
+    expect(hex(after("", "p{opacity:.5}", "<p id=t>x</p>").ink)).toBe("#808080");
+    expect(hex(after("", "#g{opacity:.5}", "<div id=g><p id=t>x</p></div>").ink)).toBe("#808080");
+    const painted = after("#g{background:#f00}", "#g{background:#f00;opacity:.5}", "<div id=g><p id=t>x</p></div>", (index) => [layer(index("g"))]);
+    expect([hex(painted.ground.color), hex(painted.ink)]).toEqual(["#ff8080", "#808080"]);
+  });
+
+  test("a ground that was not there comes under what stands inside", () => {
+    const { ground } = after("", "#g{background:#204060}", "<div id=g><p id=t>x</p></div>");
+    expect([hex(ground.color), ground.certain]).toEqual(["#204060", true]);
+    const between = after("#i{background:#ffff0080}", "#g{background:#000}#i{background:#ffff0080}", "<div id=g><div id=i><p id=t>x</p></div></div>", (index) => [layer(index("i"))]);
+    expect(hex(between.ground.color)).toBe("#808000");
+  });
+
+  test("what was painted elsewhere stays elsewhere", () => {
+    expect(hex(after("#g{background:#204060}", "#g{background:#000}", "<div id=g><p id=t>x</p></div>").ground.color)).toBe("#ffffff");
+  });
+
+  test("a picture that is only tried is not known", () => {
+    expect(after("", "#g{background:linear-gradient(#000,#fff)}", "<div id=g><p id=t>x</p></div>").ground.certain).toBe(false);
   });
 });

@@ -2,7 +2,7 @@
 import { valueOf, type Style } from "../cascade/styles";
 import { paintOver } from "../color/contrast";
 import type { Color } from "../color/types";
-import { backgroundColor, backgroundImages, blendDoubt, canvasColor, clear, colorClip, colorsOf, isCanvasOwner } from "./backgrounds";
+import { backgroundColor, backgroundImages, blendDoubt, canvasColor, clear, colorClip, colorsOf, hasBackground, isCanvasOwner } from "./backgrounds";
 import { gradientIn, type ColorAt } from "./gradient";
 import type { Found, GroundKind } from "./ground";
 import { gridPoints, type Box, type ImageLayout, type PlaceLayout, type UnderLayer } from "./layout";
@@ -64,6 +64,47 @@ export function groundUnder(style: Style, ink: Color, layout: PlaceLayout, style
   return { bare, inked, doubt, from, kind };
 }
 
+/**
+ * The layout of a text after a change that moves no boxes: elements around it that paint or fade now and did not before
+ * come in. They are taken to lie under all of the text.
+ * @param before the text's style when it was laid out @param after the style it has now, of the same element
+ */
+export function layoutAfter(layout: PlaceLayout, before: Style, after: Style): PlaceLayout {
+  const under = [...layout.under];
+  for (const [old, now] of pairsOf(before, after)) {
+    const { index } = now.element;
+    const at = under.findIndex((layer) => layer.index === index);
+    const known = under[at];
+    const fades = valueOf<number>(now, "opacity") < 1;
+    const doubt = picturesOf(now) > picturesOf(old) ? "The picture or gradient is looked at once it is written." : null;
+    if (known) under[at] = { ...known, group: known.group || fades, doubt: known.doubt ?? doubt };
+    else if ((fades && valueOf<number>(old, "opacity") >= 1) || (hasBackground(now) && !hasBackground(old))) {
+      const inside = under.findIndex((layer) => isWithin(after, layer.index, index));
+      under.splice(inside < 0 ? under.length : inside, 0, { index, box: layout.text, images: [], picture: null, opacity: 1, group: fades, doubt });
+    }
+  }
+  return { ...layout, under };
+}
+
+/** The text's element and those around it, outermost first, as they were and as they are. */
+function pairsOf(before: Style, after: Style): [Style, Style][] {
+  const pairs: [Style, Style][] = [];
+  for (let [old, now]: (Style | null)[] = [before, after]; old && now; [old, now] = [old.parent, now.parent]) pairs.unshift([old, now]);
+  return pairs;
+}
+
+const picturesOf = (style: Style) => backgroundImages(style).filter(({ image }) => image).length;
+
+/** Whether a layer is of an element around the text and inside of another. */
+function isWithin(text: Style, index: number, outer: number): boolean {
+  return index > outer && chainHas(text, index) && chainHas(text, outer);
+}
+
+function chainHas(text: Style, index: number): boolean {
+  for (let style: Style | null = text; style; style = style.parent) if (style.element.index === index) return true;
+  return false;
+}
+
 function unwind(groups: readonly { color: Color; opacity: number }[], ink: Color | null): Color {
   let color = groups[groups.length - 1]!.color;
   if (ink) color = paintOver(ink, color);
@@ -93,6 +134,8 @@ function paintsOf(layer: UnderLayer, styles: readonly Style[], text: Style): Pai
   for (let at = images.length - 1; at >= 0; at -= 1) {
     const { image, clip: own } = images[at]!;
     const geometry = layer.images[at];
+    // Not laid out yet: it may be anything.
+    if (image && !geometry && layer.doubt) paints.push({ ...base, at: () => opaqueEnds, kind: "picture" });
     if (!image || !geometry || (own === "text" && style !== text)) continue;
     const { tile } = geometry;
     const gradient = gradientIn(image, tile, colorsOf(style), style.shared.context.unit);

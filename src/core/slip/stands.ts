@@ -10,6 +10,7 @@ import type { Color } from "../color/types";
 import type { ElementRef } from "../edits/types";
 import { black, white } from "../ground/backgrounds";
 import { groundName } from "../ground/name";
+import { layoutAfter } from "../ground/under";
 import { inkOf, legibilityOf, type Legibility } from "../ground/ground";
 import { pagesOf, textFile, type Site } from "../source/site";
 import { isPlace, legibilityOn, roleName, type Layouts } from "../textStyles";
@@ -160,8 +161,8 @@ export function judgeChange(before: Site, after: Site, reach: readonly ElementRe
     if (!old || !now || old.page.styles.length !== now.page.styles.length) continue;
     // Layouts are of the page before; where boxes stay, they tell what lies under the text after it, too.
     const was = legibilityOn(old.page, old.style, layouts);
-    const layout = layouts[ref.page]?.[ref.index] ?? null;
-    const is = legibilityOf(now.style, layout, now.page.styles);
+    const layout = layouts[ref.page]?.[ref.index];
+    const is = legibilityOf(now.style, layout && layoutAfter(layout, old.style, now.style), now.page.styles);
     if (was.passes === is.passes) continue;
     const list = is.passes ? rises : falls;
     const role = roleName(now.style);

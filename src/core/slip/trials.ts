@@ -3,8 +3,8 @@ import type { Conditions } from "../cascade/conditions";
 import { styledPage } from "../cascade/styledPages";
 import { changesFor } from "../edits/plan";
 import { EditError, type ElementRef, type Target } from "../edits/types";
-import type { Verdict } from "../ground/ground";
-import { legibilityOf } from "../ground/ground";
+import { legibilityOf, type Verdict } from "../ground/ground";
+import { layoutAfter } from "../ground/under";
 import { changeSite, textFile, type Site } from "../source/site";
 import type { Layouts } from "../textStyles";
 
@@ -16,14 +16,17 @@ export interface TrialContrast {
 
 /** The contrast of the picked text with each value, in their order; null for a value that cannot be written there. */
 export function trialContrasts(site: Site, picked: ElementRef, target: Target, property: string, values: readonly string[], conditions: Conditions, layouts: Layouts): (TrialContrast | null)[] {
+  const now = textFile(site, picked.page);
+  const before = now && styledPage(site, now, conditions).styles[picked.index];
+  const layout = layouts[picked.page]?.[picked.index];
   return values.map((value) => {
     try {
       const after = changeSite(site, changesFor(site, { kind: "declare", target, property, value }));
       const file = textFile(after, picked.page);
       const page = file && styledPage(after, file, conditions);
       const style = page?.styles[picked.index];
-      if (!style) return null;
-      const { ratio, needs, verdict } = legibilityOf(style, layouts[picked.page]?.[picked.index] ?? null, page.styles);
+      if (!style || !before) return null;
+      const { ratio, needs, verdict } = legibilityOf(style, layout && layoutAfter(layout, before, style), page.styles);
       return { ratio, needs, verdict };
     } catch (error) {
       if (error instanceof EditError || error instanceof RangeError) return null;

@@ -1,9 +1,11 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { computed, pageWith } from "../testing/site";
-import { fluidSize, sizeIn, sizeUnits, unitOf } from "./lengths";
+import { axisSettings, withAxis } from "./axes";
+import { decorationLonghands, decorationParts, lineKinds, writeDecoration } from "./decoration";
+import { fluidSize, keywordSizes, sizeIn, sizeUnits, unitOf } from "./lengths";
 import { genericOn, memberOn, platformFaces, platforms } from "./platforms";
-import { nearestStep, ratios, scaleSteps } from "./scale";
+import { nearestStep, onGrid, ratios, scaleSteps } from "./scale";
 import { shadowLayers, writeShadow } from "./shadow";
 import { nearestFamily, stackFaults, stackMembers, writeStack } from "./stack";
 
@@ -145,4 +147,57 @@ describe("shadows", () => {
   });
 
   test.each(["1px", "red blue 1px 1px", "1px 1px 1px 1px", "", "inherit"])("%j is none that can be taken apart", (text) => expect(shadowLayers(text)).toBeNull());
+});
+
+describe("lines of text", () => {
+  test.each<[string, Partial<ReturnType<typeof decorationParts>>, string]>([
+    ["underline", { lines: ["underline"] }, "underline"],
+    ["UNDERLINE overline wavy rgb(1 2 3 / 50%) 2px", { lines: ["underline", "overline"], style: "wavy", color: "rgb(1 2 3 / 50%)", thickness: "2px" }, "underline overline wavy rgb(1 2 3 / 50%) 2px"],
+    ["dotted line-through from-font currentcolor", { lines: ["line-through"], style: "dotted", thickness: "from-font", color: "currentcolor" }, "line-through dotted currentcolor from-font"],
+    ["solid underline #abc calc(1px + 0.1em)", { lines: ["underline"], style: "solid", color: "#abc", thickness: "calc(1px + 0.1em)" }, "underline #abc calc(1px + 0.1em)"],
+    ["none", { lines: [] }, "none"],
+    ["red 2px", { lines: [], color: "red", thickness: "2px" }, "none"],
+  ])("%s", (value, parts, written) => {
+    expect(decorationParts(value)).toEqual({ style: "", thickness: "", color: "", ...parts });
+    expect(writeDecoration(decorationParts(value))).toBe(written);
+  });
+
+  test("as longhands only what is said is set", () => {
+    expect(decorationLonghands(decorationParts("underline red"))).toEqual([["text-decoration-line", "underline"], ["text-decoration-color", "red"]]);
+    expect(decorationLonghands(decorationParts("none"))).toEqual([["text-decoration-line", "none"]]);
+  });
+
+  test("any lines, style, colour and thickness survive being taken apart and written", () => {
+    const value = fc.record({ lines: fc.subarray([...lineKinds], { minLength: 1 }), style: fc.constantFrom("", "double", "dotted", "dashed", "wavy"), color: fc.constantFrom("", "red", "#0b6b4e", "rgb(1 2 3 / 50%)", "color-mix(in oklab, red, blue 20%)"), thickness: fc.constantFrom("", "2px", "0.1em", "10%", "from-font", "auto") });
+    fc.assert(
+      fc.property(value, (parts) => {
+        expect(decorationParts(writeDecoration(parts))).toEqual(parts);
+      }),
+    );
+  });
+});
+
+describe("axes of a variable font", () => {
+  test("are taken apart and set one by one", () => {
+    expect(axisSettings("normal")).toEqual([]);
+    expect(axisSettings(`"GRAD" 50, 'slnt' -10.5`)).toEqual([{ tag: "GRAD", value: 50 }, { tag: "slnt", value: -10.5 }]);
+    for (const value of ["", "inherit", '"GRAD" calc(1)', '"GRAD"', "GRAD 5"]) expect(axisSettings(value)).toBeNull();
+    const settings = axisSettings('"GRAD" 50, "YOPQ" 80')!;
+    expect(withAxis(settings, "YOPQ", 60.123)).toBe('"GRAD" 50, "YOPQ" 60.12');
+    expect(withAxis(settings, "slnt", -5)).toBe('"GRAD" 50, "YOPQ" 80, "slnt" -5');
+    expect(withAxis(settings, "GRAD", null)).toBe('"YOPQ" 80');
+    expect(withAxis([{ tag: "GRAD", value: 1 }], "GRAD", null)).toBe("normal");
+  });
+});
+
+test("keywords of a size come to what browsers make of them", () => {
+  const at = (parent: number, reader: number, monospace = false) => Object.fromEntries(keywordSizes(parent, reader, monospace).map(({ keyword, px }) => [keyword, px]));
+  expect(at(20, 16)).toMatchObject({ "xx-small": 9, medium: 16, "xxx-large": 48, larger: 24 });
+  expect(at(16, 20)).toMatchObject({ medium: 20, "x-large": 30 });
+  expect(at(16, 16, true)).toMatchObject({ medium: 13, small: 12 });
+});
+
+test("a height goes to the nearest line of a grid, never to none", () => {
+  expect([23, 26, 1, 30].map((height) => onGrid(height, 8))).toEqual([24, 24, 8, 32]);
+  expect(onGrid(22.4, 2.5)).toBe(22.5);
 });

@@ -28,6 +28,8 @@ export function useDraft(row: SlipRowValue, slip: Slip, target: Target | null): 
   const [text, setText] = useState<string | null>(null);
   const [verdict, setVerdict] = useState<Verdict>(null);
   const turn = useRef(0);
+  /** The turn in which a value was last written. */
+  const writing = useRef(-1);
   const written = row.written ?? "";
 
   const editFor = (value: string): Edit | null => target && { kind: "declare", target, property: row.property, value, place: slip.ref };
@@ -58,7 +60,7 @@ export function useDraft(row: SlipRowValue, slip: Slip, target: Target | null): 
   useEffect(() => {
     if (judgedFor.current === targetKey) return;
     judgedFor.current = targetKey;
-    if (text !== null) void Promise.resolve(text).then(consider);
+    if (text !== null && writing.current !== turn.current) void Promise.resolve(text).then(consider);
   });
 
   const putBack = () => {
@@ -70,20 +72,20 @@ export function useDraft(row: SlipRowValue, slip: Slip, target: Target | null): 
 
   const write = async (value: string) => {
     if (value === written) return putBack();
+    const mine = (turn.current += 1);
+    writing.current = mine;
+    /** What is typed while this one is being written stays. */
+    const settle = (next: string | null, said: Verdict) => {
+      if (mine !== turn.current) return;
+      setText(next);
+      setVerdict(said);
+    };
+    setText(value);
     const reason = await engine.check(row.property, value);
     const edit = reason === null ? editFor(value) : null;
-    if (!edit) {
-      setText(value);
-      return setVerdict({ kind: "refused", reason: reason ?? nowhere });
-    }
-    turn.current += 1;
+    if (!edit) return settle(value, { kind: "refused", reason: reason ?? nowhere });
     const { plan, problem } = await writeEdit(edit, `${row.property}: ${value}`);
-    if (!plan) {
-      setText(value);
-      return setVerdict({ kind: "refused", reason: problem! });
-    }
-    setText(null);
-    setVerdict(null);
+    settle(plan ? null : value, plan ? null : { kind: "refused", reason: problem! });
   };
 
   const attempt = (value: string) => {

@@ -3,7 +3,7 @@
 import { Input } from "antd";
 import { useState } from "react";
 import { platforms, stackMembers, writeStack, type StackUse } from "@/core";
-import { memberHere } from "@/preview/present";
+import { isPresent, memberHere } from "@/preview/present";
 import { specimenStack } from "@/preview/siteFonts";
 import { Prose } from "../shared/Prose";
 import { plural, showNumber } from "../shared/numbers";
@@ -105,7 +105,9 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
     if (result.problem) return setProblem(result.problem);
     setProblem(null);
     const wanted = info.members[0]!.name;
-    const proof = (
+    const proof = !isPresent(family) ? (
+      <p className="quiet">{family} is not on this machine, so what it brings back cannot be measured here.</p>
+    ) : (
       <Shifts
         places={places}
         assumptions={[

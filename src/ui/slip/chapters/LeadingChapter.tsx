@@ -53,7 +53,7 @@ export function LeadingChapter({ row, slip, draft, places, shown }: ChapterProps
           const number = Number.parseFloat(value);
           if (!Number.isFinite(number)) return null;
           const of = value.endsWith("px") ? number : value.endsWith("%") ? (number * size) / 100 : number * size;
-          return <span>{showPx(of)} px</span>;
+          return <span>{value.endsWith("px") ? showNumber(of / size, 2) : `${showPx(of)} px`}</span>;
         }}
       />
     </div>
