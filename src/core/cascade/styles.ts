@@ -341,7 +341,7 @@ class Computer {
     const specified = winner ? this.specified(winner, style, index) : inherited ? "inherit" : "initial";
     context.computing = index;
     const { parent } = style;
-    if (specified === "inherit" && parent) return index === sizeAt ? inheritSize(style, this.conditions.rootSize) : parent.values[index];
+    if (specified === "inherit" && parent) return index === sizeAt ? inheritSize(style, this.conditions.rootSize, context.quirks) : parent.values[index];
     if (specified === "inherit" || specified === "initial") return longhands[index]!.compute(initials[index], context);
     return longhands[index]!.compute(specified.value, context);
   }
@@ -418,8 +418,8 @@ function rolledBack(winner: Winner, keyword: "revert" | "revert-layer"): Winner 
   return null;
 }
 
-function inheritSize(style: SharedStyle, defaultSize: number): FontSize {
+function inheritSize(style: SharedStyle, defaultSize: number, quirks: boolean): FontSize {
   const parent = style.parent!;
   const isMono = (one: SharedStyle) => isMonospaceAlone(one.values[familyAt] as FamilyName[]);
-  return fitMonospace(parent.values[sizeAt] as FontSize, isMono(style), isMono(parent), defaultSize);
+  return fitMonospace(parent.values[sizeAt] as FontSize, isMono(style), isMono(parent), defaultSize, quirks);
 }

@@ -81,8 +81,8 @@ export function fluidSize(a: SizeAt, b: SizeAt, root: number): FluidSize | null 
   return { text: `clamp(${rem(low)}, ${line}, ${rem(high)})`, base, slope };
 }
 
-/** What the keywords of `font-size` come to, px (CSS Fonts 4, 2.5.1 and 2.5.2). @param monospace whether the stack is monospace alone */
+/** What the keywords of `font-size` come to, px (CSS Fonts 4, 2.5.1 and 2.5.2). Of a page in standards mode. @param monospace whether the stack is monospace alone */
 export function keywordSizes(parent: number, reader: number, monospace: boolean): { keyword: string; px: number }[] {
-  const absolute = sizeKeywords.map((keyword, at) => ({ keyword, px: keywordSize(at, monospace, reader) }));
+  const absolute = sizeKeywords.map((keyword, at) => ({ keyword, px: keywordSize(at, monospace, reader, false) }));
   return [...absolute, { keyword: "smaller", px: parent / 1.2 }, { keyword: "larger", px: parent * 1.2 }];
 }

@@ -56,6 +56,8 @@ const fontFamily: Longhand<FamilyName[], FamilyName[]> = {
 export const sizeKeywords: readonly string[] = ["xx-small", "x-small", "small", "medium", "large", "x-large", "xx-large", "xxx-large"];
 const sizes16 = [9, 10, 13, 16, 18, 24, 32, 48];
 const sizes13 = [9, 10, 12, 13, 16, 20, 26, 39];
+/** In quirks mode the steps for monospace alone are others. */
+const sizes13Quirks = [9, 9, 10, 13, 16, 20, 26, 40];
 const scales = [0.6, 0.75, 8 / 9, 1, 1.2, 1.5, 2, 3];
 
 /** A size with what a change to or from monospace looks at: its keyword, and whether it was given in absolute units. */
@@ -73,16 +75,16 @@ const largestSize = 10_000;
  * The size after a turn to or from monospace alone, which browsers set at 13 px where other text has 16:
  * sizes that go back to absolute units stay.
  */
-export function fitMonospace(size: FontSize, own: boolean, parent: boolean, defaultSize: number): FontSize {
+export function fitMonospace(size: FontSize, own: boolean, parent: boolean, defaultSize: number, quirks: boolean): FontSize {
   if (own === parent || size.absolute) return size;
-  if (size.keyword !== null) return { ...size, px: keywordSize(size.keyword, own, defaultSize) };
+  if (size.keyword !== null) return { ...size, px: keywordSize(size.keyword, own, defaultSize, quirks) };
   return { ...size, px: own ? size.px * defaultMonospace : size.px / defaultMonospace };
 }
 
-export function keywordSize(index: number, monospace: boolean, rootSize: number): number {
+export function keywordSize(index: number, monospace: boolean, rootSize: number, quirks: boolean): number {
   const base = monospace ? (rootSize * 13) / 16 : rootSize;
   if (base === 16) return sizes16[index]!;
-  if (base === 13) return sizes13[index]!;
+  if (base === 13) return (quirks ? sizes13Quirks : sizes13)[index]!;
   return base * scales[index]!;
 }
 
@@ -106,11 +108,11 @@ const fontSize: Longhand<Component, FontSize> = {
     const parent = context.hasParent && isMonospaceAlone(context.parent("font-family") as FamilyName[]);
     const parentSize = context.hasParent ? (context.parent("font-size") as FontSize) : null;
     const absolute = parentSize?.absolute ?? false;
-    const fitted = (size: FontSize) => fitMonospace(size, own, parent, context.defaultSize);
+    const fitted = (size: FontSize) => fitMonospace(size, own, parent, context.defaultSize, context.quirks);
     if (value.type === "ident") {
       const word = value.name.toLowerCase();
       const keyword = word === "-webkit-xxx-large" ? 7 : sizeKeywords.indexOf(word);
-      if (keyword >= 0) return { px: keywordSize(keyword, own, context.defaultSize), keyword, absolute: false };
+      if (keyword >= 0) return { px: keywordSize(keyword, own, context.defaultSize, context.quirks), keyword, absolute: false };
       const px = word === "math" ? context.parentFontSize : context.parentFontSize * (word === "larger" ? 1.2 : 1 / 1.2);
       return fitted({ px, keyword: null, absolute });
     }
