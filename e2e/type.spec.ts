@@ -290,3 +290,13 @@ test("a value is copied to another text style", async ({ page }) => {
   await dialog.getByRole("button", { name: "Write" }).click();
   await expect(shownPage(page).getByText("Text", { exact: true })).toHaveCSS("line-height", "19.2px");
 });
+
+test("the longest line is told in the table of text styles as in the slip", async ({ page }) => {
+  const words = "From the first of November the late boat leaves the mainland at half past six. Cars should be in lane by ten past; <a href='#'>foot passengers</a> may board until the ramp is lifted, and dogs travel on the open deck.";
+  await openFiles(page, { "index.html": `<!doctype html><style>p{font:18px/1.5 serif;width:420px;text-align:justify}a{font-size:13px}</style><p>${words}</p>` });
+  await pickByKeyboard(page, "From the first");
+  const longest = await slip(page).getByLabel("Longest line").textContent();
+  expect(Number.parseInt(longest!, 10)).toBeGreaterThan(30);
+  await page.getByRole("link", { name: /^Text styles/ }).click();
+  await expect(page.getByRole("row", { name: /^Paragraph/ }).getByRole("cell", { name: longest!, exact: true })).toBeVisible();
+});

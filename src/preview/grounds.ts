@@ -1,6 +1,7 @@
 /** What lies under the texts of a page as it is laid out, for the core to judge. */
 import type { Box, ImageLayout, PageLayout, PlaceLayout, UnderLayer } from "@/core";
 import type { ShownPage } from "./frame";
+import { longestLineOf } from "./measure";
 import { comparePaths, groundPath, textPath, type PaintPath, type PaintedNode } from "./paintOrder";
 import { loadPicture, pixelsUnder } from "./pictures";
 
@@ -26,7 +27,7 @@ export async function layoutOf(page: ShownPage, places: readonly number[], still
   for (const index of places) {
     const painter = painters[index];
     const text = painter && textBox(page, index);
-    if (text) layouts[index] = placeLayout(painter, text, grounds, pictures);
+    if (text) layouts[index] = placeLayout(painter, text, longestLineOf(page, index), grounds, pictures);
   }
   return layouts;
 }
@@ -90,7 +91,7 @@ function fixedAround(painter: Painter): Painter | null {
   return null;
 }
 
-function placeLayout(place: Painter, text: Box, grounds: readonly Painter[], pictures: ReadonlyMap<string, HTMLImageElement | null>): PlaceLayout {
+function placeLayout(place: Painter, text: Box, longest: number | null, grounds: readonly Painter[], pictures: ReadonlyMap<string, HTMLImageElement | null>): PlaceLayout {
   const own = textPath(place);
   const held = fixedAround(place);
   const under: Painter[] = [];
@@ -111,7 +112,7 @@ function placeLayout(place: Painter, text: Box, grounds: readonly Painter[], pic
   }
   under.sort((a, b) => comparePaths(a.path, b.path));
   const afloat = held ? "It stays in its place while the page scrolls under it." : null;
-  return { text, afloat, under: under.map((painter) => underLayer(painter, place, text, pictures)), over };
+  return { text, longest, afloat, under: under.map((painter) => underLayer(painter, place, text, pictures)), over };
 }
 
 function underLayer(painter: Painter, place: Painter, text: Box, pictures: ReadonlyMap<string, HTMLImageElement | null>): UnderLayer {

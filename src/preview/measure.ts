@@ -87,6 +87,59 @@ export function linesOf(page: ShownPage, index: number): Lines | null {
   return lines ? { lines, longest, usual: lines > 1 ? Math.round(full / (lines - 1)) : longest, character: width / longest, left } : null;
 }
 
+/** Characters of a text's longest line, blanks at its ends left out; null when it is not shown. */
+export function longestLineOf({ document, nodes }: ShownPage, index: number): number | null {
+  const node = nodes[index];
+  if (!node) return null;
+  const walker = document.createTreeWalker(node, NodeFilter.SHOW_TEXT);
+  const range = document.createRange();
+  let longest: number | null = null;
+  let words = "";
+  let last: { middle: number; height: number } | null = null;
+  const end = () => {
+    if (last) longest = Math.max(longest ?? 0, words.replace(/\s+/g, " ").trim().length);
+    words = "";
+  };
+  for (let text = walker.nextNode() as Text | null; text; text = walker.nextNode() as Text | null) {
+    const length = Math.min(text.data.length, mostCharacters);
+    for (let start = 0; start < length; ) {
+      const stop = lineEnd(range, text, start, length);
+      const rect = visibleRects(range, text, start, stop)[0];
+      if (rect) {
+        const middle = rect.top + rect.height / 2;
+        if (last && Math.abs(middle - last.middle) > Math.max(rect.height, last.height) * 0.6) end();
+        last = { middle, height: rect.height };
+      }
+      words += text.data.slice(start, stop);
+      start = stop;
+    }
+  }
+  end();
+  return longest;
+}
+
+/** The end of the line that a character of a text node stands in: halved until it is found. */
+function lineEnd(range: Range, text: Text, start: number, length: number): number {
+  const isOneLine = (stop: number) => {
+    const rects = visibleRects(range, text, start, stop);
+    return rects.every(({ top, height }) => Math.abs(top - rects[0]!.top) <= height * 0.6);
+  };
+  if (isOneLine(length)) return length;
+  let [fits, breaks] = [start + 1, length];
+  while (breaks - fits > 1) {
+    const middle = (fits + breaks) >> 1;
+    if (isOneLine(middle)) fits = middle;
+    else breaks = middle;
+  }
+  return fits;
+}
+
+function visibleRects(range: Range, text: Text, start: number, stop: number): DOMRect[] {
+  range.setStart(text, start);
+  range.setEnd(text, stop);
+  return [...range.getClientRects()].filter(({ width }) => width > 0);
+}
+
 /** Sizes of the content boxes of all query containers, by element index. */
 export function containerSizes({ document, nodes }: ShownPage): Record<number, { width: number; height: number }> {
   const view = document.defaultView!;

@@ -38,6 +38,8 @@ export interface UnderLayer {
 export interface PlaceLayout {
   /** Around the lines of the text's own. */
   text: Box;
+  /** Characters of its longest line; null where it cannot be told. */
+  longest: number | null;
   /** Why anything may lie beneath the lowest of the layers, in plain words; null where that is the canvas. */
   afloat: string | null;
   /** Lowest first. */

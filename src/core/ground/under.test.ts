@@ -13,7 +13,7 @@ const image = (more: Partial<ImageLayout> = {}): ImageLayout => ({ tile: page, r
 function look(css: string, body: string, layout: (index: (id: string) => number) => Partial<PlaceLayout>) {
   const styles = stylesOf(pageWith(css, body));
   const index = (id: string) => styles.find(({ element }) => element.id === id)!.element.index;
-  return legibilityOf(styles[index("t")]!, { text, afloat: null, under: [], over: [], ...layout(index) }, styles);
+  return legibilityOf(styles[index("t")]!, { text, longest: null, afloat: null, under: [], over: [], ...layout(index) }, styles);
 }
 const hex = (color: Parameters<typeof formatColor>[0]) => formatColor(color, "hex");
 
@@ -108,7 +108,7 @@ describe("a layout after a change", () => {
   const after = (was: string, is: string, body: string, under: (index: (id: string) => number) => UnderLayer[] = () => []) => {
     const [old, now] = [stylesOf(pageWith(was, body)), stylesOf(pageWith(is, body))];
     const index = (id: string) => now.find(({ element }) => element.id === id)!.element.index;
-    const layout = layoutAfter({ text, afloat: null, under: under(index), over: [] }, old[index("t")]!, now[index("t")]!);
+    const layout = layoutAfter({ text, longest: null, afloat: null, under: under(index), over: [] }, old[index("t")]!, now[index("t")]!);
     return legibilityOf(now[index("t")]!, layout, now);
   };
 

@@ -30,6 +30,8 @@ export interface StyleRow extends TextStyle {
   range: [string, string] | null;
   verdict: Verdict;
   pages: string[];
+  /** Characters of the longest line of all its places, as far as they have been laid out; null before. */
+  longest: number | null;
   /** The rule or style attribute that sets its size, and the size as written; null where the browser does. */
   sizeFrom: { target: Target; written: string; inherited: boolean } | null;
   parentPx: number;
@@ -44,6 +46,8 @@ export function textStyleTable(site: Site, conditions: Conditions, layouts: Layo
   const rows = gatherPlaces<StyleRow>(pages, textStyleKey, (style, page) => rowFor(page, style, layouts), (row, style, page) => {
     if (!row.pages.includes(page.file.path)) row.pages.push(page.file.path);
     const { ratio, verdict } = legibilityOn(page, style, layouts);
+    const longest = layouts[page.file.path]?.[style.element.index]?.longest;
+    if (longest != null) row.longest = Math.max(row.longest ?? 0, longest);
     if (ratio < row.ratio) [row.ratio, row.verdict] = [ratio, verdict];
   }).sort((a, b) => b.sizePx - a.sizePx || b.weight - a.weight || b.places.length - a.places.length);
   markTwins(rows);
@@ -65,6 +69,7 @@ function rowFor(page: StyledPage, style: Style, layouts: Layouts): StyleRow {
     range: ground.range ? [cssColor(ground.range[0]), cssColor(ground.range[1])] : null,
     verdict,
     pages: [],
+    longest: null,
     sizeFrom: sizeSource(page, style),
     parentPx: style.parent ? fontSizeOf(style.parent) : base.sizePx,
     rootPx: fontSizeOf(rootOf(style)),

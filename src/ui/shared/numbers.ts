@@ -1,4 +1,6 @@
 /** How numbers are shown. */
+import type { FaceMetrics } from "@/core";
+
 export { showRatio } from "@/core";
 
 /** Pixels with up to two decimals, no trailing zeros, and a true minus sign. */
@@ -34,4 +36,13 @@ export function shiftWords({ lines, height }: { lines: number; height: number })
   const more = lines === 0 ? null : `${plural(Math.abs(lines), "line")} ${lines > 0 ? "more" : "less"}`;
   const higher = height === 0 ? null : `${showPx(Math.abs(height))} px ${height > 0 ? "higher" : "lower"}`;
   return [more, higher].filter(Boolean).join(", ") || "the same lines and height";
+}
+
+/** How a face compares with another at the same size: "width +15%, x-height −3%". */
+export function comparedWith(face: FaceMetrics, first: FaceMetrics): string {
+  const off = (part: "averageWidth" | "xHeight") => {
+    const percent = Math.round((face[part] / face.unitsPerEm / (first[part] / first.unitsPerEm) - 1) * 100);
+    return percent > 0 ? `+${percent}` : showNumber(percent, 0);
+  };
+  return `width ${off("averageWidth")}%, x-height ${off("xHeight")}%`;
 }

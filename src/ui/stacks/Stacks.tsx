@@ -6,7 +6,7 @@ import { platforms, stackMembers, writeStack, type StackUse } from "@/core";
 import { isPresent, memberHere } from "@/preview/present";
 import { specimenStack } from "@/preview/siteFonts";
 import { Prose } from "../shared/Prose";
-import { plural, showNumber } from "../shared/numbers";
+import { comparedWith, plural, showNumber } from "../shared/numbers";
 import { usePick } from "../shared/usePick";
 import { Reading, Space, View } from "../shared/View";
 import { WriteChanges, type Proposal } from "../shared/WriteChanges";
@@ -181,7 +181,7 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
                   </td>
                 ))}
                 <td className={here === at ? styles.taken : undefined}>{here === at ? "used" : ""}</td>
-                <td>{member.metrics && first && member.metrics !== first ? compared(member.metrics, first) : member.metrics ? `x-height ${showNumber((member.metrics.xHeight / member.metrics.unitsPerEm) * 100, 0)}%` : "not known"}
+                <td>{member.metrics && first && member.metrics !== first ? comparedWith(member.metrics, first) : member.metrics ? `x-height ${showNumber((member.metrics.xHeight / member.metrics.unitsPerEm) * 100, 0)}%` : "not known"}
                   {at > 0 && member.source === "system" && member.metrics && info.members[0]!.metrics && use.declarations.length > 0 && (
                     <button type="button" className={`text-button ${styles.match}`} onClick={() => void match(member.name)}>
                       Match to the first
@@ -239,12 +239,4 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
       )}
     </section>
   );
-}
-
-function compared(one: { averageWidth: number; xHeight: number; unitsPerEm: number }, first: { averageWidth: number; xHeight: number; unitsPerEm: number }): string {
-  const off = (a: number, b: number) => {
-    const percent = Math.round((a / one.unitsPerEm / (b / first.unitsPerEm) - 1) * 100);
-    return percent > 0 ? `+${percent}` : showNumber(percent, 0);
-  };
-  return `width ${off(one.averageWidth, first.averageWidth)}%, x-height ${off(one.xHeight, first.xHeight)}%`;
 }

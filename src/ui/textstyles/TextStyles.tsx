@@ -120,7 +120,7 @@ function Table({ rows, all, own, open, onOpen, preview, steps, onPropose }: Tabl
       <Axis sizes={rows.map(sizeOf)} odd={rows.map(({ twin }) => twin !== null)} centres={centres} height={height} steps={steps} />
       <div className={styles.rows} ref={list} role="table" aria-label="Text styles">
         <div className={styles.head} role="row">
-          {["As set", "Leading", "Weight", "Face in use", "Contrast", "Where"].map((name) => (
+          {["As set", "Leading", "Weight", "Face in use", "Contrast", "Longest line", "Where"].map((name) => (
             <span key={name} role="columnheader">
               {name}
             </span>
@@ -154,6 +154,7 @@ function Table({ rows, all, own, open, onOpen, preview, steps, onPropose }: Tabl
                   {row.verdict === "passes" ? showRatio(row.ratio) : <b className={row.verdict === "fails" ? "fails" : "doubtful"}>{row.verdict === "fails" ? "▲" : "◆"} {showRatio(row.ratio)} of {row.needs}</b>}
                   {twin && <b className="doubtful">◆ twin of {showPx(twin.sizePx)}</b>}
                 </span>
+                <span role="cell">{row.longest === null ? "not laid out" : `${row.longest} ch`}</span>
                 <span role="cell" className={styles.where}>
                   {row.selector} · {plural(row.places.length, "place")}
                 </span>

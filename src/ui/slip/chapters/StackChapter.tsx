@@ -7,7 +7,7 @@ import { platformFaces, platforms, stackFaults, stackMembers, writeStack, type S
 import { memberHere } from "@/preview/present";
 import { specimenStack } from "@/preview/siteFonts";
 import { Prose } from "../../shared/Prose";
-import { showNumber } from "../../shared/numbers";
+import { comparedWith } from "../../shared/numbers";
 import { useStyleTable } from "../../workspace/answers";
 import { useWorkspace } from "../../workspace/context";
 import { Trials } from "../Trials";
@@ -50,7 +50,7 @@ export function StackChapter({ row, slip, draft, places, shown }: ChapterProps) 
       <ol className={styles.members} aria-label="Members of the stack">
         {members.map(({ name, generic }, at) => {
           const known = info.get(name);
-          const size = known?.metrics && first && known.metrics !== first ? `${showNumber((known.metrics.averageWidth / known.metrics.unitsPerEm / (first.averageWidth / first.unitsPerEm) - 1) * 100, 0)}% width, x-height ${showNumber((known.metrics.xHeight / known.metrics.unitsPerEm / (first.xHeight / first.unitsPerEm) - 1) * 100, 0)}%` : null;
+          const size = known?.metrics && first && known.metrics !== first ? comparedWith(known.metrics, first) : null;
           return (
             <li
               key={`${name} ${at}`} draggable onDragStart={() => setDragged(at)} onDragOver={(event) => event.preventDefault()}
@@ -73,7 +73,7 @@ export function StackChapter({ row, slip, draft, places, shown }: ChapterProps) 
               <span style={{ fontFamily: specimenStack(writeStack([{ name, generic }])) }}>{name}</span>
               <em>
                 {generic ? "generic" : known?.source === "site" ? (known.problem ?? "comes with the site") : known?.source === "system" ? platforms.filter(({ platform }) => known.platforms.includes(platform)).map(({ label }) => label).join(", ") : "comes with no system"}
-                {size && ` · ${size} to the first`}
+                {size && ` · ${size}`}
               </em>
               {at === here && <b>used here</b>}
               <span className={styles.memberTools}>
