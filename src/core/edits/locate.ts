@@ -113,7 +113,7 @@ export function declarationAt(site: Site, path: string, start: number): { sheet:
 
 export function elementAt(site: Site, page: string, index: number) {
   const file = fileAt(site, page);
-  const element = documentOf(file).elements[index];
+  const element = file.kind === "html" ? documentOf(file).elements[index] : undefined;
   if (!element) throw new EditError(`${page} has no element number ${index}.`);
   return { file, element };
 }
