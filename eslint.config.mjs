@@ -41,7 +41,7 @@ export default defineConfig([
   ...nextTypescript,
   globalIgnores([".next/**", "next-env.d.ts", "public/**", "samples/**", "test-results/**", "playwright-report/**", ".reports/**"]),
   { rules: { "@typescript-eslint/no-non-null-assertion": "off", "no-console": "error" } },
-  { files: ["scripts/**", "src/cli/**", "e2e/fidelity*", "e2e/selectors.spec.ts", "e2e/color.spec.ts", "e2e/type.spec.ts"], rules: { "no-console": "off" } },
+  { files: ["scripts/**", "src/cli/**", "e2e/*.spec.ts"], rules: { "no-console": "off" } },
   {
     files: ["src/core/**/*.ts"],
     ignores: ["**/*.test.ts", "**/testing/**"],

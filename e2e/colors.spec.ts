@@ -1,21 +1,12 @@
 /** Choosing and checking colours, in the slip and over the whole site. */
 import { expect, test, type Page } from "@playwright/test";
-import { downloaded, field, openSample, pickByKeyboard, ready, shownPage, slip, unzipTexts } from "./support/desk";
+import { downloaded, field, openFiles, openRow, openSample, pickByKeyboard, ready, shownPage, slip, unzipTexts } from "./support/desk";
 
 const twoGrounds = {
   "index.html": '<!doctype html><link rel="stylesheet" href="main.css"><body><h1>Pier one</h1><h2>On paper</h2><section><h2>On sand</h2></section>',
   "main.css": "body { background: white; font: 16px/1.5 serif }\nh2 {\n  font-size: 20px;\n  font-weight: 400;\n  color: #8a9aa6;\n}\nsection { background: #e8e0d0; padding: 8px }\n",
 };
 
-async function open(page: Page, files: Record<string, string>): Promise<void> {
-  await page.goto("/");
-  await page.getByLabel("Files to open").setInputFiles(
-    Object.entries(files).map(([name, text]) => ({ name, mimeType: name.endsWith(".css") ? "text/css" : "text/html", buffer: Buffer.from(text) })),
-  );
-  await ready(page);
-}
-
-const openRow = (page: Page, label: string) => slip(page).getByRole("button", { name: new RegExp(`^${label}: .*Why$`) }).click();
 const heading = (page: Page, name: string) => shownPage(page).getByRole("heading", { name });
 
 async function changedFile(page: Page, path: string): Promise<string> {
@@ -41,7 +32,7 @@ test("a pasted hsl colour is written as oklch", async ({ page }) => {
 });
 
 test("a heading that fails on two grounds passes on both, by the nearest and by the ladder", async ({ page }) => {
-  await open(page, twoGrounds);
+  await openFiles(page, twoGrounds);
   const marks = page.getByRole("list", { name: "Marks" }).getByRole("listitem");
   await expect(marks).toHaveCount(2);
   await pickByKeyboard(page, "On paper");
@@ -68,13 +59,30 @@ test("a heading that fails on two grounds passes on both, by the nearest and by 
   expect(await changedFile(page, "main.css")).toMatch(/^body \{.*\nh2 \{\n {2}font-size: 20px;\n {2}font-weight: 400;\n {2}color: #[0-9a-f]{6};\n\}\nsection/);
 });
 
+test("the ladder keeps the hue it was taken hold of with, down to black and back", async ({ page }) => {
+  await openFiles(page, twoGrounds);
+  await pickByKeyboard(page, "On paper");
+  await openRow(page, "Ink");
+  const ladder = slip(page).getByRole("slider", { name: "Lightness", exact: true });
+  await ladder.press("Home");
+  await expect(heading(page, "On paper")).toHaveCSS("color", "rgb(0, 0, 0)");
+  await ladder.press("Shift+ArrowRight");
+  await expect(heading(page, "On paper")).not.toHaveCSS("color", "rgb(0, 0, 0)");
+  for (let lightness = 20; lightness <= 70; lightness += 10) {
+    await ladder.press("Shift+ArrowRight");
+    await expect(ladder).toHaveAttribute("aria-valuenow", String(lightness));
+  }
+  const [red, , blue] = (await heading(page, "On paper").evaluate((node) => getComputedStyle(node).color)).match(/\d+/g)!.map(Number);
+  expect(blue! - red!).toBeGreaterThan(20);
+  await ladder.press("Escape");
+  await expect(heading(page, "On paper")).toHaveCSS("color", "rgb(138, 154, 166)");
+});
+
 test("a ground that would make texts fail says so before it is written", async ({ page }) => {
-  await open(page, twoGrounds);
+  await openFiles(page, twoGrounds);
   await pickByKeyboard(page, "On sand");
   await openRow(page, "Ground");
   await expect(slip(page).getByText(/under #8a9aa6, section heading · 1 place/)).toBeVisible();
-  await pickByKeyboard(page, "Pier one").catch(() => undefined);
-  await pickByKeyboard(page, "On sand").catch(() => undefined);
   await field(page, "Ground").fill("#111");
   await expect(slip(page).getByText(/1 place can be read that could not/)).toBeVisible();
 });
@@ -162,7 +170,7 @@ for (const [label, written, allowed] of [
 }
 
 test("a colour is named, and all its uses refer to the name", async ({ page }) => {
-  await open(page, twoGrounds);
+  await openFiles(page, twoGrounds);
   await page.getByRole("link", { name: /^Colours/ }).click();
   await page.getByRole("region", { name: "Values" }).getByRole("button", { name: /^#8a9aa6/ }).click();
   await page.getByRole("button", { name: "Name as custom property" }).click();
@@ -178,7 +186,7 @@ test("a colour is named, and all its uses refer to the name", async ({ page }) =
 });
 
 test("a pair that fails is fixed in place, and steps lead to its places", async ({ page }) => {
-  await open(page, twoGrounds);
+  await openFiles(page, twoGrounds);
   await page.getByRole("link", { name: /^Colours/ }).click();
   await page.getByRole("button", { name: /#8a9aa6 on white.*fails/ }).click();
   await page.getByRole("button", { name: /Write the nearest that passes/ }).click();

@@ -37,6 +37,10 @@ export const groundPages: readonly [name: string, html: string, tolerance: numbe
     `p{padding:10px}#a{background:url("${stripes}")}#b{background:#fff url("${dot}") no-repeat 0 50%/40px}#c{background:url("${stripes}") 0 0/cover}#d{background:linear-gradient(#000a,#000a),url("${stripes}")}#e{background:#dde url("${dot}") no-repeat right 10px center}`,
     [..."abcde"].map((id) => `<p id=${id}>over a picture ${id}</p>`).join(""),
   ), 24],
+  ["placed by sums", page(
+    "p{padding:10px}#a{background:linear-gradient(90deg,#000,#fff) no-repeat calc(100% - 40px) 0/200px 100%,#fdb}#b{background:linear-gradient(90deg,#800,#08f) no-repeat calc(50% + 20px - 10px) calc(100% - 4px)/120px 60%,#fff}#c{background:linear-gradient(#000,#fff) no-repeat right 30px bottom -10px/150px 100%,#cfc}",
+    [..."abc"].map((id) => `<p id=${id}>a gradient placed by a sum, ${id}</p>`).join(""),
+  ), 16],
   ["over and under by position", page(
     "div{position:relative;height:60px}.u{position:absolute;inset:0 auto auto 0;width:500px;height:50px;background:#264}.z{z-index:-1}.t{position:relative;z-index:1}.half{width:60px}#f{float:left;background:#cde;width:300px;height:40px}",
     `<div><span class="u"></span><p id=a class=t>over a placed box</p></div><div style="isolation:isolate;background:#fdb"><span class="u z"></span><p id=b>over one below</p></div><div><span class="u half"></span><p id=c class=t>partly over one</p></div><div><img class=u src="${stripes}" alt=""><p id=d class=t>over an img</p></div><div><p id=doubt1>under a placed box</p><span class="u"></span></div><div style="position:static"><i id=f></i><p id=e>beside a float that lies under its block</p></div>`,
