@@ -216,14 +216,14 @@ function withProbe<Result>(document: Document, work: (measure: (font: string, de
   }
 }
 
-/** X-height of the font an element's text is set in, px. */
+/** X-height of the font an element's text is set in, to its size. */
 export function xHeightOf({ document, nodes }: ShownPage, index: number): number | null {
   const node = nodes[index];
   const view = document.defaultView;
   if (!node || !view) return null;
-  const { fontFamily, fontSize, fontWeight, fontStyle } = view.getComputedStyle(node);
+  const { fontFamily, fontWeight, fontStyle } = view.getComputedStyle(node);
   const ratio = withProbe(document, (measure) => Number.parseFloat(measure(`${fontStyle} ${fontWeight} 1000px ${fontFamily}`, "width: 1ex").width) / 1000);
-  return Number.isFinite(ratio) ? ratio * Number.parseFloat(fontSize) : null;
+  return Number.isFinite(ratio) ? ratio : null;
 }
 
 /** What the font-relative units come to in every font that text of the page is set in, by the core's `fontKey`. */

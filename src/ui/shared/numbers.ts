@@ -1,5 +1,5 @@
 /** How numbers are shown. */
-import type { FaceMetrics } from "@/core";
+import type { FaceMetrics, MemberInfo } from "@/core";
 
 export { showRatio } from "@/core";
 
@@ -45,4 +45,9 @@ export function comparedWith(face: FaceMetrics, first: FaceMetrics): string {
     return percent > 0 ? `+${percent}` : showNumber(percent, 0);
   };
   return `width ${off("averageWidth")}%, x-height ${off("xHeight")}%`;
+}
+
+/** Weights a face has: "400, 700", "100 to 900". */
+export function weightWords(weights: MemberInfo["weights"]): string {
+  return weights.map(([from, to]) => (from === to ? from : `${from} to ${to}`)).join(", ") || "not known";
 }

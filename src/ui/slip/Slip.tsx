@@ -68,7 +68,8 @@ function Readouts({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
   const { ratio, needs, verdict, sizePx, leadingPx } = slip;
   const { index } = slip.ref;
   const lines = useMemo(() => (shown ? linesOf(shown.page, index) : null), [shown, index]);
-  const xHeight = useMemo(() => (shown ? xHeightOf(shown.page, index) : null), [shown, index]);
+  const xRatio = useMemo(() => (shown ? xHeightOf(shown.page, index) : null), [shown, index]);
+  const xHeight = xRatio && xRatio * sizePx;
   const sign = { passes: "", fails: "▲ ", doubtful: "◆ " }[verdict];
   const words = ratio < invisibleBelow ? "invisible" : verdict === "passes" ? `needs ${needs}, passes` : `needs ${needs} at this size`;
   return (

@@ -157,7 +157,7 @@ const oneLine = [["white-space", "nowrap"], ["overflow", "hidden"], ["text-inden
 
 /** The picked words with one property set otherwise, on their true ground. */
 function TrialSpecimen({ slip, property, value, wraps, width }: { slip: Slip; property: string; value: string; wraps: boolean; width: number | null }) {
-  const [lines, setLines] = useState<number | null>(null);
+  const [broken, setBroken] = useState<Broken | null>(null);
   const isGround = property === "background-color";
   const declarations: Declarations = [
     ...slip.specimen, ["color", property === "opacity" ? (slip.rows.find(({ id }) => id === "ink")?.computed ?? slip.ink) : slip.ink], ["margin", "0"], ["max-height", "100%"], ["overflow", "hidden"], ["text-indent", "0"],
@@ -167,25 +167,31 @@ function TrialSpecimen({ slip, property, value, wraps, width }: { slip: Slip; pr
     <>
       <Specimen
         className={styles.specimen} text={slip.text} declarations={declarations} ground={isGround ? value : (slip.ground.range ?? slip.ground.css)}
-        onDrawn={(line) => setLines(width === null ? null : linesWithin(line, width))}
+        onDrawn={(line) => setBroken(width === null ? null : brokenWithin(line, width))}
       />
-      {lines !== null && (
+      {broken && (
         <span className={styles.lines}>
-          {plural(lines, "line")}, {lines > 1 ? `about ${Math.round(slip.text.length / lines)}` : slip.text.length} ch
+          {plural(broken.lines, "line")}, {broken.lines > 1 ? `about ${Math.round(slip.text.length / broken.lines)}` : slip.text.length} ch, {Math.round(broken.width)} px
         </span>
       )}
     </>
   );
 }
 
-/** How many lines a specimen breaks into in a width, px: it is set once more, out of sight. */
-function linesWithin(line: HTMLElement, width: number): number {
+interface Broken {
+  lines: number;
+  /** Of the longest line, px. */
+  width: number;
+}
+
+/** How a specimen breaks in a width, px: it is set once more, out of sight. */
+function brokenWithin(line: HTMLElement, width: number): Broken {
   const probe = line.cloneNode(true) as HTMLElement;
   probe.style.cssText += `; position: absolute; visibility: hidden; width: ${width}px; max-height: none; white-space: normal`;
   line.parentNode!.append(probe);
   const range = document.createRange();
   range.selectNodeContents(probe);
-  const tops = new Set([...range.getClientRects()].map(({ top }) => Math.round(top)));
+  const rects = [...range.getClientRects()];
   probe.remove();
-  return tops.size;
+  return { lines: new Set(rects.map(({ top }) => Math.round(top))).size, width: Math.max(0, ...rects.map((rect) => rect.width)) };
 }

@@ -2,11 +2,11 @@
 
 import { Input } from "antd";
 import { useState } from "react";
-import { platforms, stackMembers, writeStack, type StackUse } from "@/core";
+import { platforms, stackMembers, writeStack, type MemberInfo, type StackUse } from "@/core";
 import { isPresent, memberHere } from "@/preview/present";
 import { specimenStack } from "@/preview/siteFonts";
 import { Prose } from "../shared/Prose";
-import { comparedWith, plural, showNumber } from "../shared/numbers";
+import { comparedWith, plural, showNumber, weightWords } from "../shared/numbers";
 import { usePick } from "../shared/usePick";
 import { Reading, Space, View } from "../shared/View";
 import { WriteChanges, type Proposal } from "../shared/WriteChanges";
@@ -200,6 +200,7 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
           </tbody>
         </table>
       </div>
+      <Metrics members={info.members} />
       {without.length > 0 && (
         <p>
           <button type="button" className="text-button" aria-expanded={shifting} onClick={() => setShifting(!shifting)}>
@@ -238,5 +239,42 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
         </p>
       )}
     </section>
+  );
+}
+
+const measures = [["xHeight", "x-height"], ["capHeight", "Capitals"], ["ascent", "Ascent"], ["descent", "Descent"], ["lineGap", "Line gap"], ["averageWidth", "Usual width"]] as const;
+
+/** What is known of the faces' measures, in hundredths of their size. */
+function Metrics({ members }: { members: readonly MemberInfo[] }) {
+  const known = members.flatMap(({ name, metrics }) => (metrics ? [{ name, metrics }] : []));
+  if (known.length === 0) return null;
+  return (
+    <details>
+      <summary>Measures of the faces</summary>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Hundredths of the size</th>
+            {measures.map(([, label]) => (
+              <th key={label} scope="col">
+                {label}
+              </th>
+            ))}
+            <th scope="col">Weights</th>
+          </tr>
+        </thead>
+        <tbody>
+          {known.map(({ name, metrics }) => (
+            <tr key={name}>
+              <th scope="row">{metrics.family === name ? name : `${name} (${metrics.family})`}</th>
+              {measures.map(([measure]) => (
+                <td key={measure}>{showNumber((metrics[measure] / metrics.unitsPerEm) * 100, 1)}</td>
+              ))}
+              <td>{weightWords(members.find((member) => member.name === name)!.weights)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </details>
   );
 }

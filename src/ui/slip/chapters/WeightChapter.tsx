@@ -3,6 +3,7 @@
 import { roomOf } from "@/preview/measure";
 import { isWeightFaked, weightTaken } from "@/core";
 import { memberHere } from "@/preview/present";
+import { weightWords } from "../../shared/numbers";
 import { Trials } from "../Trials";
 import { useSetting } from "../useSetting";
 import { Doubt } from "./parts";
@@ -50,7 +51,7 @@ export function WeightChapter({ row, slip, target, draft, places, shown }: Chapt
                   {index === at && " (used here)"}
                 </th>
                 <td>
-                  {member.weights.length ? member.weights.map(([from, to]) => (from === to ? from : `${from} to ${to}`)).join(", ") : "not known"}
+                  {weightWords(member.weights)}
                   {member.axes.length > 0 && `; axes ${member.axes.map(({ tag, min, max }) => `${tag} ${min} to ${max}`).join(", ")}`}
                 </td>
                 <td className={(row.id === "weight" && faked) || (row.id === "style" && member.italic === false) || (row.id === "caps" && member.smallCaps === false) ? "doubtful" : undefined}>
