@@ -1,5 +1,6 @@
 /** How much room a page takes: what a change of its fonts shifts. */
 import type { ShownPage } from "./frame";
+import { inSlices } from "./slices";
 
 export interface Extent {
   /** Of the whole page, CSS px. */
@@ -10,20 +11,21 @@ export interface Extent {
   width: number;
 }
 
-/** @param places indexes of the elements whose own words are counted */
-export function extentOf({ document, nodes }: ShownPage, places: readonly number[]): Extent {
+/** Null when the page changed meanwhile. @param places indexes of the elements whose own words are counted */
+export async function extentOf({ document, nodes }: ShownPage, places: readonly number[], stillThere: () => boolean): Promise<Extent | null> {
   const range = document.createRange();
+  const height = Math.round(document.documentElement?.getBoundingClientRect().height ?? 0);
   let [lines, all] = [0, 0];
-  for (const index of places) {
+  const count = (index: number) => {
     let last = Number.NEGATIVE_INFINITY;
-    for (const { top, height, width } of rectsIn(nodes[index], range)) {
-      const middle = top + height / 2;
-      if (Math.abs(middle - last) > height / 2) lines += 1;
+    for (const { top, height: own, width } of rectsIn(nodes[index], range)) {
+      const middle = top + own / 2;
+      if (Math.abs(middle - last) > own / 2) lines += 1;
       last = middle;
       all += width;
     }
-  }
-  return { height: Math.round(document.documentElement?.getBoundingClientRect().height ?? 0), lines, width: all };
+  };
+  return (await inSlices(places, count, stillThere)) ? { height, lines, width: all } : null;
 }
 
 /** Boxes of an element's own words, line by line. */

@@ -2,6 +2,7 @@
 import type { Box, ImageLayout, PageLayout, PlaceLayout, UnderLayer } from "@/core";
 import type { ShownPage } from "./frame";
 import { longestLineOf } from "./measure";
+import { inSlices } from "./slices";
 import { comparePaths, groundPath, textPath, type PaintPath, type PaintedNode } from "./paintOrder";
 import { loadPicture, pixelsUnder } from "./pictures";
 
@@ -24,12 +25,12 @@ export async function layoutOf(page: ShownPage, places: readonly number[], still
   if (!stillThere()) return null;
   const grounds = known.filter(({ paints }) => paints);
   const layouts: Record<number, PlaceLayout> = {};
-  for (const index of places) {
+  const look = (index: number) => {
     const painter = painters[index];
     const text = painter && textBox(page, index);
     if (text) layouts[index] = placeLayout(painter, text, longestLineOf(page, index), grounds, pictures);
-  }
-  return layouts;
+  };
+  return (await inSlices(places, look, stillThere)) ? layouts : null;
 }
 
 function paintersOf({ document, nodes }: ShownPage): (Painter | null)[] {

@@ -179,14 +179,18 @@ function useShift(shown: Shown | null, places: readonly PlaceView[], key: string
   const usual = useRef(new Map<string, Extent>());
   const [shift, setShift] = useState<Extent | null>(null);
   useEffect(() => {
-    // Counting the lines waits until the page has been drawn.
-    const timer = setTimeout(() => {
-      const now = shown && extentOf(shown.page, places.map(({ index }) => index));
-      if (!now || now.height === 0) return setShift(null);
+    let current = true;
+    const count = async () => {
+      await calm();
+      const now = current && shown ? await extentOf(shown.page, places.map(({ index }) => index), () => current) : null;
+      if (!now) return;
       if (plain) usual.current.set(key, now);
-      setShift(differenceOf(now, usual.current.get(key)));
-    });
-    return () => clearTimeout(timer);
+      setShift(now.height === 0 ? null : differenceOf(now, usual.current.get(key)));
+    };
+    void count();
+    return () => {
+      current = false;
+    };
   }, [key, plain, places, shown]);
   return shift;
 }

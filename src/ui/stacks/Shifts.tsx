@@ -41,8 +41,9 @@ export function Shifts({ places, assumptions }: Props) {
         if (!current || !frame.current) return;
         const page = await showPage(frame.current, view);
         await page.document.fonts.ready;
-        if (!current) return;
-        found.push(extentOf(page, JSON.parse(indexes) as number[]));
+        const extent = await extentOf(page, JSON.parse(indexes) as number[], () => current);
+        if (!extent) return;
+        found.push(extent);
         setMeasured([...found]);
       }
     };
