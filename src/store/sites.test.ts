@@ -4,7 +4,7 @@ import type { TextChange } from "@/core";
 import { HevretDatabase } from "./database";
 import { readPasted } from "./read";
 import {
-  addSite, clearDeleted, ConflictError, deleteSite, duplicateSite, FullError, listSites, loadSite, markWritten, moveInHistory, renameSite, restoreSite, writeStep,
+  addFile, addSite, clearDeleted, ConflictError, deleteSite, duplicateSite, FullError, keepTrials, listSites, loadSite, markWritten, moveInHistory, renameSite, restoreSite, writeStep,
 } from "./sites";
 import { isChanged } from "./write";
 
@@ -106,5 +106,29 @@ describe("the shelf", () => {
     const file = (await loadSite(id, db))!.files.find(({ path }) => path === "style.css")!;
     expect(file.onDisk).toBe("h1 { color: blue; }");
     expect(isChanged(file)).toBe(true);
+  });
+});
+
+describe("what is kept besides the files' text", () => {
+  const trials = async () => (await loadSite(id, db))!.record.trials;
+
+  test("trials, by what they are for; none takes them out, too many change nothing", async () => {
+    await keepTrials(id, "h1 size", ["12px", "1.5em"], db);
+    await keepTrials(id, "p ink", ["red"], db);
+    expect(await trials()).toEqual({ "h1 size": ["12px", "1.5em"], "p ink": ["red"] });
+    await keepTrials(id, "h1 size", [], db);
+    expect(await trials()).toEqual({ "p ink": ["red"] });
+    await expect(keepTrials(id, "p ink", ["a", "b", "c", "d", "e", "f", "g"], db)).rejects.toThrow("These trials cannot be kept");
+    expect(await trials()).toEqual({ "p ink": ["red"] });
+    await keepTrials("nowhere", "p ink", ["red"], db);
+  });
+
+  test("a font file that was added comes with the site, and counts as changed", async () => {
+    const bytes = new Uint8Array([1, 2, 3]);
+    await addFile(id, "fonts/pier.woff2", bytes, db);
+    const file = (await loadSite(id, db))!.files.find(({ path }) => path === "fonts/pier.woff2")!;
+    expect(file.file).toMatchObject({ kind: "other", bytes });
+    expect(isChanged(file)).toBe(true);
+    await expect(addFile(id, "fonts/pier.woff2", bytes, db)).rejects.toThrow();
   });
 });

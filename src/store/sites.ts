@@ -118,12 +118,15 @@ export async function addFile(id: string, path: string, bytes: Uint8Array, db = 
   return record;
 }
 
-/** Keeps the values that are tried for a row of the slip. @throws OpenError for more or longer ones than can be kept */
+/** Keeps the values that are tried for a row of the slip; none takes them out. @throws OpenError for more or longer ones than can be kept */
 export async function keepTrials(id: string, row: string, values: readonly string[], db = database): Promise<void> {
   const kept = checkTrials(values);
   await db.transaction("rw", db.sites, async () => {
     const record = await db.sites.get(id);
-    if (record) await db.sites.update(id, { trials: { ...record.trials, [row]: kept } });
+    if (!record) return;
+    const trials = { ...record.trials, [row]: kept };
+    if (kept.length === 0) delete trials[row];
+    await db.sites.update(id, { trials });
   });
 }
 

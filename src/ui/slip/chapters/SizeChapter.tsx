@@ -1,9 +1,9 @@
 "use client";
 
-import { roomOf } from "@/preview/measure";
 import { InputNumber } from "antd";
 import { useState } from "react";
 import { fluidSize, keywordSizes, neededRatio, pxPerUnit, sizeIn, sizeUnits, unitOf, type SizeUnit } from "@/core";
+import { roomOf } from "@/preview/measure";
 import { useStyleTable } from "../../workspace/answers";
 import { useWorkspace } from "../../workspace/context";
 import { showNumber, showPx } from "../../shared/numbers";
@@ -13,6 +13,8 @@ import { Outcomes, Spellings } from "./parts";
 import type { ChapterProps } from "./types";
 import styles from "./Chapter.module.css";
 
+/** Width of a small window, px. */
+const narrow = 360;
 const steps = [0.8, 0.9, 1, 1.15, 1.33];
 
 export function SizeChapter({ row, slip, draft, places, shown }: ChapterProps) {
@@ -25,12 +27,14 @@ export function SizeChapter({ row, slip, draft, places, shown }: ChapterProps) {
   const unit: SizeUnit = unitOf(row.written ?? "") ?? "px";
   const now = setting.size;
   const proposed = steps.map((step) => (step === 1 ? (unitOf(row.written ?? "") ? row.written! : sizeIn(now, unit, basis)) : sizeIn(Math.round(now * step), unit, basis)));
+  // At this width it comes to the same, on narrower windows to less.
+  const fluid = conditions.width > narrow ? fluidSize({ size: Math.round(now * 0.8), width: narrow }, { size: now, width: conditions.width }, setting.root) : null;
   const monospace = setting.stack?.members.length === 1 && setting.stack.members[0]!.name === "monospace";
   const keywords = keywordSizes(setting.parent, conditions.rootSize, monospace);
   const weight = Number(slip.rows.find(({ id }) => id === "weight")?.computed ?? 400);
   return (
     <div className={styles.chapter}>
-      <Spellings label="The same size in other units" texts={sizeUnits.map((one) => sizeIn(now, one, basis))} draft={draft} />
+      <Spellings label="The same size in other units" texts={[...sizeUnits.map((one) => sizeIn(now, one, basis)), ...(fluid ? [fluid.text] : [])]} draft={draft} />
       <Outcomes setting={setting} />
       <Trials
         row={row} slip={slip} draft={draft} width={shown && roomOf(shown.page, slip.ref.index)} proposed={[...new Set(proposed)]}
@@ -73,7 +77,7 @@ function nearestSizes(sizes: readonly number[], now: number): number[] {
 
 /** A size that grows with the window, written as `clamp()` with the line it follows. */
 function Fluid({ now, root, onTry, onWrite }: { now: number; root: number; onTry(text: string): void; onWrite(text: string): void }) {
-  const [values, setValues] = useState({ small: Math.round(now * 0.8), narrow: 360, large: Math.round(now * 1.2), wide: 1280 });
+  const [values, setValues] = useState({ small: Math.round(now * 0.8), narrow, large: Math.round(now * 1.2), wide: 1280 });
   const fluid = fluidSize({ size: values.small, width: values.narrow }, { size: values.large, width: values.wide }, root);
   const field = (key: keyof typeof values, label: string) => (
     <InputNumber size="small" className={styles.number} aria-label={label} min={1} max={5000} value={values[key]} suffix="px" controls={false} onChange={(next) => typeof next === "number" && setValues({ ...values, [key]: next })} />
