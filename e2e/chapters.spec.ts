@@ -67,6 +67,10 @@ test("leading given as a length says what the texts inside get", async ({ page }
   await pickByKeyboard(page, "Boats");
   await openRow(page, "Leading");
   await expect(slip(page).getByText(/bold words at 40 px: 0.5 of the size \(1 place\)/)).toBeVisible();
+  await pickByKeyboard(page, "today");
+  await openRow(page, "Leading");
+  await slip(page).getByRole("button", { name: "Write 1.25 in div" }).click();
+  await expect(shownPage(page).getByText("today")).toHaveCSS("line-height", "50px");
 });
 
 test("axes of a variable font are set with sliders, each its own way", async ({ page }) => {

@@ -19,6 +19,8 @@ export interface Setting {
   size: number;
   parent: number;
   root: number;
+  /** Font size of the element the value is declared for: the text's own, or that of the one it is inherited from; px. */
+  declaredAt: number;
   /** Null for `normal`. */
   leading: number | null;
   /** What the property comes to in all the places, most places first. */
@@ -58,11 +60,18 @@ export function settingOf(site: Site, picked: ElementRef, places: readonly Eleme
     size: fontSizeOf(style),
     parent: style.parent ? fontSizeOf(style.parent) : conditions.rootSize,
     root: fontSizeOf(rootOf(style)),
+    declaredAt: fontSizeOf(holderOf(style, property)),
     leading: leadingOf(style),
     outcomes: [...outcomes.values()].sort((a, b) => b.places.length - a.places.length),
     heirs: property === "line-height" ? heirsOf(places, styleAt) : [],
     stack: stackInfo(styledPage(site, file, conditions), computedValue(style, "font-family")),
   };
+}
+
+/** The element whose own declaration gives a property its value; the text's own where none does. */
+function holderOf(style: Style, property: string): Style {
+  for (let holder: Style | null = style; holder; holder = holder.parent) if (holder.shared.winners.has(property)) return holder;
+  return style;
 }
 
 /** Those that get the length from above, whatever their own size is (CSS Inline 3, 4.2), by role and size; largest first. */

@@ -46,5 +46,6 @@ test("a length as leading names the texts that get it whatever their size", () =
   const heirs = settingOf(from, body, places, "line-height", defaultConditions)!.heirs;
   expect(heirs.map(({ role, sizePx, leadingPx, places: there }) => [role, sizePx, leadingPx, there.length])).toEqual([["Main heading", 32, 24, 1], ["Paragraph", 20, 24, 1], ["Paragraph", 16, 24, 1]]);
   expect(settingOf(from, body, places, "font-size", defaultConditions)!.heirs).toEqual([]);
+  expect([settingOf(from, ref("h"), places, "line-height", defaultConditions)!.declaredAt, settingOf(from, ref("h"), places, "font-size", defaultConditions)!.declaredAt]).toEqual([16, 32]);
   expect(textFile(from, "a.css")!.text).toBe(css);
 });

@@ -3,6 +3,7 @@
 import type { Heir } from "@/core";
 import { roomOf } from "@/preview/measure";
 import { plural, showNumber, showPx } from "../../shared/numbers";
+import { useWorkspace } from "../../workspace/context";
 import { Trials } from "../Trials";
 import { useSetting } from "../useSetting";
 import { Doubt, Outcomes, Spellings } from "./parts";
@@ -20,6 +21,7 @@ const steps = [1, 1.15, 1.3, 1.45, 1.6];
 
 export function LeadingChapter({ row, slip, draft, places, shown }: ChapterProps) {
   const setting = useSetting(slip, places, "line-height");
+  const write = useWorkspace((state) => state.write);
   if (!setting) return null;
   const { size, leading, stack } = setting;
   const px = leading ?? size * 1.2;
@@ -27,6 +29,13 @@ export function LeadingChapter({ row, slip, draft, places, shown }: ChapterProps
   const plain = showNumber(ratio, 3);
   const written = row.written ?? "";
   const isLength = /[a-z%]$/i.test(written) && written !== "normal";
+  const source = row.from === "inherited" ? row.contenders.find(({ lost }) => lost === null) : null;
+  const start = source?.place?.rule ?? null;
+  // Where the length is inherited, the number belongs into the rule that gives it.
+  const mend =
+    source?.place && start !== null
+      ? { label: `Write ${showNumber(px / setting.declaredAt, 3)} in ${source.selector}`, target: { kind: "rule", path: source.place.path, start } as const, value: showNumber(px / setting.declaredAt, 3) }
+      : null;
   const metrics = stack?.members.find((member) => member.metrics)?.metrics ?? null;
   const needed = metrics ? (metrics.ascent - metrics.descent) / metrics.unitsPerEm : null;
   const inUnit = (text: number) => (isLength && written.endsWith("px") ? `${showNumber(text * size, 1)}px` : isLength && written.endsWith("%") ? `${showNumber(text * 100, 1)}%` : isLength && written.endsWith("em") ? `${showNumber(text, 3)}em` : String(text));
@@ -41,7 +50,10 @@ export function LeadingChapter({ row, slip, draft, places, shown }: ChapterProps
           : ` Descenders and ascenders of ${metrics!.family} stay apart from ${showNumber(needed, 2)} on.`)}
       </p>
       {isLength && !written.startsWith("0") && (
-        <Doubt label={`Write ${plain}`} onMend={() => void draft.write(plain)}>
+        <Doubt
+          label={mend?.label ?? `Write ${plain}`}
+          onMend={() => void (mend ? write({ kind: "declare", target: mend.target, property: "line-height", value: mend.value, place: slip.ref }, `line-height: ${mend.value}`) : draft.write(plain))}
+        >
           As a length it is inherited as {showPx(px)} px, whatever size the text inside has. A number is worked out anew for each.
           {setting.heirs.length > 0 && ` So it is in ${setting.heirs.slice(0, mostHeirs).map(heirWords).join("; ")}${setting.heirs.length > mostHeirs ? "; and others" : ""}.`}
         </Doubt>
