@@ -7,6 +7,8 @@ export default defineConfig({
   fullyParallel: true,
   workers: 2,
   timeout: 120_000,
+  // On a loaded machine a test is tried once more; the run names those that needed it.
+  retries: 1,
   expect: { timeout: 10_000 },
   reporter: process.env.HEVRET_REPORT ? [["line"], ["json", { outputFile: process.env.HEVRET_REPORT }]] : [["line"]],
   use: {

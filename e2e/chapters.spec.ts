@@ -145,3 +145,17 @@ test("fonts that come from nowhere or are loaded for nothing are told where stac
   await findings.getByRole("button", { name: "index.html line 1" }).first().click();
   await expect(page.getByRole("application")).toBeVisible();
 });
+
+test("where the style attribute holds the value, it can be written there with one step", async ({ page }) => {
+  await openFiles(page, { "index.html": '<!doctype html><link rel=stylesheet href=a.css><p style="letter-spacing: .1em">Boats</p>', "a.css": "p { color: #333 }\n" });
+  await pickByKeyboard(page, "Boats");
+  await field(page, "Letters").fill("2px");
+  await expect(slip(page).getByText(/the style attribute in index.html line 1 beats it/)).toBeVisible();
+  await slip(page).getByRole("button", { name: "Write to the style attribute instead" }).click();
+  await expect(slip(page).getByText("Style attribute: 1 place on 1 page")).toBeVisible();
+  await expect(shownPage(page).getByText("Boats")).toHaveCSS("letter-spacing", "2px");
+  await field(page, "Letters").press("Enter");
+  await expect(field(page, "Letters")).toHaveValue("2px");
+  await page.getByRole("link", { name: /^Changes/ }).click();
+  await expect(page.getByText('style="letter-spacing: 2px"')).toBeVisible();
+});

@@ -160,6 +160,7 @@ for (const [label, written, allowed] of [
     const dialog = page.getByRole("dialog");
     await expect(dialog.getByText(/\d+ values written anew, none changes on screen/)).toBeVisible();
     await dialog.getByRole("button", { name: "Write" }).click();
+    await expect(dialog).toBeHidden();
     await expect(page.getByRole("region", { name: "Values" }).getByText(written).first()).toBeVisible();
     await page.getByRole("link", { name: "Page", exact: true }).click();
     await ready(page);

@@ -50,7 +50,7 @@ test("five sizes are tried side by side and one is written", async ({ page }) =>
   await expect(heading(page)).toHaveCSS("font-size", "37px");
   await trials.nth(4).press("Enter");
   await expect(field(page, "Size")).toHaveValue("37px");
-  await slip(page).getByRole("group", { name: "The same size in other units" }).getByRole("button", { name: "2.3125rem" }).click();
+  await slip(page).getByRole("group", { name: "The same size in other units" }).getByRole("button", { name: "2.3125rem", exact: true }).click();
   await expect(field(page, "Size")).toHaveValue("2.3125rem");
   await expect(heading(page)).toHaveCSS("font-size", "37px");
 });

@@ -44,6 +44,14 @@ runner(
   (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }),
 );
 
+/** Titles of tests that passed only when they were tried again. */
+function flakyIn(suites) {
+  return suites.flatMap(({ suites: inner = [], specs = [] }) => [
+    ...specs.filter(({ tests }) => tests.some(({ status }) => status === "flaky")).map(({ title }) => title),
+    ...flakyIn(inner),
+  ]);
+}
+
 const browser = join(reports, "browser.json");
 runner(
   ["playwright", "test"],
@@ -52,5 +60,7 @@ runner(
   { HEVRET_REPORT: browser },
 );
 
+const flaky = existsSync(browser) ? flakyIn(JSON.parse(readFileSync(browser, "utf8")).suites) : [];
+for (const title of flaky) console.log(`\nPassed only when tried again: ${title}`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exitCode = failed === 0 && passed > 0 ? 0 : 1;

@@ -13,9 +13,8 @@ const base: ThemeConfig["token"] = {
   borderRadiusXS: 2,
   controlHeight: 28,
   controlHeightSM: 24,
-  motionDurationFast: "0.06s",
-  motionDurationMid: "0.1s",
-  motionDurationSlow: "0.12s",
+  // What moves while it is clicked loses the click.
+  motion: false,
   boxShadow: "none",
   boxShadowSecondary: "0 0 0 1px var(--line)",
   boxShadowTertiary: "none",

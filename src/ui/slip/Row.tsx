@@ -23,10 +23,12 @@ interface Props {
   open: boolean;
   /** Opens the row with this id, null closes. */
   onOpen(id: string | null): void;
+  /** Chooses the style attribute to write to. */
+  onAttribute(): void;
 }
 
 /** One property: as written, as computed, where it comes from; opened, everything that competed for it. */
-export const Row = memo(function Row({ row, slip, target, places, shown, open, onOpen }: Props) {
+export const Row = memo(function Row({ row, slip, target, places, shown, open, onOpen, onAttribute }: Props) {
   const draft = useDraft(row, slip, target);
   const Chapter = open ? chapters[row.id] : undefined;
   const group = useRef<HTMLDivElement>(null);
@@ -34,6 +36,8 @@ export const Row = memo(function Row({ row, slip, target, places, shown, open, o
     if (open) group.current!.scrollIntoView({ block: "nearest" });
   }, [open]);
   const off = row.idle.some(({ state }) => state === "off");
+  // What the style attribute sets beats every rule that is not important.
+  const isAttached = row.from === "declared" && row.contenders.some(({ lost, attached }) => lost === null && attached);
   const ignored = row.idle.some(({ state }) => state === "ignored");
   return (
     <div ref={group} className={open ? `${styles.row} ${styles.open}` : styles.row} role="group" aria-label={row.label}>
@@ -46,7 +50,7 @@ export const Row = memo(function Row({ row, slip, target, places, shown, open, o
           </span>
         )}
       </span>
-      <ValueField row={row} target={target} draft={draft} />
+      <ValueField row={row} target={target} draft={draft} onAttribute={isAttached && target?.kind !== "style-attribute" ? onAttribute : null} />
       <span className={styles.computed} title={row.computed}>
         {isColorRow(row) ? (
           <>

@@ -1,6 +1,6 @@
 "use client";
 
-import { useMemo, useState } from "react";
+import { useCallback, useMemo, useState } from "react";
 import { invisibleBelow, readoutsOf, type ElementRef, type Readout, type Slip as SlipData } from "@/core";
 import { linesOf, xHeightOf, type Lines } from "@/preview/measure";
 import type { Shown } from "../page/PageDesk";
@@ -36,6 +36,8 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
   const choice = useTarget(slip.targets);
   const [open, setOpen] = useState<string | null>(null);
   const reach = choice.option?.reach;
+  const { choose, options } = choice;
+  const toAttribute = useCallback(() => choose(options.findIndex(({ group }) => group === "style attribute")), [choose, options]);
   return (
     <aside className={styles.slip} aria-label="Slip">
       <div className={styles.who}>
@@ -56,7 +58,7 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
         {slip.rows.map((row) => (
           <Row
             key={row.id} row={row} slip={slip} target={row.ownTarget ?? choice.target} places={reach?.places ?? none} shown={open === row.id ? shown : null}
-            open={open === row.id} onOpen={setOpen}
+            open={open === row.id} onOpen={setOpen} onAttribute={toAttribute}
           />
         ))}
       </div>

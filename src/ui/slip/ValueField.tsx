@@ -15,10 +15,12 @@ interface Props {
   row: SlipRowValue;
   target: Target | null;
   draft: Draft;
+  /** Chooses the style attribute to write to, where that is what sets the value and another place is chosen. */
+  onAttribute: (() => void) | null;
 }
 
 /** A value as text. While it is typed the page shows it; Enter writes it; Escape puts it back. */
-export function ValueField({ row, target, draft }: Props) {
+export function ValueField({ row, target, draft, onAttribute }: Props) {
   const engine = useEngine();
   const [options, setOptions] = useState<string[]>([]);
   const input = useRef<InputRef>(null);
@@ -101,6 +103,11 @@ export function ValueField({ row, target, draft }: Props) {
             {verdict?.kind === "ready" && (
               <button type="button" className="text-button" onClick={write}>
                 Write
+              </button>
+            )}
+            {onAttribute && (
+              <button type="button" className="text-button" onClick={onAttribute}>
+                Write to the style attribute instead
               </button>
             )}
             <button type="button" className="text-button" onClick={putBack}>

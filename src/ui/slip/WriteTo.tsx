@@ -1,7 +1,7 @@
 "use client";
 
 import { Input, Select } from "antd";
-import { useMemo, useState } from "react";
+import { useCallback, useMemo, useState } from "react";
 import type { Target, TargetOption } from "@/core";
 import { plural } from "../shared/numbers";
 import { useWorkspace } from "../workspace/context";
@@ -25,16 +25,20 @@ export function useTarget(options: readonly TargetOption[]): Choice {
   const at = Math.max(0, options.findIndex((option) => keyOf(option) === key));
   const option = options[at];
   const target = useMemo(() => (option ? named(option.target, name) : null), [option, name]);
+  const choose = useCallback(
+    (next: number) => {
+      setKey(options[next] ? keyOf(options[next]) : null);
+      setName(null);
+    },
+    [options],
+  );
   return {
     options,
     option,
     at,
     name: name ?? (option ? nameIn(option.target) : null),
     target,
-    choose: (next) => {
-      setKey(options[next] ? keyOf(options[next]) : null);
-      setName(null);
-    },
+    choose,
     setName,
   };
 }
