@@ -159,3 +159,18 @@ test("where the style attribute holds the value, it can be written there with on
   await page.getByRole("link", { name: /^Changes/ }).click();
   await expect(page.getByText('style="letter-spacing: 2px"')).toBeVisible();
 });
+
+test("what is tried stays tried while the page is rehearsed for another reader", async ({ page }) => {
+  await openFiles(page, { "index.html": "<!doctype html><style>h1{font:20px 'DejaVu Serif',monospace}</style><h1>Pier</h1>" });
+  await pickByKeyboard(page, "Pier");
+  await field(page, "Size").fill("33px");
+  const heading = shownPage(page).getByRole("heading");
+  await expect(heading).toHaveCSS("font-size", "33px");
+  await page.getByRole("button", { name: /^Rehearse/ }).click();
+  await page.getByRole("checkbox", { name: "DejaVu Serif" }).check();
+  await expect(heading).toHaveCSS("font-family", "monospace");
+  await expect(heading).toHaveCSS("font-size", "33px");
+  await field(page, "Size").press("Escape");
+  await expect(heading).toHaveCSS("font-size", "20px");
+  await expect(heading).toHaveCSS("font-family", "monospace");
+});

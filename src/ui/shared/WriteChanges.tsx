@@ -16,6 +16,8 @@ export interface Proposal {
   /** What the step is called in the history; the title by default. */
   label?: string;
   changes: readonly TextChange[];
+  /** Values that are written, where several are in one change. */
+  count?: number;
   /** What the changes do and do not do. */
   proof?: ReactNode;
 }
@@ -55,7 +57,7 @@ export function WriteChanges({ proposal, onClose }: Props) {
     >
       <div className={styles.body}>
         <p role="status" className="good">
-          {changes.length === 0 ? "Nothing would change." : result ? `${plural(changes.length, "value")} in ${plural(paths.length, "file")}; ${reachWords(result)}` : "Looking at all pages…"}
+          {changes.length === 0 ? "Nothing would change." : result ? `${plural(proposal?.count ?? changes.length, "value")} in ${plural(paths.length, "file")}; ${reachWords(result)}` : "Looking at all pages…"}
         </p>
         {result?.problem && <p className="fails">{result.problem}</p>}
         {proposal?.proof}

@@ -22,7 +22,7 @@ export function CopyTo({ row, value, ownKey }: { row: SlipRowValue; value: strin
     const { edits, problem: why } = await engine.editsOn([{ ref: target.places[0]!, declarations: [[row.property, value]] }], conditions);
     const result = await engine.combine(edits);
     setProblem(why ?? result.problem);
-    if (!why && !result.problem) setProposal({ title: `${row.label}: ${value}`, label: `${row.property}: ${value}, copied`, changes: result.changes });
+    if (!why && !result.problem) setProposal({ title: `${row.label}: ${value}`, label: `${row.property}: ${value}, copied`, changes: result.changes, count: edits.length });
   };
   return (
     <div className={styles.copyTo}>

@@ -64,7 +64,7 @@ export function Scale({ rows, onPreview, onSteps, onPropose }: Props) {
     const result = await engine.combine([...edits.values()]);
     setProblem(leading.problem ?? result.problem);
     if (leading.problem || result.problem) return;
-    onPropose({ title: `Snap ${plural(chosen.length, "text style")} to steps`, label: "Snap text styles to steps", changes: result.changes });
+    onPropose({ title: `Snap ${plural(chosen.length, "text style")} to steps`, label: "Snap text styles to steps", changes: result.changes, count: edits.size });
   };
   return (
     <section className={styles.tool} aria-label="Scale">

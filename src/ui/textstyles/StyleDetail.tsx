@@ -53,7 +53,7 @@ export function StyleDetail({ row, twin, all, onPropose }: Props) {
     const result = await engine.combine(edits);
     setProblem(why ?? result.problem);
     if (why || result.problem) return;
-    onPropose({ title: `${name(target)} set as ${name(from)}`, changes: result.changes });
+    onPropose({ title: `${name(target)} set as ${name(from)}`, changes: result.changes, count: edits.length });
   };
   const target = all.find(({ key }) => key === to);
   return (

@@ -265,8 +265,13 @@ export function createWorkspace(engine: Remote<Engine>) {
 
       setConditions: async (conditions) => {
         set({ conditions: { ...get().conditions, ...conditions } });
-        const { page, view } = get();
+        const { page, view, rehearsal } = get();
         if (page && view) patchView(await engine.patch(page, view.structure, get().conditions));
+        // What is tried is tried under the new conditions, too.
+        if (page && view && rehearsal) {
+          const patch = await engine.rehearse(rehearsal.plan.changes, page, view.structure, get().conditions);
+          if (get().rehearsal?.plan === rehearsal.plan) set({ rehearsal: { ...rehearsal, patch } });
+        }
         void refreshSummary();
         await refreshSlip();
       },
