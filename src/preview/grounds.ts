@@ -18,7 +18,8 @@ const replaced = new Set(["img", "svg", "canvas", "video", "picture", "iframe", 
 
 /** Looks at all places at once; the page must have been laid out. Null when the page changed meanwhile. */
 export async function layoutOf(page: ShownPage, places: readonly number[], stillThere: () => boolean): Promise<PageLayout | null> {
-  const painters = paintersOf(page);
+  const painters = await paintersOf(page, stillThere);
+  if (!painters) return null;
   const known = painters.filter((painter): painter is Painter => painter !== null);
   const pictures = new Map<string, HTMLImageElement | null>();
   for (const address of new Set(known.flatMap(addressesOf))) pictures.set(address, await loadPicture(address));
@@ -33,11 +34,11 @@ export async function layoutOf(page: ShownPage, places: readonly number[], still
   return (await inSlices(places, look, stillThere)) ? layouts : null;
 }
 
-function paintersOf({ document, nodes }: ShownPage): (Painter | null)[] {
+async function paintersOf({ document, nodes }: ShownPage, stillThere: () => boolean): Promise<(Painter | null)[] | null> {
   const view = document.defaultView!;
   const painters: (Painter | null)[] = [];
   const byNode = new Map<Element, Painter>();
-  nodes.forEach((node, index) => {
+  const look = ([index, node]: [number, Element]) => {
     const parent = node.parentElement ? (byNode.get(node.parentElement) ?? null) : null;
     const style = view.getComputedStyle(node);
     if ((node.parentElement && !parent && index > 0) || style.display === "none") {
@@ -50,8 +51,8 @@ function paintersOf({ document, nodes }: ShownPage): (Painter | null)[] {
     painter.path = groundPath(painter);
     byNode.set(node, painter);
     painters[index] = painter;
-  });
-  return painters;
+  };
+  return (await inSlices(nodes.entries(), look, stillThere)) ? painters : null;
 }
 
 function paintsGround(node: Element, style: CSSStyleDeclaration): boolean {
