@@ -1,15 +1,17 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
+import { applyChanges } from "../source/changes";
 import { documentOf } from "../source/html/document";
 import { textFile } from "../source/site";
 import { site } from "../testing/site";
 import { attributeSource, escapeAttribute, insertAttribute, rawOffsets, spliceAttribute } from "./attributes";
+import type { Splice } from "./block";
 
 const element = (html: string) => {
   const file = textFile(site({ "index.html": html }), "index.html")!;
   return { text: file.text, element: documentOf(file).elements.find(({ tag }) => tag === "p")! };
 };
-const made = (text: string, splices: ReturnType<typeof spliceAttribute>) => [...splices].sort((a, b) => b.start - a.start).reduce((all, { start, end, insert }) => all.slice(0, start) + insert + all.slice(end), text);
+const made = (text: string, splices: readonly Splice[]) => applyChanges(text, splices.map((splice) => ({ path: "", ...splice })));
 /** The value of a page's first style attribute after one piece of it was replaced. */
 const replaced = (html: string, start: number, end: number, insert: string) => {
   const { text, element: p } = element(html);

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
+import { applyChanges } from "../source/changes";
 import { parseBlock, parseSheet } from "../source/css/syntax";
 import { decidingDeclaration, indentUnit, isMinified, removeDeclaration, setDeclaration, switchOff, switchOn, type BlockText, type Splice } from "./block";
 import { EditError } from "./types";
@@ -9,7 +10,7 @@ function blockIn(text: string): BlockText {
   if (rule?.kind !== "style") throw new Error("There is no rule.");
   return { text, block: rule.block, items: rule.items, indent: "" };
 }
-const made = (text: string, splices: readonly Splice[]) => [...splices].sort((a, b) => b.start - a.start).reduce((all, { start, end, insert }) => all.slice(0, start) + insert + all.slice(end), text);
+const made = (text: string, splices: readonly Splice[]) => applyChanges(text, splices.map((splice) => ({ path: "", ...splice })));
 const set = (text: string, property: string, value: string) => made(text, setDeclaration(blockIn(text), property, value));
 
 describe("setting a declaration", () => {

@@ -32,17 +32,18 @@ export interface LinkLooks {
 export function linkLooks(site: Site, { page: path, index }: ElementRef, conditions: Conditions, layouts: Layouts): LinkLooks | null {
   const file = textFile(site, path);
   if (file?.kind !== "html") return null;
-  const looks = linkStates.map((state) => {
-    const page = styledPage(site, file, { ...conditions, forced: state === "rest" ? {} : { [path]: { [index]: [state] } } });
-    const style = page.styles[index];
-    if (!style) return null;
-    const { ink, ground, ratio } = legibilityOn(page, style, layouts);
-    const lines = ["line", "style", "color", "thickness"].map((part) => computedValue(style, `text-decoration-${part}`)).join(" ");
-    const { parent } = style;
-    const around = parent && ownWords(parent.element) ? legibilityOn(page, parent, layouts).ink : null;
-    const tellsApart = around && computedValue(style, "text-decoration-line") === "none" ? contrastRatio(ink, around) : null;
-    return { look: { state, ink: cssColor(ink), ground: cssColor(ground.color), ratio, lines }, tellsApart };
+  const pageIn = (state: LinkState) => styledPage(site, file, { ...conditions, forced: state === "rest" ? {} : { [path]: { [index]: [state] } } });
+  const rest = pageIn("rest");
+  const style = rest.styles[index];
+  if (!style) return null;
+  const states = linkStates.map((state): LinkLook => {
+    const page = pageIn(state);
+    const own = page.styles[index]!;
+    const { ink, ground, ratio } = legibilityOn(page, own, layouts);
+    const lines = ["line", "style", "color", "thickness"].map((part) => computedValue(own, `text-decoration-${part}`)).join(" ");
+    return { state, ink: cssColor(ink), ground: cssColor(ground.color), ratio, lines };
   });
-  const found = looks.filter((one) => one !== null);
-  return found[0] ? { states: found.map(({ look }) => look), tellsApart: found[0].tellsApart } : null;
+  const { parent } = style;
+  const isBare = parent !== null && ownWords(parent.element) !== "" && computedValue(style, "text-decoration-line") === "none";
+  return { states, tellsApart: isBare ? contrastRatio(legibilityOn(rest, style, layouts).ink, legibilityOn(rest, parent, layouts).ink) : null };
 }

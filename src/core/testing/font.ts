@@ -15,15 +15,7 @@ const fixed = (value: number) => u32(Math.round(value * 65536));
 const text = (value: string) => bytes(...[...value].map((letter) => letter.charCodeAt(0)));
 const wide = (value: string) => u16(...[...value].map((letter) => letter.charCodeAt(0)));
 
-function joined(...parts: Uint8Array[]): Uint8Array {
-  const all = new Uint8Array(parts.reduce((sum, part) => sum + part.length, 0));
-  let at = 0;
-  for (const part of parts) {
-    all.set(part, at);
-    at += part.length;
-  }
-  return all;
-}
+const joined = (...parts: Uint8Array[]) => bytes(...parts.flatMap((part) => [...part]));
 
 const em = 1000;
 const [first, last] = [65, 122];

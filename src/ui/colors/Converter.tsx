@@ -6,6 +6,7 @@ import { ColorError, formatColor, notations, parseColor, readColorValue, type Co
 import { download } from "@/store/write";
 import { Copy, Notations } from "../color/Notations";
 import { Swatch } from "../color/Swatch";
+import { Problem } from "../shared/Problem";
 import styles from "./Colors.module.css";
 
 interface Entry {
@@ -59,11 +60,7 @@ export function Converter() {
         <textarea className="mono" rows={4} value={text} spellCheck={false} onChange={(event) => setText(event.target.value)} placeholder="hsl(11 50% 47%)" />
       </label>
       {entries.length === 1 && only!.color && <Notations color={only!.color} current={null} onWrite={null} />}
-      {entries.length === 1 && only!.problem && (
-        <p className="fails" role="alert">
-          {only!.problem}
-        </p>
-      )}
+      {entries.length === 1 && <Problem>{only!.problem}</Problem>}
       {entries.length > 1 && (
         <>
           <p className={styles.tools}>

@@ -5,6 +5,7 @@ import { useState } from "react";
 import { proposedNames, type Palette, type PaletteValue } from "@/core";
 import { plural } from "../shared/numbers";
 import { useEngine } from "../workspace/context";
+import { Problem } from "../shared/Problem";
 import type { Proposal } from "../shared/WriteChanges";
 import styles from "./Colors.module.css";
 
@@ -47,11 +48,7 @@ export function Naming({ open, values, palette, onClose, onPropose }: Props) {
             onPressEnter={() => void propose()} status={problem ? "error" : undefined}
           />
         </label>
-        {problem && (
-          <p className="fails" role="alert">
-            {problem}
-          </p>
-        )}
+        <Problem>{problem}</Problem>
         <p>
           {proposals.map((one) => (
             <button key={one} type="button" className="chip mono" onClick={() => setTyped(one)}>

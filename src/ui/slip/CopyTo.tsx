@@ -4,6 +4,7 @@ import { Select } from "antd";
 import { useState } from "react";
 import type { SlipRowValue, StyleRow } from "@/core";
 import { showPx } from "../shared/numbers";
+import { Problem } from "../shared/Problem";
 import { WriteChanges, type Proposal } from "../shared/WriteChanges";
 import { useEngine, useWorkspace } from "../workspace/context";
 import styles from "./Slip.module.css";
@@ -31,11 +32,7 @@ export function CopyTo({ row, value, ownKey }: { row: SlipRowValue; value: strin
         onOpenChange={(open) => open && void engine.styleTable(conditions).then(setRows)} onSelect={(key: string | null) => void (key !== null && copy(key))}
         options={(rows ?? []).filter(({ key }) => key !== ownKey).map((one) => ({ value: one.key, label: name(one) }))}
       />
-      {problem && (
-        <p className="fails" role="alert">
-          {problem}
-        </p>
-      )}
+      <Problem>{problem}</Problem>
       <WriteChanges proposal={proposal} onClose={() => setProposal(null)} />
     </div>
   );

@@ -1,8 +1,9 @@
 "use client";
 
-import { useCallback, useRef, useState, type ReactNode } from "react";
+import { useCallback, useMemo, useRef, useState, type ReactNode } from "react";
 import { showRatio, type Slip, type SlipRowValue, type Target, type TrialContrast } from "@/core";
-import type { Neighbour } from "@/preview/measure";
+import { roomOf, type Neighbour } from "@/preview/measure";
+import type { Shown } from "../page/PageDesk";
 import { plural } from "../shared/numbers";
 import { useAnswer } from "../workspace/answers";
 import { useWorkspace } from "../workspace/context";
@@ -26,15 +27,15 @@ interface Props {
   beside?: { side: "before" | "after"; text: Neighbour } | null;
   /** Lines shown at least, where one is not enough to judge. */
   lines?: number;
-  /** Width the text has on the page, px: each trial then says how many lines it breaks into. */
-  width?: number | null;
+  /** The page as it is shown: each trial then says how it breaks into lines in the room it has there. */
+  shown?: Shown | null;
 }
 
 /** More than this cannot be compared at a glance. */
 const most = 6;
 
 /** Values side by side on the picked words. The page shows the one that is chosen; nothing is written until Enter. */
-export function Trials({ row, slip, draft, proposed, sets = [], figures, judgedIn = null, beside = null, lines = 1, width = null }: Props) {
+export function Trials({ row, slip, draft, proposed, sets = [], figures, judgedIn = null, beside = null, lines = 1, shown = null }: Props) {
   // A trial set is kept for one kind of text and one row.
   const keptAs = `${slip.selector} ${row.id}`;
   const chosen = useWorkspace((state) => state.record?.trials?.[keptAs]);
@@ -44,6 +45,7 @@ export function Trials({ row, slip, draft, proposed, sets = [], figures, judgedI
   const list = useRef<HTMLDivElement>(null);
   const values = chosen?.length ? chosen : proposed.slice(0, most);
   const written = row.written ?? row.computed;
+  const width = useMemo(() => shown && roomOf(shown.page, slip.ref.index), [shown, slip.ref.index]);
   const contrasts = useContrasts(slip, judgedIn, row.property, values);
 
   const move = (event: React.KeyboardEvent, at: number) => {

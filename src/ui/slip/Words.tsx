@@ -4,6 +4,7 @@ import { Input } from "antd";
 import { useState } from "react";
 import type { ShownPage } from "@/preview/frame";
 import { indexOfSpan } from "@/preview/words";
+import { Problem } from "../shared/Problem";
 import { useWorkspace, useWorkspaceStore } from "../workspace/context";
 import styles from "./Slip.module.css";
 
@@ -36,11 +37,7 @@ export function Words({ page }: { page: ShownPage }) {
           Give them a style
         </button>
       </span>
-      {problem && (
-        <p className="fails" role="alert">
-          {problem}
-        </p>
-      )}
+      <Problem>{problem}</Problem>
     </div>
   );
 }

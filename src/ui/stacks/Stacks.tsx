@@ -5,6 +5,7 @@ import { useState } from "react";
 import { platforms, stackMembers, writeStack, type MemberInfo, type StackUse } from "@/core";
 import { isPresent, memberHere } from "@/preview/present";
 import { specimenStack } from "@/preview/siteFonts";
+import { Problem } from "../shared/Problem";
 import { Prose } from "../shared/Prose";
 import { comparedWith, plural, showNumber, weightWords } from "../shared/numbers";
 import { usePick } from "../shared/usePick";
@@ -66,11 +67,7 @@ function AddFont({ onPropose }: { onPropose(proposal: Proposal): void }) {
           }}
         />
       </label>
-      {problem && (
-        <span className="fails" role="alert">
-          {problem}
-        </span>
-      )}
+      <Problem>{problem}</Problem>
     </>
   );
 }
@@ -233,11 +230,7 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
           Name it…
         </button>
       </p>}
-      {problem && (
-        <p className="fails" role="alert">
-          {problem}
-        </p>
-      )}
+      <Problem>{problem}</Problem>
     </section>
   );
 }

@@ -4,6 +4,7 @@ import { Checkbox, Input, InputNumber, Select } from "antd";
 import { useEffect, useMemo, useState } from "react";
 import { nearestStep, onGrid, ratios, resize, scaleSteps, type Edit, type StyleRow } from "@/core";
 import { plural, showNumber, showPx } from "../shared/numbers";
+import { Problem } from "../shared/Problem";
 import type { Proposal } from "../shared/WriteChanges";
 import { useEngine, useWorkspace } from "../workspace/context";
 import styles from "./TextStyles.module.css";
@@ -94,11 +95,7 @@ export function Scale({ rows, onPreview, onSteps, onPropose }: Props) {
         </button>
       </div>
       {ratio !== "grid" && <p className={styles.note}>Steps: {steps.map((step) => showPx(step)).join(", ")} px</p>}
-      {problem && (
-        <p className="fails" role="alert">
-          {problem}
-        </p>
-      )}
+      <Problem>{problem}</Problem>
       <ul className={styles.moves} aria-label="What snaps">
         {moves.map(({ row, tried }) => (
           <li key={row.key}>

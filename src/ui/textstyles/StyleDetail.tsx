@@ -4,6 +4,7 @@ import { Checkbox, Select } from "antd";
 import { useState } from "react";
 import { sizeIn, unitOf, type StyleRow } from "@/core";
 import { showPx } from "../shared/numbers";
+import { Problem } from "../shared/Problem";
 import type { Proposal } from "../shared/WriteChanges";
 import { usePick } from "../shared/usePick";
 import { useEngine, useWorkspace } from "../workspace/context";
@@ -82,11 +83,7 @@ export function StyleDetail({ row, twin, all, onPropose }: Props) {
           Show what changes
         </button>
       </p>
-      {problem && (
-        <p className="fails" role="alert">
-          {problem}
-        </p>
-      )}
+      <Problem>{problem}</Problem>
       <ul className={styles.places} aria-label="Places">
         {row.places.slice(0, 24).map((place) => (
           <li key={`${place.page} ${place.index}`}>

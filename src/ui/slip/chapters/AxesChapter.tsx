@@ -1,7 +1,6 @@
 "use client";
 
 import { InputNumber } from "antd";
-import { roomOf } from "@/preview/measure";
 import { axisSettings, withAxis, type AxisSetting, type FontAxis } from "@/core";
 import { Prose } from "../../shared/Prose";
 import { showNumber } from "../../shared/numbers";
@@ -20,7 +19,6 @@ export function AxesChapter({ row, slip, draft, places, shown }: ChapterProps) {
   const setting = useSetting(slip, places, row.longhand);
   const member = setting?.stack?.members.find(({ axes }) => axes.length > 0);
   if (!member) return <p className="quiet">No font file of this stack has axes: it does nothing here.</p>;
-  const width = shown && roomOf(shown.page, slip.ref.index);
   if (row.id === "width") {
     const axis = member.axes.find(({ tag }) => tag === "wdth");
     if (!axis) return <p className="quiet">{member.name} has one width only.</p>;
@@ -28,7 +26,7 @@ export function AxesChapter({ row, slip, draft, places, shown }: ChapterProps) {
     return (
       <div className={styles.chapter}>
         <AxisSlider axis={axis} value={now} unit="%" draft={draft} onTry={(value) => draft.attempt(`${value}%`)} />
-        <Trials row={row} slip={slip} draft={draft} width={width} proposed={stepsOf(axis).map((value) => `${value}%`)} />
+        <Trials row={row} slip={slip} draft={draft} shown={shown} proposed={stepsOf(axis).map((value) => `${value}%`)} />
       </div>
     );
   }
@@ -50,7 +48,7 @@ export function AxesChapter({ row, slip, draft, places, shown }: ChapterProps) {
           <Prose>{`\`${tag}\` has a property of its own, \`${properties[tag]}\`: set here, it beats that one, and is lost where the axes are set anew.`}</Prose>
         </Doubt>
       ))}
-      {first && settings && <Trials row={row} slip={slip} draft={draft} width={width} proposed={[...new Set([row.written ?? row.computed, ...stepsOf(first).map((value) => withAxis(settings, first.tag, value))])].slice(0, 5)} />}
+      {first && settings && <Trials row={row} slip={slip} draft={draft} shown={shown} proposed={[...new Set([row.written ?? row.computed, ...stepsOf(first).map((value) => withAxis(settings, first.tag, value))])].slice(0, 5)} />}
     </div>
   );
 }

@@ -1,7 +1,6 @@
 "use client";
 
 import type { Heir } from "@/core";
-import { roomOf } from "@/preview/measure";
 import { plural, showNumber, showPx } from "../../shared/numbers";
 import { useWorkspace } from "../../workspace/context";
 import { Trials } from "../Trials";
@@ -60,7 +59,7 @@ export function LeadingChapter({ row, slip, draft, places, shown }: ChapterProps
       )}
       <Outcomes setting={setting} />
       <Trials
-        row={row} slip={slip} draft={draft} width={shown && roomOf(shown.page, slip.ref.index)} lines={2} proposed={[...new Set([written || plain, ...steps.filter((step) => Math.abs(step - ratio) > 0.04).map(inUnit)])].slice(0, 5)}
+        row={row} slip={slip} draft={draft} shown={shown} lines={2} proposed={[...new Set([written || plain, ...steps.filter((step) => Math.abs(step - ratio) > 0.04).map(inUnit)])].slice(0, 5)}
         figures={(value) => {
           const number = Number.parseFloat(value);
           if (!Number.isFinite(number)) return null;

@@ -3,8 +3,8 @@
 import { Checkbox, Input, Select } from "antd";
 import { useCallback, useState } from "react";
 import { decorationLonghands, decorationParts, lineKinds, lineStyles, showRatio, writeDecoration, type DecorationParts, type LinkState, type Slip, type Target } from "@/core";
-import { roomOf } from "@/preview/measure";
 import { Swatch } from "../../color/Swatch";
+import { Problem } from "../../shared/Problem";
 import { Prose } from "../../shared/Prose";
 import { useAnswer } from "../../workspace/answers";
 import { useEngine, useWorkspace } from "../../workspace/context";
@@ -37,7 +37,7 @@ export function LinesChapter({ row, slip, target, draft, shown }: ChapterProps) 
         <Input size="small" aria-label="Thickness of the lines" className={styles.short} placeholder="auto" value={parts.thickness} onChange={({ target: box }) => set({ thickness: box.value.trim() })} />
         <Input size="small" aria-label="Colour of the lines" className={styles.short} placeholder="as the text" value={parts.color} onChange={({ target: box }) => set({ color: box.value.trim() })} />
       </div>
-      <Trials row={row} slip={slip} draft={draft} width={shown && roomOf(shown.page, slip.ref.index)} proposed={[...new Set([row.written ?? row.computed, ...trials])].slice(0, 5)} />
+      <Trials row={row} slip={slip} draft={draft} shown={shown} proposed={[...new Set([row.written ?? row.computed, ...trials])].slice(0, 5)} />
       {dangling && <Doubt label="Write underline" onMend={() => void draft.write(writeDecoration({ ...parts, lines: ["underline"] }))}>A colour, style or thickness does nothing without a line.</Doubt>}
       {onlyOver && offset && offset.computed !== "auto" && (
         <Doubt>
@@ -74,11 +74,7 @@ function WrittenAs({ parts, target, draft }: { parts: DecorationParts; target: T
           </button>
         )}
       </p>
-      {problem && (
-        <p className="fails" role="alert">
-          {problem}
-        </p>
-      )}
+      <Problem>{problem}</Problem>
     </>
   );
 }

@@ -3,7 +3,6 @@
 import { InputNumber } from "antd";
 import { useState } from "react";
 import { fluidSize, keywordSizes, neededRatio, pxPerUnit, sizeIn, sizeUnits, unitOf, type SizeUnit } from "@/core";
-import { roomOf } from "@/preview/measure";
 import { useStyleTable } from "../../workspace/answers";
 import { useWorkspace } from "../../workspace/context";
 import { showNumber, showPx } from "../../shared/numbers";
@@ -37,7 +36,7 @@ export function SizeChapter({ row, slip, draft, places, shown }: ChapterProps) {
       <Spellings label="The same size in other units" texts={[...sizeUnits.map((one) => sizeIn(now, one, basis)), ...(fluid ? [fluid.text] : [])]} draft={draft} />
       <Outcomes setting={setting} />
       <Trials
-        row={row} slip={slip} draft={draft} width={shown && roomOf(shown.page, slip.ref.index)} proposed={[...new Set(proposed)]}
+        row={row} slip={slip} draft={draft} shown={shown} proposed={[...new Set(proposed)]}
         sets={sizes.length > 1 ? [{ label: "Try the site’s own sizes", values: [...new Set(nearestSizes(sizes, now).map((px) => (px === Math.round(now * 100) / 100 && row.written ? row.written : sizeIn(px, unit, basis))))] }] : []}
         figures={(value) => {
           const px = pxOf(value, basis);

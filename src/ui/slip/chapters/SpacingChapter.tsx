@@ -1,7 +1,8 @@
 "use client";
 
+import { useMemo } from "react";
+import { linesOf, neighbourOf } from "@/preview/measure";
 import { showNumber } from "../../shared/numbers";
-import { linesOf, neighbourOf, roomOf } from "@/preview/measure";
 import { Trials } from "../Trials";
 import { useSetting } from "../useSetting";
 import { Doubt, Outcomes, Spellings } from "./parts";
@@ -25,13 +26,15 @@ const trials: Readonly<Record<string, readonly string[]>> = {
 /** Spacing, case, indent, the place of lines, alignment, hyphens and the room above and below. */
 export function SpacingChapter({ row, slip, draft, places, shown }: ChapterProps) {
   const setting = useSetting(slip, places, row.longhand);
-  const lines = shown ? linesOf(shown.page, slip.ref.index) : null;
+  const { index } = slip.ref;
+  const isMargin = row.id === "above" || row.id === "below";
+  const side = row.id === "above" ? "before" : "after";
+  // Only what the row is about is measured, once for each layout of the page.
+  const lines = useMemo(() => (shown && row.id === "alignment" ? linesOf(shown.page, index) : null), [shown, row.id, index]);
+  const neighbour = useMemo(() => (shown && isMargin ? neighbourOf(shown.page, index, side) : null), [shown, isMargin, index, side]);
   if (!setting) return null;
   const { size, leading } = setting;
   const px = Number.parseFloat(row.computed);
-  const isMargin = row.id === "above" || row.id === "below";
-  const side = row.id === "above" ? "before" : "after";
-  const neighbour = isMargin && shown ? neighbourOf(shown.page, slip.ref.index, side) : null;
   const beside = neighbour && ({ side, text: neighbour } as const);
   const running = slip.text.length > 60;
   const value = draft.value || row.computed;
@@ -47,7 +50,7 @@ export function SpacingChapter({ row, slip, draft, places, shown }: ChapterProps
         </p>
       )}
       <Trials
-        row={row} slip={slip} draft={draft} width={isMargin ? null : shown && roomOf(shown.page, slip.ref.index)} lines={2} beside={beside} proposed={[...new Set([row.written ?? row.computed, ...trials[row.id]!])].slice(0, 5)}
+        row={row} slip={slip} draft={draft} shown={isMargin ? null : shown} lines={2} beside={beside} proposed={[...new Set([row.written ?? row.computed, ...trials[row.id]!])].slice(0, 5)}
         figures={(one) => (one.endsWith("em") ? <span>{showNumber(Number.parseFloat(one) * size, 2)} px</span> : null)}
       />
       {row.id === "case" && value === "uppercase" && running && <Doubt>Capitals alone are slow to read in running text: words lose their shape.</Doubt>}

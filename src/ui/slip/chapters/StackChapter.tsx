@@ -1,6 +1,5 @@
 "use client";
 
-import { roomOf } from "@/preview/measure";
 import { AutoComplete } from "antd";
 import { useState } from "react";
 import { platformFaces, platforms, stackFaults, stackMembers, writeStack, type StyleRow } from "@/core";
@@ -120,7 +119,7 @@ export function StackChapter({ row, slip, draft, places, shown }: ChapterProps) 
           {setting.stack.readers.map(({ label, face }) => `${label}: ${face}`).join(" · ")}
         </p>
       )}
-      {stacks.length > 1 && <Trials row={row} slip={slip} draft={draft} width={shown && roomOf(shown.page, slip.ref.index)} proposed={[...new Set([draft.tried ? (row.written ?? row.computed) : draft.value || row.computed, ...stacks])].slice(0, 4)} />}
+      {stacks.length > 1 && <Trials row={row} slip={slip} draft={draft} shown={shown} proposed={[...new Set([draft.tried ? (row.written ?? row.computed) : draft.value || row.computed, ...stacks])].slice(0, 4)} />}
     </div>
   );
 }

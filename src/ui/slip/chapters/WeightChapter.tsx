@@ -1,6 +1,5 @@
 "use client";
 
-import { roomOf } from "@/preview/measure";
 import { isWeightFaked, weightTaken } from "@/core";
 import { memberHere } from "@/preview/present";
 import { weightWords } from "../../shared/numbers";
@@ -29,7 +28,7 @@ export function WeightChapter({ row, slip, target, draft, places, shown }: Chapt
   return (
     <div className={styles.chapter}>
       <Trials
-        row={row} slip={slip} draft={draft} width={shown && roomOf(shown.page, slip.ref.index)} proposed={[...new Set([...(row.id === "weight" ? [] : [row.written ?? row.computed]), ...trials[row.id]!])]}
+        row={row} slip={slip} draft={draft} shown={shown} proposed={[...new Set([...(row.id === "weight" ? [] : [row.written ?? row.computed]), ...trials[row.id]!])]}
         judgedIn={row.id === "weight" ? target : null} figures={(value) => (row.id === "weight" ? <span>{names[Number(value)]}</span> : null)}
       />
       <table className={styles.faces}>
