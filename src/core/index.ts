@@ -53,12 +53,12 @@ export { decorationLonghands, decorationParts, lineKinds, lineStyles, writeDecor
 export { fluidSize, keywordSizes, pxPerUnit, sizeIn, sizeUnits, unitOf, type SizeUnit } from "./type/lengths";
 export { isWeightFaked, matchedFallback, weightTaken, type MemberInfo, type StackInfo } from "./type/members";
 export { memberOn, platformFaces, platforms } from "./type/platforms";
-export { nearestStep, onGrid, ratios, scaleSteps } from "./type/scale";
+export { ratios, scaleSteps } from "./type/scale";
 export { stackFaults, stackMembers, writeStack, type StackFault } from "./type/stack";
 export { editsOn } from "./slip/copying";
 export { settingOf, type Heir, type Setting } from "./slip/setting";
 export { trialContrasts, type TrialContrast } from "./slip/trials";
-export { combine, contradictions, resize, sizesAt, textStyleTable, type StyleRow } from "./type/styleTable";
+export { combine, contradictions, resize, sizesAt, snapped, textStyleTable, type Snapped, type StyleRow } from "./type/styleTable";
 export { nameStack, restack, stackTable, type StackUse } from "./type/stackTable";
 export { definedProperties } from "./palette/references";
 export { readoutsOf, type Readout } from "./type/readouts";

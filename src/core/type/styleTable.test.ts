@@ -4,7 +4,7 @@ import { planEdit } from "../edits/plan";
 import { changeSite, openSite, textFile } from "../source/site";
 import { sampleFiles, site } from "../testing/site";
 import { nameStack, restack, stackTable } from "./stackTable";
-import { combine, contradictions, resize, sizesAt, textStyleTable, type StyleRow } from "./styleTable";
+import { combine, contradictions, resize, sizesAt, snapped, textStyleTable, type StyleRow } from "./styleTable";
 
 const css = "body{font:16px/1.5 serif}\nh1{font-size:39px;line-height:1.2}\nh2{font-size:1.9rem;line-height:1.2}\nh3{font-size:18px;line-height:1.2}\nh4{font-size:17.6px;line-height:1.2}\n.big{font-size:1.5em}\nsmall{color:#999}\n";
 const body = "<h1>One</h1><h2>Two</h2><h3>Three</h3><h4>Four</h4><p>Text <small>fine</small></p><div><p class=big>Big</p></div>";
@@ -102,5 +102,23 @@ describe("the table of stacks", () => {
     expect(planEdit(stacks, { kind: "text", changes }).reach.places).toEqual([]);
     expect(textFile(changeSite(stacks, changes), "a.css")!.text).toContain("h1{font:700 20px/1 var(--text)}");
     expect(() => nameStack(stacks, "Georgia, serif", "--text", new Set(["--text"]))).toThrow("already");
+  });
+});
+
+describe("styles moved onto steps and a grid", () => {
+  const sizeFrom = { target: { kind: "rule", path: "a.css", start: 0 }, written: "33px", inherited: false } as const;
+  test.each<[string, number, number | null, number[], number | null, ReturnType<typeof snapped>]>([
+    ["the nearest step, its leading kept", 33, 1.2, [16, 32, 40], null, { sizePx: 32, leading: 1.2 }],
+    ["a size on a step stays", 32, 1.2, [16, 32, 40], null, null],
+    ["leading to the grid at the new size", 33, 1.2, [32], 8, { sizePx: 32, leading: 1.25 }],
+    ["leading alone", 16, 1.4, [16], 8, { sizePx: 16, leading: 1.5 }],
+    ["leading on the grid already", 16, 1.5, [16], 8, null],
+    ["normal leading is left to the font", 33, null, [32], 8, { sizePx: 32, leading: null }],
+    ["no steps", 33, 1.2, [], null, null],
+  ])("%s", (_, sizePx, leading, steps, grid, expected) => expect(snapped({ sizePx, leading, sizeFrom }, steps, grid)).toEqual(expected));
+
+  test("a size that no rule of the site sets stays, its leading may move", () => {
+    expect(snapped({ sizePx: 33, leading: 1.2, sizeFrom: null }, [32], null)).toBeNull();
+    expect(snapped({ sizePx: 30, leading: 1.2, sizeFrom: null }, [32], 10)).toEqual({ sizePx: 30, leading: 40 / 30 });
   });
 });

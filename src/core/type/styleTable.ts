@@ -14,6 +14,7 @@ import { ownWords, plainSelector } from "../source/html/document";
 import { changeSite, pagesOf, textFile, type Site } from "../source/site";
 import { gatherPlaces, legibilityOn, textStyleKey, textStyleOf, textStyleProperties, type Layouts, type TextStyle } from "../textStyles";
 import { sizeIn, unitOf } from "./lengths";
+import { nearestStep, onGrid } from "./scale";
 
 export interface StyleRow extends TextStyle {
   key: string;
@@ -126,6 +127,22 @@ export function contradictions(rows: readonly StyleRow[]): { level: number; px: 
     const above = [...smallest].filter(([other, size]) => other < level && size < px).sort((a, b) => b[0] - a[0])[0];
     return above ? [{ level, px, above: above[0], abovePx: above[1] }] : [];
   }).sort((a, b) => a.level - b.level);
+}
+
+/** A style moved onto a scale or a grid. */
+export interface Snapped {
+  sizePx: number;
+  /** Ratio to the size; null for `normal`. */
+  leading: number | null;
+}
+
+/** A size goes to the nearest step, if a rule of the site sets it; leading to the nearest line of a grid of px, if there is one. Null where both stay. */
+export function snapped({ sizePx, leading, sizeFrom }: Pick<StyleRow, "sizePx" | "leading" | "sizeFrom">, steps: readonly number[], grid: number | null): Snapped | null {
+  const step = sizeFrom ? nearestStep(sizePx, steps) : null;
+  const size = step === null || Math.abs(step - sizePx) < 0.005 ? sizePx : step;
+  const lined = leading === null || grid === null ? leading : onGrid(leading * size, grid) / size;
+  const moves = lined !== null && Math.abs(lined - leading!) * size >= 0.05;
+  return size === sizePx && !moves ? null : { sizePx: size, leading: moves ? lined : leading };
 }
 
 /** The edit that gives a style another size, in the unit it is written in; null where no rule of the site sets it. */

@@ -2,24 +2,17 @@
 
 import { Checkbox, Input, InputNumber, Select } from "antd";
 import { useEffect, useMemo, useState } from "react";
-import { nearestStep, onGrid, ratios, resize, scaleSteps, type Edit, type StyleRow } from "@/core";
+import { ratios, resize, scaleSteps, snapped, type Edit, type Snapped, type StyleRow } from "@/core";
 import { plural, showNumber, showPx } from "../shared/numbers";
 import { Problem } from "../shared/Problem";
 import type { Proposal } from "../shared/WriteChanges";
 import { useEngine, useWorkspace } from "../workspace/context";
 import styles from "./TextStyles.module.css";
 
-/** How a style is set while it is tried. */
-export interface Tried {
-  sizePx: number;
-  /** Ratio to the size; null for `normal`. */
-  leading: number | null;
-}
-
 interface Props {
   rows: readonly StyleRow[];
   /** What is tried, by the styles' keys. */
-  onPreview(tried: ReadonlyMap<string, Tried>): void;
+  onPreview(tried: ReadonlyMap<string, Snapped>): void;
   onSteps(steps: readonly number[]): void;
   onPropose(proposal: Proposal): void;
 }
@@ -43,7 +36,10 @@ export function Scale({ rows, onPreview, onSteps, onPropose }: Props) {
     return scaleSteps(base, ratio, smallest * 0.9, largest * 1.1);
   }, [ratio, own, grid, base, smallest, largest]);
   const leadingGrid = ratio === "grid" && leadings ? grid : null;
-  const moves = useMemo(() => rows.flatMap((row) => moveOf(row, steps, leadingGrid) ?? []), [rows, steps, leadingGrid]);
+  const moves = useMemo(() => rows.flatMap((row) => {
+    const tried = snapped(row, steps, leadingGrid);
+    return tried ? [{ row, tried }] : [];
+  }), [rows, steps, leadingGrid]);
   const chosen = useMemo(() => moves.filter(({ row }) => !left.has(row.key)), [moves, left]);
   useEffect(() => {
     onPreview(new Map(chosen.map(({ row, tried }) => [row.key, tried])));
@@ -121,13 +117,3 @@ export function Scale({ rows, onPreview, onSteps, onPropose }: Props) {
 }
 
 const showPlain = (ratio: number) => String(Number(ratio.toFixed(4)));
-
-/** Where a style moves to: its size to the nearest step, its leading to the nearest line of the grid. Null where it stays. */
-function moveOf(row: StyleRow, steps: readonly number[], grid: number | null): { row: StyleRow; tried: Tried } | null {
-  const step = row.sizeFrom ? nearestStep(row.sizePx, steps) : null;
-  const sizePx = step === null || Math.abs(step - row.sizePx) < 0.005 ? row.sizePx : step;
-  const leading = row.leading === null || grid === null ? row.leading : onGrid(row.leading * sizePx, grid) / sizePx;
-  const relined = leading !== null && Math.abs(leading - row.leading!) * sizePx >= 0.05;
-  if (sizePx === row.sizePx && !relined) return null;
-  return { row, tried: { sizePx, leading: relined ? leading : row.leading } };
-}

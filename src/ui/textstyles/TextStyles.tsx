@@ -2,7 +2,7 @@
 
 import { Input, Select } from "antd";
 import { useLayoutEffect, useMemo, useRef, useState } from "react";
-import { contradictions, showRatio, stackMembers, type StyleRow } from "@/core";
+import { contradictions, showRatio, stackMembers, type Snapped, type StyleRow } from "@/core";
 import { memberHere } from "@/preview/present";
 import { plural, showNumber, showPx } from "../shared/numbers";
 import { Specimen } from "../shared/Specimen";
@@ -10,7 +10,7 @@ import { Reading, Space, View } from "../shared/View";
 import { WriteChanges, type Proposal } from "../shared/WriteChanges";
 import { useStyleTable } from "../workspace/answers";
 import { useWorkspace } from "../workspace/context";
-import { Scale, type Tried } from "./Scale";
+import { Scale } from "./Scale";
 import { SizeChart } from "./SizeChart";
 import { StyleDetail } from "./StyleDetail";
 import styles from "./TextStyles.module.css";
@@ -24,7 +24,7 @@ export function TextStyles() {
   const [search, setSearch] = useState("");
   const [open, setOpen] = useState<string | null>(null);
   const [tool, setTool] = useState<"scale" | "chart" | null>(null);
-  const [preview, setPreview] = useState<ReadonlyMap<string, Tried>>(none);
+  const [preview, setPreview] = useState<ReadonlyMap<string, Snapped>>(none);
   const [steps, setSteps] = useState<readonly number[]>([]);
   const [proposal, setProposal] = useState<Proposal | null>(null);
   const pages = useWorkspace((state) => state.summary?.pages);
@@ -72,7 +72,7 @@ export function TextStyles() {
 }
 
 const oneLine = [["white-space", "nowrap"], ["overflow", "hidden"]] as const;
-const none: ReadonlyMap<string, Tried> = new Map();
+const none: ReadonlyMap<string, Snapped> = new Map();
 
 function fits(row: StyleRow, page: string, show: string, search: string): boolean {
   if (page && !row.pages.includes(page)) return false;
@@ -90,7 +90,7 @@ interface TableProps {
   open: string | null;
   onOpen(key: string | null): void;
   /** What is tried, by key. */
-  preview: ReadonlyMap<string, Tried>;
+  preview: ReadonlyMap<string, Snapped>;
   steps: readonly number[];
   onPropose(proposal: Proposal): void;
 }
