@@ -27,7 +27,10 @@ const directions = Object.entries(mayImport).map(([folder, allowed]) => {
   if (folder !== "core") {
     patterns.push({ group: ["@/core/*"], message: "Outside the core, import from @/core, its one face." });
   } else {
-    patterns.push({ group: ["node:*", "react", "react-dom", "next/*"], message: "The core is pure: no Node API and no React." });
+    patterns.push({
+      group: ["node:*", "react", "react-dom", "next/*"],
+      message: "The core is pure: no Node API and no React.",
+    });
   }
   return {
     files: [`src/${folder}/**/*.{ts,tsx}`],
@@ -39,7 +42,15 @@ const directions = Object.entries(mayImport).map(([folder, allowed]) => {
 export default defineConfig([
   ...next,
   ...nextTypescript,
-  globalIgnores([".next/**", "next-env.d.ts", "public/**", "samples/**", "test-results/**", "playwright-report/**", ".reports/**"]),
+  globalIgnores([
+    ".next/**",
+    "next-env.d.ts",
+    "public/**",
+    "samples/**",
+    "test-results/**",
+    "playwright-report/**",
+    ".reports/**",
+  ]),
   { rules: { "@typescript-eslint/no-non-null-assertion": "off", "no-console": "error" } },
   { files: ["scripts/**", "src/cli/**", "e2e/*.spec.ts"], rules: { "no-console": "off" } },
   {
@@ -53,7 +64,10 @@ export default defineConfig([
           message: "The core is pure: no DOM, no Node API, no clock.",
         })),
       ],
-      "no-restricted-properties": ["error", { object: "Math", property: "random", message: "The core is pure: no randomness." }],
+      "no-restricted-properties": [
+        "error",
+        { object: "Math", property: "random", message: "The core is pure: no randomness." },
+      ],
     },
   },
   ...directions,

@@ -3,7 +3,10 @@ import { expect, test, type Page } from "@playwright/test";
 import { testFont } from "../src/core/testing/font";
 import { field, openFiles, openRow, openSample, pickByKeyboard, sampleFile, shownPage, slip } from "./support/desk";
 
-const trialsOf = (page: Page, label: string) => slip(page).getByRole("radiogroup", { name: `Trials of ${label}` }).getByRole("radio");
+const trialsOf = (page: Page, label: string) =>
+  slip(page)
+    .getByRole("radiogroup", { name: `Trials of ${label}` })
+    .getByRole("radio");
 
 test("each trial of opacity says what contrast it leaves", async ({ page }) => {
   await openFiles(page, { "index.html": "<!doctype html><style>p{color:#555}</style><p>Boats</p>" });
@@ -17,7 +20,9 @@ test("each trial of opacity says what contrast it leaves", async ({ page }) => {
 });
 
 test("the room above is tried beside the text above", async ({ page }) => {
-  await openFiles(page, { "index.html": "<!doctype html><style>h2{font-size:20px;margin-top:10px}</style><p>Fares</p><h2>Boats</h2>" });
+  await openFiles(page, {
+    "index.html": "<!doctype html><style>h2{font-size:20px;margin-top:10px}</style><p>Fares</p><h2>Boats</h2>",
+  });
   await pickByKeyboard(page, "Boats");
   await openRow(page, "Above");
   await expect(slip(page).getByText(/^10 px, 0.5 of the size, /)).toBeVisible();
@@ -31,7 +36,10 @@ test("the room above is tried beside the text above", async ({ page }) => {
 });
 
 test("the site's own sizes are tried side by side, and kept for this kind of text", async ({ page }) => {
-  await openFiles(page, { "index.html": "<!doctype html><style>h1{font-size:40px}h2{font-size:30px}p{font-size:16px}</style><h1>Pier</h1><h2>Boats</h2><p>Words</p>" });
+  await openFiles(page, {
+    "index.html":
+      "<!doctype html><style>h1{font-size:40px}h2{font-size:30px}p{font-size:16px}</style><h1>Pier</h1><h2>Boats</h2><p>Words</p>",
+  });
   await pickByKeyboard(page, "Boats");
   await openRow(page, "Size");
   await slip(page).getByRole("button", { name: "Try the site’s own sizes" }).click();
@@ -50,12 +58,17 @@ test("the site's own sizes are tried side by side, and kept for this kind of tex
 });
 
 test("lines are written as longhands, so that the rest stays", async ({ page }) => {
-  await openFiles(page, { "index.html": "<!doctype html><link rel=stylesheet href=a.css><h1>Pier</h1>", "a.css": "h1 {\n  text-decoration-color: red;\n}\n" });
+  await openFiles(page, {
+    "index.html": "<!doctype html><link rel=stylesheet href=a.css><h1>Pier</h1>",
+    "a.css": "h1 {\n  text-decoration-color: red;\n}\n",
+  });
   await pickByKeyboard(page, "Pier");
   await openRow(page, "Lines");
   await slip(page).getByRole("checkbox", { name: "under" }).check();
   await slip(page).getByLabel("Thickness of the lines").fill("3px");
-  await slip(page).getByRole("button", { name: /^Write line, (?:color, )?thickness as longhands/ }).click();
+  await slip(page)
+    .getByRole("button", { name: /^Write line, (?:color, )?thickness as longhands/ })
+    .click();
   await expect(shownPage(page).getByRole("heading")).toHaveCSS("text-decoration-thickness", "3px");
   await expect(shownPage(page).getByRole("heading")).toHaveCSS("text-decoration-color", "rgb(255, 0, 0)");
   await page.getByRole("link", { name: /^Changes/ }).click();
@@ -63,7 +76,10 @@ test("lines are written as longhands, so that the rest stays", async ({ page }) 
 });
 
 test("leading given as a length says what the texts inside get", async ({ page }) => {
-  await openFiles(page, { "index.html": "<!doctype html><style>div{font-size:16px;line-height:20px}b{font-size:40px}</style><div>Boats <b>today</b></div>" });
+  await openFiles(page, {
+    "index.html":
+      "<!doctype html><style>div{font-size:16px;line-height:20px}b{font-size:40px}</style><div>Boats <b>today</b></div>",
+  });
   await pickByKeyboard(page, "Boats");
   await openRow(page, "Leading");
   await expect(slip(page).getByText(/bold words at 40 px: 0.5 of the size \(1 place\)/)).toBeVisible();
@@ -74,9 +90,14 @@ test("leading given as a length says what the texts inside get", async ({ page }
 });
 
 test("axes of a variable font are set with sliders, each its own way", async ({ page }) => {
-  const axes = [{ tag: "wght", name: "Weight", min: 100, default: 400, max: 900 }, { tag: "wdth", name: "Width", min: 75, default: 100, max: 125 }, { tag: "GRAD", name: "Grade", min: -50, default: 0, max: 100 }];
+  const axes = [
+    { tag: "wght", name: "Weight", min: 100, default: 400, max: 900 },
+    { tag: "wdth", name: "Width", min: 75, default: 100, max: 125 },
+    { tag: "GRAD", name: "Grade", min: -50, default: 0, max: 100 },
+  ];
   await openFiles(page, {
-    "index.html": "<!doctype html><style>@font-face{font-family:Flex;src:url(flex.ttf);font-weight:100 900;font-stretch:75% 125%}h1{font:40px Flex,serif}</style><h1>Pier</h1><p>Boats</p>",
+    "index.html":
+      "<!doctype html><style>@font-face{font-family:Flex;src:url(flex.ttf);font-weight:100 900;font-stretch:75% 125%}h1{font:40px Flex,serif}</style><h1>Pier</h1><p>Boats</p>",
     "flex.ttf": testFont("Ossel Flex", axes),
   });
   await pickByKeyboard(page, "Pier");
@@ -101,12 +122,19 @@ test("axes of a variable font are set with sliders, each its own way", async ({ 
 test("figures that are as usual are there, too, with what is usual", async ({ page }) => {
   await openSample(page);
   await pickByKeyboard(page, "Winter sailings");
-  await slip(page).getByText(/other figures as usual/).click();
-  await expect(slip(page).getByRole("list", { name: "As usual" })).toContainText("Size: 28 px. Usual: not under 12 px.");
+  await slip(page)
+    .getByText(/other figures as usual/)
+    .click();
+  await expect(slip(page).getByRole("list", { name: "As usual" })).toContainText(
+    "Size: 28 px. Usual: not under 12 px.",
+  );
 });
 
 test("leading goes onto a grid with the sizes", async ({ page }) => {
-  await openFiles(page, { "index.html": "<!doctype html><link rel=stylesheet href=a.css><h1>Pier</h1><p>Words</p>", "a.css": "h1 { font-size: 33px; line-height: 1.2 }\np { font-size: 16px; line-height: 1.5 }\n" });
+  await openFiles(page, {
+    "index.html": "<!doctype html><link rel=stylesheet href=a.css><h1>Pier</h1><p>Words</p>",
+    "a.css": "h1 { font-size: 33px; line-height: 1.2 }\np { font-size: 16px; line-height: 1.5 }\n",
+  });
   await page.getByRole("link", { name: /^Text styles/ }).click();
   await page.getByRole("button", { name: "Line up steps" }).click();
   await page.getByLabel("Steps by").click();
@@ -121,23 +149,38 @@ test("leading goes onto a grid with the sizes", async ({ page }) => {
 });
 
 test("what a stack shifts without its first member, and what a matched fallback brings back", async ({ page }) => {
-  const words = "From the first of November the late boat leaves the mainland at half past six, and cars should be in lane by ten past; foot passengers may board until the ramp is lifted. ".repeat(4);
+  const words =
+    "From the first of November the late boat leaves the mainland at half past six, and cars should be in lane by ten past; foot passengers may board until the ramp is lifted. ".repeat(
+      4,
+    );
   await openFiles(page, {
     "index.html": `<!doctype html><link rel=stylesheet href=a.css><p>${words}</p>`,
-    "a.css": '@font-face { font-family: Bitter; src: url(bitter.woff2) }\np { font: 17px/normal Bitter, "DejaVu Serif", serif; width: 480px }\n',
+    "a.css":
+      '@font-face { font-family: Bitter; src: url(bitter.woff2) }\np { font: 17px/normal Bitter, "DejaVu Serif", serif; width: 480px }\n',
     "bitter.woff2": sampleFile("fonts/bitter-bold.woff2"),
   });
   await page.getByRole("link", { name: /^Stacks/ }).click();
   await page.getByRole("button", { name: "What shifts without the first members" }).click();
   const shifts = page.getByRole("status", { name: "What shifts on index.html" });
-  await expect(shifts).toContainText(/without Bitter, in DejaVu Serif\d+ lines? more, \d+ px higher; the words (?:9|1\d)(?:\.\d)?% wider/);
-  await page.getByRole("row", { name: /^DejaVu Serif/ }).getByRole("button", { name: "Match to the first" }).click();
+  await expect(shifts).toContainText(
+    /without Bitter, in DejaVu Serif\d+ lines? more, \d+ px higher; the words (?:9|1\d)(?:\.\d)?% wider/,
+  );
+  await page
+    .getByRole("row", { name: /^DejaVu Serif/ })
+    .getByRole("button", { name: "Match to the first" })
+    .click();
   const effect = page.getByRole("dialog").getByRole("status", { name: "What shifts on index.html" });
-  await expect(effect).toContainText(/with the matched fallback.*the words (?:as wide|[0-2](?:\.\d)?% (?:wider|narrower))/);
+  await expect(effect).toContainText(
+    /with the matched fallback.*the words (?:as wide|[0-2](?:\.\d)?% (?:wider|narrower))/,
+  );
 });
 
 test("fonts that come from nowhere or are loaded for nothing are told where stacks are seen", async ({ page }) => {
-  await openFiles(page, { "index.html": "<!doctype html><style>@font-face{font-family:Unused;src:url(flex.ttf)}p{font-family:Nowhere Grotesk,serif}</style><p>Words</p>", "flex.ttf": testFont("Unused") });
+  await openFiles(page, {
+    "index.html":
+      "<!doctype html><style>@font-face{font-family:Unused;src:url(flex.ttf)}p{font-family:Nowhere Grotesk,serif}</style><p>Words</p>",
+    "flex.ttf": testFont("Unused"),
+  });
   await page.getByRole("link", { name: /^Stacks/ }).click();
   const findings = page.getByRole("list", { name: "Findings about fonts" });
   await expect(findings.getByRole("listitem")).toHaveCount(2);
@@ -147,7 +190,10 @@ test("fonts that come from nowhere or are loaded for nothing are told where stac
 });
 
 test("where the style attribute holds the value, it can be written there with one step", async ({ page }) => {
-  await openFiles(page, { "index.html": '<!doctype html><link rel=stylesheet href=a.css><p style="letter-spacing: .1em">Boats</p>', "a.css": "p { color: #333 }\n" });
+  await openFiles(page, {
+    "index.html": '<!doctype html><link rel=stylesheet href=a.css><p style="letter-spacing: .1em">Boats</p>',
+    "a.css": "p { color: #333 }\n",
+  });
   await pickByKeyboard(page, "Boats");
   await field(page, "Letters").fill("2px");
   await expect(slip(page).getByText(/the style attribute in index.html line 1 beats it/)).toBeVisible();
@@ -161,7 +207,9 @@ test("where the style attribute holds the value, it can be written there with on
 });
 
 test("what is tried stays tried while the page is rehearsed for another reader", async ({ page }) => {
-  await openFiles(page, { "index.html": "<!doctype html><style>h1{font:20px 'DejaVu Serif',monospace}</style><h1>Pier</h1>" });
+  await openFiles(page, {
+    "index.html": "<!doctype html><style>h1{font:20px 'DejaVu Serif',monospace}</style><h1>Pier</h1>",
+  });
   await pickByKeyboard(page, "Pier");
   await field(page, "Size").fill("33px");
   const heading = shownPage(page).getByRole("heading");

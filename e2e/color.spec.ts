@@ -1,29 +1,65 @@
 /** Colours and grounds against the browser's own: what it serialises, and the pixels it paints. */
 import { expect, test } from "@playwright/test";
 import fc from "fast-check";
-import { convertColor, defaultConditions, formatColor, inGamut, isPlace, legibility, openSite, pagesOf, parseColor, stylePage, type Space } from "../src/core";
+import {
+  convertColor,
+  defaultConditions,
+  formatColor,
+  inGamut,
+  isPlace,
+  legibility,
+  openSite,
+  pagesOf,
+  parseColor,
+  stylePage,
+  type Space,
+} from "../src/core";
 
-const number = (low: number, high: number) => fc.double({ min: low, max: high, noNaN: true }).map((value) => Number(value.toFixed(4)));
+const number = (low: number, high: number) =>
+  fc.double({ min: low, max: high, noNaN: true }).map((value) => Number(value.toFixed(4)));
 /** Colours that a screen could show or nearly so: far beyond, the browser clips on the way. */
 const written = fc.oneof(
-  fc.tuple(number(0, 255), number(0, 255), number(0, 255)).map(([r, g, b]) => `rgb(${Math.round(r)} ${Math.round(g)} ${Math.round(b)})`),
+  fc
+    .tuple(number(0, 255), number(0, 255), number(0, 255))
+    .map(([r, g, b]) => `rgb(${Math.round(r)} ${Math.round(g)} ${Math.round(b)})`),
   fc.tuple(number(0, 360), number(0, 100), number(0, 100)).map(([h, s, l]) => `hsl(${h} ${s}% ${l}%)`),
   fc.tuple(number(0, 360), number(0, 100), number(0, 100)).map(([h, w, b]) => `hwb(${h} ${w}% ${b}%)`),
   fc.tuple(number(20, 90), number(-40, 40), number(-40, 40)).map(([l, a, b]) => `lab(${l} ${a} ${b})`),
   fc.tuple(number(20, 90), number(0, 40), number(0, 360)).map(([l, c, h]) => `lch(${l} ${c} ${h})`),
   fc.tuple(number(0.2, 0.9), number(-0.1, 0.1), number(-0.1, 0.1)).map(([l, a, b]) => `oklab(${l} ${a} ${b})`),
   fc.tuple(number(0.2, 0.9), number(0, 0.1), number(0, 360)).map(([l, c, h]) => `oklch(${l} ${c} ${h})`),
-  fc.tuple(fc.constantFrom("srgb", "srgb-linear", "display-p3", "a98-rgb", "prophoto-rgb", "rec2020", "xyz-d50", "xyz-d65"), number(0.02, 1), number(0.02, 1), number(0.02, 1))
+  fc
+    .tuple(
+      fc.constantFrom("srgb", "srgb-linear", "display-p3", "a98-rgb", "prophoto-rgb", "rec2020", "xyz-d50", "xyz-d65"),
+      number(0.02, 1),
+      number(0.02, 1),
+      number(0.02, 1),
+    )
     .map(([space, a, b, c]) => `color(${space} ${a} ${b} ${c})`),
 );
-const spaces: Space[] = ["srgb", "srgb-linear", "lab", "oklab", "display-p3", "a98-rgb", "prophoto-rgb", "xyz-d50", "xyz-d65"];
+const spaces: Space[] = [
+  "srgb",
+  "srgb-linear",
+  "lab",
+  "oklab",
+  "display-p3",
+  "a98-rgb",
+  "prophoto-rgb",
+  "xyz-d50",
+  "xyz-d65",
+];
 
 test("100,000 conversions agree with the browser's", async ({ page }) => {
   test.setTimeout(180_000);
   const runs = Number(process.env.HEVRET_RUNS ?? 100_000);
   // Each colour is asked for in one of the spaces, in turn.
   // Colours that no screen shows and no eye sees are clipped by the browser on the way.
-  const colors = fc.sample(written.filter((text) => inGamut(parseColor(text)!, "rec2020")), { numRuns: runs, seed: 20261123 }).map((text, at) => [text, spaces[at % spaces.length]!] as const);
+  const colors = fc
+    .sample(
+      written.filter((text) => inGamut(parseColor(text)!, "rec2020")),
+      { numRuns: runs, seed: 20261123 },
+    )
+    .map((text, at) => [text, spaces[at % spaces.length]!] as const);
   await page.setContent("<p>");
   const biggest = Object.fromEntries(spaces.map((space) => [space, 0]));
   const chunk = 10_000;
@@ -39,16 +75,26 @@ test("100,000 conversions agree with the browser's", async ({ page }) => {
     }, part);
     for (const [at, [text, space]] of part.entries()) {
       const ours = convertColor(parseColor(text)!, space).channels;
-      const numbers = theirs[at]!.replace(/^color\([-\w]+|^[a-z]+\(/, "").match(/-?[\d.]+(?:e[+-]?\d+)?|none/g)!.slice(0, 3).map(Number);
+      const numbers = theirs[at]!.replace(/^color\([-\w]+|^[a-z]+\(/, "")
+        .match(/-?[\d.]+(?:e[+-]?\d+)?|none/g)!
+        .slice(0, 3)
+        .map(Number);
       const scale = space === "lab" ? 100 : 1;
-      const difference = Math.max(...ours.map((value, channel) => Math.abs((value ?? 0) - (numbers[channel] || 0)) / scale));
+      const difference = Math.max(
+        ...ours.map((value, channel) => Math.abs((value ?? 0) - (numbers[channel] || 0)) / scale),
+      );
       biggest[space] = Math.max(biggest[space]!, difference);
       // The browser computes in single precision and by rounded matrices, which shows most near nothing, where curves are steep.
       const allowed = ours.some((value) => Math.abs(value ?? 0) < 0.1) ? 0.04 : 0.012;
-      if (difference >= allowed) expect(difference, `${text} in ${space}: ${ours.join(" ")}, browser ${theirs[at]}`).toBeLessThan(allowed);
+      if (difference >= allowed)
+        expect(difference, `${text} in ${space}: ${ours.join(" ")}, browser ${theirs[at]}`).toBeLessThan(allowed);
     }
   }
-  console.log(`colours: ${colors.length}, biggest difference ${Object.entries(biggest).map(([space, value]) => `${space} ${value.toFixed(5)}`).join(", ")}`);
+  console.log(
+    `colours: ${colors.length}, biggest difference ${Object.entries(biggest)
+      .map(([space, value]) => `${space} ${value.toFixed(5)}`)
+      .join(", ")}`,
+  );
 });
 
 test("100,000 colours in every notation are the same colour for the browser", async ({ page }) => {
@@ -58,7 +104,9 @@ test("100,000 colours in every notation are the same colour for the browser", as
   const byte = fc.nat(255);
   const colors = fc.sample(fc.tuple(byte, byte, byte), { numRuns: runs, seed: 4 });
   await page.setContent("<canvas width=1 height=1>");
-  const list = colors.map((rgb, at) => [formatColor(parseColor(`rgb(${rgb.join(" ")})`)!, names[at % names.length]!), rgb] as const);
+  const list = colors.map(
+    (rgb, at) => [formatColor(parseColor(`rgb(${rgb.join(" ")})`)!, names[at % names.length]!), rgb] as const,
+  );
   const off = await page.evaluate((all) => {
     const drawing = document.querySelector("canvas")!.getContext("2d", { willReadFrequently: true })!;
     return all.flatMap(([text, rgb]) => {
@@ -69,7 +117,9 @@ test("100,000 colours in every notation are the same colour for the browser", as
       return difference ? [{ text, rgb, difference }] : [];
     });
   }, list);
-  console.log(`notations: ${list.length - off.length} of ${list.length} painted as the same pixel, the others one step off`);
+  console.log(
+    `notations: ${list.length - off.length} of ${list.length} painted as the same pixel, the others one step off`,
+  );
   // Converting in single precision the browser misses a byte by one at times, in channels near nothing and in the spaces that are far from sRGB.
   expect(off.filter(({ difference }) => difference > 1)).toEqual([]);
   expect(off.filter(({ text }) => /^(?:#|rgb|hsl|hwb|color\(srgb)/.test(text))).toEqual([]);
@@ -86,8 +136,13 @@ test("grounds are the pixels behind the text", async ({ page }) => {
   await page.setContent(grounds.replace("</style>", "p{color:transparent!important}</style>"));
   let compared = 0;
   for (const style of styles.filter(isPlace)) {
-    const box = (await page.evaluate((index) => document.querySelectorAll("*")[index]!.getBoundingClientRect().toJSON(), style.element.index)) as { x: number; y: number };
-    const picture = (await page.screenshot({ clip: { x: box.x + 5, y: box.y + 5, width: 1, height: 1 } })).toString("base64");
+    const box = (await page.evaluate(
+      (index) => document.querySelectorAll("*")[index]!.getBoundingClientRect().toJSON(),
+      style.element.index,
+    )) as { x: number; y: number };
+    const picture = (await page.screenshot({ clip: { x: box.x + 5, y: box.y + 5, width: 1, height: 1 } })).toString(
+      "base64",
+    );
     const pixel = await page.evaluate(async (data) => {
       const image = await createImageBitmap(await (await fetch(`data:image/png;base64,${data}`)).blob());
       const canvas = new OffscreenCanvas(1, 1).getContext("2d")!;
@@ -96,7 +151,12 @@ test("grounds are the pixels behind the text", async ({ page }) => {
     }, picture);
     const ours = legibility(style).ground.color.channels.map((channel) => Math.round(channel! * 255));
     // Each translucent layer is rounded to 8 bits when it is painted.
-    ours.forEach((value, at) => expect(Math.abs(value - pixel[at]!), `${style.element.tag} ${style.element.index}: ${ours} and ${pixel}`).toBeLessThanOrEqual(2));
+    ours.forEach((value, at) =>
+      expect(
+        Math.abs(value - pixel[at]!),
+        `${style.element.tag} ${style.element.index}: ${ours} and ${pixel}`,
+      ).toBeLessThanOrEqual(2),
+    );
     compared += 1;
   }
   expect(compared).toBe(6);

@@ -1,10 +1,23 @@
 /** Choosing and checking colours, in the slip and over the whole site. */
 import { expect, test, type Page } from "@playwright/test";
-import { downloaded, field, openFiles, openRow, openSample, pickByKeyboard, ready, shownPage, slip, unzipTexts } from "./support/desk";
+import {
+  downloaded,
+  field,
+  openFiles,
+  openRow,
+  openSample,
+  pickByKeyboard,
+  ready,
+  shownPage,
+  slip,
+  unzipTexts,
+} from "./support/desk";
 
 const twoGrounds = {
-  "index.html": '<!doctype html><link rel="stylesheet" href="main.css"><body><h1>Pier one</h1><h2>On paper</h2><section><h2>On sand</h2></section>',
-  "main.css": "body { background: white; font: 16px/1.5 serif }\nh2 {\n  font-size: 20px;\n  font-weight: 400;\n  color: #8a9aa6;\n}\nsection { background: #e8e0d0; padding: 8px }\n",
+  "index.html":
+    '<!doctype html><link rel="stylesheet" href="main.css"><body><h1>Pier one</h1><h2>On paper</h2><section><h2>On sand</h2></section>',
+  "main.css":
+    "body { background: white; font: 16px/1.5 serif }\nh2 {\n  font-size: 20px;\n  font-weight: 400;\n  color: #8a9aa6;\n}\nsection { background: #e8e0d0; padding: 8px }\n",
 };
 
 const heading = (page: Page, name: string) => shownPage(page).getByRole("heading", { name });
@@ -39,7 +52,9 @@ test("a heading that fails on two grounds passes on both, by the nearest and by 
   await openRow(page, "Ink");
   await expect(slip(page).getByText(/on white, body · 1 place · needs 4.5/)).toBeVisible();
   await expect(slip(page).getByText(/on #e8e0d0, section · 1 place · needs 4.5/)).toBeVisible();
-  await slip(page).getByRole("button", { name: /^Write the nearest that passes/ }).click();
+  await slip(page)
+    .getByRole("button", { name: /^Write the nearest that passes/ })
+    .click();
   await expect(marks).toHaveCount(0);
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(marks).toHaveCount(2);
@@ -56,7 +71,9 @@ test("a heading that fails on two grounds passes on both, by the nearest and by 
   await ladder.press("ArrowLeft");
   await ladder.press("Enter");
   await expect(marks).toHaveCount(0);
-  expect(await changedFile(page, "main.css")).toMatch(/^body \{.*\nh2 \{\n {2}font-size: 20px;\n {2}font-weight: 400;\n {2}color: #[0-9a-f]{6};\n\}\nsection/);
+  expect(await changedFile(page, "main.css")).toMatch(
+    /^body \{.*\nh2 \{\n {2}font-size: 20px;\n {2}font-weight: 400;\n {2}color: #[0-9a-f]{6};\n\}\nsection/,
+  );
 });
 
 test("the ladder keeps the hue it was taken hold of with, down to black and back", async ({ page }) => {
@@ -72,7 +89,9 @@ test("the ladder keeps the hue it was taken hold of with, down to black and back
     await ladder.press("Shift+ArrowRight");
     await expect(ladder).toHaveAttribute("aria-valuenow", String(lightness));
   }
-  const [red, , blue] = (await heading(page, "On paper").evaluate((node) => getComputedStyle(node).color)).match(/\d+/g)!.map(Number);
+  const [red, , blue] = (await heading(page, "On paper").evaluate((node) => getComputedStyle(node).color))
+    .match(/\d+/g)!
+    .map(Number);
   expect(blue! - red!).toBeGreaterThan(20);
   await ladder.press("Escape");
   await expect(heading(page, "On paper")).toHaveCSS("color", "rgb(138, 154, 166)");
@@ -110,7 +129,10 @@ test("twins are joined after a look at what changes", async ({ page }) => {
   const values = page.getByRole("region", { name: "Values" });
   await expect(values.getByText(/can hardly be told apart/).first()).toBeVisible();
   const before = await values.getByRole("checkbox").count();
-  await values.getByRole("button", { name: /for both$/ }).last().click();
+  await values
+    .getByRole("button", { name: /for both$/ })
+    .last()
+    .click();
   const dialog = page.getByRole("dialog");
   await expect(dialog.getByRole("status")).toContainText(/value/);
   await expect(dialog.getByRole("table").first()).toBeVisible();
@@ -120,25 +142,28 @@ test("twins are joined after a look at what changes", async ({ page }) => {
 
 /** How many pixels of two pictures differ, and by how much at most. */
 async function difference(page: Page, a: string, b: string): Promise<{ pixels: number; most: number }> {
-  return page.evaluate(async (pictures) => {
-    const [first, second] = await Promise.all(
-      pictures.map(async (data) => {
-        const image = new Image();
-        image.src = `data:image/png;base64,${data}`;
-        await image.decode();
-        const drawing = new OffscreenCanvas(image.width, image.height).getContext("2d")!;
-        drawing.drawImage(image, 0, 0);
-        return drawing.getImageData(0, 0, image.width, image.height).data;
-      }),
-    );
-    let [pixels, most] = [0, 0];
-    first!.forEach((value, at) => {
-      const off = Math.abs(value - second![at]!);
-      pixels += Number(off > 0);
-      most = Math.max(most, off);
-    });
-    return { pixels, most };
-  }, [a, b]);
+  return page.evaluate(
+    async (pictures) => {
+      const [first, second] = await Promise.all(
+        pictures.map(async (data) => {
+          const image = new Image();
+          image.src = `data:image/png;base64,${data}`;
+          await image.decode();
+          const drawing = new OffscreenCanvas(image.width, image.height).getContext("2d")!;
+          drawing.drawImage(image, 0, 0);
+          return drawing.getImageData(0, 0, image.width, image.height).data;
+        }),
+      );
+      let [pixels, most] = [0, 0];
+      first!.forEach((value, at) => {
+        const off = Math.abs(value - second![at]!);
+        pixels += Number(off > 0);
+        most = Math.max(most, off);
+      });
+      return { pixels, most };
+    },
+    [a, b],
+  );
 }
 
 for (const [label, written, allowed] of [
@@ -165,7 +190,9 @@ for (const [label, written, allowed] of [
     await page.getByRole("link", { name: "Page", exact: true }).click();
     await ready(page);
     await expect(page.getByRole("list", { name: "Marks" }).getByRole("button").first()).toBeVisible();
-    await expect.poll(async () => (await difference(page, before, await shot())).most).toBeLessThanOrEqual(allowed.most);
+    await expect
+      .poll(async () => (await difference(page, before, await shot())).most)
+      .toBeLessThanOrEqual(allowed.most);
     expect((await difference(page, before, await shot())).pixels).toBeLessThanOrEqual(allowed.pixels);
   });
 }
@@ -173,7 +200,10 @@ for (const [label, written, allowed] of [
 test("a colour is named, and all its uses refer to the name", async ({ page }) => {
   await openFiles(page, twoGrounds);
   await page.getByRole("link", { name: /^Colours/ }).click();
-  await page.getByRole("region", { name: "Values" }).getByRole("button", { name: /^#8a9aa6/ }).click();
+  await page
+    .getByRole("region", { name: "Values" })
+    .getByRole("button", { name: /^#8a9aa6/ })
+    .click();
   await page.getByRole("button", { name: "Name as custom property" }).click();
   await page.getByLabel("Name", { exact: true }).fill("haze");
   await page.getByRole("button", { name: "Show what changes" }).click();

@@ -24,7 +24,9 @@ test("from an empty browser to the changed file", async ({ page }) => {
   });
   const texts = unzipTexts(zip);
   expect(Object.keys(texts)).toEqual(["css/ferry.css"]);
-  expect(texts["css/ferry.css"]).toBe(strFromU8(sampleFile("css/ferry.css")).replace("font: 28px/32px", "font: 32px/32px"));
+  expect(texts["css/ferry.css"]).toBe(
+    strFromU8(sampleFile("css/ferry.css")).replace("font: 28px/32px", "font: 32px/32px"),
+  );
 });
 
 test("fix a contrast, undo, redo, reload, and take the whole site out", async ({ page }) => {

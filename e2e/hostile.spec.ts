@@ -47,7 +47,9 @@ test("a hostile site runs nothing and asks for nothing", async ({ page, context,
   await expect(page.getByRole("heading", { name: "Nothing is changed." })).toBeVisible();
 
   expect(await page.evaluate(() => (window as { ran?: number }).ran)).toBeUndefined();
-  const outside = asked.filter((url) => !url.startsWith(`${baseURL}/`) && !url.startsWith("blob:") && !url.startsWith("data:"));
+  const outside = asked.filter(
+    (url) => !url.startsWith(`${baseURL}/`) && !url.startsWith("blob:") && !url.startsWith("data:"),
+  );
   expect(outside).toEqual([]);
   expect(asked.some((url) => url.includes("hostile.css"))).toBe(false);
   expect(popups).toEqual([]);

@@ -2,11 +2,24 @@ import { expect, test, type Page } from "@playwright/test";
 import { mkdirSync, writeFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { zipSync, strToU8 } from "fflate";
-import { downloaded, field, openSample, pickByKeyboard, ready, shownPage, slip, stage, unzipTexts } from "./support/desk";
+import {
+  downloaded,
+  field,
+  openSample,
+  pickByKeyboard,
+  ready,
+  shownPage,
+  slip,
+  stage,
+  unzipTexts,
+} from "./support/desk";
 
 /** A small site unlike the sample: minified sheet, old encoding, CRLF, a folder for pages. */
 const pier = {
-  "pages/about.html": Buffer.from('<!doctype html>\r\n<meta charset="windows-1252">\r\n<link rel=stylesheet href="../s/main.css">\r\n<h1 class=big>Caf\xe9 on the pier</h1>\r\n<p>Open daily.</p>\r\n', "latin1"),
+  "pages/about.html": Buffer.from(
+    '<!doctype html>\r\n<meta charset="windows-1252">\r\n<link rel=stylesheet href="../s/main.css">\r\n<h1 class=big>Caf\xe9 on the pier</h1>\r\n<p>Open daily.</p>\r\n',
+    "latin1",
+  ),
   "s/main.css": Buffer.from("body{font:16px/1.4 Verdana,sans-serif;color:#222}h1{font-size:2em;color:#bbb}", "latin1"),
   "notes.txt": Buffer.from("not a page"),
 };
@@ -38,13 +51,23 @@ test("a folder of another site, through the directory input", async ({ page }, i
 });
 
 test("a zip, changed and taken out whole with every other byte as it was", async ({ page }) => {
-  const archive = zipSync(Object.fromEntries(Object.entries(pier).map(([path, bytes]) => [`pier/${path}`, new Uint8Array(bytes)])));
+  const archive = zipSync(
+    Object.fromEntries(Object.entries(pier).map(([path, bytes]) => [`pier/${path}`, new Uint8Array(bytes)])),
+  );
   await page.goto("/");
-  await page.getByLabel("Files to open").setInputFiles({ name: "pier.zip", mimeType: "application/zip", buffer: Buffer.from(archive) });
+  await page
+    .getByLabel("Files to open")
+    .setInputFiles({ name: "pier.zip", mimeType: "application/zip", buffer: Buffer.from(archive) });
   await changeHeading(page);
   // Into the page itself, which is in an old encoding.
   await page.getByLabel("Write to").click();
-  await page.getByTitle("style attribute").last().locator("..").getByText("style attribute", { exact: true }).last().click();
+  await page
+    .getByTitle("style attribute")
+    .last()
+    .locator("..")
+    .getByText("style attribute", { exact: true })
+    .last()
+    .click();
   await field(page, "Ink").fill("#333333");
   await field(page, "Ink").press("Enter");
   await expect(shownPage(page).getByRole("heading")).toHaveCSS("color", "rgb(51, 51, 51)");
@@ -56,7 +79,9 @@ test("a zip, changed and taken out whole with every other byte as it was", async
     }),
   );
   const bytes = (path: string) => Buffer.from(files[path]!).toString("latin1");
-  expect(bytes("pages/about.html")).toBe(pier["pages/about.html"].toString("latin1").replace("<h1 class", '<h1 style="color: #333333" class'));
+  expect(bytes("pages/about.html")).toBe(
+    pier["pages/about.html"].toString("latin1").replace("<h1 class", '<h1 style="color: #333333" class'),
+  );
   expect(bytes("s/main.css")).toBe(changedSheet);
   expect(bytes("notes.txt")).toBe("not a page");
 });
@@ -123,17 +148,24 @@ test("pasted HTML and CSS, and the specimen page", async ({ page }) => {
   await page.getByLabel("Words of filler text").fill("60");
   await page.getByRole("button", { name: "Open", exact: true }).click();
   await ready(page);
-  for (const level of [1, 2, 3, 4, 5, 6]) await expect(shownPage(page).getByRole("heading", { name: `Heading of level ${level}` })).toBeVisible();
+  for (const level of [1, 2, 3, 4, 5, 6])
+    await expect(shownPage(page).getByRole("heading", { name: `Heading of level ${level}` })).toBeVisible();
 });
 
 test("what cannot be opened is refused in plain words and nothing is lost", async ({ page }) => {
   await page.goto("/");
-  await page.getByLabel("Files to open").setInputFiles({ name: "x.zip", mimeType: "application/zip", buffer: Buffer.from("not a zip") });
+  await page
+    .getByLabel("Files to open")
+    .setInputFiles({ name: "x.zip", mimeType: "application/zip", buffer: Buffer.from("not a zip") });
   await expect(page.getByRole("main").getByRole("alert")).toHaveText("x.zip could not be unpacked: it is not a zip.");
-  await page.getByLabel("Files to open").setInputFiles({ name: "a.png", mimeType: "image/png", buffer: Buffer.from("x") });
+  await page
+    .getByLabel("Files to open")
+    .setInputFiles({ name: "a.png", mimeType: "image/png", buffer: Buffer.from("x") });
   await expect(page.getByRole("main").getByRole("alert")).toContainText("no page and no style sheet");
   const half = zipSync({ "index.html": strToU8("<h1>x</h1>"), "old.css": Uint8Array.of(0xff, 0xfe, 1) });
-  await page.getByLabel("Files to open").setInputFiles({ name: "half.zip", mimeType: "application/zip", buffer: Buffer.from(half) });
+  await page
+    .getByLabel("Files to open")
+    .setInputFiles({ name: "half.zip", mimeType: "application/zip", buffer: Buffer.from(half) });
   await ready(page);
   await page.getByRole("button", { name: /note/ }).click();
   await expect(page.getByText("odd number of bytes")).toBeVisible();

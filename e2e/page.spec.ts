@@ -20,7 +20,11 @@ test("hover shows, a click picks, and keys walk to the parent and back", async (
 });
 
 test("a mark picks its text", async ({ page }) => {
-  await page.getByRole("list", { name: "Marks" }).getByRole("button", { name: /Fails: contrast 2.8, needs 3, h2/ }).first().click();
+  await page
+    .getByRole("list", { name: "Marks" })
+    .getByRole("button", { name: /Fails: contrast 2.8, needs 3, h2/ })
+    .first()
+    .click();
   await expect(slip(page).getByRole("heading", { name: "Section heading" })).toBeVisible();
 });
 
@@ -82,7 +86,10 @@ test("values are completed from the grammar and stepped with the arrow keys", as
   await pickByKeyboard(page, "Winter sailings");
   await field(page, "Case").fill("upp");
   await page.getByTitle("uppercase").click();
-  await expect(shownPage(page).getByRole("heading", { name: "Winter sailings" })).toHaveCSS("text-transform", "uppercase");
+  await expect(shownPage(page).getByRole("heading", { name: "Winter sailings" })).toHaveCSS(
+    "text-transform",
+    "uppercase",
+  );
   await field(page, "Case").press("Escape");
   await field(page, "Size").focus();
   await field(page, "Size").press("Home");
@@ -109,12 +116,19 @@ test("a rule that would be beaten is named, and a new rule's reach is shown befo
   await page.getByLabel("Write to").click();
   await page.getByText("h1, h2, h3", { exact: true }).click();
   await field(page, "Ink").fill("#123456");
-  await expect(slip(page).getByText("h2 in css/ferry.css line 44 beats it, so the picked text does not change.")).toBeVisible();
+  await expect(
+    slip(page).getByText("h2 in css/ferry.css line 44 beats it, so the picked text does not change."),
+  ).toBeVisible();
   await page.getByRole("button", { name: "New rule" }).click();
   await page.getByLabel("Selectors").fill("main h2, main h3");
-  await expect(slip(page).getByText(/New rule main h2, main h3 in css\/season.css: 21 places on 4 pages/)).toBeVisible();
+  await expect(
+    slip(page).getByText(/New rule main h2, main h3 in css\/season.css: 21 places on 4 pages/),
+  ).toBeVisible();
   await field(page, "Ink").press("Enter");
-  await expect(shownPage(page).getByRole("heading", { name: "Mainland to Ossel" })).toHaveCSS("color", "rgb(18, 52, 86)");
+  await expect(shownPage(page).getByRole("heading", { name: "Mainland to Ossel" })).toHaveCSS(
+    "color",
+    "rgb(18, 52, 86)",
+  );
 });
 
 test("a class is given to all places like it", async ({ page }) => {
@@ -158,7 +172,9 @@ test("two windows on one site follow each other", async ({ page, context }) => {
 test("in a room of 1024 everything still fits", async ({ page }) => {
   await page.setViewportSize({ width: 1024, height: 768 });
   await pickByKeyboard(page, "Winter sailings");
-  const overflow = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+  const overflow = await page.evaluate(
+    () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+  );
   expect(overflow).toBeLessThanOrEqual(0);
   await expect(page.getByRole("button", { name: "Export" })).toBeInViewport();
 });
@@ -167,7 +183,11 @@ test("container rules follow the container's size on the page", async ({ page })
   await page.goto("/");
   await page.getByRole("button", { name: /^Paste HTML/ }).click();
   await page.getByLabel("HTML").fill('<div id="box"><h1>Boxed</h1></div>');
-  await page.getByLabel("CSS").fill("#box { container-type: inline-size; width: 50%; } @container (max-width: 290px) { h1 { font-size: 15px; } }");
+  await page
+    .getByLabel("CSS")
+    .fill(
+      "#box { container-type: inline-size; width: 50%; } @container (max-width: 290px) { h1 { font-size: 15px; } }",
+    );
   await page.getByRole("button", { name: "Open", exact: true }).click();
   await ready(page);
   await pickByKeyboard(page, "Boxed");

@@ -1,7 +1,18 @@
 /** How text is set: stacks, sizes, leading, lines, and the styles of the whole site. */
 import { expect, test, type Page } from "@playwright/test";
 import { matchedFallback, readFontFile } from "../src/core";
-import { field, openFiles, openRow, openSample, pickByKeyboard, ready, sampleFile, shownPage, slip, stage } from "./support/desk";
+import {
+  field,
+  openFiles,
+  openRow,
+  openSample,
+  pickByKeyboard,
+  ready,
+  sampleFile,
+  shownPage,
+  slip,
+  stage,
+} from "./support/desk";
 
 const heading = (page: Page) => shownPage(page).getByRole("heading", { name: "Winter sailings" });
 
@@ -50,20 +61,36 @@ test("five sizes are tried side by side and one is written", async ({ page }) =>
   await expect(heading(page)).toHaveCSS("font-size", "37px");
   await trials.nth(4).press("Enter");
   await expect(field(page, "Size")).toHaveValue("37px");
-  await slip(page).getByRole("group", { name: "The same size in other units" }).getByRole("button", { name: "2.3125rem", exact: true }).click();
+  await slip(page)
+    .getByRole("group", { name: "The same size in other units" })
+    .getByRole("button", { name: "2.3125rem", exact: true })
+    .click();
   await expect(field(page, "Size")).toHaveValue("2.3125rem");
   await expect(heading(page)).toHaveCSS("font-size", "37px");
 });
 
 test("a fluid size is set and seen at three widths", async ({ page }) => {
-  await openFiles(page, { "index.html": '<!doctype html><link rel=stylesheet href=a.css><h1>Slipway</h1>', "a.css": "h1 { font-size: 30px; }" });
+  await openFiles(page, {
+    "index.html": "<!doctype html><link rel=stylesheet href=a.css><h1>Slipway</h1>",
+    "a.css": "h1 { font-size: 30px; }",
+  });
   await pickByKeyboard(page, "Slipway");
   await openRow(page, "Size");
   await slip(page).getByText("Fluid, between two widths").click();
-  for (const [label, value] of [["Size when narrow", "20"], ["Narrow width", "400"], ["Size when wide", "44"], ["Wide width", "1200"]] as const) await slip(page).getByLabel(label).fill(value);
+  for (const [label, value] of [
+    ["Size when narrow", "20"],
+    ["Narrow width", "400"],
+    ["Size when wide", "44"],
+    ["Wide width", "1200"],
+  ] as const)
+    await slip(page).getByLabel(label).fill(value);
   await slip(page).getByRole("button", { name: "Write it" }).click();
   await expect(field(page, "Size")).toHaveValue("clamp(1.25rem, 0.5rem + 3vw, 2.75rem)");
-  for (const [width, size] of [["400", "20px"], ["800", "32px"], ["1280", "44px"]] as const) {
+  for (const [width, size] of [
+    ["400", "20px"],
+    ["800", "32px"],
+    ["1280", "44px"],
+  ] as const) {
     await page.getByLabel("Page width in px").fill(width);
     await page.getByLabel("Page width in px").press("Enter");
     await expect(shownPage(page).getByRole("heading")).toHaveCSS("font-size", size);
@@ -98,8 +125,10 @@ test("a link's hover is styled beside its other states", async ({ page }) => {
 });
 
 const twins = {
-  "index.html": "<!doctype html><link rel=stylesheet href=a.css><h1>One</h1><h2>Two</h2><h3>Three</h3><h4>Four</h4><p>Text</p>",
-  "a.css": "body { font: 16px/1.5 serif }\nh1 { font-size: 39px; line-height: 1.2 }\nh2 { font-size: 1.9rem; line-height: 1.2 }\nh3 { font-size: 18px; line-height: 1.2 }\nh4 { font-size: 17.6px; line-height: 1.2 }\n",
+  "index.html":
+    "<!doctype html><link rel=stylesheet href=a.css><h1>One</h1><h2>Two</h2><h3>Three</h3><h4>Four</h4><p>Text</p>",
+  "a.css":
+    "body { font: 16px/1.5 serif }\nh1 { font-size: 39px; line-height: 1.2 }\nh2 { font-size: 1.9rem; line-height: 1.2 }\nh3 { font-size: 18px; line-height: 1.2 }\nh4 { font-size: 17.6px; line-height: 1.2 }\n",
 };
 const row = (page: Page, name: RegExp) => page.getByRole("row", { name });
 
@@ -135,11 +164,17 @@ test("a stack is written everywhere, named, and its first font switched off", as
   await page.getByRole("link", { name: /^Stacks/ }).click();
   const stack = page.getByRole("region", { name: 'Stack Bitter, Georgia, "Times New Roman", serif' });
   await expect(stack).toBeVisible();
-  await stack.getByRole("row", { name: /^Bitter/ }).getByRole("button", { name: "Switch off" }).click();
+  await stack
+    .getByRole("row", { name: /^Bitter/ })
+    .getByRole("button", { name: "Switch off" })
+    .click();
   await page.getByRole("link", { name: "Page", exact: true }).click();
   await ready(page);
   await expect(page.getByRole("button", { name: "Rehearse: no Bitter" })).toBeVisible();
-  await expect(shownPage(page).getByRole("heading", { name: "Mainland to Ossel" })).toHaveCSS("font-family", 'Georgia, "Times New Roman", serif');
+  await expect(shownPage(page).getByRole("heading", { name: "Mainland to Ossel" })).toHaveCSS(
+    "font-family",
+    'Georgia, "Times New Roman", serif',
+  );
   await page.getByRole("button", { name: /^Rehearse/ }).click();
   await page.getByRole("button", { name: "Change nothing" }).click();
   await expect(shownPage(page).getByRole("heading", { name: "Mainland to Ossel" })).toHaveCSS("font-family", /^Bitter/);
@@ -154,11 +189,15 @@ test("a stack is written everywhere, named, and its first font switched off", as
 });
 
 test("which member is used here is what the browser really uses", async ({ page }) => {
-  await openFiles(page, { "index.html": "<!doctype html><style>p{font-family:Nope,'DejaVu Sans Mono',serif}</style><p>words</p>" });
+  await openFiles(page, {
+    "index.html": "<!doctype html><style>p{font-family:Nope,'DejaVu Sans Mono',serif}</style><p>words</p>",
+  });
   await stage(page).focus();
   await pickByKeyboard(page, "words");
   await openRow(page, "Stack");
-  await expect(slip(page).getByRole("listitem", { name: /^DejaVu Sans Mono, 2 of 3, used on this machine/ })).toBeVisible();
+  await expect(
+    slip(page).getByRole("listitem", { name: /^DejaVu Sans Mono, 2 of 3, used on this machine/ }),
+  ).toBeVisible();
   const session = await page.context().newCDPSession(page);
   await page.evaluate(() => {
     const probe = document.createElement("p");
@@ -176,7 +215,10 @@ test("which member is used here is what the browser really uses", async ({ page 
 });
 
 test("two words get a span with a class of their own, and lose it again", async ({ page }) => {
-  await openFiles(page, { "index.html": "<!doctype html><link rel=stylesheet href=a.css><p>The late boat leaves at half past six.</p>", "a.css": "p { color: #333 }\n" });
+  await openFiles(page, {
+    "index.html": "<!doctype html><link rel=stylesheet href=a.css><p>The late boat leaves at half past six.</p>",
+    "a.css": "p { color: #333 }\n",
+  });
   await pickByKeyboard(page, "The late boat");
   await stage(page).press("Shift+ArrowRight");
   await stage(page).press("Shift+ArrowRight");
@@ -215,7 +257,11 @@ test("a font file is added and declared; a broken one is refused with the reason
   const input = page.getByLabel("Font file to add");
   await input.setInputFiles({ name: "no.woff2", mimeType: "font/woff2", buffer: Buffer.from("wOF2 and then nothing") });
   await expect(page.getByRole("alert").filter({ hasText: "no.woff2: The font file is broken" })).toBeVisible();
-  await input.setInputFiles({ name: "bitter.woff2", mimeType: "font/woff2", buffer: sampleFile("fonts/bitter-bold.woff2") });
+  await input.setInputFiles({
+    name: "bitter.woff2",
+    mimeType: "font/woff2",
+    buffer: sampleFile("fonts/bitter-bold.woff2"),
+  });
   const dialog = page.getByRole("dialog");
   await expect(dialog.getByText(/src: url\("fonts\/bitter.woff2"\) format\("woff2"\);/)).toBeVisible();
   await dialog.getByRole("button", { name: "Write" }).click();
@@ -225,26 +271,52 @@ test("a font file is added and declared; a broken one is refused with the reason
 
 test("a matched fallback brings the shift down", async ({ page }) => {
   const bitter = readFontFile(new Uint8Array(sampleFile("fonts/bitter-bold.woff2"))).metrics;
-  const local = { family: "DejaVu Serif", unitsPerEm: 2048, ascent: 1901, descent: -483, lineGap: 0, xHeight: 1063, capHeight: 1493, averageWidth: 1049, zeroWidth: 1303, ideographWidth: null };
+  const local = {
+    family: "DejaVu Serif",
+    unitsPerEm: 2048,
+    ascent: 1901,
+    descent: -483,
+    lineGap: 0,
+    xHeight: 1063,
+    capHeight: 1493,
+    averageWidth: 1049,
+    zeroWidth: 1303,
+    ideographWidth: null,
+  };
   const matched = matchedFallback(bitter, local, "Matched").text;
-  const words = "From the first of November the late boat leaves the mainland at half past six and cars should be in lane by ten past";
+  const words =
+    "From the first of November the late boat leaves the mainland at half past six and cars should be in lane by ten past";
   const data = sampleFile("fonts/bitter-bold.woff2").toString("base64");
   await page.setContent(`<style>@font-face{font-family:B;src:url(data:font/woff2;base64,${data})}${matched} span{font-size:20px;white-space:nowrap} p{line-height:normal;margin:0;font-size:20px}</style>
     ${["B", "DejaVu Serif", "Matched"].map((family) => `<p style="font-family:'${family}'"><span>${words}</span></p>`).join("")}`);
   await page.evaluate(() => document.fonts.ready);
-  const sizes = await page.evaluate(() => [...document.querySelectorAll("p")].map((p) => ({ width: p.firstElementChild!.getBoundingClientRect().width, height: p.getBoundingClientRect().height })));
-  const [wanted, plain, made] = sizes as [typeof sizes[0], typeof sizes[0], typeof sizes[0]];
-  console.log(`a matched fallback: width ${wanted.width.toFixed(0)} wanted, ${plain.width.toFixed(0)} plain, ${made.width.toFixed(0)} matched`);
+  const sizes = await page.evaluate(() =>
+    [...document.querySelectorAll("p")].map((p) => ({
+      width: p.firstElementChild!.getBoundingClientRect().width,
+      height: p.getBoundingClientRect().height,
+    })),
+  );
+  const [wanted, plain, made] = sizes as [(typeof sizes)[0], (typeof sizes)[0], (typeof sizes)[0]];
+  console.log(
+    `a matched fallback: width ${wanted.width.toFixed(0)} wanted, ${plain.width.toFixed(0)} plain, ${made.width.toFixed(0)} matched`,
+  );
   expect(Math.abs(made.width - wanted.width)).toBeLessThan(Math.abs(plain.width - wanted.width) / 2);
   expect(Math.abs(made.height - wanted.height)).toBeLessThanOrEqual(1);
 });
 
-test("a font is switched off while rehearsing, the page says how far it moves, and fixed texts are marked", async ({ page }) => {
-  await openFiles(page, { "index.html": "<!doctype html><style>p{font:16px/normal 'DejaVu Serif',monospace;width:300px}h1{font-size:2rem}</style><h1>Pier</h1><p>From the first of November the late boat leaves the mainland at half past six. Cars should be in lane by ten past; foot passengers may board until the ramp is lifted, and dogs travel on the open deck.</p>" });
+test("a font is switched off while rehearsing, the page says how far it moves, and fixed texts are marked", async ({
+  page,
+}) => {
+  await openFiles(page, {
+    "index.html":
+      "<!doctype html><style>p{font:16px/normal 'DejaVu Serif',monospace;width:300px}h1{font-size:2rem}</style><h1>Pier</h1><p>From the first of November the late boat leaves the mainland at half past six. Cars should be in lane by ten past; foot passengers may board until the ramp is lifted, and dogs travel on the open deck.</p>",
+  });
   await page.getByRole("button", { name: /^Rehearse/ }).click();
   await page.getByRole("checkbox", { name: "DejaVu Serif" }).check();
   await expect(shownPage(page).getByRole("paragraph")).toHaveCSS("font-family", "monospace");
-  await expect(page.getByRole("status").filter({ hasText: /page (?:\d+ lines? (?:more|less), )?\d+ px (?:higher|lower)/ })).toBeVisible();
+  await expect(
+    page.getByRole("status").filter({ hasText: /page (?:\d+ lines? (?:more|less), )?\d+ px (?:higher|lower)/ }),
+  ).toBeVisible();
   await page.getByRole("checkbox", { name: "DejaVu Serif" }).uncheck();
   await page.getByLabel("Reader’s text size in px").fill("20");
   await page.getByLabel("Reader’s text size in px").press("Enter");
@@ -260,13 +332,19 @@ test("a shadow is built of layers", async ({ page }) => {
   await slip(page).getByRole("button", { name: "Add a layer" }).click();
   await slip(page).getByRole("button", { name: "Add a layer" }).click();
   await slip(page).getByLabel("Across of layer 2").fill("3px");
-  await expect(shownPage(page).getByRole("heading")).toHaveCSS("text-shadow", "rgba(0, 0, 0, 0.4) 0px 1px 2px, rgba(0, 0, 0, 0.4) 3px 1px 2px");
+  await expect(shownPage(page).getByRole("heading")).toHaveCSS(
+    "text-shadow",
+    "rgba(0, 0, 0, 0.4) 0px 1px 2px, rgba(0, 0, 0, 0.4) 3px 1px 2px",
+  );
   await slip(page).getByLabel("Across of layer 2").press("Enter");
   await expect(field(page, "Shadow")).toHaveValue("0 1px 2px rgb(0 0 0 / 40%), 3px 1px 2px rgb(0 0 0 / 40%)");
 });
 
 test("a shorthand is unfolded and folded again", async ({ page }) => {
-  await openFiles(page, { "index.html": "<!doctype html><link rel=stylesheet href=a.css><h1>Pier</h1>", "a.css": "h1 {\n  font: 700 30px/1.2 serif;\n}\n" });
+  await openFiles(page, {
+    "index.html": "<!doctype html><link rel=stylesheet href=a.css><h1>Pier</h1>",
+    "a.css": "h1 {\n  font: 700 30px/1.2 serif;\n}\n",
+  });
   await pickByKeyboard(page, "Pier");
   await openRow(page, "Size");
   await slip(page).getByRole("button", { name: "Unfold font" }).click();
@@ -292,11 +370,16 @@ test("a value is copied to another text style", async ({ page }) => {
 });
 
 test("the longest line is told in the table of text styles as in the slip", async ({ page }) => {
-  const words = "From the first of November the late boat leaves the mainland at half past six. Cars should be in lane by ten past; <a href='#'>foot passengers</a> may board until the ramp is lifted, and dogs travel on the open deck.";
-  await openFiles(page, { "index.html": `<!doctype html><style>p{font:18px/1.5 serif;width:420px;text-align:justify}a{font-size:13px}</style><p>${words}</p>` });
+  const words =
+    "From the first of November the late boat leaves the mainland at half past six. Cars should be in lane by ten past; <a href='#'>foot passengers</a> may board until the ramp is lifted, and dogs travel on the open deck.";
+  await openFiles(page, {
+    "index.html": `<!doctype html><style>p{font:18px/1.5 serif;width:420px;text-align:justify}a{font-size:13px}</style><p>${words}</p>`,
+  });
   await pickByKeyboard(page, "From the first");
   const longest = await slip(page).getByLabel("Longest line").textContent();
   expect(Number.parseInt(longest!, 10)).toBeGreaterThan(30);
   await page.getByRole("link", { name: /^Text styles/ }).click();
-  await expect(page.getByRole("row", { name: /^Paragraph/ }).getByRole("cell", { name: longest!, exact: true })).toBeVisible();
+  await expect(
+    page.getByRole("row", { name: /^Paragraph/ }).getByRole("cell", { name: longest!, exact: true }),
+  ).toBeVisible();
 });

@@ -24,18 +24,29 @@ const sample = filesBelow(sampleFolder)
   .map((path) => ({ path, text: readFileSync(join(sampleFolder, path), "utf8") }));
 
 /** A card of a framework's parts; about 28 elements. */
-const card = (at) => `<section class="container py-3"><div class="row g-2"><div class="col-md-4 text-center"><h2 class="display-6 fw-light">Sailing ${at}</h2><p class="lead text-body-secondary">Two boats, <em>eleven</em> sailings</p></div>
+const card = (
+  at,
+) => `<section class="container py-3"><div class="row g-2"><div class="col-md-4 text-center"><h2 class="display-6 fw-light">Sailing ${at}</h2><p class="lead text-body-secondary">Two boats, <em>eleven</em> sailings</p></div>
 <div class="col"><div class="card text-bg-dark mb-3"><div class="card-header">Tern</div><div class="card-body"><h5 class="card-title">Departs</h5><p class="card-text">At <strong>half past</strong> six <a href="#" class="link-info">see</a></p><a href="#" class="btn btn-primary btn-lg">Book</a></div></div></div></div>
 <ul class="list-group"><li class="list-group-item active">One</li><li class="list-group-item">Two <span class="badge text-bg-success">new</span></li></ul><table class="table table-striped"><tbody><tr><td>06:40</td><td>07:20</td></tr></tbody></table><p class="fs-6 text-uppercase">Foot</p></section>`;
 const framework = readFileSync(join(root, "node_modules/bootstrap/dist/css/bootstrap.css"), "utf8");
 const large = (times) => [
-  { path: "index.html", text: `<!doctype html><html lang="en"><head><link rel="stylesheet" href="framework.css"></head><body>${Array.from({ length: 50 * times }, (_, at) => card(at)).join("\n")}</body></html>` },
+  {
+    path: "index.html",
+    text: `<!doctype html><html lang="en"><head><link rel="stylesheet" href="framework.css"></head><body>${Array.from({ length: 50 * times }, (_, at) => card(at)).join("\n")}</body></html>`,
+  },
   { path: "framework.css", text: framework },
 ];
 
 const browser = await chromium.launch({
   executablePath: "/usr/bin/chromium",
-  args: ["--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-component-update", "--disable-sync"],
+  args: [
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+  ],
 });
 
 async function measure(name, files, rule) {
@@ -45,7 +56,9 @@ async function measure(name, files, rule) {
     if (path === "bench.js") return route.fulfill({ path: bundle, contentType: "text/javascript" });
     if (path === "") return route.fulfill({ body: "<!doctype html>", contentType: "text/html" });
     const file = files.find((one) => one.path === path);
-    return file ? route.fulfill({ body: file.text, contentType: path.endsWith(".css") ? "text/css" : "text/html" }) : route.fulfill({ status: 404 });
+    return file
+      ? route.fulfill({ body: file.text, contentType: path.endsWith(".css") ? "text/css" : "text/html" })
+      : route.fulfill({ status: 404 });
   });
   const page = await context.newPage();
   await page.goto(`${origin}/`);
@@ -99,12 +112,15 @@ async function importCore() {
   const core = await import(`file://${file}`);
   const started = performance.now();
   core.itemsOf({ kind: "css", path: "framework.css", text: framework, encoding: { name: "utf-8", bom: false } });
-  console.log(`Reading a sheet of ${Math.round(framework.length / 1024)} KB: ${(performance.now() - started).toFixed(1)} ms (in Node, cold)`);
+  console.log(
+    `Reading a sheet of ${Math.round(framework.length / 1024)} KB: ${(performance.now() - started).toFixed(1)} ms (in Node, cold)`,
+  );
   return core;
 }
 
 await measure("sample", sample, { path: "css/ferry.css", text: "h2 {" });
-for (const times of [1, 4, 16]) await measure(`framework page, ${times}x`, large(times), { path: "framework.css", text: ".lead {" });
+for (const times of [1, 4, 16])
+  await measure(`framework page, ${times}x`, large(times), { path: "framework.css", text: ".lead {" });
 await measureTyping();
 await browser.close();
 
@@ -112,7 +128,11 @@ await browser.close();
 async function measureTyping() {
   await buildApplication();
   const port = 4190;
-  const server = spawn("npx", ["next", "start", "-H", "localhost", "-p", String(port)], { cwd: root, stdio: "ignore", detached: true });
+  const server = spawn("npx", ["next", "start", "-H", "localhost", "-p", String(port)], {
+    cwd: root,
+    stdio: "ignore",
+    detached: true,
+  });
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     for (let tries = 0; ; tries += 1) {
@@ -121,16 +141,25 @@ async function measureTyping() {
       if (tries > 200) throw new Error("The application does not start.");
       await new Promise((resolve) => setTimeout(resolve, 100));
     }
-    const files = large(1).map(({ path, text }) => ({ name: path, mimeType: path.endsWith(".css") ? "text/css" : "text/html", buffer: Buffer.from(text) }));
+    const files = large(1).map(({ path, text }) => ({
+      name: path,
+      mimeType: path.endsWith(".css") ? "text/css" : "text/html",
+      buffer: Buffer.from(text),
+    }));
     await page.getByLabel("Files to open").setInputFiles(files);
     await page.frameLocator('iframe[title="The page"]').getByRole("heading", { name: "Sailing 0" }).waitFor();
-    const box = await page.frameLocator('iframe[title="The page"]').getByRole("heading", { name: "Sailing 0" }).boundingBox();
+    const box = await page
+      .frameLocator('iframe[title="The page"]')
+      .getByRole("heading", { name: "Sailing 0" })
+      .boundingBox();
     await page.mouse.click(box.x + 5, box.y + 5);
     const field = page.getByLabel("Size value", { exact: true });
     await field.click();
     await page.evaluate(() => {
       window.longTasks = [];
-      new PerformanceObserver((list) => window.longTasks.push(...list.getEntries().map(({ duration }) => duration))).observe({ entryTypes: ["longtask"] });
+      new PerformanceObserver((list) =>
+        window.longTasks.push(...list.getEntries().map(({ duration }) => duration)),
+      ).observe({ entryTypes: ["longtask"] });
     });
     for (const size of ["31px", "2.5rem", "44px", "3em", "40.25px"]) {
       await field.fill("");

@@ -34,15 +34,15 @@ function runner(args, report, count, env) {
   failed += counted.failed === 0 && !ok ? 1 : counted.failed;
 }
 
+check(["prettier", "--check", "--log-level=warn", "."]);
 check(["eslint", "."]);
 check(["tsc", "--noEmit"]);
 
 const unit = join(reports, "unit.json");
-runner(
-  ["vitest", "run", "--reporter=default", "--reporter=json", `--outputFile.json=${unit}`],
-  unit,
-  (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }),
-);
+runner(["vitest", "run", "--reporter=default", "--reporter=json", `--outputFile.json=${unit}`], unit, (report) => ({
+  passed: report.numPassedTests,
+  failed: report.numFailedTests,
+}));
 
 /** Titles of tests that passed only when they were tried again. */
 function flakyIn(suites) {

@@ -1,5 +1,16 @@
 /** The core in a worker, timed step by step. Milliseconds. */
-import { applyPlan, computedValue, defaultConditions, openSite, pagesOf, planEdit, reportedLonghands, styledPage, type Site, type SiteFile } from "../../src/core";
+import {
+  applyPlan,
+  computedValue,
+  defaultConditions,
+  openSite,
+  pagesOf,
+  planEdit,
+  reportedLonghands,
+  styledPage,
+  type Site,
+  type SiteFile,
+} from "../../src/core";
 
 export interface Timing {
   elements: number;
@@ -32,7 +43,9 @@ function time(work: () => void): number {
   return performance.now() - start;
 }
 
-self.onmessage = ({ data }: MessageEvent<{ files: SiteFile[]; rule: { path: string; start: number }; values: string[] }>) => {
+self.onmessage = ({
+  data,
+}: MessageEvent<{ files: SiteFile[]; rule: { path: string; start: number }; values: string[] }>) => {
   const { files, rule, values } = data;
   let site: Site | null = null;
   let elements = 0;
@@ -42,12 +55,19 @@ self.onmessage = ({ data }: MessageEvent<{ files: SiteFile[]; rule: { path: stri
   const first = time(() => {
     elements = analyse(site!);
   });
-  const full = median(values.map(() => {
-    const fresh = openSite(files);
-    return time(() => analyse(fresh));
-  }));
+  const full = median(
+    values.map(() => {
+      const fresh = openSite(files);
+      return time(() => analyse(fresh));
+    }),
+  );
   const rounds = values.map((value) => {
-    const plan = planEdit(site!, { kind: "declare", target: { kind: "rule", ...rule }, property: "letter-spacing", value });
+    const plan = planEdit(site!, {
+      kind: "declare",
+      target: { kind: "rule", ...rule },
+      property: "letter-spacing",
+      value,
+    });
     // Applied anew, so that nothing made while planning is used again.
     const changed = applyPlan(site!, plan);
     const again = time(() => analyse(changed));

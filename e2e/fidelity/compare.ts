@@ -1,6 +1,15 @@
 /** Opens a page in the browser, scripts off, and compares every element and longhand with the core's answer. */
 import type { Browser } from "@playwright/test";
-import { computedValue, defaultConditions, fontKeyOf, openSite, pseudoTexts, reportedLonghands, stylePage, type SiteFile } from "../../src/core";
+import {
+  computedValue,
+  defaultConditions,
+  fontKeyOf,
+  openSite,
+  pseudoTexts,
+  reportedLonghands,
+  stylePage,
+  type SiteFile,
+} from "../../src/core";
 import { isExcepted } from "./exceptions";
 
 export interface Difference {
@@ -25,7 +34,11 @@ export async function compareSite(browser: Browser, files: SiteFile[], widths: r
   const site = openSite(files);
   const result: Comparison = { compared: 0, differences: [] };
   for (const scheme of ["light", "dark"] as const) {
-    const context = await browser.newContext({ javaScriptEnabled: false, colorScheme: scheme, viewport: { width: 1280, height: 800 } });
+    const context = await browser.newContext({
+      javaScriptEnabled: false,
+      colorScheme: scheme,
+      viewport: { width: 1280, height: 800 },
+    });
     await context.route("**/*", (route) => {
       const path = decodeURIComponent(new URL(route.request().url()).pathname).slice(1);
       const file = files.find((one) => one.path === path);
@@ -40,18 +53,17 @@ export async function compareSite(browser: Browser, files: SiteFile[], widths: r
       for (const width of widths) {
         await page.setViewportSize({ width, height: 800 });
         const browserStyles = await page.evaluate(
-          (names) =>
-            {
-              // Animations have come to their end, as the sheet says it.
-              for (const animation of document.getAnimations()) {
-                if (animation.effect?.getComputedTiming().endTime === Infinity) animation.cancel();
-                else animation.finish();
-              }
-              return [...document.querySelectorAll("*")].map((element) => {
-                const style = getComputedStyle(element);
-                return { tag: element.localName, values: names.map((name) => style.getPropertyValue(name)) };
-              });
-            },
+          (names) => {
+            // Animations have come to their end, as the sheet says it.
+            for (const animation of document.getAnimations()) {
+              if (animation.effect?.getComputedTiming().endTime === Infinity) animation.cancel();
+              else animation.finish();
+            }
+            return [...document.querySelectorAll("*")].map((element) => {
+              const style = getComputedStyle(element);
+              return { tag: element.localName, values: names.map((name) => style.getPropertyValue(name)) };
+            });
+          },
           [...reportedLonghands],
         );
         const sizes = await page.evaluate(() =>
@@ -61,8 +73,12 @@ export async function compareSite(browser: Browser, files: SiteFile[], widths: r
             const px = (...values: string[]) => values.reduce((sum, value) => sum + (parseFloat(value) || 0), 0);
             const around = style.boxSizing === "border-box";
             const size = {
-              width: px(style.width) - (around ? px(style.paddingLeft, style.paddingRight, style.borderLeftWidth, style.borderRightWidth) : 0),
-              height: px(style.height) - (around ? px(style.paddingTop, style.paddingBottom, style.borderTopWidth, style.borderBottomWidth) : 0),
+              width:
+                px(style.width) -
+                (around ? px(style.paddingLeft, style.paddingRight, style.borderLeftWidth, style.borderRightWidth) : 0),
+              height:
+                px(style.height) -
+                (around ? px(style.paddingTop, style.paddingBottom, style.borderTopWidth, style.borderBottomWidth) : 0),
             };
             return [[index, size] as const];
           }),
@@ -82,27 +98,41 @@ export async function compareSite(browser: Browser, files: SiteFile[], widths: r
             seen.add(font);
             probe.style.cssText = `all: initial; position: absolute; font: ${font}; margin: 1ex 1ch 1cap 1ic; padding-top: 1lh`;
             const style = getComputedStyle(probe);
-            const px = [style.marginTop, style.marginRight, style.marginBottom, style.marginLeft, style.paddingTop].map(parseFloat);
+            const px = [style.marginTop, style.marginRight, style.marginBottom, style.marginLeft, style.paddingTop].map(
+              parseFloat,
+            );
             fonts.push([fontFamily, parseFloat(fontSize), Number(fontWeight), fontStyle !== "normal", px]);
           }
           probe.remove();
           return fonts;
         });
         const fonts = Object.fromEntries(
-          measured.map(([stack, size, weight, italic, [ex, ch, cap, ic, line]]) => [fontKeyOf(stack, size, weight, italic), { ex: ex!, ch: ch!, cap: cap!, ic: ic!, line: line! }]),
+          measured.map(([stack, size, weight, italic, [ex, ch, cap, ic, line]]) => [
+            fontKeyOf(stack, size, weight, italic),
+            { ex: ex!, ch: ch!, cap: cap!, ic: ic!, line: line! },
+          ]),
         );
         const containers = { [file.path]: Object.fromEntries(sizes) };
         const styled = stylePage(site, file, { ...defaultConditions, width, scheme, containers, fonts });
         const where = `${width} ${scheme}`;
         if (styled.styles.length !== browserStyles.length) {
-          result.differences.push({ page: file.path, conditions: where, element: "document", property: "elements", ours: String(styled.styles.length), browser: String(browserStyles.length) });
+          result.differences.push({
+            page: file.path,
+            conditions: where,
+            element: "document",
+            property: "elements",
+            ours: String(styled.styles.length),
+            browser: String(browserStyles.length),
+          });
           continue;
         }
         const pseudos = pseudoTexts(styled);
         const pseudoStyles = await page.evaluate(
           ([list, names]) => {
             const all = document.querySelectorAll("*");
-            return list.map(([index, name]) => names.map((one) => getComputedStyle(all[index]!, `::${name}`).getPropertyValue(one)));
+            return list.map(([index, name]) =>
+              names.map((one) => getComputedStyle(all[index]!, `::${name}`).getPropertyValue(one)),
+            );
           },
           [pseudos.map(({ index, name }) => [index, name] as const), [...reportedLonghands]] as const,
         );
@@ -121,7 +151,14 @@ export async function compareSite(browser: Browser, files: SiteFile[], widths: r
             if (ours === theirs) continue;
             const { element } = style;
             const name = `${element.tag}${element.id ? `#${element.id}` : ""}${element.classes.map((one) => `.${one}`).join("")}${part} [${index}]`;
-            result.differences.push({ page: file.path, conditions: where, element: name, property, ours, browser: theirs });
+            result.differences.push({
+              page: file.path,
+              conditions: where,
+              element: name,
+              property,
+              ours,
+              browser: theirs,
+            });
           }
         }
       }

@@ -52,13 +52,23 @@ const sheets: Record<string, string> = {
 export function frameworkPages(): SiteFile[] {
   const files: SiteFile[] = [];
   const page = (name: string, head: string, extra: string) =>
-    files.push({ path: `${name}.html`, text: `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>${name}</title>${head}</head><body>${kitchen}${extra}</body></html>` });
+    files.push({
+      path: `${name}.html`,
+      text: `<!doctype html><html lang="en"><head><meta charset="utf-8"><title>${name}</title>${head}</head><body>${kitchen}${extra}</body></html>`,
+    });
   page("plain", "", "");
-  files.push({ path: "quirks.html", text: `<html><head><title>q</title><style>.Big{color:red} #ID{color:blue} code{font-family:monospace;font-size:x-small} kbd{font-size:small} samp{font-size:xxx-large}</style></head><body text="#333" bgcolor="ivory" link="green"><p class="big" id="id">Quirks</p>${kitchen}<code>a</code><kbd>b</kbd><samp>c</samp></body></html>` });
+  files.push({
+    path: "quirks.html",
+    text: `<html><head><title>q</title><style>.Big{color:red} #ID{color:blue} code{font-family:monospace;font-size:x-small} kbd{font-size:small} samp{font-size:xxx-large}</style></head><body text="#333" bgcolor="ivory" link="green"><p class="big" id="id">Quirks</p>${kitchen}<code>a</code><kbd>b</kbd><samp>c</samp></body></html>`,
+  });
   for (const [sheet, extra] of Object.entries(sheets)) {
     const path = `sheets/${sheet.replaceAll("/", "-")}`;
     files.push({ path, text: readFileSync(new URL(`../../node_modules/${sheet}`, import.meta.url), "utf8") });
-    page(sheet.split("/")[0] === "@picocss" ? "pico" : sheet.split(/[/.]/)[0]!, `<link rel="stylesheet" href="${path}">`, extra);
+    page(
+      sheet.split("/")[0] === "@picocss" ? "pico" : sheet.split(/[/.]/)[0]!,
+      `<link rel="stylesheet" href="${path}">`,
+      extra,
+    );
   }
   return files;
 }

@@ -23,15 +23,33 @@ declare global {
 
 window.saidGrounds = async (html, scheme) => {
   const site = openSite([{ path: "index.html", text: html }]);
-  const page = stylePage(site, pagesOf(site)[0]!, { ...defaultConditions, width: window.innerWidth, height: window.innerHeight, scheme });
+  const page = stylePage(site, pagesOf(site)[0]!, {
+    ...defaultConditions,
+    width: window.innerWidth,
+    height: window.innerHeight,
+    scheme,
+  });
   const shown: ShownPage = { document, nodes: [...document.querySelectorAll("*")], dress: () => undefined };
   const places = page.styles.filter(isPlace);
-  const layout = await layoutOf(shown, places.map(({ element }) => element.index), () => true);
+  const layout = await layoutOf(
+    shown,
+    places.map(({ element }) => element.index),
+    () => true,
+  );
   return places.flatMap((style) => {
     const place = layout![style.element.index];
     if (!place) return [];
     const { ground } = legibilityOn(page, style, { "index.html": layout! });
     const [darkest, lightest] = ground.range ?? [ground.color, ground.color];
-    return [{ id: style.element.id ?? style.element.tag, text: place.text, certain: ground.certain, doubt: ground.doubt, darkest: bytes(darkest), lightest: bytes(lightest) }];
+    return [
+      {
+        id: style.element.id ?? style.element.tag,
+        text: place.text,
+        certain: ground.certain,
+        doubt: ground.doubt,
+        darkest: bytes(darkest),
+        lightest: bytes(lightest),
+      },
+    ];
   });
 };

@@ -18,13 +18,20 @@ export async function ready(page: Page): Promise<void> {
 export async function openFiles(page: Page, files: Record<string, string | Uint8Array>): Promise<void> {
   await page.goto("/");
   await page.getByLabel("Files to open").setInputFiles(
-    Object.entries(files).map(([name, data]) => ({ name, mimeType: name.endsWith(".css") ? "text/css" : name.endsWith(".html") ? "text/html" : "application/octet-stream", buffer: Buffer.from(data) })),
+    Object.entries(files).map(([name, data]) => ({
+      name,
+      mimeType: name.endsWith(".css") ? "text/css" : name.endsWith(".html") ? "text/html" : "application/octet-stream",
+      buffer: Buffer.from(data),
+    })),
   );
   await ready(page);
 }
 
 /** Opens the chapter of a row of the slip. */
-export const openRow = (page: Page, label: string) => slip(page).getByRole("button", { name: new RegExp(`^${label}: .*Why$`) }).click();
+export const openRow = (page: Page, label: string) =>
+  slip(page)
+    .getByRole("button", { name: new RegExp(`^${label}: .*Why$`) })
+    .click();
 
 export const slip = (page: Page) => page.getByRole("complementary", { name: "Slip" });
 export const stage = (page: Page) => page.getByRole("application");
@@ -54,4 +61,5 @@ export function unzipTexts(bytes: Uint8Array): Record<string, string> {
   return Object.fromEntries(Object.entries(unzipSync(bytes)).map(([path, data]) => [path, strFromU8(data)]));
 }
 
-export const sampleFile = (path: string) => readFileSync(new URL(`../../samples/ossel-ferries/${path}`, import.meta.url));
+export const sampleFile = (path: string) =>
+  readFileSync(new URL(`../../samples/ossel-ferries/${path}`, import.meta.url));

@@ -17,7 +17,10 @@ export async function readInput(path: string): Promise<Input> {
   if (statSync(path).isDirectory()) return { site: openSite(readFolder(path)), pages: null };
   if (/\.zip$/i.test(path)) {
     const { files } = await readZip(basename(path), new Uint8Array(readFileSync(path)));
-    return { site: openSite(files.map((file) => (file.kind === "other" ? file : { path: file.path, text: file.text }))), pages: null };
+    return {
+      site: openSite(files.map((file) => (file.kind === "other" ? file : { path: file.path, text: file.text }))),
+      pages: null,
+    };
   }
   if (/\.(?:html?|xhtml)$/i.test(path)) return readPage(path);
   throw new UsageError(`${path} is neither a folder nor a .zip nor an .html file.`);
@@ -46,14 +49,17 @@ function readFolder(folder: string): SiteFile[] {
     }
   };
   walk(folder);
-  if (!files.some(({ path }) => /\.(?:html?|xhtml|css)$/i.test(path))) throw new OpenError(`There is no page and no style sheet in ${folder}.`);
+  if (!files.some(({ path }) => /\.(?:html?|xhtml|css)$/i.test(path)))
+    throw new OpenError(`There is no page and no style sheet in ${folder}.`);
   return files;
 }
 
 /** A page with the sheets it asks for, wherever below or above it they stand. */
 function readPage(path: string): Input {
   const bytes = new Uint8Array(readFileSync(path));
-  const climbs = [...new TextDecoder("latin1").decode(bytes).matchAll(/(?:href|url|import)[^>;]{0,20}?["'(]((?:\.\.\/)+)/gi)].map(([, steps]) => steps!.length / 3);
+  const climbs = [
+    ...new TextDecoder("latin1").decode(bytes).matchAll(/(?:href|url|import)[^>;]{0,20}?["'(]((?:\.\.\/)+)/gi),
+  ].map(([, steps]) => steps!.length / 3);
   let root = dirname(path);
   for (let steps = Math.max(0, ...climbs); steps > 0; steps -= 1) root = dirname(join(root, "."));
   const name = relative(root, path).split(sep).join("/");
@@ -64,8 +70,19 @@ function readPage(path: string): Input {
     if (!page) throw new OpenError(`${path} cannot be read: ${site.refused[0]?.reason ?? "it is not a page."}`);
     const wanted = styledPage(site, page, defaultConditions)
       .sheets.missing.map(({ target }) => target)
-      .filter((target): target is string => target !== null && !files.some((file) => file.path === target) && existsSync(join(root, target)) && statSync(join(root, target)).isFile());
+      .filter(
+        (target): target is string =>
+          target !== null &&
+          !files.some((file) => file.path === target) &&
+          existsSync(join(root, target)) &&
+          statSync(join(root, target)).isFile(),
+      );
     if (wanted.length === 0 || files.length + wanted.length > limits.files) return { site, pages: [name] };
-    files.push(...[...new Set(wanted)].map((target) => ({ path: target, bytes: new Uint8Array(readFileSync(join(root, target))) })));
+    files.push(
+      ...[...new Set(wanted)].map((target) => ({
+        path: target,
+        bytes: new Uint8Array(readFileSync(join(root, target))),
+      })),
+    );
   }
 }

@@ -36,7 +36,10 @@ function put(files: Record<string, string | Uint8Array>): void {
   }
 }
 
-const good = { "index.html": '<!doctype html><link rel=stylesheet href=css/a.css><h1>x</h1>', "css/a.css": "h1 { color: #333; } @media (max-width: 500px) { h1 { color: #222 } }" };
+const good = {
+  "index.html": "<!doctype html><link rel=stylesheet href=css/a.css><h1>x</h1>",
+  "css/a.css": "h1 { color: #333; } @media (max-width: 500px) { h1 { color: #222 } }",
+};
 
 test("a folder without errors ends with 0 and prints JSON, version 1", async () => {
   put(good);
@@ -45,7 +48,12 @@ test("a folder without errors ends with 0 and prints JSON, version 1", async () 
   expect(result).toMatchObject({ version: 1, conditions: { width: 400, height: 800, scheme: "light", rootSize: 16 } });
   expect(result.pages[0].sheets).toEqual([{ path: "css/a.css", kind: "linked", rules: 2 }]);
   const heading = result.pages[0].elements.find(({ tag }: { tag: string }) => tag === "h1");
-  expect(heading).toMatchObject({ text: true, style: { color: "rgb(34, 34, 34)", "font-size": "32px" }, ground: { color: "rgb(255, 255, 255)", certain: true }, contrast: { needs: 3, passes: true } });
+  expect(heading).toMatchObject({
+    text: true,
+    style: { color: "rgb(34, 34, 34)", "font-size": "32px" },
+    ground: { color: "rgb(255, 255, 255)", certain: true },
+    contrast: { needs: 3, passes: true },
+  });
 });
 
 test("without --elements the elements are left out, and errors end with 1", async () => {
@@ -61,9 +69,18 @@ test("a zip, and a page with sheets above and beside it", async () => {
   put({ "site.zip": zipSync(Object.fromEntries(Object.entries(good).map(([path, text]) => [path, strToU8(text)]))) });
   expect(await run([join(folder, "site.zip")])).toBe(0);
   out = "";
-  put({ "deep/er/page.html": '<link rel=stylesheet href="../../up.css"><h1>x</h1>', "up.css": '@import "deep/in.css"; h1 { top: 0 }', "deep/in.css": "h1 { color: #123 }" });
+  put({
+    "deep/er/page.html": '<link rel=stylesheet href="../../up.css"><h1>x</h1>',
+    "up.css": '@import "deep/in.css"; h1 { top: 0 }',
+    "deep/in.css": "h1 { color: #123 }",
+  });
   expect(await run([join(folder, "deep/er/page.html"), "--elements"])).toBe(0);
-  expect(JSON.parse(out).pages[0].sheets.map(({ path, missing }: { path: string; missing?: boolean }) => [path, missing])).toEqual([["deep/in.css", undefined], ["up.css", undefined]]);
+  expect(
+    JSON.parse(out).pages[0].sheets.map(({ path, missing }: { path: string; missing?: boolean }) => [path, missing]),
+  ).toEqual([
+    ["deep/in.css", undefined],
+    ["up.css", undefined],
+  ]);
 });
 
 test("text is for people", async () => {

@@ -11,7 +11,9 @@ export async function run(words: readonly string[]): Promise<number> {
   try {
     const options = readOptions(words);
     const analysis = await analysed(options);
-    await print(options.format === "text" ? asText(analysis) : `${JSON.stringify(withoutElements(analysis, options))}\n`);
+    await print(
+      options.format === "text" ? asText(analysis) : `${JSON.stringify(withoutElements(analysis, options))}\n`,
+    );
     return analysis.findings.some(({ level }) => level === "error") ? 1 : 0;
   } catch (error) {
     const known = error instanceof UsageError || error instanceof OpenError;

@@ -46,7 +46,10 @@ export function readOptions(words: readonly string[]): Options {
         paths.push(word);
     }
   }
-  if (paths.length !== 1) throw new UsageError(paths.length ? `One path is expected, not ${paths.length}. ${usage}` : `A path is missing. ${usage}`);
+  if (paths.length !== 1)
+    throw new UsageError(
+      paths.length ? `One path is expected, not ${paths.length}. ${usage}` : `A path is missing. ${usage}`,
+    );
   return { ...options, path: paths[0]! };
 }
 
@@ -57,7 +60,8 @@ function splitOption(word: string): [string, string | undefined] {
 
 function pixels(option: string, text: string): number {
   const value = Number(text);
-  if (!/^\d+(?:\.\d+)?$/.test(text) || value < 1 || value > 100_000) throw new UsageError(`${option} takes a number of CSS px, not "${text}".`);
+  if (!/^\d+(?:\.\d+)?$/.test(text) || value < 1 || value > 100_000)
+    throw new UsageError(`${option} takes a number of CSS px, not "${text}".`);
   return value;
 }
 

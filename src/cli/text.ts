@@ -7,7 +7,10 @@ export function asText({ conditions, pages, textStyles, pairs, stacks, findings 
   const lines = [
     `At ${conditions.width} by ${conditions.height} px, ${conditions.scheme} scheme, ${conditions.rootSize} px by default.`,
     "",
-    ...pages.map(({ path, sheets }) => `${path}: ${sheets.map((sheet) => `${sheet.path}${sheet.missing ? " (missing)" : ""}`).join(", ") || "no style sheet"}`),
+    ...pages.map(
+      ({ path, sheets }) =>
+        `${path}: ${sheets.map((sheet) => `${sheet.path}${sheet.missing ? " (missing)" : ""}`).join(", ") || "no style sheet"}`,
+    ),
     "",
     `${count(textStyles.length, "text style")}, largest first:`,
     ...textStyles.map(

@@ -82,7 +82,12 @@ export interface Analysis {
  * `layouts` tells what the laid-out pages say of what lies under their texts.
  * Never throws on bad HTML or CSS.
  */
-export function analyse(site: Site, conditions: Partial<Conditions> = {}, only?: readonly string[], layouts: Layouts = {}): Analysis {
+export function analyse(
+  site: Site,
+  conditions: Partial<Conditions> = {},
+  only?: readonly string[],
+  layouts: Layouts = {},
+): Analysis {
   const all: Conditions = { ...defaultConditions, ...conditions };
   const pages = pagesOf(site)
     .filter(({ path }) => !only || only.includes(path))
@@ -90,7 +95,12 @@ export function analyse(site: Site, conditions: Partial<Conditions> = {}, only?:
   return {
     version: 1,
     conditions: { width: all.width, height: all.height, scheme: all.scheme, rootSize: all.rootSize },
-    pages: pages.map((page) => ({ path: page.file.path, sheets: sheetsIn(page), elements: page.styles.map((style) => elementOf(page, style, layouts)), pseudo: pseudoTexts(page).map((text) => pseudoOf(page, text, layouts)) })),
+    pages: pages.map((page) => ({
+      path: page.file.path,
+      sheets: sheetsIn(page),
+      elements: page.styles.map((style) => elementOf(page, style, layouts)),
+      pseudo: pseudoTexts(page).map((text) => pseudoOf(page, text, layouts)),
+    })),
     textStyles: textStylesOf(pages, layouts),
     colors: writtenColors(site).map(({ value, ...where }) => ({ value, color: colorOf(value), ...where })),
     pairs: pairsOf(pages, layouts),
@@ -100,8 +110,15 @@ export function analyse(site: Site, conditions: Partial<Conditions> = {}, only?:
 }
 
 function sheetsIn({ sheets, file }: KnownPage): AnalysedSheet[] {
-  const found = sheets.owners.flatMap((owner) => owner.sheets).map(({ path, kind, items }) => ({ path, kind, rules: rulesOf(items).steps.filter(isEntry).length }));
-  const missing = sheets.missing.map(({ address, path }) => ({ path: address, kind: path === file.path ? ("linked" as const) : ("imported" as const), rules: 0, missing: true as const }));
+  const found = sheets.owners
+    .flatMap((owner) => owner.sheets)
+    .map(({ path, kind, items }) => ({ path, kind, rules: rulesOf(items).steps.filter(isEntry).length }));
+  const missing = sheets.missing.map(({ address, path }) => ({
+    path: address,
+    kind: path === file.path ? ("linked" as const) : ("imported" as const),
+    rules: 0,
+    missing: true as const,
+  }));
   return [...found, ...missing];
 }
 
@@ -114,9 +131,15 @@ function elementOf(page: KnownPage, style: Style, layouts: Layouts): AnalysedEle
   return { index, tag, text: hasText, ...judged(page, style, layouts) };
 }
 
-function judged(page: KnownPage, style: Style, layouts: Layouts): Pick<AnalysedElement, "style" | "ground" | "contrast"> {
+function judged(
+  page: KnownPage,
+  style: Style,
+  layouts: Layouts,
+): Pick<AnalysedElement, "style" | "ground" | "contrast"> {
   const { ground, ratio, needs, passes } = legibilityOn(page, style, layouts);
-  const range = ground.range ? { range: [cssColor(ground.range[0]), cssColor(ground.range[1])] as [string, string] } : {};
+  const range = ground.range
+    ? { range: [cssColor(ground.range[0]), cssColor(ground.range[1])] as [string, string] }
+    : {};
   return {
     style: Object.fromEntries(reportedLonghands.map((name) => [name, computedValue(style, name)])),
     ground: { color: cssColor(ground.color), ...range, certain: ground.certain, from: ground.from },
@@ -134,16 +157,22 @@ function pairsOf(pages: readonly KnownPage[], layouts: Layouts): AnalysedPair[] 
     const { ink, ground, ratio, needs, passes } = legibilityOn(page, style, layouts);
     return { ink: cssColor(ink), ground: cssColor(ground.color), certain: ground.certain, ratio, needs, passes };
   };
-  return gatherPlaces<AnalysedPair>(pages, (style, page) => JSON.stringify(parts(style, page)), (style, page) => ({ ...parts(style, page), places: [] })).sort(
-    (a, b) => Number(a.passes) - Number(b.passes) || a.ratio / a.needs - b.ratio / b.needs,
-  );
+  return gatherPlaces<AnalysedPair>(
+    pages,
+    (style, page) => JSON.stringify(parts(style, page)),
+    (style, page) => ({ ...parts(style, page), places: [] }),
+  ).sort((a, b) => Number(a.passes) - Number(b.passes) || a.ratio / a.needs - b.ratio / b.needs);
 }
 
 function stacksOf(pages: readonly KnownPage[]): AnalysedStack[] {
   const stack = (style: Style) => computedValue(style, "font-family");
-  return gatherPlaces<AnalysedStack>(pages, stack, (style) => ({ stack: stack(style), places: [] })).sort((a, b) => b.places.length - a.places.length);
+  return gatherPlaces<AnalysedStack>(pages, stack, (style) => ({ stack: stack(style), places: [] })).sort(
+    (a, b) => b.places.length - a.places.length,
+  );
 }
 
 function textStylesOf(pages: readonly KnownPage[], layouts: Layouts): TextStyle[] {
-  return gatherPlaces(pages, textStyleKey, (style, page) => textStyleOf(page, style, layouts)).sort((a, b) => b.sizePx - a.sizePx || b.weight - a.weight);
+  return gatherPlaces(pages, textStyleKey, (style, page) => textStyleOf(page, style, layouts)).sort(
+    (a, b) => b.sizePx - a.sizePx || b.weight - a.weight,
+  );
 }

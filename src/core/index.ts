@@ -12,11 +12,49 @@ export { explain, type Contender, type Explanation } from "./cascade/explain";
 export { matchingElements } from "./cascade/selectors";
 export { completions } from "./completion";
 export {
-  atLightness, ColorError, contrastRatio, convertColor, differenceOk, formatColor, inGamut, ladder, nearestName, nearestPassingGround,
-  nearestPassingInk, neededRatio, notationOf, notations, oklch, paintOver, parseColor, ratioOn, readColorValue, relativeLuminance, seenWith, showRatio,
-  toGamut, visions, type Color, type FormatOptions, type Need, type Notation, type Passing, type Rung, type Space, type Vision, type WrittenNotation,
+  atLightness,
+  ColorError,
+  contrastRatio,
+  convertColor,
+  differenceOk,
+  formatColor,
+  inGamut,
+  ladder,
+  nearestName,
+  nearestPassingGround,
+  nearestPassingInk,
+  neededRatio,
+  notationOf,
+  notations,
+  oklch,
+  paintOver,
+  parseColor,
+  ratioOn,
+  readColorValue,
+  relativeLuminance,
+  seenWith,
+  showRatio,
+  toGamut,
+  visions,
+  type Color,
+  type FormatOptions,
+  type Need,
+  type Notation,
+  type Passing,
+  type Rung,
+  type Space,
+  type Vision,
+  type WrittenNotation,
 } from "./color";
-export { groundsUnder, inksOn, judgeChange, type InkOn, type InkThere, type Judged, type StandsOn } from "./slip/stands";
+export {
+  groundsUnder,
+  inksOn,
+  judgeChange,
+  type InkOn,
+  type InkThere,
+  type Judged,
+  type StandsOn,
+} from "./slip/stands";
 export { applyPlan, planEdit, planSteps } from "./edits/plan";
 export { shorthandOf } from "./edits/fold";
 export { ruleAround } from "./edits/locate";
@@ -28,28 +66,72 @@ export { applyChanges, changeBetween, invertChanges, type TextChange } from "./s
 export { encodeText, type Encoding } from "./source/encoding";
 export { documentOf, shortSelector } from "./source/html/document";
 export {
-  safeDocument, safeSheets, type AddressOf, type SafeDocument, type SafeElement, type SafeSheet,
+  safeDocument,
+  safeSheets,
+  type AddressOf,
+  type SafeDocument,
+  type SafeElement,
+  type SafeSheet,
 } from "./source/html/safe";
 export { offsetAt, positionAt } from "./source/lines";
 export { itemsOf } from "./source/html/sheets";
 export { normalisePath } from "./source/path";
 export {
-  changeSite, fileBytes, kindOfPath, openSite, pagesOf, readFile, sheetsOf, siteOf, textFile,
-  type BinaryFile, type RefusedFile, type Site, type SiteFile, type StoredFile, type TextFile,
+  changeSite,
+  fileBytes,
+  kindOfPath,
+  openSite,
+  pagesOf,
+  readFile,
+  sheetsOf,
+  siteOf,
+  textFile,
+  type BinaryFile,
+  type RefusedFile,
+  type Site,
+  type SiteFile,
+  type StoredFile,
+  type TextFile,
 } from "./source/site";
 export { pseudoTexts, type PseudoText } from "./pseudoTexts";
 export { isPlace, legibility, legibilityOn, roleName, textStyleKey, type Layouts } from "./textStyles";
 export { invisibleBelow, type Ground, type Legibility, type Verdict } from "./ground/ground";
-export { gridColumns, gridPoints, gridRows, type Box, type ImageLayout, type PageLayout, type PlaceLayout, type UnderLayer } from "./ground/layout";
+export {
+  gridColumns,
+  gridPoints,
+  gridRows,
+  type Box,
+  type ImageLayout,
+  type PageLayout,
+  type PlaceLayout,
+  type UnderLayer,
+} from "./ground/layout";
 export type { FontMeasure, FaceMetrics } from "./type/metrics";
 export { fontKeyOf, usesFontUnits } from "./type/fontUnits";
-export { paletteOf, twinsIn, usualTwinDistance, type CustomProperty, type Palette, type PalettePair, type PaletteUse, type PaletteValue, type Twins } from "./palette/palette";
+export {
+  paletteOf,
+  twinsIn,
+  usualTwinDistance,
+  type CustomProperty,
+  type Palette,
+  type PalettePair,
+  type PaletteUse,
+  type PaletteValue,
+  type Twins,
+} from "./palette/palette";
 export { nameColor, proposedNames } from "./palette/properties";
 export { joinColors, rewriteColors, type Rewriting } from "./palette/rewrite";
 export { colorSpots, type ColorSpot, type Role } from "./palette/values";
 export { reports } from "./report";
 export { axisSettings, withAxis, type AxisSetting } from "./type/axes";
-export { decorationLonghands, decorationParts, lineKinds, lineStyles, writeDecoration, type DecorationParts } from "./type/decoration";
+export {
+  decorationLonghands,
+  decorationParts,
+  lineKinds,
+  lineStyles,
+  writeDecoration,
+  type DecorationParts,
+} from "./type/decoration";
 export { fluidSize, keywordSizes, pxPerUnit, sizeIn, sizeUnits, unitOf, type SizeUnit } from "./type/lengths";
 export { isWeightFaked, matchedFallback, weightTaken, type MemberInfo, type StackInfo } from "./type/members";
 export { memberOn, platformFaces, platforms } from "./type/platforms";
@@ -58,7 +140,16 @@ export { stackFaults, stackMembers, writeStack, type StackFault } from "./type/s
 export { editsOn } from "./slip/copying";
 export { settingOf, type Heir, type Setting } from "./slip/setting";
 export { trialContrasts, type TrialContrast } from "./slip/trials";
-export { combine, contradictions, resize, sizesAt, snapped, textStyleTable, type Snapped, type StyleRow } from "./type/styleTable";
+export {
+  combine,
+  contradictions,
+  resize,
+  sizesAt,
+  snapped,
+  textStyleTable,
+  type Snapped,
+  type StyleRow,
+} from "./type/styleTable";
 export { nameStack, restack, stackTable, type StackUse } from "./type/stackTable";
 export { definedProperties } from "./palette/references";
 export { readoutsOf, type Readout } from "./type/readouts";

@@ -29,19 +29,25 @@ export function pseudoTexts(page: StyledPage): PseudoText[] {
 function textsOf(origin: Style, styler: ReturnType<typeof pseudoStyler>): PseudoText[] {
   const { element } = origin;
   const texts: PseudoText[] = [];
-  const add = (name: PseudoText["name"], text: string, style: Style) => texts.push({ index: element.index, name, text, style });
+  const add = (name: PseudoText["name"], text: string, style: Style) =>
+    texts.push({ index: element.index, name, text, style });
   for (const name of ["before", "after"] as const) {
     const style = styler(name, origin);
     const text = style && valueOf<string>(style, "display") !== "none" ? generated(style) : "";
     if (style && text.trim() !== "") add(name, text, style);
   }
-  const placeholder = element.tag === "input" || element.tag === "textarea" ? element.attributes.get("placeholder") : undefined;
+  const placeholder =
+    element.tag === "input" || element.tag === "textarea" ? element.attributes.get("placeholder") : undefined;
   const isEmpty = element.tag === "input" ? !element.attributes.get("value") : !element.hasText;
   if (placeholder?.trim() && isEmpty) {
     const style = styler("placeholder", origin);
     if (style) add("placeholder", placeholder, style);
   }
-  const own = element.content.filter(isText).map(({ text }) => text).join("").trim();
+  const own = element.content
+    .filter(isText)
+    .map(({ text }) => text)
+    .join("")
+    .trim();
   /** Adds a pseudo-element that only shows where a rule of the page sets it. */
   const addAuthored = (name: PseudoText["name"], text: string, parent: Style): Style | null => {
     const style = styler(name, origin, parent);
@@ -55,7 +61,8 @@ function textsOf(origin: Style, styler: ReturnType<typeof pseudoStyler>): Pseudo
     const line = addAuthored("first-line", own, origin);
     addAuthored("first-letter", (before?.text ?? own).trim().slice(0, 1), before?.style ?? line ?? origin);
   }
-  const hasMarker = valueOf<string>(origin, "display").includes("list-item") && valueOf<string>(origin, "list-style-type") !== "none";
+  const hasMarker =
+    valueOf<string>(origin, "display").includes("list-item") && valueOf<string>(origin, "list-style-type") !== "none";
   if (hasMarker) addAuthored("marker", "\u2022", origin);
   return texts;
 }
@@ -68,7 +75,12 @@ function generated(style: Style): string {
 
 function textOf(part: Component, { element }: Style): string {
   if (part.type === "string") return part.value;
-  if (part.type === "ident") return part.name.toLowerCase() === "open-quote" ? "\u201c" : part.name.toLowerCase() === "close-quote" ? "\u201d" : "";
+  if (part.type === "ident")
+    return part.name.toLowerCase() === "open-quote"
+      ? "\u201c"
+      : part.name.toLowerCase() === "close-quote"
+        ? "\u201d"
+        : "";
   if (part.type !== "function") return "";
   const [first] = part.args;
   if (part.name === "attr" && first?.type === "ident") return element.attributes.get(first.name.toLowerCase()) ?? "";

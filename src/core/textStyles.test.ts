@@ -8,12 +8,30 @@ import { pageWith, site, styleOf, stylesOf } from "./testing/site";
 import { gatherPlaces, isPlace, legibility, roleName, textStyleKey, textStyleOf } from "./textStyles";
 
 describe("what counts as a place", () => {
-  const places = (css: string, body: string) => stylesOf(pageWith(css, body)).filter(isPlace).map(({ element }) => element.id ?? element.tag);
+  const places = (css: string, body: string) =>
+    stylesOf(pageWith(css, body))
+      .filter(isPlace)
+      .map(({ element }) => element.id ?? element.tag);
   test.each<[string, string, string, string[]]>([
     ["elements with words of their own", "", "<div id=a><p id=b>x</p> </div><p id=c> </p>", ["b"]],
-    ["not what is not rendered, nor anything in it", "#a{display:none}", "<div id=a><p id=b>x</p></div><p id=c>y</p>", ["c"]],
-    ["not what cannot be seen, but what is made visible in it", "#a{visibility:hidden}#b{visibility:visible}", "<div id=a>x<p id=b>y</p></div>", ["b"]],
-    ["not scripts, templates, or what forms keep", "", "<script>x</script><template><p>x</p></template><textarea id=a>x</textarea><select><option>x</option></select><p id=b>y</p>", ["b"]],
+    [
+      "not what is not rendered, nor anything in it",
+      "#a{display:none}",
+      "<div id=a><p id=b>x</p></div><p id=c>y</p>",
+      ["c"],
+    ],
+    [
+      "not what cannot be seen, but what is made visible in it",
+      "#a{visibility:hidden}#b{visibility:visible}",
+      "<div id=a>x<p id=b>y</p></div>",
+      ["b"],
+    ],
+    [
+      "not scripts, templates, or what forms keep",
+      "",
+      "<script>x</script><template><p>x</p></template><textarea id=a>x</textarea><select><option>x</option></select><p id=b>y</p>",
+      ["b"],
+    ],
     ["what a box of its own does not need", "#a{display:contents}", "<p id=a>x</p>", ["a"]],
   ])("%s", (_, css, body, expected) => expect(places(css, body)).toEqual(expected));
 });
@@ -27,20 +45,39 @@ test("an element is named by its class where it has one", () => {
 
 test("what an element is to the reader is said in words", () => {
   const role = (body: string) => roleName(styleOf(pageWith("", body), "t"));
-  expect([role("<h3 id=t>x</h3>"), role("<table><tr><th id=t>x"), role("<p><x-y id=t>x</x-y></p>"), role("<x-y id=t>x</x-y>")]).toEqual(["Heading, level 3", "Table head", "Words in a paragraph", "Text"]);
+  expect([
+    role("<h3 id=t>x</h3>"),
+    role("<table><tr><th id=t>x"),
+    role("<p><x-y id=t>x</x-y></p>"),
+    role("<x-y id=t>x</x-y>"),
+  ]).toEqual(["Heading, level 3", "Table head", "Words in a paragraph", "Text"]);
 });
 
 test("places that come out alike are one text style, over pages and whatever sets them", () => {
   const from = site({
-    "a.html": "<style>p{color:#333}.n{color:rgb(51,51,51)}i{color:red}</style><p>one</p><p class=n>two</p><p><i>three</i></p>",
+    "a.html":
+      "<style>p{color:#333}.n{color:rgb(51,51,51)}i{color:red}</style><p>one</p><p class=n>two</p><p><i>three</i></p>",
     "b.html": "<style>p{color:#333}</style><p>four</p><p style='opacity:.5'>five</p>",
   });
   const pages = pagesOf(from).map((file) => styledPage(from, file, defaultConditions));
   const groups = gatherPlaces(pages, textStyleKey, (style, page) => textStyleOf(page, style, {}));
   expect(groups.map(({ places }) => places.length)).toEqual([3, 1, 1]);
-  expect(groups[0]).toMatchObject({ role: "Paragraph", sizePx: 16, leading: null, weight: 400, ink: "rgb(51, 51, 51)", ground: "rgb(255, 255, 255)", needs: 4.5 });
+  expect(groups[0]).toMatchObject({
+    role: "Paragraph",
+    sizePx: 16,
+    leading: null,
+    weight: 400,
+    ink: "rgb(51, 51, 51)",
+    ground: "rgb(255, 255, 255)",
+    needs: 4.5,
+  });
   const seen: string[] = [];
-  gatherPlaces(pages, () => "all", () => ({ places: [] }), (_, { element }, { file }) => void seen.push(`${file.path} ${element.tag}`));
+  gatherPlaces(
+    pages,
+    () => "all",
+    () => ({ places: [] }),
+    (_, { element }, { file }) => void seen.push(`${file.path} ${element.tag}`),
+  );
   expect(seen).toEqual(["a.html p", "a.html p", "a.html i", "b.html p", "b.html p"]);
 });
 
@@ -51,6 +88,8 @@ test("grounds are named by what gives them", () => {
   };
   expect(named("", "<p id=t>x</p>")).toBe("the canvas");
   expect(named("section{background:#eee}", "<section class=band><p id=t>x</p></section>")).toBe(".band");
-  expect(named("section{background:linear-gradient(#000,#fff)}", "<section><p id=t>x</p></section>")).toBe("gradient of section");
+  expect(named("section{background:linear-gradient(#000,#fff)}", "<section><p id=t>x</p></section>")).toBe(
+    "gradient of section",
+  );
   expect(named("section{background:url(a.png)}", "<section><p id=t>x</p></section>")).toBe("picture of section");
 });

@@ -7,12 +7,40 @@ import type { ElementRef } from "./edits/types";
 
 /** The properties that make one setting of text differ from another. */
 export const textStyleProperties = [
-  "font-family", "font-size", "font-weight", "font-style", "font-stretch", "font-variant-caps", "font-variation-settings", "line-height", "letter-spacing",
-  "word-spacing", "text-transform", "text-align", "text-indent", "text-decoration-line", "text-decoration-style", "text-decoration-color",
-  "text-decoration-thickness", "text-underline-offset", "text-shadow", "opacity",
+  "font-family",
+  "font-size",
+  "font-weight",
+  "font-style",
+  "font-stretch",
+  "font-variant-caps",
+  "font-variation-settings",
+  "line-height",
+  "letter-spacing",
+  "word-spacing",
+  "text-transform",
+  "text-align",
+  "text-indent",
+  "text-decoration-line",
+  "text-decoration-style",
+  "text-decoration-color",
+  "text-decoration-thickness",
+  "text-underline-offset",
+  "text-shadow",
+  "opacity",
 ] as const;
 
-const silent = new Set(["script", "style", "title", "template", "noscript", "head", "textarea", "option", "optgroup", "select"]);
+const silent = new Set([
+  "script",
+  "style",
+  "title",
+  "template",
+  "noscript",
+  "head",
+  "textarea",
+  "option",
+  "optgroup",
+  "select",
+]);
 
 /** Whether an element shows text of its own. */
 export function isPlace(style: Style): boolean {
@@ -144,7 +172,25 @@ export function roleName(style: Style): string {
   const named = roles[element.tag];
   if (named) return named;
   for (let above = element.parent; above; above = above.parent) {
-    if (["h1", "h2", "h3", "h4", "h5", "h6", "th", "td", "a", "label", "button", "caption", "blockquote", "li", "p"].includes(above.tag)) {
+    if (
+      [
+        "h1",
+        "h2",
+        "h3",
+        "h4",
+        "h5",
+        "h6",
+        "th",
+        "td",
+        "a",
+        "label",
+        "button",
+        "caption",
+        "blockquote",
+        "li",
+        "p",
+      ].includes(above.tag)
+    ) {
       return `Words in a ${roles[above.tag]!.toLowerCase()}`;
     }
   }
@@ -152,9 +198,37 @@ export function roleName(style: Style): string {
 }
 
 const roles: Readonly<Record<string, string>> = {
-  h1: "Main heading", h2: "Section heading", h3: "Heading, level 3", h4: "Heading, level 4", h5: "Heading, level 5", h6: "Heading, level 6",
-  p: "Paragraph", a: "Link", li: "List item", th: "Table head", td: "Table cell", caption: "Table caption", label: "Form label",
-  button: "Button", blockquote: "Quotation", strong: "Strong words", em: "Stressed words", b: "Bold words", i: "Words set apart",
-  small: "Small print", code: "Code", pre: "Preformatted text", dt: "Term", dd: "Description", figcaption: "Figure caption",
-  summary: "Summary", legend: "Legend", cite: "Title of a work", q: "Quotation in a line", time: "Time", span: "Words", div: "Text", body: "Whole page",
+  h1: "Main heading",
+  h2: "Section heading",
+  h3: "Heading, level 3",
+  h4: "Heading, level 4",
+  h5: "Heading, level 5",
+  h6: "Heading, level 6",
+  p: "Paragraph",
+  a: "Link",
+  li: "List item",
+  th: "Table head",
+  td: "Table cell",
+  caption: "Table caption",
+  label: "Form label",
+  button: "Button",
+  blockquote: "Quotation",
+  strong: "Strong words",
+  em: "Stressed words",
+  b: "Bold words",
+  i: "Words set apart",
+  small: "Small print",
+  code: "Code",
+  pre: "Preformatted text",
+  dt: "Term",
+  dd: "Description",
+  figcaption: "Figure caption",
+  summary: "Summary",
+  legend: "Legend",
+  cite: "Title of a work",
+  q: "Quotation in a line",
+  time: "Time",
+  span: "Words",
+  div: "Text",
+  body: "Whole page",
 };

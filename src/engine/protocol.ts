@@ -1,6 +1,29 @@
 /** What the interface can ask of the core in its worker. All of it is plain data. */
 import type {
-  ColorSpot, Conditions, Edit, ElementRef, Finding, InkThere, Judged, LinkLooks, Override, PageLayout, Palette, Plan, SafeDocument, SafeSheet, Setting, Slip, StackUse, StandsOn, StoredFile, StyleRow, Target, TextChange, TrialContrast, Verdict,
+  ColorSpot,
+  Conditions,
+  Edit,
+  ElementRef,
+  Finding,
+  InkThere,
+  Judged,
+  LinkLooks,
+  Override,
+  PageLayout,
+  Palette,
+  Plan,
+  SafeDocument,
+  SafeSheet,
+  Setting,
+  Slip,
+  StackUse,
+  StandsOn,
+  StoredFile,
+  StyleRow,
+  Target,
+  TextChange,
+  TrialContrast,
+  Verdict,
 } from "@/core";
 
 export interface PageSummary {
@@ -92,7 +115,12 @@ export interface Engine {
   stopSummary(): Promise<void>;
   page(path: string, conditions: Conditions): Promise<PageView>;
   /** How a longhand comes out in places, and what its units refer to. */
-  setting(picked: ElementRef, places: readonly ElementRef[], property: string, conditions: Conditions): Promise<Setting | null>;
+  setting(
+    picked: ElementRef,
+    places: readonly ElementRef[],
+    property: string,
+    conditions: Conditions,
+  ): Promise<Setting | null>;
   /** Fonts that the sheets of the site bring with them and that can be loaded. */
   siteFonts(conditions: Conditions): Promise<SiteFont[]>;
   /** The grounds that the picked text's ink stands on, in these places. */
@@ -102,7 +130,11 @@ export interface Engine {
   palette(conditions: Conditions): Promise<Palette>;
   stacks(conditions: Conditions): Promise<StackUse[]>;
   /** A fallback with the measures of a stack's first member, from a local face. */
-  matchFallback(stack: string, fallback: string, conditions: Conditions): Promise<{ changes: TextChange[]; problem: string | null }>;
+  matchFallback(
+    stack: string,
+    fallback: string,
+    conditions: Conditions,
+  ): Promise<{ changes: TextChange[]; problem: string | null }>;
   /** Reads a font file; the problem when it is none. */
   checkFont(bytes: Uint8Array): Promise<{ family: string; style: string; problem: string | null }>;
   /** Takes a font file into the site; the changes that declare it. */
@@ -112,9 +144,18 @@ export interface Engine {
   nameStack(stack: string, name: string): Promise<{ changes: TextChange[]; problem: string | null }>;
   styleTable(conditions: Conditions): Promise<StyleRow[]>;
   /** The contrast of the picked text with values that are only tried. */
-  trialContrasts(picked: ElementRef, target: Target, property: string, values: readonly string[], conditions: Conditions): Promise<(TrialContrast | null)[]>;
+  trialContrasts(
+    picked: ElementRef,
+    target: Target,
+    property: string,
+    values: readonly string[],
+    conditions: Conditions,
+  ): Promise<(TrialContrast | null)[]>;
   /** Declarations given to texts, as edits, each where the text has that property from; the problem when they cannot be given. */
-  editsOn(texts: readonly { ref: ElementRef; declarations: readonly (readonly [property: string, value: string])[] }[], conditions: Conditions): Promise<{ edits: Edit[]; problem: string | null }>;
+  editsOn(
+    texts: readonly { ref: ElementRef; declarations: readonly (readonly [property: string, value: string])[] }[],
+    conditions: Conditions,
+  ): Promise<{ edits: Edit[]; problem: string | null }>;
   /** A page as it would look with changes and under other conditions, to be measured out of sight. */
   variant(path: string, changes: TextChange[], conditions: Conditions): Promise<PageView>;
   /** Several edits as one; the problem when one of them cannot be made. */
@@ -137,7 +178,13 @@ export interface Engine {
    * Takes in what the laid-out page tells of what lies under its texts, and judges them anew. It counts as long as the
    * page has this structure. With changes that are not made yet, for the page as it would be with them.
    */
-  layOut(path: string, structure: string, layout: PageLayout, conditions: Conditions, changes: TextChange[]): Promise<PlaceView[]>;
+  layOut(
+    path: string,
+    structure: string,
+    layout: PageLayout,
+    conditions: Conditions,
+    changes: TextChange[],
+  ): Promise<PlaceView[]>;
   /** Pages of which it is not known, or not any more, what lies under their texts. */
   unlaidPages(conditions: Conditions): Promise<string[]>;
   commit(changes: TextChange[]): Promise<void>;

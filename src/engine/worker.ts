@@ -1,12 +1,66 @@
 /** The core in a web worker. It holds the site; the interface asks and shows. */
 import { expose } from "comlink";
 import {
-  changeSite, colorSpots, combine, completions, computedValue, defaultConditions, definedProperties, documentOf, EditError, editsOn, findingsFor,
-  FontError, fontFaceFor, fontSizeOf, forcedStatesOf, groundsUnder, ignoredMessage, inksOn, isPlace, judgeChange, legibilityOn, linkLooks,
-  matchFallback, nameColor, nameStack, overridesFor, pagesOf, paletteOf, planSteps, positionAt, readFontFile, reports, restack, rewritingFor,
-  roleName, ruleAround, safeDocument, safeSheets, settingOf, sheetsOf, shortSelector, siteOf, sizesAt, slipFor, stackTable, styledPage, textFile,
-  textStyleKey, textStyleTable, trialContrasts, type   Conditions, type AddressOf, type KnownPage, type Layouts, type PageLayout, type SafeDocument,
-  type Site, type StyledPage, type TextChange, type TextFile,
+  changeSite,
+  colorSpots,
+  combine,
+  completions,
+  computedValue,
+  defaultConditions,
+  definedProperties,
+  documentOf,
+  EditError,
+  editsOn,
+  findingsFor,
+  FontError,
+  fontFaceFor,
+  fontSizeOf,
+  forcedStatesOf,
+  groundsUnder,
+  ignoredMessage,
+  inksOn,
+  isPlace,
+  judgeChange,
+  legibilityOn,
+  linkLooks,
+  matchFallback,
+  nameColor,
+  nameStack,
+  overridesFor,
+  pagesOf,
+  paletteOf,
+  planSteps,
+  positionAt,
+  readFontFile,
+  reports,
+  restack,
+  rewritingFor,
+  roleName,
+  ruleAround,
+  safeDocument,
+  safeSheets,
+  settingOf,
+  sheetsOf,
+  shortSelector,
+  siteOf,
+  sizesAt,
+  slipFor,
+  stackTable,
+  styledPage,
+  textFile,
+  textStyleKey,
+  textStyleTable,
+  trialContrasts,
+  type Conditions,
+  type AddressOf,
+  type KnownPage,
+  type Layouts,
+  type PageLayout,
+  type SafeDocument,
+  type Site,
+  type StyledPage,
+  type TextChange,
+  type TextFile,
 } from "@/core";
 import type { Engine, PagePatch, PageView, PlaceView, SiteColor, SiteFont, SiteSummary } from "./protocol";
 
@@ -20,8 +74,18 @@ const longestSlice = 30;
 const addresses = new Map<Uint8Array, string>();
 
 const mediaTypes: Readonly<Record<string, string>> = {
-  png: "image/png", jpg: "image/jpeg", jpeg: "image/jpeg", gif: "image/gif", webp: "image/webp", avif: "image/avif", svg: "image/svg+xml",
-  ico: "image/x-icon", woff2: "font/woff2", woff: "font/woff", ttf: "font/ttf", otf: "font/otf",
+  png: "image/png",
+  jpg: "image/jpeg",
+  jpeg: "image/jpeg",
+  gif: "image/gif",
+  webp: "image/webp",
+  avif: "image/avif",
+  svg: "image/svg+xml",
+  ico: "image/x-icon",
+  woff2: "font/woff2",
+  woff: "font/woff",
+  ttf: "font/ttf",
+  otf: "font/otf",
 };
 
 /** Pictures and fonts of the site, from memory; nothing else gets an address. */
@@ -62,13 +126,25 @@ function layoutFor(path: string, structure: string): Layouts {
 function placesOf(page: StyledPage, of: Site, from: Layouts): PlaceView[] {
   const { conditions } = page;
   // Texts whose size is the same for every reader.
-  const usual = conditions.rootSize === defaultConditions.rootSize ? null : styledPage(of, page.file, { ...conditions, rootSize: defaultConditions.rootSize });
+  const usual =
+    conditions.rootSize === defaultConditions.rootSize
+      ? null
+      : styledPage(of, page.file, { ...conditions, rootSize: defaultConditions.rootSize });
   return page.styles.filter(isPlace).map((style) => {
     const { element } = style;
     const { ratio, needs, verdict } = legibilityOn(page, style, from);
     const short = shortSelector(element);
     const selector = short === element.tag ? short : element.tag + short;
-    return { index: element.index, key: textStyleKey(style), role: roleName(style), selector, ratio, needs, verdict, fixed: usual !== null && fontSizeOf(usual.styles[element.index]!) === fontSizeOf(style) };
+    return {
+      index: element.index,
+      key: textStyleKey(style),
+      role: roleName(style),
+      selector,
+      ratio,
+      needs,
+      verdict,
+      fixed: usual !== null && fontSizeOf(usual.styles[element.index]!) === fontSizeOf(style),
+    };
   });
 }
 
@@ -165,8 +241,16 @@ const engine: Engine = {
           stacks.add(computedValue(style, "font-family"));
         }
         const title = documentOf(page.file).elements.find(({ tag }) => tag === "title");
-        const words = title?.content.map((node) => ("text" in node ? node.text : "")).join("").trim();
-        return { path: page.file.path, title: words || page.file.path, places: places.length, sheets: [...page.sources] };
+        const words = title?.content
+          .map((node) => ("text" in node ? node.text : ""))
+          .join("")
+          .trim();
+        return {
+          path: page.file.path,
+          title: words || page.file.path,
+          places: places.length,
+          sheets: [...page.sources],
+        };
       }),
       sheets: sheetsOf(site).map(({ path }) => path),
       textStyles: keys.size,
@@ -189,7 +273,12 @@ const engine: Engine = {
     for (const face of pagesOf(site).flatMap((file) => styledPage(site, file, conditions).faces)) {
       const address = face.file && face.path ? addressOf(face.path) : null;
       if (!address) continue;
-      const font: SiteFont = { family: face.family, weight: face.weight.join(" "), style: face.italic ? "italic" : "normal", address };
+      const font: SiteFont = {
+        family: face.family,
+        weight: face.weight.join(" "),
+        style: face.italic ? "italic" : "normal",
+        address,
+      };
       fonts.set(`${font.family} ${font.weight} ${font.style}`, font);
     }
     return [...fonts.values()];
@@ -203,10 +292,13 @@ const engine: Engine = {
 
   styleTable: async (conditions) => textStyleTable(site, conditions, knownLayouts()),
 
-  trialContrasts: async (picked, target, property, values, conditions) => trialContrasts(site, picked, target, property, values, conditions, knownLayouts()),
+  trialContrasts: async (picked, target, property, values, conditions) =>
+    trialContrasts(site, picked, target, property, values, conditions, knownLayouts()),
 
   editsOn: async (texts, conditions) => {
-    const { made, problem } = attempt(() => texts.flatMap(({ ref, declarations }) => editsOn(site, ref, declarations, conditions)));
+    const { made, problem } = attempt(() =>
+      texts.flatMap(({ ref, declarations }) => editsOn(site, ref, declarations, conditions)),
+    );
     return { edits: made ?? [], problem };
   },
 
@@ -224,7 +316,8 @@ const engine: Engine = {
 
   stacks: async (conditions) => stackTable(site, conditions),
 
-  matchFallback: async (stack, fallback, conditions) => changesOf(() => matchFallback(site, stack, fallback, conditions)),
+  matchFallback: async (stack, fallback, conditions) =>
+    changesOf(() => matchFallback(site, stack, fallback, conditions)),
 
   checkFont: async (bytes) => {
     try {
@@ -282,7 +375,11 @@ const engine: Engine = {
         const step = steps.next();
         if (step.done) {
           const { changes, reach } = step.value;
-          return { plan: step.value, judged: judgeChange(site, changeSite(site, changes), reach.places, conditions, knownLayouts()), problem: null };
+          return {
+            plan: step.value,
+            judged: judgeChange(site, changeSite(site, changes), reach.places, conditions, knownLayouts()),
+            problem: null,
+          };
         }
         if (performance.now() - started < longestSlice) continue;
         await new Promise((resolve) => setTimeout(resolve));
@@ -290,12 +387,14 @@ const engine: Engine = {
         started = performance.now();
       }
     } catch (error) {
-      if (error instanceof EditError || error instanceof RangeError) return { plan: null, judged: null, problem: error.message };
+      if (error instanceof EditError || error instanceof RangeError)
+        return { plan: null, judged: null, problem: error.message };
       throw error;
     }
   },
 
-  rehearse: async (changes, path, structure, conditions) => patchOf(changeSite(site, changes), path, structure, conditions),
+  rehearse: async (changes, path, structure, conditions) =>
+    patchOf(changeSite(site, changes), path, structure, conditions),
 
   layOut: async (path, structure, layout, conditions, changes) => {
     // What is shown before it is written is not kept.
@@ -307,7 +406,10 @@ const engine: Engine = {
     return placesOf(pageOf(site, path, conditions), site, { [path]: layout });
   },
 
-  unlaidPages: async (conditions) => pagesOf(site).filter((file) => layouts.get(file.path)?.page !== styledPage(site, file, conditions)).map(({ path }) => path),
+  unlaidPages: async (conditions) =>
+    pagesOf(site)
+      .filter((file) => layouts.get(file.path)?.page !== styledPage(site, file, conditions))
+      .map(({ path }) => path),
 
   commit: async (changes) => {
     site = changeSite(site, changes);

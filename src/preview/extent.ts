@@ -12,7 +12,11 @@ export interface Extent {
 }
 
 /** Null when the page changed meanwhile. @param places indexes of the elements whose own words are counted */
-export async function extentOf({ document, nodes }: ShownPage, places: readonly number[], stillThere: () => boolean): Promise<Extent | null> {
+export async function extentOf(
+  { document, nodes }: ShownPage,
+  places: readonly number[],
+  stillThere: () => boolean,
+): Promise<Extent | null> {
   const range = document.createRange();
   const height = Math.round(document.documentElement?.getBoundingClientRect().height ?? 0);
   let [lines, all] = [0, 0];

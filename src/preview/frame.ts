@@ -6,7 +6,11 @@ import { stateAttribute, type SafeElement } from "@/core";
 import type { PageView } from "@/engine/protocol";
 
 const policy = "default-src 'none'; img-src blob: data:; font-src blob: data:; style-src 'unsafe-inline'";
-const namespaces = { html: "http://www.w3.org/1999/xhtml", svg: "http://www.w3.org/2000/svg", math: "http://www.w3.org/1998/Math/MathML" };
+const namespaces = {
+  html: "http://www.w3.org/1999/xhtml",
+  svg: "http://www.w3.org/2000/svg",
+  math: "http://www.w3.org/1998/Math/MathML",
+};
 
 /** What the frame's sandbox attribute must be: its document can be reached from here and can do nothing. */
 export const frameSandbox = "allow-same-origin";

@@ -17,7 +17,11 @@ interface Painter extends PaintedNode {
 const replaced = new Set(["img", "svg", "canvas", "video", "picture", "iframe", "object", "embed"]);
 
 /** Looks at all places at once; the page must have been laid out. Null when the page changed meanwhile. */
-export async function layoutOf(page: ShownPage, places: readonly number[], stillThere: () => boolean): Promise<PageLayout | null> {
+export async function layoutOf(
+  page: ShownPage,
+  places: readonly number[],
+  stillThere: () => boolean,
+): Promise<PageLayout | null> {
   const painters = await paintersOf(page, stillThere);
   if (!painters) return null;
   const known = painters.filter((painter): painter is Painter => painter !== null);
@@ -34,7 +38,10 @@ export async function layoutOf(page: ShownPage, places: readonly number[], still
   return (await inSlices(places, look, stillThere)) ? layouts : null;
 }
 
-async function paintersOf({ document, nodes }: ShownPage, stillThere: () => boolean): Promise<(Painter | null)[] | null> {
+async function paintersOf(
+  { document, nodes }: ShownPage,
+  stillThere: () => boolean,
+): Promise<(Painter | null)[] | null> {
   const view = document.defaultView!;
   const painters: (Painter | null)[] = [];
   const byNode = new Map<Element, Painter>();
@@ -57,7 +64,12 @@ async function paintersOf({ document, nodes }: ShownPage, stillThere: () => bool
 
 function paintsGround(node: Element, style: CSSStyleDeclaration): boolean {
   if (style.visibility !== "visible") return false;
-  return !isClear(style.backgroundColor) || style.backgroundImage !== "none" || Number(style.opacity) < 1 || replaced.has(node.localName);
+  return (
+    !isClear(style.backgroundColor) ||
+    style.backgroundImage !== "none" ||
+    Number(style.opacity) < 1 ||
+    replaced.has(node.localName)
+  );
 }
 
 const isClear = (color: string) => color === "transparent" || /[,/]\s*0\)$/.test(color);
@@ -72,14 +84,33 @@ function textBox({ document, nodes }: ShownPage, index: number): Box | null {
     range.selectNodeContents(child);
     for (const { left, top, right, bottom } of range.getClientRects()) {
       if (right - left < 0.5) continue;
-      box = box ? { left: Math.min(box.left, left), top: Math.min(box.top, top), right: Math.max(box.right, right), bottom: Math.max(box.bottom, bottom) } : { left, top, right, bottom };
+      box = box
+        ? {
+            left: Math.min(box.left, left),
+            top: Math.min(box.top, top),
+            right: Math.max(box.right, right),
+            bottom: Math.max(box.bottom, bottom),
+          }
+        : { left, top, right, bottom };
     }
   }
-  return box && { left: box.left + view.scrollX, top: box.top + view.scrollY, width: box.right - box.left, height: box.bottom - box.top };
+  return (
+    box && {
+      left: box.left + view.scrollX,
+      top: box.top + view.scrollY,
+      width: box.right - box.left,
+      height: box.bottom - box.top,
+    }
+  );
 }
 
 function overlaps(a: Box, b: Box): boolean {
-  return a.left < b.left + b.width - 0.5 && b.left < a.left + a.width - 0.5 && a.top < b.top + b.height - 0.5 && b.top < a.top + a.height - 0.5;
+  return (
+    a.left < b.left + b.width - 0.5 &&
+    b.left < a.left + a.width - 0.5 &&
+    a.top < b.top + b.height - 0.5 &&
+    b.top < a.top + a.height - 0.5
+  );
 }
 
 function isWithin(painter: Painter | null, ancestor: Painter): boolean {
@@ -89,11 +120,18 @@ function isWithin(painter: Painter | null, ancestor: Painter): boolean {
 
 /** The element that stays in the window while the page scrolls, if the painter is in one. */
 function fixedAround(painter: Painter): Painter | null {
-  for (let current: Painter | null = painter; current; current = current.parent) if (/fixed|sticky/.test(current.style.position)) return current;
+  for (let current: Painter | null = painter; current; current = current.parent)
+    if (/fixed|sticky/.test(current.style.position)) return current;
   return null;
 }
 
-function placeLayout(place: Painter, text: Box, longest: number | null, grounds: readonly Painter[], pictures: ReadonlyMap<string, HTMLImageElement | null>): PlaceLayout {
+function placeLayout(
+  place: Painter,
+  text: Box,
+  longest: number | null,
+  grounds: readonly Painter[],
+  pictures: ReadonlyMap<string, HTMLImageElement | null>,
+): PlaceLayout {
   const own = textPath(place);
   const held = fixedAround(place);
   const under: Painter[] = [];
@@ -108,7 +146,11 @@ function placeLayout(place: Painter, text: Box, longest: number | null, grounds:
     if (otherHeld && otherHeld !== held) continue;
     if (comparePaths(painter.path, own) < 0) {
       if (!held || isWithin(painter, held)) under.push(painter);
-    } else if (!isClear(painter.style.backgroundColor) || painter.style.backgroundImage !== "none" || replaced.has(painter.node.localName)) {
+    } else if (
+      !isClear(painter.style.backgroundColor) ||
+      painter.style.backgroundImage !== "none" ||
+      replaced.has(painter.node.localName)
+    ) {
       over.push(painter.index);
     }
   }
@@ -117,13 +159,24 @@ function placeLayout(place: Painter, text: Box, longest: number | null, grounds:
   return { text, longest, afloat, under: under.map((painter) => underLayer(painter, place, text, pictures)), over };
 }
 
-function underLayer(painter: Painter, place: Painter, text: Box, pictures: ReadonlyMap<string, HTMLImageElement | null>): UnderLayer {
+function underLayer(
+  painter: Painter,
+  place: Painter,
+  text: Box,
+  pictures: ReadonlyMap<string, HTMLImageElement | null>,
+): UnderLayer {
   const { index, style, node } = painter;
   const group = isWithin(place, painter) && Number(style.opacity) < 1;
   let opacity = 1;
-  for (let current: Painter | null = painter; current && !isWithin(place, current); current = current.parent) opacity *= Number(current.style.opacity);
+  for (let current: Painter | null = painter; current && !isWithin(place, current); current = current.parent)
+    opacity *= Number(current.style.opacity);
   const backdrop = (style as { backdropFilter?: string }).backdropFilter;
-  const filtered = style.filter !== "none" ? "A filter changes what it looks like." : backdrop && backdrop !== "none" ? "A filter changes what lies under it." : null;
+  const filtered =
+    style.filter !== "none"
+      ? "A filter changes what it looks like."
+      : backdrop && backdrop !== "none"
+        ? "A filter changes what lies under it."
+        : null;
   return {
     index,
     box: clipped(painter, style.backgroundClip.split(",").at(-1)!.trim()),
@@ -138,11 +191,21 @@ function underLayer(painter: Painter, place: Painter, text: Box, pictures: Reado
 const px = (value: string) => Number.parseFloat(value) || 0;
 
 function inset({ left, top, width, height }: Box, edges: readonly [number, number, number, number]): Box {
-  return { left: left + edges[3], top: top + edges[0], width: Math.max(0, width - edges[1] - edges[3]), height: Math.max(0, height - edges[0] - edges[2]) };
+  return {
+    left: left + edges[3],
+    top: top + edges[0],
+    width: Math.max(0, width - edges[1] - edges[3]),
+    height: Math.max(0, height - edges[0] - edges[2]),
+  };
 }
 
 function clipped({ style, box }: Painter, to: string): Box {
-  const borders = [px(style.borderTopWidth), px(style.borderRightWidth), px(style.borderBottomWidth), px(style.borderLeftWidth)] as const;
+  const borders = [
+    px(style.borderTopWidth),
+    px(style.borderRightWidth),
+    px(style.borderBottomWidth),
+    px(style.borderLeftWidth),
+  ] as const;
   if (to === "border-box" || to === "text") return box;
   const padding = inset(box, borders);
   if (to === "padding-box") return padding;
@@ -174,7 +237,8 @@ function listParts(text: string): string[] {
 const addressIn = (layer: string) => /^url\("?([^")]*)"?\)$/.exec(layer)?.[1] ?? null;
 
 function addressesOf({ style, node }: Painter): string[] {
-  const backgrounds = style.backgroundImage === "none" ? [] : listParts(style.backgroundImage).flatMap((layer) => addressIn(layer) ?? []);
+  const backgrounds =
+    style.backgroundImage === "none" ? [] : listParts(style.backgroundImage).flatMap((layer) => addressIn(layer) ?? []);
   return node.localName === "img" ? [...backgrounds, (node as HTMLImageElement).currentSrc] : backgrounds;
 }
 
@@ -187,7 +251,11 @@ function resolve(value: string, base: number): number {
   return sum;
 }
 
-function backgroundLayers(painter: Painter, text: Box, pictures: ReadonlyMap<string, HTMLImageElement | null>): ImageLayout[] {
+function backgroundLayers(
+  painter: Painter,
+  text: Box,
+  pictures: ReadonlyMap<string, HTMLImageElement | null>,
+): ImageLayout[] {
   const { style } = painter;
   const at = (list: string, index: number) => {
     const parts = listParts(list);
@@ -201,7 +269,11 @@ function backgroundLayers(painter: Painter, text: Box, pictures: ReadonlyMap<str
     const [x = "0%", y = "0%"] = [at(style.backgroundPositionX, index), at(style.backgroundPositionY, index)];
     const [repeatX = "repeat", repeatY = repeatX] = at(style.backgroundRepeat, index).split(" ");
     const layout = {
-      tile: { left: origin.left + resolve(x, origin.width - size.width), top: origin.top + resolve(y, origin.height - size.height), ...size },
+      tile: {
+        left: origin.left + resolve(x, origin.width - size.width),
+        top: origin.top + resolve(y, origin.height - size.height),
+        ...size,
+      },
       repeatX: repeatX !== "no-repeat" && repeatX !== "repeat-y",
       repeatY: repeatY !== "no-repeat" && repeatX !== "repeat-x",
       clip: clipped(painter, at(style.backgroundClip, index)),
@@ -212,10 +284,15 @@ function backgroundLayers(painter: Painter, text: Box, pictures: ReadonlyMap<str
 
 function tileSize(value: string, origin: Box, picture: HTMLImageElement | null): { width: number; height: number } {
   // A gradient has no size of its own and fills its box.
-  const natural = picture ? { width: picture.naturalWidth || origin.width, height: picture.naturalHeight || origin.height } : { width: origin.width, height: origin.height };
+  const natural = picture
+    ? { width: picture.naturalWidth || origin.width, height: picture.naturalHeight || origin.height }
+    : { width: origin.width, height: origin.height };
   if (value === "cover" || value === "contain") {
     if (!picture) return natural;
-    const scale = (value === "cover" ? Math.max : Math.min)(origin.width / natural.width, origin.height / natural.height);
+    const scale = (value === "cover" ? Math.max : Math.min)(
+      origin.width / natural.width,
+      origin.height / natural.height,
+    );
     return { width: natural.width * scale, height: natural.height * scale };
   }
   const [first = "auto", second = "auto"] = value.split(/ (?![^(]*\))/);
@@ -227,11 +304,19 @@ function tileSize(value: string, origin: Box, picture: HTMLImageElement | null):
   return { width: width ?? height! * proportion, height: height ?? width! / proportion };
 }
 
-function pictureLayout(painter: Painter, text: Box, pictures: ReadonlyMap<string, HTMLImageElement | null>): ImageLayout {
+function pictureLayout(
+  painter: Painter,
+  text: Box,
+  pictures: ReadonlyMap<string, HTMLImageElement | null>,
+): ImageLayout {
   const clip = clipped(painter, "content-box");
-  const picture = painter.node.localName === "img" ? (pictures.get((painter.node as HTMLImageElement).currentSrc) ?? null) : null;
+  const picture =
+    painter.node.localName === "img" ? (pictures.get((painter.node as HTMLImageElement).currentSrc) ?? null) : null;
   const fit = painter.style.objectFit;
-  const size = picture && (fit === "cover" || fit === "contain") ? tileSize(fit, clip, picture) : { width: clip.width, height: clip.height };
+  const size =
+    picture && (fit === "cover" || fit === "contain")
+      ? tileSize(fit, clip, picture)
+      : { width: clip.width, height: clip.height };
   const layout = {
     tile: { left: clip.left + (clip.width - size.width) / 2, top: clip.top + (clip.height - size.height) / 2, ...size },
     repeatX: false,

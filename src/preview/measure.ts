@@ -18,7 +18,12 @@ export function boxOf({ nodes }: ShownPage, index: number): Box | null {
 }
 
 /** The innermost place (one of `places`) at a point of the window; null when there is none. */
-export function placeAt({ document, nodes }: ShownPage, x: number, y: number, places: ReadonlySet<number>): number | null {
+export function placeAt(
+  { document, nodes }: ShownPage,
+  x: number,
+  y: number,
+  places: ReadonlySet<number>,
+): number | null {
   const indexes = new Map(nodes.map((node, index) => [node, index]));
   for (let node = document.elementFromPoint(x, y); node; node = node.parentElement) {
     const index = indexes.get(node);
@@ -84,7 +89,9 @@ export function linesOf(page: ShownPage, index: number): Lines | null {
       }
     }
   }
-  return lines ? { lines, longest, usual: lines > 1 ? Math.round(full / (lines - 1)) : longest, character: width / longest, left } : null;
+  return lines
+    ? { lines, longest, usual: lines > 1 ? Math.round(full / (lines - 1)) : longest, character: width / longest, left }
+    : null;
 }
 
 /** Characters of a text's longest line, blanks at its ends left out; null when it is not shown. */
@@ -102,7 +109,7 @@ export function longestLineOf({ document, nodes }: ShownPage, index: number): nu
   };
   for (let text = walker.nextNode() as Text | null; text; text = walker.nextNode() as Text | null) {
     const length = Math.min(text.data.length, mostCharacters);
-    for (let start = 0; start < length; ) {
+    for (let start = 0; start < length;) {
       const stop = lineEnd(range, text, start, length);
       const rect = visibleRects(range, text, start, stop)[0];
       if (rect) {
@@ -150,8 +157,12 @@ export function containerSizes({ document, nodes }: ShownPage): Record<number, {
     const px = (...values: string[]) => values.reduce((sum, value) => sum + (Number.parseFloat(value) || 0), 0);
     const around = style.boxSizing === "border-box";
     sizes[index] = {
-      width: px(style.width) - (around ? px(style.paddingLeft, style.paddingRight, style.borderLeftWidth, style.borderRightWidth) : 0),
-      height: px(style.height) - (around ? px(style.paddingTop, style.paddingBottom, style.borderTopWidth, style.borderBottomWidth) : 0),
+      width:
+        px(style.width) -
+        (around ? px(style.paddingLeft, style.paddingRight, style.borderLeftWidth, style.borderRightWidth) : 0),
+      height:
+        px(style.height) -
+        (around ? px(style.paddingTop, style.paddingBottom, style.borderTopWidth, style.borderBottomWidth) : 0),
     };
   });
   return sizes;
@@ -175,7 +186,17 @@ export interface Neighbour {
   declarations: (readonly [property: string, value: string])[];
 }
 
-const neighbourProperties = ["font-family", "font-size", "font-weight", "font-style", "line-height", "letter-spacing", "text-transform", "text-align", "color"] as const;
+const neighbourProperties = [
+  "font-family",
+  "font-size",
+  "font-weight",
+  "font-style",
+  "line-height",
+  "letter-spacing",
+  "text-transform",
+  "text-align",
+  "color",
+] as const;
 
 /** The text before or after an element in the order of the page; null where there is none. */
 export function neighbourOf({ document, nodes }: ShownPage, index: number, side: "before" | "after"): Neighbour | null {
@@ -189,9 +210,18 @@ export function neighbourOf({ document, nodes }: ShownPage, index: number, side:
   for (let text = next(); text; text = next()) {
     const holder = text.parentElement;
     const words = text.textContent!.replace(/\s+/g, " ").trim();
-    if (!holder || words === "" || holder.getClientRects().length === 0 || /^(?:style|script|title)$/.test(holder.localName)) continue;
+    if (
+      !holder ||
+      words === "" ||
+      holder.getClientRects().length === 0 ||
+      /^(?:style|script|title)$/.test(holder.localName)
+    )
+      continue;
     const style = view.getComputedStyle(holder);
-    return { text: words, declarations: neighbourProperties.map((name) => [name, style.getPropertyValue(name)] as const) };
+    return {
+      text: words,
+      declarations: neighbourProperties.map((name) => [name, style.getPropertyValue(name)] as const),
+    };
   }
   return null;
 }
@@ -203,7 +233,10 @@ function lastInside(node: Node): Node | null {
 }
 
 /** Works with an element that no rule of the page reaches, and takes it off again. `measure` sets its font and more, and tells what came out. */
-function withProbe<Result>(document: Document, work: (measure: (font: string, declarations: string) => CSSStyleDeclaration) => Result): Result {
+function withProbe<Result>(
+  document: Document,
+  work: (measure: (font: string, declarations: string) => CSSStyleDeclaration) => Result,
+): Result {
   const probe = document.createElement("div");
   document.documentElement.append(probe);
   try {
@@ -222,7 +255,11 @@ export function xHeightOf({ document, nodes }: ShownPage, index: number): number
   const view = document.defaultView;
   if (!node || !view) return null;
   const { fontFamily, fontWeight, fontStyle } = view.getComputedStyle(node);
-  const ratio = withProbe(document, (measure) => Number.parseFloat(measure(`${fontStyle} ${fontWeight} 1000px ${fontFamily}`, "width: 1ex").width) / 1000);
+  const ratio = withProbe(
+    document,
+    (measure) =>
+      Number.parseFloat(measure(`${fontStyle} ${fontWeight} 1000px ${fontFamily}`, "width: 1ex").width) / 1000,
+  );
   return Number.isFinite(ratio) ? ratio : null;
 }
 
@@ -236,8 +273,13 @@ export function fontMeasures({ document, nodes }: ShownPage): Record<string, Fon
       const { fontFamily, fontSize, fontWeight, fontStyle } = view.getComputedStyle(node);
       const key = fontKeyOf(fontFamily, Number.parseFloat(fontSize), Number(fontWeight), fontStyle !== "normal");
       if (measures[key]) continue;
-      const { marginTop, marginRight, marginBottom, marginLeft, paddingTop } = measure(`${fontStyle} ${fontWeight} ${fontSize} ${fontFamily}`, "margin: 1ex 1ch 1cap 1ic; padding-top: 1lh");
-      const [ex, ch, cap, ic, line] = [marginTop, marginRight, marginBottom, marginLeft, paddingTop].map(Number.parseFloat) as [number, number, number, number, number];
+      const { marginTop, marginRight, marginBottom, marginLeft, paddingTop } = measure(
+        `${fontStyle} ${fontWeight} ${fontSize} ${fontFamily}`,
+        "margin: 1ex 1ch 1cap 1ic; padding-top: 1lh",
+      );
+      const [ex, ch, cap, ic, line] = [marginTop, marginRight, marginBottom, marginLeft, paddingTop].map(
+        Number.parseFloat,
+      ) as [number, number, number, number, number];
       measures[key] = { ex, ch, cap, ic, line };
     }
   });
@@ -247,7 +289,11 @@ export function fontMeasures({ document, nodes }: ShownPage): Record<string, Fon
 /** Scrolls what lies under a point, as a wheel over the page would. */
 export function scrollAt({ document }: ShownPage, x: number, y: number, dx: number, dy: number): void {
   const view = document.defaultView!;
-  for (let node = document.elementFromPoint(x, y); node && node !== document.documentElement && node !== document.body; node = node.parentElement) {
+  for (
+    let node = document.elementFromPoint(x, y);
+    node && node !== document.documentElement && node !== document.body;
+    node = node.parentElement
+  ) {
     const { overflowY } = view.getComputedStyle(node);
     if ((overflowY === "auto" || overflowY === "scroll") && node.scrollHeight > node.clientHeight) {
       const before = node.scrollTop;

@@ -27,9 +27,17 @@ function zIndexOf(node: PaintedNode): number | null {
 function isContext(node: PaintedNode): boolean {
   const { style } = node;
   return (
-    node.parent === null || zIndexOf(node) !== null || style.position === "fixed" || style.position === "sticky" || Number(style.opacity) < 1 ||
-    style.transform !== "none" || style.filter !== "none" || style.mixBlendMode !== "normal" || style.isolation === "isolate" ||
-    (style.clipPath ?? "none") !== "none" || (style.maskImage ?? "none") !== "none"
+    node.parent === null ||
+    zIndexOf(node) !== null ||
+    style.position === "fixed" ||
+    style.position === "sticky" ||
+    Number(style.opacity) < 1 ||
+    style.transform !== "none" ||
+    style.filter !== "none" ||
+    style.mixBlendMode !== "normal" ||
+    style.isolation === "isolate" ||
+    (style.clipPath ?? "none") !== "none" ||
+    (style.maskImage ?? "none") !== "none"
   );
 }
 
@@ -60,7 +68,10 @@ function layerPath(layer: PaintedNode): PaintPath {
 /** Of an element's own background. */
 export function groundPath(node: PaintedNode): PaintPath {
   if (isLayer(node)) return [...layerPath(node), [level.ownGround, 0]];
-  return [...layerPath(above(node, isLayer)!), [node.style.display === "inline" ? level.inline : level.block, node.index]];
+  return [
+    ...layerPath(above(node, isLayer)!),
+    [node.style.display === "inline" ? level.inline : level.block, node.index],
+  ];
 }
 
 /** Of an element's own text. */

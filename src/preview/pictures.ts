@@ -50,7 +50,9 @@ function rasterOf(image: HTMLImageElement, tile: Box): Raster | null {
   return known.get(key)!;
 }
 
-const luminance = (data: Uint8ClampedArray, at: number) => (data[at]! * 0.2126 + data[at + 1]! * 0.7152 + data[at + 2]! * 0.0722) * (data[at + 3]! / 255) + (255 - data[at + 3]!);
+const luminance = (data: Uint8ClampedArray, at: number) =>
+  (data[at]! * 0.2126 + data[at + 1]! * 0.7152 + data[at + 2]! * 0.0722) * (data[at + 3]! / 255) +
+  (255 - data[at + 3]!);
 
 /** Darkest and lightest pixel around each grid point of a text's box; see `ImageLayout.pixels`. */
 export function pixelsUnder(text: Box, layout: Omit<ImageLayout, "pixels">, image: HTMLImageElement): number[] | null {
@@ -88,9 +90,19 @@ export function pixelsUnder(text: Box, layout: Omit<ImageLayout, "pixels">, imag
   return pixels;
 }
 
-function offsetIn(x: number, y: number, tile: Box, clip: Box, repeatX: boolean, repeatY: boolean, width: number, height: number): number | null {
+function offsetIn(
+  x: number,
+  y: number,
+  tile: Box,
+  clip: Box,
+  repeatX: boolean,
+  repeatY: boolean,
+  width: number,
+  height: number,
+): number | null {
   if (x < clip.left || x > clip.left + clip.width || y < clip.top || y > clip.top + clip.height) return null;
-  const inside = (value: number, size: number, repeats: boolean) => (repeats ? value - Math.floor(value / size) * size : value);
+  const inside = (value: number, size: number, repeats: boolean) =>
+    repeats ? value - Math.floor(value / size) * size : value;
   const tx = inside(x - tile.left, tile.width, repeatX);
   const ty = inside(y - tile.top, tile.height, repeatY);
   if (tx < 0 || tx > tile.width || ty < 0 || ty > tile.height) return null;

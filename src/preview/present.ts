@@ -24,7 +24,10 @@ export function isPresent(family: string): boolean {
 }
 
 /** The member of a stack that text is set in here; null when none is present. @param own families loaded with the page */
-export function memberHere(members: readonly { name: string; generic: boolean }[], own: readonly string[]): number | null {
+export function memberHere(
+  members: readonly { name: string; generic: boolean }[],
+  own: readonly string[],
+): number | null {
   const loaded = new Set(own.map((name) => name.toLowerCase()));
   const at = members.findIndex(({ name, generic }) => generic || loaded.has(name.toLowerCase()) || isPresent(name));
   return at < 0 ? null : at;

@@ -27,7 +27,10 @@ export async function loadSiteFonts(fonts: readonly LoadedFont[]): Promise<void>
   await Promise.all(
     fonts.map(async (font) => {
       if (loaded.has(keyOf(font))) return;
-      const face = new FontFace(aliasOf(font.family), `url(${font.address})`, { weight: font.weight, style: font.style });
+      const face = new FontFace(aliasOf(font.family), `url(${font.address})`, {
+        weight: font.weight,
+        style: font.style,
+      });
       loaded.set(keyOf(font), face);
       try {
         document.fonts.add(await face.load());
@@ -44,7 +47,11 @@ export async function loadSiteFonts(fonts: readonly LoadedFont[]): Promise<void>
 export function specimenStack(stack: string): string {
   const members = stackMembers(stack);
   if (!members) return stack;
-  return writeStack(members.map((member) => (!member.generic && families.has(member.name.toLowerCase()) ? { ...member, name: aliasOf(member.name) } : member)));
+  return writeStack(
+    members.map((member) =>
+      !member.generic && families.has(member.name.toLowerCase()) ? { ...member, name: aliasOf(member.name) } : member,
+    ),
+  );
 }
 
 /** Sets a declaration of a specimen. */

@@ -4,7 +4,11 @@
 const longest = 10;
 
 /** Works on one item after the other. False when it was given up because the page changed meanwhile. */
-export async function inSlices<Item>(items: Iterable<Item>, work: (item: Item) => void, stillThere: () => boolean): Promise<boolean> {
+export async function inSlices<Item>(
+  items: Iterable<Item>,
+  work: (item: Item) => void,
+  stillThere: () => boolean,
+): Promise<boolean> {
   let started = performance.now();
   for (const item of items) {
     if (performance.now() - started > longest) {

@@ -22,7 +22,8 @@ function caretAt({ document }: ShownPage, x: number, y: number): { node: Text; o
   return node?.nodeType === 3 ? { node: node as Text, offset: caret!.offset } : null;
 }
 
-const inWord = (character: string | undefined) => character !== undefined && /[\p{L}\p{N}\p{M}'\u2019_-]/u.test(character);
+const inWord = (character: string | undefined) =>
+  character !== undefined && /[\p{L}\p{N}\p{M}'\u2019_-]/u.test(character);
 
 function wholeWords(text: string, from: number, to: number): [number, number] {
   let [start, end] = from <= to ? [from, to] : [to, from];
@@ -42,7 +43,11 @@ function spanOf(page: ShownPage, node: Text, from: number, to: number): WordSpan
 }
 
 /** The whole words between two points of the window, in the text the first lies in; null when there are none. */
-export function wordsBetween(page: ShownPage, from: { x: number; y: number }, to: { x: number; y: number }): WordSpan | null {
+export function wordsBetween(
+  page: ShownPage,
+  from: { x: number; y: number },
+  to: { x: number; y: number },
+): WordSpan | null {
   const first = caretAt(page, from.x, from.y);
   const last = caretAt(page, to.x, to.y);
   if (!first || !last) return null;
@@ -50,12 +55,20 @@ export function wordsBetween(page: ShownPage, from: { x: number; y: number }, to
 }
 
 /** One word more or less at the end, or at the start; the first word of the element when nothing is picked yet. */
-export function stepWords(page: ShownPage, index: number, words: WordSpan | null, end: "start" | "end", by: 1 | -1): WordSpan | null {
+export function stepWords(
+  page: ShownPage,
+  index: number,
+  words: WordSpan | null,
+  end: "start" | "end",
+  by: 1 | -1,
+): WordSpan | null {
   const element = page.nodes[index];
   const texts = element ? ownTexts(element) : [];
   const node = words && words.index === index ? texts[words.node] : texts.find(({ data }) => data.trim() !== "");
   if (!node) return null;
-  const bounds = [...node.data.matchAll(/[^\s]+/g)].map((match) => [match.index, match.index + match[0].length] as const);
+  const bounds = [...node.data.matchAll(/[^\s]+/g)].map(
+    (match) => [match.index, match.index + match[0].length] as const,
+  );
   if (!words || words.index !== index) return bounds[0] ? spanOf(page, node, bounds[0][0], bounds[0][1]) : null;
   const first = bounds.findIndex(([, to]) => to > words.start);
   const last = bounds.findLastIndex(([from]) => from < words.end);

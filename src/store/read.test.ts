@@ -13,7 +13,12 @@ const file = (path: string, text: string | Uint8Array<ArrayBuffer>) => {
 };
 
 test("a folder's own name is not part of the paths, and clutter stays out", async () => {
-  const opened = await readFiles([file("site/index.html", "<p>"), file("site/css/a.css", ""), file("site/.git/config", "x"), file("site/.DS_Store", "x")]);
+  const opened = await readFiles([
+    file("site/index.html", "<p>"),
+    file("site/css/a.css", ""),
+    file("site/.git/config", "x"),
+    file("site/.DS_Store", "x"),
+  ]);
   expect(opened.name).toBe("site");
   expect(opened.files.map(({ path }) => path)).toEqual(["index.html", "css/a.css"]);
 });
@@ -28,7 +33,11 @@ test("a zip comes back as it went in", async () => {
 
 test.each<[string, Uint8Array, RegExp]>([
   ["no zip", strToU8("hello"), /not a zip/],
-  ["a zip cut off", zipSync({ "index.html": strToU8("<p>".repeat(500)) }).slice(0, 60), /no page and no style sheet|damaged/],
+  [
+    "a zip cut off",
+    zipSync({ "index.html": strToU8("<p>".repeat(500)) }).slice(0, 60),
+    /no page and no style sheet|damaged/,
+  ],
   ["a zip without pages", zipSync({ "a.png": Uint8Array.of(1) }), /no page and no style sheet/],
   ["paths that lead out", zipSync({ "../../up.html": strToU8("<p>") }), /^$/],
 ])("%s", async (_, bytes, reason) => {
@@ -42,7 +51,10 @@ test.each<[string, Uint8Array, RegExp]>([
 });
 
 test("what a zip unpacks to is bounded, whatever it claims", async () => {
-  const big = zipSync({ "index.html": strToU8("<p>"), "bomb.css": new Uint8Array(limits.textBytes + 1), "ok.css": strToU8("p{}") }, { level: 9 });
+  const big = zipSync(
+    { "index.html": strToU8("<p>"), "bomb.css": new Uint8Array(limits.textBytes + 1), "ok.css": strToU8("p{}") },
+    { level: 9 },
+  );
   const opened = await readZip("x.zip", big);
   expect(opened.files.map(({ path }) => path)).toEqual(["index.html", "ok.css"]);
   expect(opened.refused).toEqual([{ path: "bomb.css", reason: expect.stringContaining("10 MB") }]);
@@ -60,7 +72,8 @@ test("a file that cannot be read is listed and the rest opens", async () => {
 });
 
 test("pasted HTML is linked to the pasted sheet, once", () => {
-  const text = (html: string, css: string) => readPasted(html, css).files.map((one) => (one.kind === "other" ? "" : one.text));
+  const text = (html: string, css: string) =>
+    readPasted(html, css).files.map((one) => (one.kind === "other" ? "" : one.text));
   expect(text("<head><title>x</title></head>", "p{}")[0]).toMatch(/<head>\n<link rel="stylesheet" href="style.css">/);
   expect(text("<p>x", "p{}")[0]).toMatch(/^<link/);
   expect(text("<style>a{}</style>", "p{}")[0]).toBe("<style>a{}</style>");
@@ -73,7 +86,12 @@ test("filler has the number of words asked for", () => {
 });
 
 test("reading reports how far it is, and can be stopped", async () => {
-  const bytes = zipSync(Object.fromEntries(Array.from({ length: 20 }, (_, at) => [`${at}.html`, crypto.getRandomValues(new Uint8Array(30_000))])), { level: 0 });
+  const bytes = zipSync(
+    Object.fromEntries(
+      Array.from({ length: 20 }, (_, at) => [`${at}.html`, crypto.getRandomValues(new Uint8Array(30_000))]),
+    ),
+    { level: 0 },
+  );
   const stop = new AbortController();
   const counts: number[] = [];
   const reading = readZip("x.zip", bytes, {

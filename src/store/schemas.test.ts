@@ -2,13 +2,26 @@ import { describe, expect, test } from "vitest";
 import { OpenError } from "./limits";
 import { checkOpened, checkTrials, siteName, wordCount } from "./schemas";
 
-const opened = (change: Record<string, unknown> = {}) => ({ name: "Ossel Island Ferries", files: [{ kind: "html", path: "index.html", text: "<p>x</p>" }], refused: [], ...change }) as unknown as Parameters<typeof checkOpened>[0];
+const opened = (change: Record<string, unknown> = {}) =>
+  ({
+    name: "Ossel Island Ferries",
+    files: [{ kind: "html", path: "index.html", text: "<p>x</p>" }],
+    refused: [],
+    ...change,
+  }) as unknown as Parameters<typeof checkOpened>[0];
 
 describe("what is opened", () => {
   test("is let in as it is", () => {
     const site = opened();
     expect(checkOpened(site)).toBe(site);
-    expect(() => checkOpened(opened({ files: [{ kind: "other", path: "img/a.png", bytes: new Uint8Array(3) }], refused: [{ path: "b", reason: "too large" }] }))).not.toThrow();
+    expect(() =>
+      checkOpened(
+        opened({
+          files: [{ kind: "other", path: "img/a.png", bytes: new Uint8Array(3) }],
+          refused: [{ path: "b", reason: "too large" }],
+        }),
+      ),
+    ).not.toThrow();
   });
 
   test.each<[string, Record<string, unknown>]>([
@@ -31,7 +44,8 @@ describe("what is opened", () => {
 test("trials are a short list of values", () => {
   expect(checkTrials(["12px", "1.5em"])).toEqual(["12px", "1.5em"]);
   expect(checkTrials([])).toEqual([]);
-  for (const bad of [["a", "b", "c", "d", "e", "f", "g"], [""], ["x".repeat(501)], [12 as unknown as string]]) expect(() => checkTrials(bad)).toThrow(OpenError);
+  for (const bad of [["a", "b", "c", "d", "e", "f", "g"], [""], ["x".repeat(501)], [12 as unknown as string]])
+    expect(() => checkTrials(bad)).toThrow(OpenError);
 });
 
 test("names and counts say what is asked for", () => {

@@ -6,7 +6,11 @@ import type { Opened } from "./read";
 const path = string()
   .required()
   .max(1024)
-  .test("inside", "A path leads out of the site.", (value) => !value.split("/").includes("..") && !value.startsWith("/"));
+  .test(
+    "inside",
+    "A path leads out of the site.",
+    (value) => !value.split("/").includes("..") && !value.startsWith("/"),
+  );
 
 const storedFile = object({
   kind: string().oneOf(["html", "css", "other"]).required(),
@@ -18,7 +22,9 @@ const storedFile = object({
 const opened = object({
   name: string().trim().min(1).max(200).required(),
   files: array().of(storedFile).min(1).max(limits.files).required(),
-  refused: array().of(object({ path: string().required(), reason: string().required() })).required(),
+  refused: array()
+    .of(object({ path: string().required(), reason: string().required() }))
+    .required(),
 });
 
 /** @throws OpenError, in plain words, for anything that does not have the shape of a site */

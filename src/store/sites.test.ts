@@ -4,7 +4,21 @@ import type { TextChange } from "@/core";
 import { HevretDatabase } from "./database";
 import { readPasted } from "./read";
 import {
-  addFile, addSite, clearDeleted, ConflictError, deleteSite, duplicateSite, FullError, keepTrials, listSites, loadSite, markWritten, moveInHistory, renameSite, restoreSite, writeStep,
+  addFile,
+  addSite,
+  clearDeleted,
+  ConflictError,
+  deleteSite,
+  duplicateSite,
+  FullError,
+  keepTrials,
+  listSites,
+  loadSite,
+  markWritten,
+  moveInHistory,
+  renameSite,
+  restoreSite,
+  writeStep,
 } from "./sites";
 import { isChanged } from "./write";
 
@@ -29,7 +43,10 @@ describe("history", () => {
     await writeStep(await known(), "blue", [change(12, 15, "blue")], 2000, db);
     await writeStep(await known(), "size", [change(17, 17, " top: 0;")], 3000, db);
     expect(await text()).toBe("h1 { color: blue; top: 0; }");
-    expect(await moveInHistory(await known(), "undo", 4000, db)).toMatchObject({ label: "size", record: { cursor: 1 } });
+    expect(await moveInHistory(await known(), "undo", 4000, db)).toMatchObject({
+      label: "size",
+      record: { cursor: 1 },
+    });
     expect(await text()).toBe("h1 { color: blue; }");
     await moveInHistory(await known(), "undo", 5000, db);
     expect(await text()).toBe("h1 { color: red; }");
@@ -60,7 +77,9 @@ describe("history", () => {
     db.files.hook("updating", () => {
       throw full;
     });
-    await expect(writeStep(await known(), "blue", [change(12, 15, "blue")], 2000, db)).rejects.toBeInstanceOf(FullError);
+    await expect(writeStep(await known(), "blue", [change(12, 15, "blue")], 2000, db)).rejects.toBeInstanceOf(
+      FullError,
+    );
     expect(await text()).toBe("h1 { color: red; }");
   });
 });
@@ -68,7 +87,10 @@ describe("history", () => {
 describe("the shelf", () => {
   test("lists by last change, with pages and sheets", async () => {
     const other = await addSite(readPasted("<p>x</p>", ""), 500, db);
-    expect((await listSites(db)).map(({ id, pages, sheets }) => [id, pages, sheets])).toEqual([[id, 1, 1], [other, 1, 0]]);
+    expect((await listSites(db)).map(({ id, pages, sheets }) => [id, pages, sheets])).toEqual([
+      [id, 1, 1],
+      [other, 1, 0],
+    ]);
   });
 
   test("renames, but not to nothing", async () => {
@@ -118,7 +140,9 @@ describe("what is kept besides the files' text", () => {
     expect(await trials()).toEqual({ "h1 size": ["12px", "1.5em"], "p ink": ["red"] });
     await keepTrials(id, "h1 size", [], db);
     expect(await trials()).toEqual({ "p ink": ["red"] });
-    await expect(keepTrials(id, "p ink", ["a", "b", "c", "d", "e", "f", "g"], db)).rejects.toThrow("These trials cannot be kept");
+    await expect(keepTrials(id, "p ink", ["a", "b", "c", "d", "e", "f", "g"], db)).rejects.toThrow(
+      "These trials cannot be kept",
+    );
     expect(await trials()).toEqual({ "p ink": ["red"] });
     await keepTrials("nowhere", "p ink", ["red"], db);
   });

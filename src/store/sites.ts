@@ -15,7 +15,9 @@ export class ConflictError extends Error {
 /** There is no room left in the browser's storage. */
 export class FullError extends Error {
   constructor() {
-    super("The browser's storage is full. The last change is not saved, but it is still here: export it, or make room by deleting sites from the shelf.");
+    super(
+      "The browser's storage is full. The last change is not saved, but it is still here: export it, or make room by deleting sites from the shelf.",
+    );
   }
 }
 
@@ -26,7 +28,9 @@ async function withRoom<Result>(work: () => Promise<Result>): Promise<Result> {
   try {
     return await work();
   } catch (error) {
-    const names = [error, (error as { inner?: unknown }).inner].map((one) => (one as { name?: string } | undefined)?.name);
+    const names = [error, (error as { inner?: unknown }).inner].map(
+      (one) => (one as { name?: string } | undefined)?.name,
+    );
     if (names.includes("QuotaExceededError")) throw new FullError();
     throw error;
   }
@@ -108,7 +112,14 @@ export async function renameSite(id: string, name: string, db = database): Promi
 
 /** Takes a font file into a site that is open. @throws OpenError when the site holds a file of this name */
 export async function addFile(id: string, path: string, bytes: Uint8Array, db = database): Promise<FileRecord> {
-  const record: FileRecord = { site: id, path, file: { kind: "other", path, bytes }, original: null, onDisk: null, added: true };
+  const record: FileRecord = {
+    site: id,
+    path,
+    file: { kind: "other", path, bytes },
+    original: null,
+    onDisk: null,
+    added: true,
+  };
   await withRoom(() =>
     db.transaction("rw", db.files, async () => {
       if (await db.files.get([id, path])) throw new OpenError(`The site has a file ${path} already.`);
@@ -136,7 +147,14 @@ export async function duplicateSite(id: string, now = Date.now(), db = database)
   const copy = crypto.randomUUID();
   await withRoom(() =>
     db.transaction("rw", tables(db), async () => {
-      await db.sites.add({ ...loaded.record, id: copy, name: `${loaded.record.name}, copy`, created: now, changed: now, folder: null });
+      await db.sites.add({
+        ...loaded.record,
+        id: copy,
+        name: `${loaded.record.name}, copy`,
+        created: now,
+        changed: now,
+        folder: null,
+      });
       await db.files.bulkAdd(loaded.files.map((file) => ({ ...file, site: copy })));
       await db.steps.bulkAdd(loaded.steps.map((step) => ({ ...step, site: copy })));
     }),
@@ -155,7 +173,9 @@ export async function restoreSite(id: string, db = database): Promise<void> {
 
 /** Removes for good what was deleted before a time. */
 export async function clearDeleted(before: number, db = database): Promise<void> {
-  const gone = (await db.sites.toArray()).filter(({ deleted }) => deleted !== null && deleted < before).map(({ id }) => id);
+  const gone = (await db.sites.toArray())
+    .filter(({ deleted }) => deleted !== null && deleted < before)
+    .map(({ id }) => id);
   await db.transaction("rw", tables(db), async () => {
     await db.sites.bulkDelete(gone);
     await db.files.where("site").anyOf(gone).delete();
@@ -173,12 +193,25 @@ export interface Known {
  * Writes one edit: the files as they are after it, and the step for the history. What could be redone is gone.
  * @returns the record after the edit. @throws ConflictError, FullError
  */
-export async function writeStep(known: Known, label: string, changes: readonly TextChange[], now = Date.now(), db = database): Promise<{ record: SiteRecord; step: StepRecord }> {
+export async function writeStep(
+  known: Known,
+  label: string,
+  changes: readonly TextChange[],
+  now = Date.now(),
+  db = database,
+): Promise<{ record: SiteRecord; step: StepRecord }> {
   return withRoom(() =>
     db.transaction("rw", tables(db), async () => {
       const record = await current(known, db);
       const inverse = await changeFiles(record.id, changes, db);
-      const step: StepRecord = { site: record.id, number: record.cursor, label, changes: [...changes], inverse, time: now };
+      const step: StepRecord = {
+        site: record.id,
+        number: record.cursor,
+        label,
+        changes: [...changes],
+        inverse,
+        time: now,
+      };
       await db.steps.where("[site+number]").between([record.id, record.cursor], [record.id, Infinity]).delete();
       await db.steps.put(step);
       return { record: await advance(record, record.cursor + 1, now, db), step };
@@ -187,7 +220,12 @@ export async function writeStep(known: Known, label: string, changes: readonly T
 }
 
 /** Takes the last step back, or makes the next one again; null when there is none. */
-export async function moveInHistory(known: Known, direction: "undo" | "redo", now = Date.now(), db = database): Promise<{ record: SiteRecord; changes: TextChange[]; label: string } | null> {
+export async function moveInHistory(
+  known: Known,
+  direction: "undo" | "redo",
+  now = Date.now(),
+  db = database,
+): Promise<{ record: SiteRecord; changes: TextChange[]; label: string } | null> {
   return withRoom(() =>
     db.transaction("rw", tables(db), async () => {
       const record = await current(known, db);
@@ -196,7 +234,11 @@ export async function moveInHistory(known: Known, direction: "undo" | "redo", no
       if (!step) return null;
       const changes = direction === "undo" ? step.inverse : step.changes;
       await changeFiles(record.id, changes, db);
-      return { record: await advance(record, direction === "undo" ? number : number + 1, now, db), changes, label: step.label };
+      return {
+        record: await advance(record, direction === "undo" ? number : number + 1, now, db),
+        changes,
+        label: step.label,
+      };
     }),
   );
 }

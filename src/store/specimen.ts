@@ -30,7 +30,9 @@ export function fillerText(count: number): string {
 
 export function specimenSite(wordCount: number): Opened {
   const text = (share: number) => fillerText(Math.max(4, Math.round(wordCount * share)));
-  const headings = [1, 2, 3, 4, 5, 6].map((level) => `<h${level}>Heading of level ${level}</h${level}>\n<p>${text(0.1)}</p>`).join("\n");
+  const headings = [1, 2, 3, 4, 5, 6]
+    .map((level) => `<h${level}>Heading of level ${level}</h${level}>\n<p>${text(0.1)}</p>`)
+    .join("\n");
   const html = `<!doctype html>
 <html lang="en">
 <head>

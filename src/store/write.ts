@@ -8,7 +8,9 @@ export function isChanged({ file, original, added }: FileRecord): boolean {
 }
 
 export function zipOf(files: readonly StoredFile[], now: Date): Uint8Array<ArrayBuffer> {
-  return zipSync(Object.fromEntries(files.map((file) => [file.path, [fileBytes(file), { mtime: now }]]))) as Uint8Array<ArrayBuffer>;
+  return zipSync(
+    Object.fromEntries(files.map((file) => [file.path, [fileBytes(file), { mtime: now }]])),
+  ) as Uint8Array<ArrayBuffer>;
 }
 
 /** Hands bytes to the browser as a download. */
@@ -22,14 +24,18 @@ export function download(name: string, bytes: Uint8Array, type: string): void {
 }
 
 /** Files in the folder that are no longer as they were when last read from it or written to it. */
-export async function changedMeanwhile(folder: FileSystemDirectoryHandle, files: readonly FileRecord[]): Promise<string[]> {
+export async function changedMeanwhile(
+  folder: FileSystemDirectoryHandle,
+  files: readonly FileRecord[],
+): Promise<string[]> {
   const changed: string[] = [];
   for (const record of files) {
     const { file, onDisk } = record;
     if (file.kind === "other" || onDisk === null) continue;
     const expected = encodeText(onDisk, file.encoding, file.kind);
     const actual = await bytesIn(folder, record.path);
-    if (!actual || actual.length !== expected.length || actual.some((byte, at) => byte !== expected[at])) changed.push(record.path);
+    if (!actual || actual.length !== expected.length || actual.some((byte, at) => byte !== expected[at]))
+      changed.push(record.path);
   }
   return changed;
 }
@@ -43,7 +49,11 @@ async function bytesIn(folder: FileSystemDirectoryHandle, path: string): Promise
   }
 }
 
-async function handleOf(folder: FileSystemDirectoryHandle, path: string, create: boolean): Promise<FileSystemFileHandle> {
+async function handleOf(
+  folder: FileSystemDirectoryHandle,
+  path: string,
+  create: boolean,
+): Promise<FileSystemFileHandle> {
   const parts = path.split("/");
   let directory = folder;
   for (const part of parts.slice(0, -1)) directory = await directory.getDirectoryHandle(part, { create });

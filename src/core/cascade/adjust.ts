@@ -13,12 +13,33 @@ export interface Adjustable {
   isAuthored(names: readonly string[]): boolean;
 }
 
-const boxless = new Set(["br", "wbr", "meter", "progress", "canvas", "embed", "object", "audio", "iframe", "img", "video", "frame", "frameset", "input", "textarea", "select"]);
+const boxless = new Set([
+  "br",
+  "wbr",
+  "meter",
+  "progress",
+  "canvas",
+  "embed",
+  "object",
+  "audio",
+  "iframe",
+  "img",
+  "video",
+  "frame",
+  "frameset",
+  "input",
+  "textarea",
+  "select",
+]);
 const controls = new Set(["input", "textarea", "select", "button", "progress", "meter"]);
 const withoutNativeLook = new Set(["image", "file", "hidden"]);
 const pushButtons = new Set(["submit", "reset", "button"]);
 const edges = ["top", "right", "bottom", "left"] as const;
-const looks = ["background-color", "background-image", ...edges.flatMap((edge) => ["width", "style", "color"].map((part) => `border-${edge}-${part}`))];
+const looks = [
+  "background-color",
+  "background-image",
+  ...edges.flatMap((edge) => ["width", "style", "color"].map((part) => `border-${edge}-${part}`)),
+];
 
 const isHtml = (element: ElementNode) => element.namespace === "html";
 const typeOf = (element: ElementNode) => (element.attributes.get("type") ?? "text").trim().toLowerCase();
@@ -34,7 +55,8 @@ export function adjustStyle(style: Adjustable): void {
     if (element.namespace === "svg") adjustSvg(style);
     return;
   }
-  if (element.tag === "table" && String(style.get("text-align")).startsWith("-webkit-")) style.set("text-align", "start");
+  if (element.tag === "table" && String(style.get("text-align")).startsWith("-webkit-"))
+    style.set("text-align", "start");
   const display = style.get("display");
   if (display === "contents" && boxless.has(element.tag)) style.set("display", "none");
   if (element.tag === "legend" && ["inline", "inline-block"].includes(String(display))) style.set("display", "block");
@@ -46,7 +68,8 @@ function adjustControl(style: Adjustable): void {
   const type = typeOf(element);
   if (style.get("appearance") === "none" || (element.tag === "input" && withoutNativeLook.has(type))) return;
   const display = String(style.get("display"));
-  if (display === "inline" || display === "inline-table" || display.startsWith("table-")) style.set("display", "inline-block");
+  if (display === "inline" || display === "inline-table" || display.startsWith("table-"))
+    style.set("display", "inline-block");
   else if (display === "list-item" || display === "table") style.set("display", "block");
   if (element.tag === "input" && (type === "checkbox" || type === "radio")) {
     for (const edge of edges) {
@@ -56,7 +79,8 @@ function adjustControl(style: Adjustable): void {
       style.set(`border-${edge}-color`, { kind: "current" });
     }
   }
-  const isPushButton = element.tag === "input" && pushButtons.has(type) && style.get("appearance") === "auto" && !style.isAuthored(looks);
+  const isPushButton =
+    element.tag === "input" && pushButtons.has(type) && style.get("appearance") === "auto" && !style.isAuthored(looks);
   if (isPushButton || isDropDown(element)) style.set("line-height", { kind: "normal" });
 }
 

@@ -49,7 +49,10 @@ export class Ancestors {
   /** Makes an element an ancestor of those that come next. */
   leave(element: ElementNode): void {
     if (element.children.length === 0) return;
-    const names = [hash("<", element.tag.toLowerCase()), ...element.classes.map((name) => hash(".", name.toLowerCase()))];
+    const names = [
+      hash("<", element.tag.toLowerCase()),
+      ...element.classes.map((name) => hash(".", name.toLowerCase())),
+    ];
     if (element.id !== null) names.push(hash("#", element.id.toLowerCase()));
     for (const name of names) this.counts[name]! += 1;
     this.stack.push({ element, names });

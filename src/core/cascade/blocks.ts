@@ -65,7 +65,13 @@ export function attachedDeclarations(element: ElementNode): readonly Declaration
 }
 
 /** All blocks that apply to an element, weakest first among what is not important. */
-export function blocksFor(element: ElementNode, rules: PageRules, matching: MatchContext, ancestors: Ancestors, contained: (text: string) => boolean): Block[] {
+export function blocksFor(
+  element: ElementNode,
+  rules: PageRules,
+  matching: MatchContext,
+  ancestors: Ancestors,
+  contained: (text: string) => boolean,
+): Block[] {
   const found = matchRules(rules.index, element, matching, ancestors, contained);
   found.sort(compareMatches);
   const list: Block[] = found.map((match) => ({
@@ -92,7 +98,9 @@ export function compareMatches(a: Match, b: Match): number {
   return (
     originRank[a.rule.origin] - originRank[b.rule.origin] ||
     a.rule.layerRank - b.rule.layerRank ||
-    x[0] - y[0] || x[1] - y[1] || x[2] - y[2] ||
+    x[0] - y[0] ||
+    x[1] - y[1] ||
+    x[2] - y[2] ||
     (a.proximity === b.proximity ? 0 : b.proximity - a.proximity) ||
     a.rule.order - b.rule.order
   );

@@ -130,7 +130,15 @@ math|annotation, math|annotation-xml { display: none }
 `;
 
 export const browserSheet: SheetSource = {
-  kind: "embedded", path: "", text, offset: 0, items: parseSheet(text), media: [], supports: [], owner: -1, imports: [],
+  kind: "embedded",
+  path: "",
+  text,
+  offset: 0,
+  items: parseSheet(text),
+  media: [],
+  supports: [],
+  owner: -1,
+  imports: [],
 };
 
 const quirksText = `
@@ -139,4 +147,8 @@ form { margin-block-end: 1em }
 `;
 
 /** What quirks mode adds (HTML, 15.3.11): tables do not inherit how text is set. */
-export const quirksSheet: SheetSource = { ...browserSheet, text: text + quirksText, items: parseSheet(text + quirksText) };
+export const quirksSheet: SheetSource = {
+  ...browserSheet,
+  text: text + quirksText,
+  items: parseSheet(text + quirksText),
+};

@@ -14,7 +14,12 @@ export interface ContainerAncestor {
 const blockFeatures = /height|block-size|aspect-ratio|orientation/;
 
 /** Whether a container condition holds for an element with these ancestors on a page. */
-export function matchesContainer(text: string, ancestors: Iterable<ContainerAncestor>, page: string, conditions: Conditions): boolean {
+export function matchesContainer(
+  text: string,
+  ancestors: Iterable<ContainerAncestor>,
+  page: string,
+  conditions: Conditions,
+): boolean {
   const parts = componentsOf(text);
   const named = parts[0]?.type === "ident" && !isKeyword(parts[0], "not") ? parts[0].name : null;
   const query = named === null ? parts : parts.slice(1);
@@ -44,7 +49,12 @@ export function asksForSize(text: string): boolean {
 
 type Truth = boolean | "unknown";
 
-function answer(part: Component, ancestor: ContainerAncestor, size: { width: number; height: number } | undefined, conditions: Conditions): Truth {
+function answer(
+  part: Component,
+  ancestor: ContainerAncestor,
+  size: { width: number; height: number } | undefined,
+  conditions: Conditions,
+): Truth {
   if (part.type === "function") return part.name === "style" ? styleQuery(part.args, ancestor) : "unknown";
   if (part.type !== "block" || part.open !== "(") return "unknown";
   if (part.args.some((arg) => arg.type === "block") || isKeyword(part.args[0], "not")) {
@@ -66,6 +76,7 @@ function styleQuery(parts: readonly Component[], { custom }: ContainerAncestor):
   const actual = custom(name.name);
   if (!colon) return actual !== undefined;
   if (!isDelim(colon, ":")) return "unknown";
-  const text = (list: readonly Component[]) => JSON.stringify(list.map((one) => ({ ...one, start: 0, end: 0, spaced: false })));
+  const text = (list: readonly Component[]) =>
+    JSON.stringify(list.map((one) => ({ ...one, start: 0, end: 0, spaced: false })));
   return actual !== undefined && text(componentsOf(actual)) === text(value);
 }

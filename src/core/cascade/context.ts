@@ -135,7 +135,8 @@ export class Context implements ComputeContext {
   }
 
   private font(style: SharedStyle | null): FontMeasure {
-    if (!style) return this.measureFont({ families: initialFamily, weight: 400, italic: false, size: this.conditions.rootSize });
+    if (!style)
+      return this.measureFont({ families: initialFamily, weight: 400, italic: false, size: this.conditions.rootSize });
     const size = (style.values[sizeAt] as FontSize | undefined)?.px ?? this.conditions.rootSize;
     const weight = (style.values[weightAt] as number | undefined) ?? 400;
     const italic = style.values[styleAt] !== undefined && style.values[styleAt] !== "normal";

@@ -44,7 +44,9 @@ export function prepare(property: string, valueText: string): PreparedDeclaratio
   const key = `${property}:${valueText}`;
   let result = byText.get(key);
   if (!result) {
-    result = property.startsWith("--") ? custom(property, valueText) : regular(aliases[property] ?? property, valueText);
+    result = property.startsWith("--")
+      ? custom(property, valueText)
+      : regular(aliases[property] ?? property, valueText);
     if (byText.size >= textLimit) byText.clear();
     byText.set(key, result);
   }
@@ -61,12 +63,19 @@ export function invalidReason(property: string, valueText: string): InvalidReaso
 
 export function isKnownProperty(property: string): boolean {
   const name = aliases[property] ?? property;
-  return property.startsWith("--") || readerOf(name) !== null || shorthands.has(name) || name === "all" || lexer.getProperty(name) !== null;
+  return (
+    property.startsWith("--") ||
+    readerOf(name) !== null ||
+    shorthands.has(name) ||
+    name === "all" ||
+    lexer.getProperty(name) !== null
+  );
 }
 
 function custom(name: string, text: string): PreparedDeclaration {
   const keyword = soleKeyword(componentsOf(text));
-  if (keyword && wideKeywords.has(keyword)) return { kind: "custom", name, given: { kind: "wide", keyword: keyword as WideKeyword } };
+  if (keyword && wideKeywords.has(keyword))
+    return { kind: "custom", name, given: { kind: "wide", keyword: keyword as WideKeyword } };
   return { kind: "custom", name, given: { kind: "text", text } };
 }
 
@@ -76,7 +85,13 @@ const notInAll = new Set(["direction"]);
 function regular(property: string, text: string): PreparedDeclaration {
   const shorthand = shorthands.get(property);
   const reader = readerOf(property);
-  const targets = shorthand?.longhands ?? (reader ? [property] : property === "all" ? longhands.map(({ name }) => name).filter((name) => !notInAll.has(name)) : null);
+  const targets =
+    shorthand?.longhands ??
+    (reader
+      ? [property]
+      : property === "all"
+        ? longhands.map(({ name }) => name).filter((name) => !notInAll.has(name))
+        : null);
   if (!targets) return { kind: "other" };
   const components = componentsOf(text);
   if (components.length === 0) return { kind: "invalid", reason: "empty value" };
@@ -91,7 +106,9 @@ function regular(property: string, text: string): PreparedDeclaration {
   }
   if (reader) {
     const value = reader.parse(components);
-    return value === null ? { kind: "invalid", reason: "invalid value" } : { kind: "longhands", entries: [[property, { kind: "value", value }]] };
+    return value === null
+      ? { kind: "invalid", reason: "invalid value" }
+      : { kind: "longhands", entries: [[property, { kind: "value", value }]] };
   }
   const entries = shorthand ? expandShorthand(property, components) : null;
   return entries ? { kind: "longhands", entries } : { kind: "invalid", reason: "invalid value" };

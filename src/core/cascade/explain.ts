@@ -73,7 +73,15 @@ export function explain(site: Site, page: StyledPage, index: number, property: s
   }
   if (!holder || !winner) {
     const waiting = outOfForce(site, page, style.element, property);
-    return { property, computed, written: null, from: "initial", inheritedFrom: null, contenders: waiting, sentence: `${computed}: nothing sets it${waiting.length ? " here" : ""}.` };
+    return {
+      property,
+      computed,
+      written: null,
+      from: "initial",
+      inheritedFrom: null,
+      contenders: waiting,
+      sentence: `${computed}: nothing sets it${waiting.length ? " here" : ""}.`,
+    };
   }
   const contenders: Contender[] = [];
   const first = contenderOf(site, page, holder.element, winner, null);
@@ -104,11 +112,16 @@ function outOfForce(site: Site, page: StyledPage, element: ElementNode, property
       const unmet = unmetCondition(step.conditions, sheet, page.conditions);
       const declaration = unmet && step.declarations.findLast((one) => sets(one, property));
       if (!unmet || !declaration) continue;
-      const selector = step.selectors.find((one) => one.pseudoElement === null && matchInScope(step.conditions.scopes, one, element, context) !== null);
+      const selector = step.selectors.find(
+        (one) => one.pseudoElement === null && matchInScope(step.conditions.scopes, one, element, context) !== null,
+      );
       if (!selector) continue;
       const offset = sheet.offset + declaration.start;
       const where = positionAt(textFile(site, sheet.path)?.text ?? sheet.text, offset);
-      const condition = unmet.kind === "container" ? `what \`@container ${unmet.text}\` asks for is not known` : `\`@${unmet.kind} ${unmet.text}\` does not hold`;
+      const condition =
+        unmet.kind === "container"
+          ? `what \`@container ${unmet.text}\` asks for is not known`
+          : `\`@${unmet.kind} ${unmet.text}\` does not hold`;
       found.unshift({
         property: declaration.property,
         value: declaration.valueText,
@@ -149,7 +162,10 @@ const wideKeywords = new Set(["inherit", "initial", "unset", "revert", "revert-l
 
 /** Whether a declaration is a shorthand that sets back what it does not name. */
 function isReset(declaration: Declaration): boolean {
-  return prepare(declaration.property, declaration.valueText).kind === "longhands" && !wideKeywords.has(soleKeyword(componentsOf(declaration.valueText)) ?? "");
+  return (
+    prepare(declaration.property, declaration.valueText).kind === "longhands" &&
+    !wideKeywords.has(soleKeyword(componentsOf(declaration.valueText)) ?? "")
+  );
 }
 
 /**
@@ -169,26 +185,45 @@ export function valueSpan(declaration: Declaration, longhand: string): { start: 
   return inText ? { start, end } : null;
 }
 
-function contenderOf(site: Site, page: StyledPage, element: ElementNode, winner: Winner, lost: string | null): Contender {
+function contenderOf(
+  site: Site,
+  page: StyledPage,
+  element: ElementNode,
+  winner: Winner,
+  lost: string | null,
+): Contender {
   const { block, declaration } = winner;
   const place = placeOf(site, page, element, block, declaration);
   return {
     property: declaration.property,
     value: declaration.valueText,
     important: declaration.important,
-    selector: block.attached ? "style attribute" : block.origin === "hint" ? "attribute" : (block.match?.rule.entry.rule.preludeText.replace(/\s+/g, " ") ?? "browser"),
+    selector: block.attached
+      ? "style attribute"
+      : block.origin === "hint"
+        ? "attribute"
+        : (block.match?.rule.entry.rule.preludeText.replace(/\s+/g, " ") ?? "browser"),
     specificity: block.match?.specificity ?? null,
     layer: block.match?.rule.layer ?? null,
     origin: block.origin,
     attached: block.attached,
     place,
-    switch: place && { path: place.path, start: block.attached ? declaration.start : place.offset, element: block.attached ? element.index : null },
+    switch: place && {
+      path: place.path,
+      start: block.attached ? declaration.start : place.offset,
+      element: block.attached ? element.index : null,
+    },
     lost,
   };
 }
 
 /** Where a declaration stands in its file; for a style attribute, in the page. Null for the browser's own and for hints. */
-export function spotOf(page: StyledPage, element: ElementNode, block: Block, declaration: Declaration): { path: string; offset: number; rule: number | null } | null {
+export function spotOf(
+  page: StyledPage,
+  element: ElementNode,
+  block: Block,
+  declaration: Declaration,
+): { path: string; offset: number; rule: number | null } | null {
   if (block.attached) {
     const attribute = attributeSource(page.file.text, element, "style");
     return attribute && { path: page.file.path, offset: attribute.raw.start + declaration.start, rule: null };
@@ -200,7 +235,13 @@ export function spotOf(page: StyledPage, element: ElementNode, block: Block, dec
   return { path: sheet.path, offset: sheet.offset + now.start, rule: sheet.offset + entry.rule.start };
 }
 
-function placeOf(site: Site, page: StyledPage, element: ElementNode, block: Block, declaration: Declaration): DeclarationPlace | null {
+function placeOf(
+  site: Site,
+  page: StyledPage,
+  element: ElementNode,
+  block: Block,
+  declaration: Declaration,
+): DeclarationPlace | null {
   if (block.attached) {
     const span = element.source?.attributes.get("style");
     if (!span) return null;
@@ -218,12 +259,15 @@ export function ruleNow(page: StyledPage, match: Match): PageRule {
 function reasonLost(loser: Winner, winner: Winner): string {
   const [a, b] = [loser, winner];
   if (a.declaration.important !== b.declaration.important) return "the other is !important";
-  if (a.block.origin !== b.block.origin) return a.block.origin === "browser" ? "it is the browser's own" : "attributes count less than any rule";
+  if (a.block.origin !== b.block.origin)
+    return a.block.origin === "browser" ? "it is the browser's own" : "attributes count less than any rule";
   if (a.block.attached !== b.block.attached) return "a style attribute comes before rules";
   const [x, y] = [a.block.match, b.block.match];
   if (x && y) {
     if (x.rule.layerRank !== y.rule.layerRank) {
-      return x.rule.layer === null ? "its layer comes earlier" : `it is in the layer ${x.rule.layer}, which counts less`;
+      return x.rule.layer === null
+        ? "its layer comes earlier"
+        : `it is in the layer ${x.rule.layer}, which counts less`;
     }
     if (x.specificity.some((part, at) => part !== y.specificity[at])) return "it is less specific";
     if (x.proximity !== y.proximity) return "its scope is farther away";
@@ -246,7 +290,9 @@ const describe = (one: Contender) => {
 };
 
 function sentenceFor(computed: string, contenders: readonly Contender[], from: ElementNode | null): string {
-  const [first, second] = contenders.filter(({ lost }) => !lost?.endsWith("does not hold") && !lost?.endsWith("is not known"));
+  const [first, second] = contenders.filter(
+    ({ lost }) => !lost?.endsWith("does not hold") && !lost?.endsWith("is not known"),
+  );
   const start = from ? `${computed}, inherited from ${from.tag}` : computed;
   if (!first) return `${start}.`;
   if (!second || second.origin === "browser") return `${start}, from ${describe(first)}.`;

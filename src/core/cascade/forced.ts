@@ -3,7 +3,10 @@ import type { ElementNode, HtmlDocument } from "../source/html/document";
 import type { Conditions } from "./conditions";
 
 /** States forced on the elements of a page by index; what is over an element that is hovered or pressed is so too (Selectors 4, 9.2 and 9.3). */
-export function forcedStatesOf(document: HtmlDocument, { forced, forcedEverywhere }: Conditions): Map<number, Set<string>> {
+export function forcedStatesOf(
+  document: HtmlDocument,
+  { forced, forcedEverywhere }: Conditions,
+): Map<number, Set<string>> {
   const states = new Map<number, Set<string>>();
   if (forcedEverywhere.length) for (const element of document.elements) add(states, element, forcedEverywhere);
   for (const [index, names] of Object.entries(forced[document.path] ?? {})) {

@@ -8,7 +8,8 @@ const known = new Map<string, readonly Declaration[]>();
 
 export function hintsFor(element: ElementNode): readonly Declaration[] {
   if (element.namespace === "math") return none;
-  if (element.namespace === "svg") return declared([...element.attributes].flatMap(([name, value]) => presentation(name, value)));
+  if (element.namespace === "svg")
+    return declared([...element.attributes].flatMap(([name, value]) => presentation(name, value)));
   const isCell = element.tag === "td" || element.tag === "th";
   if (element.attributes.size === 0 && !isCell) return none;
   const rules: string[] = isCell ? cellHints(element) : [];
@@ -22,13 +23,28 @@ export function hintsFor(element: ElementNode): readonly Declaration[] {
 
 /** Attributes of SVG that are properties (SVG 2, 6.6), of those computed here; lengths may go without unit. */
 const presentationAttributes = new Set([
-  "color", "direction", "display", "font-family", "font-size", "font-size-adjust", "font-stretch", "font-style", "font-variant", "font-weight",
-  "letter-spacing", "opacity", "text-decoration", "visibility", "word-spacing", "writing-mode",
+  "color",
+  "direction",
+  "display",
+  "font-family",
+  "font-size",
+  "font-size-adjust",
+  "font-stretch",
+  "font-style",
+  "font-variant",
+  "font-weight",
+  "letter-spacing",
+  "opacity",
+  "text-decoration",
+  "visibility",
+  "word-spacing",
+  "writing-mode",
 ]);
 
 function presentation(name: string, value: string): string[] {
   if (!presentationAttributes.has(name)) return [];
-  const isLength = ["font-size", "letter-spacing", "word-spacing"].includes(name) && /^\s*[+-]?(?:\d*\.)?\d+\s*$/.test(value);
+  const isLength =
+    ["font-size", "letter-spacing", "word-spacing"].includes(name) && /^\s*[+-]?(?:\d*\.)?\d+\s*$/.test(value);
   return [`${name}:${isLength ? `${value.trim()}px` : value}`];
 }
 
@@ -60,12 +76,15 @@ const hints: Readonly<Record<string, Hint>> = {
   nowrap: (_, { tag }) => (tag === "td" || tag === "th" ? "white-space:nowrap" : null),
   border: (value, { tag }) => {
     if (tag === "table") return `border:${/^\s*\d/.test(value) ? Number.parseInt(value, 10) : 1}px outset`;
-    return tag === "img" || tag === "object" || (tag === "input") ? borderHint(value) : null;
+    return tag === "img" || tag === "object" || tag === "input" ? borderHint(value) : null;
   },
-  frameborder: (value, { tag }) => (tag === "iframe" && ["0", "no"].includes(value.trim().toLowerCase()) ? "border-width:0" : null),
+  frameborder: (value, { tag }) =>
+    tag === "iframe" && ["0", "no"].includes(value.trim().toLowerCase()) ? "border-width:0" : null,
   bordercolor: (value, { tag }) => (tableParts.has(tag) ? colorHint("border-color", value) : null),
-  hspace: (value, { tag }) => (["img", "embed", "object", "iframe", "input"].includes(tag) ? pixels(value, "margin-left", "margin-right") : null),
-  vspace: (value, { tag }) => (["img", "embed", "object", "iframe", "input"].includes(tag) ? pixels(value, "margin-top", "margin-bottom") : null),
+  hspace: (value, { tag }) =>
+    ["img", "embed", "object", "iframe", "input"].includes(tag) ? pixels(value, "margin-left", "margin-right") : null,
+  vspace: (value, { tag }) =>
+    ["img", "embed", "object", "iframe", "input"].includes(tag) ? pixels(value, "margin-top", "margin-bottom") : null,
   marginwidth: (value, { tag }) => (tag === "body" ? pixels(value, "margin-left", "margin-right") : null),
   leftmargin: (value, { tag }) => (tag === "body" ? pixels(value, "margin-left", "margin-right") : null),
   marginheight: (value, { tag }) => (tag === "body" ? pixels(value, "margin-top", "margin-bottom") : null),
@@ -127,7 +146,9 @@ function fontSize(value: string): string | null {
   if (!match) return null;
   const amount = Number(match[2]);
   const size = match[1] === "+" ? 3 + amount : match[1] === "-" ? 3 - amount : amount;
-  const keyword = ["x-small", "small", "medium", "large", "x-large", "xx-large", "xxx-large"][Math.min(7, Math.max(1, size)) - 1]!;
+  const keyword = ["x-small", "small", "medium", "large", "x-large", "xx-large", "xxx-large"][
+    Math.min(7, Math.max(1, size)) - 1
+  ]!;
   return `font-size:${keyword}`;
 }
 
@@ -142,7 +163,11 @@ function legacyColor(value: string): string | null {
   if (trimmed === "" || trimmed.toLowerCase() === "transparent") return null;
   if (namedColors.has(trimmed.toLowerCase())) return trimmed;
   if (/^#[0-9a-f]{3}$/i.test(trimmed)) return trimmed;
-  let digits = [...trimmed].slice(0, 128).join("").replace(/^#/, "").replace(/[^0-9a-f]/gi, "0");
+  let digits = [...trimmed]
+    .slice(0, 128)
+    .join("")
+    .replace(/^#/, "")
+    .replace(/[^0-9a-f]/gi, "0");
   while (digits.length === 0 || digits.length % 3) digits += "0";
   let length = digits.length / 3;
   let parts = [0, 1, 2].map((at) => digits.slice(at * length, (at + 1) * length));

@@ -14,39 +14,69 @@ import { styledPage } from "./styledPages";
 import { computedValue } from "./styles";
 
 /** The same files with nothing known of them. */
-const anew = (from: Site): Site => openSite([...from.files.values()].map((file) => (file.kind === "other" ? file : { path: file.path, text: file.text })));
+const anew = (from: Site): Site =>
+  openSite(
+    [...from.files.values()].map((file) => (file.kind === "other" ? file : { path: file.path, text: file.text })),
+  );
 
 const everything = (from: Site) =>
-  pagesOf(from).map((file) => stylesOf(from, file.path).map((style) => reportedLonghands.map((name) => computedValue(style, name)).join("|")));
+  pagesOf(from).map((file) =>
+    stylesOf(from, file.path).map((style) => reportedLonghands.map((name) => computedValue(style, name)).join("|")),
+  );
 
 /** Where each value of a few elements comes from. */
 const origins = (from: Site) =>
   pagesOf(from).flatMap((file) => {
     const page = styledPage(from, file, defaultConditions);
-    return page.styles.filter((_, at) => at % 7 === 0).map(({ element }) => explain(from, page, element.index, "color").contenders.map(({ place, lost }) => [place, lost]));
+    return page.styles
+      .filter((_, at) => at % 7 === 0)
+      .map(({ element }) =>
+        explain(from, page, element.index, "color").contenders.map(({ place, lost }) => [place, lost]),
+      );
   });
 
 const base = openSite(sampleFiles());
 const rules = sheetsOf(base).flatMap((file) =>
-  parseSheet(file.text).filter((item) => item.kind === "style").map(({ start, preludeText }) => ({ path: file.path, start, preludeText })),
+  parseSheet(file.text)
+    .filter((item) => item.kind === "style")
+    .map(({ start, preludeText }) => ({ path: file.path, start, preludeText })),
 );
 const declarations: [string, string | null][] = [
-  ["color", "teal"], ["font-size", "1.3em"], ["font-size", "17px"], ["line-height", "1.7"], ["display", "contents"], ["background-color", "#123"], ["--sea", "red"],
-  ["font-family", "monospace"], ["margin-inline-start", "3em"], ["letter-spacing", ".1em"], ["color", "inherit"], ["display", "flex"], ["opacity", "0.5"],
+  ["color", "teal"],
+  ["font-size", "1.3em"],
+  ["font-size", "17px"],
+  ["line-height", "1.7"],
+  ["display", "contents"],
+  ["background-color", "#123"],
+  ["--sea", "red"],
+  ["font-family", "monospace"],
+  ["margin-inline-start", "3em"],
+  ["letter-spacing", ".1em"],
+  ["color", "inherit"],
+  ["display", "flex"],
+  ["opacity", "0.5"],
 ];
 
 test("after a run of random edits", () => {
   fc.assert(
-    fc.property(fc.array(fc.tuple(fc.constantFrom(...rules), fc.constantFrom(...declarations)), { minLength: 2, maxLength: 4 }), (edits) => {
-      let site = base;
-      everything(site);
-      for (const [{ path, preludeText }, [property, value]] of edits) {
-        const start = parseSheet(textFile(site, path)!.text).find((item) => item.kind === "style" && item.preludeText === preludeText)!.start;
-        site = applyPlan(site, planEdit(site, { kind: "declare", target: { kind: "rule", path, start }, property, value }));
-        expect(everything(site)).toEqual(everything(anew(site)));
-      }
-      expect(origins(site)).toEqual(origins(anew(site)));
-    }),
+    fc.property(
+      fc.array(fc.tuple(fc.constantFrom(...rules), fc.constantFrom(...declarations)), { minLength: 2, maxLength: 4 }),
+      (edits) => {
+        let site = base;
+        everything(site);
+        for (const [{ path, preludeText }, [property, value]] of edits) {
+          const start = parseSheet(textFile(site, path)!.text).find(
+            (item) => item.kind === "style" && item.preludeText === preludeText,
+          )!.start;
+          site = applyPlan(
+            site,
+            planEdit(site, { kind: "declare", target: { kind: "rule", path, start }, property, value }),
+          );
+          expect(everything(site)).toEqual(everything(anew(site)));
+        }
+        expect(origins(site)).toEqual(origins(anew(site)));
+      },
+    ),
     { numRuns: 25 },
   );
 });
@@ -55,7 +85,9 @@ test("after typing anything into a sheet", () => {
   const text = textFile(base, "css/ferry.css")!.text;
   fc.assert(
     fc.property(fc.nat(text.length), fc.nat(8), cssSoup, (at, length, insert) => {
-      const site = changeSite(base, [{ path: "css/ferry.css", start: at, end: Math.min(text.length, at + length), insert: insert.slice(0, 12) }]);
+      const site = changeSite(base, [
+        { path: "css/ferry.css", start: at, end: Math.min(text.length, at + length), insert: insert.slice(0, 12) },
+      ]);
       expect(everything(site)).toEqual(everything(anew(site)));
     }),
     { numRuns: 40 },
@@ -65,14 +97,20 @@ test("after typing anything into a sheet", () => {
 test("a rule read again is as the whole sheet read again, or it is not used", () => {
   const plain = (items: readonly Item[] | null) => JSON.stringify(items);
   fc.assert(
-    fc.property(fc.array(cssSoup, { minLength: 1, maxLength: 3 }), fc.nat(), fc.nat(6), cssSoup, (soups, seed, length, insert) => {
-      const before = `a { color: red; b { top: 0 } }\n${soups.join("\n")}\n@media print { p { left: 0 } } h1 { top: 0 }`;
-      const start = seed % before.length;
-      const end = Math.min(before.length, start + length);
-      const after = before.slice(0, start) + insert.slice(0, 9) + before.slice(end);
-      const quick = reparse(parseSheet(before), after, start, end, start + insert.slice(0, 9).length);
-      if (quick) expect(plain(quick)).toBe(plain(parseSheet(after)));
-    }),
+    fc.property(
+      fc.array(cssSoup, { minLength: 1, maxLength: 3 }),
+      fc.nat(),
+      fc.nat(6),
+      cssSoup,
+      (soups, seed, length, insert) => {
+        const before = `a { color: red; b { top: 0 } }\n${soups.join("\n")}\n@media print { p { left: 0 } } h1 { top: 0 }`;
+        const start = seed % before.length;
+        const end = Math.min(before.length, start + length);
+        const after = before.slice(0, start) + insert.slice(0, 9) + before.slice(end);
+        const quick = reparse(parseSheet(before), after, start, end, start + insert.slice(0, 9).length);
+        if (quick) expect(plain(quick)).toBe(plain(parseSheet(after)));
+      },
+    ),
     { numRuns: 2000 },
   );
 });

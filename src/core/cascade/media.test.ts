@@ -4,19 +4,46 @@ import { matchesMedia } from "./media";
 import { matchesSupports } from "./supports";
 
 test.each<[string, boolean]>([
-  ["", true], ["all", true], ["print", false], ["screen and (min-width: 600px)", true], ["(max-width: 1279px)", false], ["(width >= 80em)", true],
-  ["(600px < width <= 1280px)", true], ["(600px < width < 1280px)", false], ["not print", true], ["not (color)", false], ["only screen", true],
-  ["print, (orientation: landscape)", true], ["(min-width: 600px) and (max-width: 900px)", false], ["(max-width: 100px) or (hover)", true],
-  ["(unknown-thing)", false], ["not (unknown-thing)", false], ["(prefers-color-scheme: dark)", false], ["(prefers-reduced-motion)", false],
-  ["(aspect-ratio: 16/10)", true], ["(min-resolution: 96dpi)", true], ["(min-width: calc(40em + 10px))", true], ["screen or (color)", false],
-  ["(width: 1280px)", true], ["((min-width: 1px) and (not (max-width: 10px)))", true], ["(min-width: 600)", false], ["$%&", false],
+  ["", true],
+  ["all", true],
+  ["print", false],
+  ["screen and (min-width: 600px)", true],
+  ["(max-width: 1279px)", false],
+  ["(width >= 80em)", true],
+  ["(600px < width <= 1280px)", true],
+  ["(600px < width < 1280px)", false],
+  ["not print", true],
+  ["not (color)", false],
+  ["only screen", true],
+  ["print, (orientation: landscape)", true],
+  ["(min-width: 600px) and (max-width: 900px)", false],
+  ["(max-width: 100px) or (hover)", true],
+  ["(unknown-thing)", false],
+  ["not (unknown-thing)", false],
+  ["(prefers-color-scheme: dark)", false],
+  ["(prefers-reduced-motion)", false],
+  ["(aspect-ratio: 16/10)", true],
+  ["(min-resolution: 96dpi)", true],
+  ["(min-width: calc(40em + 10px))", true],
+  ["screen or (color)", false],
+  ["(width: 1280px)", true],
+  ["((min-width: 1px) and (not (max-width: 10px)))", true],
+  ["(min-width: 600)", false],
+  ["$%&", false],
 ])("media %j is %s at 1280 by 800", (query, expected) => {
   expect(matchesMedia(query, defaultConditions)).toBe(expected);
 });
 
 test.each<[string, boolean]>([
-  ["(display: grid)", true], ["(colour: red)", false], ["(color: rebeccapurple) and (not (color: nope))", true], ["selector(:has(> a))", true],
-  ["selector(:nope)", false], ["not (font-size: 12)", true], ["(--x: anything)", true], ["display: grid", true], ["(color: red !important)", true],
+  ["(display: grid)", true],
+  ["(colour: red)", false],
+  ["(color: rebeccapurple) and (not (color: nope))", true],
+  ["selector(:has(> a))", true],
+  ["selector(:nope)", false],
+  ["not (font-size: 12)", true],
+  ["(--x: anything)", true],
+  ["display: grid", true],
+  ["(color: red !important)", true],
 ])("supports %j is %s", (condition, expected) => {
   expect(matchesSupports(condition)).toBe(expected);
 });

@@ -7,7 +7,8 @@ import type { Conditions } from "./conditions";
 type Truth = boolean | "unknown";
 
 const not = (value: Truth): Truth => (value === "unknown" ? value : !value);
-const and = (values: Truth[]): Truth => (values.includes(false) ? false : values.includes("unknown") ? "unknown" : true);
+const and = (values: Truth[]): Truth =>
+  values.includes(false) ? false : values.includes("unknown") ? "unknown" : true;
 const or = (values: Truth[]): Truth => (values.includes(true) ? true : values.includes("unknown") ? "unknown" : false);
 
 /** Whether a media query list holds; an empty one does. */
@@ -47,7 +48,10 @@ function evaluateQuery(query: readonly Component[], conditions: Conditions): Tru
  * `not X`, `X and Y …`, `X or Y …` over parts in parentheses; null when the words do not form a condition.
  * Used by media, supports and container conditions alike.
  */
-export function evaluateCondition(parts: readonly Component[], inParens: (component: Component) => Truth): Truth | null {
+export function evaluateCondition(
+  parts: readonly Component[],
+  inParens: (component: Component) => Truth,
+): Truth | null {
   if (isKeyword(parts[0], "not")) return parts.length === 2 ? not(inParens(parts[1]!)) : null;
   if (parts.length === 0 || parts.length % 2 === 0) return null;
   if (parts[0]!.type === "ident") return null;
@@ -89,9 +93,15 @@ const rangeFeatures: Readonly<Record<string, RangeFeature>> = {
 
 /** Features with words as values: those known, and the one that holds; null as the last means that none does. */
 const wordFeatures: Readonly<Record<string, { words: string; value(conditions: Conditions): string }>> = {
-  orientation: { words: "portrait landscape", value: ({ width, height }) => (height >= width ? "portrait" : "landscape") },
+  orientation: {
+    words: "portrait landscape",
+    value: ({ width, height }) => (height >= width ? "portrait" : "landscape"),
+  },
   "prefers-color-scheme": { words: "light dark", value: ({ scheme }) => scheme },
-  "prefers-reduced-motion": { words: "no-preference reduce", value: ({ reducedMotion }) => (reducedMotion ? "reduce" : "no-preference") },
+  "prefers-reduced-motion": {
+    words: "no-preference reduce",
+    value: ({ reducedMotion }) => (reducedMotion ? "reduce" : "no-preference"),
+  },
   "prefers-contrast": { words: "no-preference more less custom", value: ({ contrast }) => contrast },
   "prefers-reduced-data": { words: "no-preference reduce", value: () => "no-preference" },
   "prefers-reduced-transparency": { words: "no-preference reduce", value: () => "no-preference" },
@@ -105,7 +115,10 @@ const wordFeatures: Readonly<Record<string, { words: string; value(conditions: C
   update: { words: "none slow fast", value: ({ medium }) => (medium === "print" ? "none" : "fast") },
   "overflow-block": { words: "none scroll paged", value: ({ medium }) => (medium === "print" ? "paged" : "scroll") },
   "overflow-inline": { words: "none scroll", value: () => "scroll" },
-  "display-mode": { words: "fullscreen standalone minimal-ui browser picture-in-picture window-controls-overlay", value: () => "browser" },
+  "display-mode": {
+    words: "fullscreen standalone minimal-ui browser picture-in-picture window-controls-overlay",
+    value: () => "browser",
+  },
   "color-gamut": { words: "srgb p3 rec2020", value: () => "srgb" },
   "dynamic-range": { words: "standard high", value: () => "standard" },
   "video-dynamic-range": { words: "standard high", value: () => "standard" },
@@ -141,7 +154,11 @@ export function evaluateFeature(parts: readonly Component[], conditions: Conditi
   const wanted = featureValue(valueText, feature.kind, conditions);
   if (wanted === null) return "unknown";
   const actual = feature.value(conditions);
-  return prefix?.[2] === "min" ? actual >= wanted : prefix?.[2] === "max" ? actual <= wanted : Math.abs(actual - wanted) < 1e-6;
+  return prefix?.[2] === "min"
+    ? actual >= wanted
+    : prefix?.[2] === "max"
+      ? actual <= wanted
+      : Math.abs(actual - wanted) < 1e-6;
 }
 
 /** `(width >= 30em)`, `(20em < width <= 40em)`; null when there is no comparison sign. */
@@ -159,12 +176,15 @@ function readRange(parts: readonly Component[], conditions: Conditions): Truth |
     } else pieces[pieces.length - 1]!.push(part);
   }
   if (signs.length === 0) return null;
-  const featureOf = (piece: readonly Component[]) => (piece.length === 1 && piece[0]!.type === "ident" ? rangeFeatures[piece[0]!.name.toLowerCase()] : undefined);
+  const featureOf = (piece: readonly Component[]) =>
+    piece.length === 1 && piece[0]!.type === "ident" ? rangeFeatures[piece[0]!.name.toLowerCase()] : undefined;
   const at = pieces.findIndex((piece) => featureOf(piece));
   const feature = at < 0 ? undefined : featureOf(pieces[at]!);
   if (!feature || signs.length > 2 || (signs.length === 2 && at !== 1)) return "unknown";
   if (signs.length === 2 && signs[0]![0] !== signs[1]![0]) return "unknown";
-  const numbers = pieces.map((piece, index) => (index === at ? feature.value(conditions) : featureValue(piece, feature.kind, conditions)));
+  const numbers = pieces.map((piece, index) =>
+    index === at ? feature.value(conditions) : featureValue(piece, feature.kind, conditions),
+  );
   if (numbers.includes(null)) return "unknown";
   return signs.every((sign, index) => compare(numbers[index]!, sign, numbers[index + 1]!));
 }
@@ -187,7 +207,17 @@ function compare(a: number, sign: string, b: number): boolean {
 function featureValue(parts: readonly Component[], kind: RangeFeature["kind"], conditions: Conditions): number | null {
   const unit = (value: number, name: string) => {
     // Lengths are relative to the reader's default size, not to the page's (Media Queries 4, 1.3).
-    const em: Record<string, number> = { em: 1, rem: 1, ex: 0.5, ch: 0.5, rex: 0.5, rch: 0.5, ic: 1, lh: 1.2, rlh: 1.2 };
+    const em: Record<string, number> = {
+      em: 1,
+      rem: 1,
+      ex: 0.5,
+      ch: 0.5,
+      rex: 0.5,
+      rch: 0.5,
+      ic: 1,
+      lh: 1.2,
+      rlh: 1.2,
+    };
     if (name in em) return { value: value * em[name]! * conditions.rootSize, measure: "length" as const };
     if (name === "vw") return { value: (value * conditions.width) / 100, measure: "length" as const };
     if (name === "vh") return { value: (value * conditions.height) / 100, measure: "length" as const };
@@ -206,7 +236,8 @@ function featureValue(parts: readonly Component[], kind: RangeFeature["kind"], c
   if (parts.length !== 1) return null;
   const only = number(parts[0]);
   if (!only) return null;
-  if (kind === "length") return only.measure === "length" || (only.measure === "number" && only.value === 0) ? only.value : null;
+  if (kind === "length")
+    return only.measure === "length" || (only.measure === "number" && only.value === 0) ? only.value : null;
   if (kind === "resolution") return only.measure === "resolution" ? only.value : null;
   return only.measure === "number" ? only.value : null;
 }

@@ -5,7 +5,14 @@ import type { Ancestors } from "./ancestors";
 import type { Conditions } from "./conditions";
 import { asksForSize } from "./containers";
 import { matchesMedia } from "./media";
-import { isEntry, rulesOf, type RegisteredProperty, type RuleConditions, type RuleEntry, type ScopeLimits } from "./rules";
+import {
+  isEntry,
+  rulesOf,
+  type RegisteredProperty,
+  type RuleConditions,
+  type RuleEntry,
+  type ScopeLimits,
+} from "./rules";
 import { matches, type MatchContext } from "./selectors/match";
 import type { Selector, SimpleSelector, Specificity } from "./selectors/types";
 import { matchesSupports } from "./supports";
@@ -53,10 +60,16 @@ interface RuleIndex {
 }
 
 /** Why a rule is not in force; null when it is. */
-export function unmetCondition(conditions: RuleConditions, sheet: SheetSource | null, at: Conditions): { kind: "media" | "supports" | "container"; text: string } | null {
-  for (const text of [...(sheet?.media ?? []), ...conditions.media]) if (!matchesMedia(text, at)) return { kind: "media", text };
+export function unmetCondition(
+  conditions: RuleConditions,
+  sheet: SheetSource | null,
+  at: Conditions,
+): { kind: "media" | "supports" | "container"; text: string } | null {
+  for (const text of [...(sheet?.media ?? []), ...conditions.media])
+    if (!matchesMedia(text, at)) return { kind: "media", text };
   for (const text of sheet?.supports ?? []) if (!matchesSupports(text)) return { kind: "supports", text };
-  if (!conditions.supported) return { kind: "supports", text: conditions.supports.find((text) => !matchesSupports(text))! };
+  if (!conditions.supported)
+    return { kind: "supports", text: conditions.supports.find((text) => !matchesSupports(text))! };
   const unknown = Object.keys(at.containers).length === 0 && conditions.containers.find(asksForSize);
   if (unknown) return { kind: "container", text: unknown };
   return null;
@@ -81,7 +94,15 @@ export function pageRules(
       if (!inForce(step.conditions)) continue;
       const layer = step.layer === null ? prefix : prefix === null ? step.layer : `${prefix}.${step.layer}`;
       if (layer !== null) layers.meet(layer);
-      if (isEntry(step)) rules.push({ entry: step, sheet: origin === "browser" ? null : sheet, origin, layerRank: 0, layer, order: rules.length });
+      if (isEntry(step))
+        rules.push({
+          entry: step,
+          sheet: origin === "browser" ? null : sheet,
+          origin,
+          layerRank: 0,
+          layer,
+          order: rules.length,
+        });
     }
   }
   const ranks = layers.ranks();
@@ -106,7 +127,9 @@ function rememberConditions(sheet: SheetSource, at: Conditions): (conditions: Ru
 
 /** The layer a sheet was imported into, outermost first; null for none. */
 export function layerPrefix(sheet: SheetSource): string | null {
-  const parts = sheet.imports.filter(({ layer }) => layer !== null).map(({ layer, rule, sheet: from }) => layer || `(unnamed ${from.path}:${rule.start})`);
+  const parts = sheet.imports
+    .filter(({ layer }) => layer !== null)
+    .map(({ layer, rule, sheet: from }) => layer || `(unnamed ${from.path}:${rule.start})`);
   return parts.length ? parts.join(".") : null;
 }
 
@@ -150,7 +173,10 @@ function newIndex(): RuleIndex {
   return { ids: new Map(), classes: new Map(), types: new Map(), rest: [] };
 }
 
-function buildIndex(rules: readonly PageRule[], quirks: boolean): { index: RuleIndex; pseudoIndex: Map<string, RuleIndex> } {
+function buildIndex(
+  rules: readonly PageRule[],
+  quirks: boolean,
+): { index: RuleIndex; pseudoIndex: Map<string, RuleIndex> } {
   const index = newIndex();
   const pseudoIndex = new Map<string, RuleIndex>();
   for (const rule of rules) {
@@ -182,7 +208,13 @@ function add(map: Map<string, Indexed[]>, key: string, value: Indexed): void {
 }
 
 /** All rules that match an element, in no order; a rule that matches by several selectors comes with the most specific. */
-export function matchRules(index: RuleIndex, element: ElementNode, context: MatchContext, ancestors: Ancestors | null, contained: (text: string) => boolean): Match[] {
+export function matchRules(
+  index: RuleIndex,
+  element: ElementNode,
+  context: MatchContext,
+  ancestors: Ancestors | null,
+  contained: (text: string) => boolean,
+): Match[] {
   const best = new Map<PageRule, Match>();
   const consider = (list: readonly Indexed[] | undefined) => {
     if (!list) return;
@@ -191,7 +223,8 @@ export function matchRules(index: RuleIndex, element: ElementNode, context: Matc
       const earlier = best.get(rule);
       if (earlier && !isStronger(selector.specificity, earlier.specificity)) continue;
       const proximity = matchInScope(rule.entry.conditions.scopes, selector, element, context);
-      if (proximity !== null && rule.entry.conditions.containers.every(contained)) best.set(rule, { rule, selector, specificity: selector.specificity, proximity });
+      if (proximity !== null && rule.entry.conditions.containers.every(contained))
+        best.set(rule, { rule, selector, specificity: selector.specificity, proximity });
     }
   };
   if (element.id !== null) consider(index.ids.get(element.id));
@@ -206,12 +239,19 @@ function isStronger(a: Specificity, b: Specificity): boolean {
 }
 
 /** Steps to the nearest scope root under which the selector matches; null when it does not. */
-export function matchInScope(scopes: readonly ScopeLimits[], selector: Selector, element: ElementNode, context: MatchContext): number | null {
+export function matchInScope(
+  scopes: readonly ScopeLimits[],
+  selector: Selector,
+  element: ElementNode,
+  context: MatchContext,
+): number | null {
   const limits = scopes[scopes.length - 1];
   if (!limits) return matches(selector, element, context) ? Infinity : null;
   let steps = 0;
   for (let root: ElementNode | null = element; root; root = root.parent, steps += 1) {
-    const isRoot = limits.start ? limits.start.some((start) => matchInScope(scopes.slice(0, -1), start, root!, context) !== null) : root.parent === null;
+    const isRoot = limits.start
+      ? limits.start.some((start) => matchInScope(scopes.slice(0, -1), start, root!, context) !== null)
+      : root.parent === null;
     if (!isRoot) continue;
     const scoped = { ...context, scope: root };
     if (limits.end && isBeyond(limits.end, element, root, scoped)) continue;
@@ -232,12 +272,14 @@ function isBeyond(end: readonly Selector[], element: ElementNode, root: ElementN
  * alike: the same selectors under the same conditions in the same layers. Null when more than that differs.
  */
 export function changedRules(before: PageRules, after: PageRules): ReadonlySet<number> | null {
-  if (before.rules.length !== after.rules.length || before.registered.size !== 0 || after.registered.size !== 0) return null;
+  if (before.rules.length !== after.rules.length || before.registered.size !== 0 || after.registered.size !== 0)
+    return null;
   const changed = new Set<number>();
   for (const [order, rule] of after.rules.entries()) {
     const old = before.rules[order]!;
     if (rule === old || rule.entry === old.entry) continue;
-    if (rule.entry.selectors !== old.entry.selectors || rule.layerRank !== old.layerRank || rule.origin !== old.origin) return null;
+    if (rule.entry.selectors !== old.entry.selectors || rule.layerRank !== old.layerRank || rule.origin !== old.origin)
+      return null;
     const { scopes, containers } = rule.entry.conditions;
     if (scopes.length || containers.length || old.entry.conditions.scopes.length) return null;
     if (!sameDeclarations(rule.entry, old.entry)) changed.add(order);

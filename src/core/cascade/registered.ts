@@ -12,7 +12,11 @@ import type { ComputeContext } from "./properties/types";
 export type LazyContext = () => ComputeContext;
 
 /** The computed value as text; null when the text does not fit the property's syntax. */
-export function computeRegistered({ syntax }: Pick<RegisteredProperty, "syntax">, text: string, context: LazyContext): string | null {
+export function computeRegistered(
+  { syntax }: Pick<RegisteredProperty, "syntax">,
+  text: string,
+  context: LazyContext,
+): string | null {
   if (syntax === "*") return text;
   const parts = componentsOf(text);
   if (parts.length === 0) return null;
@@ -23,10 +27,22 @@ export function computeRegistered({ syntax }: Pick<RegisteredProperty, "syntax">
   return null;
 }
 
-function computeAlternative(alternative: string, parts: readonly Component[], text: string, context: LazyContext): string | null {
+function computeAlternative(
+  alternative: string,
+  parts: readonly Component[],
+  text: string,
+  context: LazyContext,
+): string | null {
   const [, name, multiplier] = /^(.*?)([+#]?)$/s.exec(alternative)!;
-  const list = multiplier === "#" ? splitAt(parts, ",") : multiplier === "+" ? parts.map((part) => [part]) : [[...parts]];
-  const computed = list.map((item) => (item.length === 1 ? computeItem(name!, item[0]!, text, context) : name === "<transform-list>" ? transforms(item, text) : null));
+  const list =
+    multiplier === "#" ? splitAt(parts, ",") : multiplier === "+" ? parts.map((part) => [part]) : [[...parts]];
+  const computed = list.map((item) =>
+    item.length === 1
+      ? computeItem(name!, item[0]!, text, context)
+      : name === "<transform-list>"
+        ? transforms(item, text)
+        : null,
+  );
   return computed.includes(null) ? null : computed.join(multiplier === "#" ? ", " : " ");
 }
 
@@ -36,7 +52,8 @@ const asWritten = (part: Component, text: string) => text.slice(part.start, part
 
 function lengths(percent: boolean): ComputeKind {
   const rules = { percent, negative: true };
-  return (part, _, context) => (isLength(part, rules, absoluteUnit) ? serialiseLengthPercentage(computeLength(part, context(), rules)) : null);
+  return (part, _, context) =>
+    isLength(part, rules, absoluteUnit) ? serialiseLengthPercentage(computeLength(part, context(), rules)) : null;
 }
 
 /** Numbers and what is measured in another unit than lengths. */
@@ -65,18 +82,24 @@ const kinds: Readonly<Record<string, ComputeKind>> = {
     const color = colorFromComponent(part);
     if (!color) return null;
     // `currentcolor` stays what it is until it is used.
-    return isAbsolute(color) ? serialiseColor(resolveColor(color, { current: context().color, scheme: context().scheme })) : asWritten(part, text);
+    return isAbsolute(color)
+      ? serialiseColor(resolveColor(color, { current: context().color, scheme: context().scheme }))
+      : asWritten(part, text);
   },
   "<image>": (part, text) => (isImage(part) ? asWritten(part, text) : null),
-  "<url>": (part, text) => (part.type === "url" || (part.type === "function" && part.name === "url") ? asWritten(part, text) : null),
+  "<url>": (part, text) =>
+    part.type === "url" || (part.type === "function" && part.name === "url") ? asWritten(part, text) : null,
   "<string>": (part, text) => (part.type === "string" ? asWritten(part, text) : null),
-  "<custom-ident>": (part, text) => (part.type === "ident" && !wideKeywords.has(part.name.toLowerCase()) ? asWritten(part, text) : null),
+  "<custom-ident>": (part, text) =>
+    part.type === "ident" && !wideKeywords.has(part.name.toLowerCase()) ? asWritten(part, text) : null,
   "<transform-function>": (part, text) => (part.type === "function" ? asWritten(part, text) : null),
   "<transform-list>": (part, text) => (part.type === "function" ? asWritten(part, text) : null),
 };
 
 function transforms(parts: readonly Component[], text: string): string | null {
-  return parts.every((part) => part.type === "function" && !isDelim(part, ",")) ? parts.map((part) => asWritten(part, text)).join(" ") : null;
+  return parts.every((part) => part.type === "function" && !isDelim(part, ","))
+    ? parts.map((part) => asWritten(part, text)).join(" ")
+    : null;
 }
 
 function computeItem(name: string, part: Component, text: string, context: LazyContext): string | null {

@@ -7,7 +7,8 @@ import { forcedStatesOf } from "./forced";
 import { overridesFor, rewritingFor } from "./rehearse";
 import { computedValue, stylePage } from "./styles";
 
-const css = "a:link:hover{color:red} @media print{p{color:blue}} @media (max-width:20em){p{color:lime}} p{font-size:1.5rem} b{font:medium x,Georgia}";
+const css =
+  "a:link:hover{color:red} @media print{p{color:blue}} @media (max-width:20em){p{color:lime}} p{font-size:1.5rem} b{font:medium x,Georgia}";
 const site = pageWith(css, "<p>one <a href='#' id=a>two <i>three</i></a> <b>four</b></p>");
 const file = textFile(site, "index.html")!;
 const sheetText = (conditions: Partial<Conditions>) => {
@@ -27,8 +28,12 @@ describe("sheets for the frame", () => {
 
   test("let forced states match by an attribute at the same specificity", () => {
     const index = styled({}).styles.find(({ element }) => element.id === "a")!.element.index;
-    expect(sheetText({ forced: { "index.html": { [index]: ["hover"] } } })).toContain('a:link:is(:hover, [data-hevret-state~="hover"]){color:red}');
-    expect(sheetText({ forced: { "index.html": { [index]: ["visited"] } } })).toContain('a:link:where(:not([data-hevret-state~="visited"])):hover');
+    expect(sheetText({ forced: { "index.html": { [index]: ["hover"] } } })).toContain(
+      'a:link:is(:hover, [data-hevret-state~="hover"]){color:red}',
+    );
+    expect(sheetText({ forced: { "index.html": { [index]: ["visited"] } } })).toContain(
+      'a:link:where(:not([data-hevret-state~="visited"])):hover',
+    );
   });
 });
 
@@ -37,14 +42,20 @@ describe("forced states", () => {
   const link = page.styles.find(({ element }) => element.id === "a")!.element;
 
   test("hover reaches up, not down", () => {
-    const states = forcedStatesOf(page.document, { ...defaultConditions, forced: { "index.html": { [link.index]: ["hover", "focus"] } } });
+    const states = forcedStatesOf(page.document, {
+      ...defaultConditions,
+      forced: { "index.html": { [link.index]: ["hover", "focus"] } },
+    });
     expect([...states.get(link.index)!]).toEqual(["hover", "focus"]);
     expect([...states.get(link.parent!.index)!]).toEqual(["hover"]);
     expect(states.has(link.children[0]!.index)).toBe(false);
   });
 
   test("for the reach of a rule they hold everywhere", () => {
-    const everywhere = withStatesEverywhere({ ...defaultConditions, forced: { "index.html": { [link.index]: ["hover"] } } });
+    const everywhere = withStatesEverywhere({
+      ...defaultConditions,
+      forced: { "index.html": { [link.index]: ["hover"] } },
+    });
     expect(everywhere).toMatchObject({ forced: {}, forcedEverywhere: ["hover"] });
     expect(withStatesEverywhere(defaultConditions)).toBe(defaultConditions);
   });
@@ -53,9 +64,16 @@ describe("forced states", () => {
 describe("what no sheet can bring about", () => {
   test("sizes under another default size", () => {
     const page = styled({ rootSize: 24 });
-    const sizes = Object.fromEntries(overridesFor(page).map(([index, property, value]) => [`${page.styles[index]!.element.tag} ${property}`, value]));
+    const sizes = Object.fromEntries(
+      overridesFor(page).map(([index, property, value]) => [`${page.styles[index]!.element.tag} ${property}`, value]),
+    );
     expect(sizes).toEqual({ "html font-size": "24px", "p font-size": "36px", "b font-size": "24px" });
-    expect(computedValue(page.styles.find(({ element }) => element.tag === "i")!, "font-size")).toBe("36px");
+    expect(
+      computedValue(
+        page.styles.find(({ element }) => element.tag === "i")!,
+        "font-size",
+      ),
+    ).toBe("36px");
   });
 
   test("stacks without the families that are absent", () => {

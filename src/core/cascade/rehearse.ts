@@ -15,18 +15,26 @@ export const stateAttribute = "data-hevret-state";
 
 export function rewritingFor(conditions: Conditions, path: string): SheetRewriting {
   const { medium, rootSize, reducedMotion, contrast } = conditions;
-  const usual = medium === "screen" && rootSize === defaultConditions.rootSize && !reducedMotion && contrast === "no-preference";
+  const usual =
+    medium === "screen" && rootSize === defaultConditions.rootSize && !reducedMotion && contrast === "no-preference";
   const states = new Set(Object.values(conditions.forced[path] ?? {}).flat());
   return {
-    media: (text) => (usual ? withScheme(text, conditions.scheme) : text.trim() === "" || matchesMedia(text, conditions) ? "all" : "not all"),
+    media: (text) =>
+      usual
+        ? withScheme(text, conditions.scheme)
+        : text.trim() === "" || matchesMedia(text, conditions)
+          ? "all"
+          : "not all",
     selectors: (text) => (states.size ? withStates(text, states) : text),
   };
 }
 
 /** The scheme is chosen here, not by the machine: its media feature is answered. */
 function withScheme(media: string, scheme: "light" | "dark"): string {
-  return media.replace(/\(\s*prefers-color-scheme\s*(?::\s*(light|dark|no-preference)\s*)?\)/gi, (_, wanted?: string) =>
-    wanted === undefined || wanted.toLowerCase() === scheme ? "(min-width: 0px)" : "(max-width: 0px)",
+  return media.replace(
+    /\(\s*prefers-color-scheme\s*(?::\s*(light|dark|no-preference)\s*)?\)/gi,
+    (_, wanted?: string) =>
+      wanted === undefined || wanted.toLowerCase() === scheme ? "(min-width: 0px)" : "(max-width: 0px)",
   );
 }
 
@@ -39,7 +47,11 @@ function withStates(selectors: string, states: ReadonlySet<string>): string {
     if (types[token] !== T.Ident || types[token - 1] !== T.Colon || types[token - 2] === T.Colon) continue;
     const name = ident.decode(selectors.slice(starts[token]!, starts[token + 1]!)).toLowerCase();
     const forced = `[${stateAttribute}~="${name}"]`;
-    const replacement = states.has(name) ? `:is(:${name}, ${forced})` : name === "link" && states.has("visited") ? `:link:where(:not([${stateAttribute}~="visited"]))` : null;
+    const replacement = states.has(name)
+      ? `:is(:${name}, ${forced})`
+      : name === "link" && states.has("visited")
+        ? `:link:where(:not([${stateAttribute}~="visited"]))`
+        : null;
     if (!replacement) continue;
     text += selectors.slice(at, starts[token - 1]!) + replacement;
     at = starts[token + 1]!;
@@ -55,7 +67,8 @@ export function overridesFor({ styles, conditions }: StyledPage): Override[] {
   if (conditions.rootSize !== defaultConditions.rootSize) {
     for (const style of styles) {
       const { px } = valueOf<FontSize>(style, "font-size");
-      if (!style.parent || valueOf<FontSize>(style.parent, "font-size").px !== px) overrides.push([style.element.index, "font-size", `${px}px`]);
+      if (!style.parent || valueOf<FontSize>(style.parent, "font-size").px !== px)
+        overrides.push([style.element.index, "font-size", `${px}px`]);
     }
   }
   if (conditions.absent.length) {

@@ -103,7 +103,12 @@ class Unfolder {
 
   unfold(items: readonly Item[]): SheetRules {
     this.list(items, { parent: null, rule: null, conditions: noConditions, layer: null });
-    return { steps: this.steps, registered: this.registered, fontFaces: this.fontFaces, invalidSelectors: this.invalidSelectors };
+    return {
+      steps: this.steps,
+      registered: this.registered,
+      fontFaces: this.fontFaces,
+      invalidSelectors: this.invalidSelectors,
+    };
   }
 
   /** Declarations between nested rules keep their place in the order (CSS Nesting 1, 4). */
@@ -111,7 +116,13 @@ class Unfolder {
     let run: Declaration[] = [];
     const close = () => {
       if (run.length > 0 && place.rule && place.parent) {
-        this.steps.push({ rule: place.rule, selectors: place.parent, declarations: run, conditions: place.conditions, layer: place.layer });
+        this.steps.push({
+          rule: place.rule,
+          selectors: place.parent,
+          declarations: run,
+          conditions: place.conditions,
+          layer: place.layer,
+        });
       }
       run = [];
     };
@@ -141,7 +152,13 @@ class Unfolder {
   /** Lists are shared by rules that read alike, also between versions of a sheet. */
   private selectors(text: string, { parent, conditions }: Place): readonly Selector[] {
     const scoped = conditions.scopes.length > 0;
-    const parse = () => parseSelectorList(text, { parent, nested: parent !== null || scoped, scoped: parent === null, namespaces: this.namespaces });
+    const parse = () =>
+      parseSelectorList(text, {
+        parent,
+        nested: parent !== null || scoped,
+        scoped: parent === null,
+        namespaces: this.namespaces,
+      });
     if (this.namespaces.size > 0 || scoped) return parse();
     const key = parent ?? topLevel;
     let lists = selectorLists.get(key);
@@ -159,7 +176,10 @@ class Unfolder {
     const { conditions } = place;
     switch (rule.name) {
       case "media":
-        this.list(rule.items, { ...place, conditions: { ...conditions, media: [...conditions.media, rule.preludeText] } });
+        this.list(rule.items, {
+          ...place,
+          conditions: { ...conditions, media: [...conditions.media, rule.preludeText] },
+        });
         return;
       case "supports": {
         const supported = conditions.supported && matchesSupports(rule.preludeText);
@@ -168,7 +188,10 @@ class Unfolder {
         return;
       }
       case "container":
-        this.list(rule.items, { ...place, conditions: { ...conditions, containers: [...conditions.containers, rule.preludeText] } });
+        this.list(rule.items, {
+          ...place,
+          conditions: { ...conditions, containers: [...conditions.containers, rule.preludeText] },
+        });
         return;
       case "starting-style":
         return;
@@ -187,7 +210,12 @@ class Unfolder {
       case "namespace": {
         const [first, second] = componentsOf(rule.preludeText);
         const address = second ?? first;
-        const uri = address?.type === "string" || address?.type === "url" ? address.value : address?.type === "function" && address.args[0]?.type === "string" ? address.args[0].value : null;
+        const uri =
+          address?.type === "string" || address?.type === "url"
+            ? address.value
+            : address?.type === "function" && address.args[0]?.type === "string"
+              ? address.args[0].value
+              : null;
         if (uri !== null) this.namespaces.set(first?.type === "ident" ? first.name : "", namespaceUris[uri] ?? "none");
         return;
       }
@@ -210,7 +238,8 @@ class Unfolder {
   private scope(rule: AtRule, place: Place): void {
     const text = rule.preludeText;
     const [first, word, last] = componentsOf(text);
-    const inside = (part: Component | undefined) => (part?.type === "block" && part.open === "(" ? text.slice(part.start + 1, part.end - 1) : null);
+    const inside = (part: Component | undefined) =>
+      part?.type === "block" && part.open === "(" ? text.slice(part.start + 1, part.end - 1) : null;
     const to = first?.type === "ident" ? first : word;
     const startText = first?.type === "ident" ? null : inside(first);
     const endText = to ? inside(first?.type === "ident" ? word : last) : null;
@@ -229,15 +258,27 @@ class Unfolder {
     const syntax = componentsOf(descriptors.get("syntax") ?? "")[0];
     const inherits = descriptors.get("inherits")?.toLowerCase();
     const initial = descriptors.get("initial-value") ?? null;
-    if (!rule.preludeText.startsWith("--") || syntax?.type !== "string" || (inherits !== "true" && inherits !== "false")) return;
+    if (
+      !rule.preludeText.startsWith("--") ||
+      syntax?.type !== "string" ||
+      (inherits !== "true" && inherits !== "false")
+    )
+      return;
     if (initial === null && syntax.value.trim() !== "*") return;
-    this.registered.push({ name: rule.preludeText, syntax: syntax.value.trim(), inherits: inherits === "true", initial });
+    this.registered.push({
+      name: rule.preludeText,
+      syntax: syntax.value.trim(),
+      inherits: inherits === "true",
+      initial,
+    });
   }
 }
 
 /** "" for no name, null for one that is not valid. */
 function layerName(parts: readonly Component[], text: string): string | null {
   if (parts.length === 0) return "";
-  const well = parts.every((part, at) => (at % 2 === 0 ? part.type === "ident" : part.type === "delim" && part.value === "." && !part.spaced));
+  const well = parts.every((part, at) =>
+    at % 2 === 0 ? part.type === "ident" : part.type === "delim" && part.value === "." && !part.spaced,
+  );
   return well && parts.length % 2 === 1 ? text.slice(parts[0]!.start, parts[parts.length - 1]!.end) : null;
 }

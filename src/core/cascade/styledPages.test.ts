@@ -5,8 +5,14 @@ import { defaultConditions, type Conditions } from "./conditions";
 import { styledPage } from "./styledPages";
 
 const page = (sheet: string) => `<link rel=stylesheet href=${sheet}><p>x</p>`;
-const from = site({ "a.html": page("a.css"), "b.html": page("b.css"), "a.css": "p{color:red}", "b.css": "p{color:blue}" });
-const look = (path: string, conditions: Partial<Conditions> = {}, of = from) => styledPage(of, textFile(of, path)!, { ...defaultConditions, ...conditions });
+const from = site({
+  "a.html": page("a.css"),
+  "b.html": page("b.css"),
+  "a.css": "p{color:red}",
+  "b.css": "p{color:blue}",
+});
+const look = (path: string, conditions: Partial<Conditions> = {}, of = from) =>
+  styledPage(of, textFile(of, path)!, { ...defaultConditions, ...conditions });
 
 test("a page is styled once for the same conditions, however they were made", () => {
   expect(look("a.html", { width: 500 })).toBe(look("a.html", { width: 500 }));
@@ -34,7 +40,11 @@ test("a sheet that was missing and comes makes the page anew", () => {
   expect(before.sources).toEqual([]);
   const file = textFile(without, "a.html")!;
   const sheet = textFile(from, "a.css")!;
-  const now = styledPage({ files: new Map([...without.files, ["a.css", sheet]]), refused: [] }, file, defaultConditions);
+  const now = styledPage(
+    { files: new Map([...without.files, ["a.css", sheet]]), refused: [] },
+    file,
+    defaultConditions,
+  );
   expect(now.sources).toEqual(["a.css"]);
 });
 

@@ -41,7 +41,10 @@ export function styledPage(site: Site, file: TextFile, conditions: Conditions): 
   }
   const entries = known.get(file) ?? [];
   const found = entries.find(
-    (entry) => entry.conditions === key && entry.names === names && entry.sources.every((source, at) => site.files.get(entry.page.sources[at]!) === source),
+    (entry) =>
+      entry.conditions === key &&
+      entry.names === names &&
+      entry.sources.every((source, at) => site.files.get(entry.page.sources[at]!) === source),
   );
   if (found) {
     if (found !== entries[0]) known.set(file, [found, ...entries.filter((entry) => entry !== found)]);
@@ -49,9 +52,21 @@ export function styledPage(site: Site, file: TextFile, conditions: Conditions): 
   }
   const latest = entries.find((entry) => entry.conditions === key && entry.names === names)?.page ?? null;
   const styled = stylePage(site, file, conditions, latest);
-  const sources = [...new Set(styled.sheets.owners.flatMap((owner) => owner.sheets).filter(({ kind }) => kind !== "embedded").map(({ path }) => path))];
+  const sources = [
+    ...new Set(
+      styled.sheets.owners
+        .flatMap((owner) => owner.sheets)
+        .filter(({ kind }) => kind !== "embedded")
+        .map(({ path }) => path),
+    ),
+  ];
   const page: KnownPage = { ...styled, sources };
-  const entry: Entry = { conditions: key, names, sources: sources.map((path) => site.files.get(path) as TextFile | undefined), page };
+  const entry: Entry = {
+    conditions: key,
+    names,
+    sources: sources.map((path) => site.files.get(path) as TextFile | undefined),
+    page,
+  };
   known.set(file, [entry, ...entries].slice(0, mostVersions));
   return page;
 }

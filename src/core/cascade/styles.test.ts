@@ -10,23 +10,63 @@ describe("who wins", () => {
     ["the later of two equals", "p{color:red} p{color:blue}", '<p id="t">', "rgb(0, 0, 255)"],
     ["the more specific", "p.a{color:red} p{color:blue}", '<p id="t" class="a">', "rgb(255, 0, 0)"],
     ["the style attribute", "#t{color:red}", '<p id="t" style="color:blue">', "rgb(0, 0, 255)"],
-    ["importance over the style attribute", "p{color:red!important}", '<p id="t" style="color:blue">', "rgb(255, 0, 0)"],
+    [
+      "importance over the style attribute",
+      "p{color:red!important}",
+      '<p id="t" style="color:blue">',
+      "rgb(255, 0, 0)",
+    ],
     ["unlayered over layers", "p{color:red} @layer a{#t{color:blue}}", '<p id="t">', "rgb(255, 0, 0)"],
-    ["later layers, in the order named", "@layer b,a; @layer a{p{color:red}} @layer b{#t{color:blue}}", '<p id="t">', "rgb(255, 0, 0)"],
-    ["earlier layers where important", "@layer a,b; @layer a{p{color:red!important}} @layer b{#t{color:blue!important}}", '<p id="t">', "rgb(255, 0, 0)"],
-    ["the nearer scope", "@scope(.a){p{color:red}} @scope(.b){p{color:blue}}", '<div class="a"><div class="b"><p id="t">', "rgb(0, 0, 255)"],
-    ["not what a scope leaves out", "p{color:red} @scope(.a) to (.b){p{color:blue}}", '<div class="a"><div class="b"><p id="t">', "rgb(255, 0, 0)"],
+    [
+      "later layers, in the order named",
+      "@layer b,a; @layer a{p{color:red}} @layer b{#t{color:blue}}",
+      '<p id="t">',
+      "rgb(255, 0, 0)",
+    ],
+    [
+      "earlier layers where important",
+      "@layer a,b; @layer a{p{color:red!important}} @layer b{#t{color:blue!important}}",
+      '<p id="t">',
+      "rgb(255, 0, 0)",
+    ],
+    [
+      "the nearer scope",
+      "@scope(.a){p{color:red}} @scope(.b){p{color:blue}}",
+      '<div class="a"><div class="b"><p id="t">',
+      "rgb(0, 0, 255)",
+    ],
+    [
+      "not what a scope leaves out",
+      "p{color:red} @scope(.a) to (.b){p{color:blue}}",
+      '<div class="a"><div class="b"><p id="t">',
+      "rgb(255, 0, 0)",
+    ],
     ["revert goes back to the browser", "a{color:red} #t{color:revert}", '<a id="t" href="#">', "rgb(0, 0, 238)"],
-    ["revert-layer goes back a layer", "@layer a{p{color:red}} @layer b{p{color:revert-layer}}", '<p id="t">', "rgb(255, 0, 0)"],
+    [
+      "revert-layer goes back a layer",
+      "@layer a{p{color:red}} @layer b{p{color:revert-layer}}",
+      '<p id="t">',
+      "rgb(255, 0, 0)",
+    ],
     ["attributes lose to any rule", "*{color:red}", '<font id="t" color="blue">', "rgb(255, 0, 0)"],
     ["attributes beat the browser", "", '<font id="t" color="#00f">', "rgb(0, 0, 255)"],
     ["an invalid value is passed over", "p{color:red;color:rgb(1 2)}", '<p id="t">', "rgb(255, 0, 0)"],
-    ["a variable that fails counts as unset", "div{color:red} p{color:blue;color:var(--x)}", '<div><p id="t">', "rgb(255, 0, 0)"],
+    [
+      "a variable that fails counts as unset",
+      "div{color:red} p{color:blue;color:var(--x)}",
+      '<div><p id="t">',
+      "rgb(255, 0, 0)",
+    ],
     ["a variable's fallback", "p{color:var(--x, var(--y, blue))}", '<p id="t">', "rgb(0, 0, 255)"],
     ["a cycle has no value", "p{--a:var(--b);--b:var(--a);color:var(--a,green)}", '<p id="t">', "rgb(0, 128, 0)"],
     ["nested rules", ".a{color:red;&.b{color:blue}}", '<p id="t" class="a b">', "rgb(0, 0, 255)"],
     ["all sets everything back", "p{color:red;all:initial}", '<p id="t">', "rgb(0, 0, 0)"],
-    ["a rule for another medium is out of force", "p{color:red} @media print{p{color:blue}}", '<p id="t">', "rgb(255, 0, 0)"],
+    [
+      "a rule for another medium is out of force",
+      "p{color:red} @media print{p{color:blue}}",
+      '<p id="t">',
+      "rgb(255, 0, 0)",
+    ],
   ])("%s", (_, css, body, expected) => {
     expect(computed(pageWith(css, body), "t", "color")).toBe(expected);
   });
@@ -43,12 +83,22 @@ describe("computed values", () => {
     ["clamp with the window", "p{font-size:clamp(1rem, 2vw, 3rem)}", "font-size", "25.6px"],
     ["monospace alone is smaller", "p{font-family:monospace}", "font-size", "13px"],
     ["a number as line height", "div{line-height:1.5} p{font-size:20px}", "line-height", "30px"],
-    ["an em as line height is inherited as a length", "div{line-height:1.5em} p{font-size:20px}", "line-height", "24px"],
+    [
+      "an em as line height is inherited as a length",
+      "div{line-height:1.5em} p{font-size:20px}",
+      "line-height",
+      "24px",
+    ],
     ["bolder than normal", "p{font-weight:bolder}", "font-weight", "700"],
     ["letter spacing in em", "p{font-size:20px;letter-spacing:.08em}", "letter-spacing", "1.6px"],
     ["the font shorthand resets", "p{font-weight:700;font:italic 20px/1.2 Georgia,serif}", "font-weight", "400"],
     ["decoration does not inherit", "div{text-decoration:underline}", "text-decoration-line", "none"],
-    ["the decoration's colour is the ink", "p{color:red;text-decoration:underline wavy}", "text-decoration-color", "rgb(255, 0, 0)"],
+    [
+      "the decoration's colour is the ink",
+      "p{color:red;text-decoration:underline wavy}",
+      "text-decoration-color",
+      "rgb(255, 0, 0)",
+    ],
     ["flow-relative margins", "p{margin-inline-start:3em;direction:rtl}", "margin-right", "48px"],
     ["border widths without style are none", "p{border-width:5px}", "border-top-width", "0px"],
     ["percent and px together", "p{text-indent:calc(5% + 1em)}", "text-indent", "calc(5% + 16px)"],
@@ -58,14 +108,20 @@ describe("computed values", () => {
   });
 
   test("conditions decide which rules are in force", () => {
-    const from = pageWith("p{color:red} @media(max-width:600px){p{color:blue}} @media(prefers-color-scheme:dark){p{color:lime}}", '<p id="t">');
+    const from = pageWith(
+      "p{color:red} @media(max-width:600px){p{color:blue}} @media(prefers-color-scheme:dark){p{color:lime}}",
+      '<p id="t">',
+    );
     expect(computed(from, "t", "color")).toBe("rgb(255, 0, 0)");
     expect(computed(from, "t", "color", { width: 400 })).toBe("rgb(0, 0, 255)");
     expect(computed(from, "t", "color", { scheme: "dark" })).toBe("rgb(0, 255, 0)");
   });
 
   test("states can be forced on an element", () => {
-    const from = pageWith("a{color:red} a:hover{color:blue} a:focus-visible{color:lime} p:has(a:hover){opacity:.5}", '<p id="p"><a id="t" href="#">x</a><a id="u" href="#">y</a></p>');
+    const from = pageWith(
+      "a{color:red} a:hover{color:blue} a:focus-visible{color:lime} p:has(a:hover){opacity:.5}",
+      '<p id="p"><a id="t" href="#">x</a><a id="u" href="#">y</a></p>',
+    );
     const { index } = styleOf(from, "t").element;
     const forced = { "index.html": { [index]: ["hover"] } };
     expect(computed(from, "t", "color", { forced })).toBe("rgb(0, 0, 255)");
@@ -75,7 +131,9 @@ describe("computed values", () => {
 
   test("custom properties cannot be made to explode", () => {
     const bomb = Array.from({ length: 40 }, (_, at) => `--v${at + 1}:var(--v${at})var(--v${at});`).join("");
-    expect(computed(pageWith(`p{--v0:xxxxxxxxxx;${bomb}color:var(--v40,red)}`, '<p id="t">'), "t", "color")).toBe("rgb(255, 0, 0)");
+    expect(computed(pageWith(`p{--v0:xxxxxxxxxx;${bomb}color:var(--v40,red)}`, '<p id="t">'), "t", "color")).toBe(
+      "rgb(255, 0, 0)",
+    );
   });
 });
 
@@ -91,18 +149,31 @@ test("pages are styled anew only when something they are made from changes", () 
 describe("why", () => {
   const from = site({
     "index.html": '<link rel=stylesheet href="f.css"><body><h2 id="t" style="top:0">x</h2>',
-    "f.css": "h1, h2 {\n  color: red;\n}\nbody { font-weight: 600 }\nh2 {\n  font: 20px/1.2 Georgia;\n  color: blue;\n}\n",
+    "f.css":
+      "h1, h2 {\n  color: red;\n}\nbody { font-weight: 600 }\nh2 {\n  font: 20px/1.2 Georgia;\n  color: blue;\n}\n",
   });
-  const why = (property: string) => explain(from, styledPage(from, textFile(from, "index.html")!, defaultConditions), styleOf(from, "t").element.index, property);
+  const why = (property: string) =>
+    explain(
+      from,
+      styledPage(from, textFile(from, "index.html")!, defaultConditions),
+      styleOf(from, "t").element.index,
+      property,
+    );
 
   test("the sentence names both rules and the reason", () => {
-    expect(why("color").sentence).toBe("rgb(0, 0, 255), because `h2` in f.css line 7 comes after `h1, h2` in f.css line 2, equally specific.");
+    expect(why("color").sentence).toBe(
+      "rgb(0, 0, 255), because `h2` in f.css line 7 comes after `h1, h2` in f.css line 2, equally specific.",
+    );
   });
 
   test("a part of a shorthand is taken out of it", () => {
     const { written, contenders } = why("font-size");
     expect(written).toBe("20px");
-    expect(contenders[0]).toMatchObject({ property: "font", value: "20px/1.2 Georgia", place: { path: "f.css", line: 6, column: 3 } });
+    expect(contenders[0]).toMatchObject({
+      property: "font",
+      value: "20px/1.2 Georgia",
+      place: { path: "f.css", line: 6, column: 3 },
+    });
   });
 
   test("what a shorthand sets back without naming it is not written", () => {
@@ -112,15 +183,31 @@ describe("why", () => {
 
   test("what a later shorthand leaves out is set back by it", () => {
     const reset = pageWith("p{font-weight:700} p{font:20px serif}", '<p id="t">');
-    const { contenders, sentence } = explain(reset, styledPage(reset, textFile(reset, "index.html")!, defaultConditions), styleOf(reset, "t").element.index, "font-weight");
-    expect(contenders[1]).toMatchObject({ value: "700", lost: "`font` after it sets it back, because it leaves it out" });
+    const { contenders, sentence } = explain(
+      reset,
+      styledPage(reset, textFile(reset, "index.html")!, defaultConditions),
+      styleOf(reset, "t").element.index,
+      "font-weight",
+    );
+    expect(contenders[1]).toMatchObject({
+      value: "700",
+      lost: "`font` after it sets it back, because it leaves it out",
+    });
     expect(sentence).toBe("400, because `p` in index.html line 1 sets it back after `p` in index.html line 1.");
   });
 
   test("rules whose condition does not hold are told, and never win", () => {
     const waiting = pageWith("p{color:red} @media (max-width:100px){p{color:blue}}", '<p id="t">');
-    const { contenders, sentence } = explain(waiting, styledPage(waiting, textFile(waiting, "index.html")!, defaultConditions), styleOf(waiting, "t").element.index, "color");
-    expect(contenders.map(({ value, lost }) => [value, lost])).toEqual([["red", null], ["blue", "`@media (max-width:100px)` does not hold"]]);
+    const { contenders, sentence } = explain(
+      waiting,
+      styledPage(waiting, textFile(waiting, "index.html")!, defaultConditions),
+      styleOf(waiting, "t").element.index,
+      "color",
+    );
+    expect(contenders.map(({ value, lost }) => [value, lost])).toEqual([
+      ["red", null],
+      ["blue", "`@media (max-width:100px)` does not hold"],
+    ]);
     expect(sentence).toBe("rgb(255, 0, 0), from `p` in index.html line 1.");
   });
 

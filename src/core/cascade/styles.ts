@@ -5,7 +5,16 @@ import { sheetsOfPage, type PageSheets, type SheetSource } from "../source/html/
 import type { Site, TextFile } from "../source/site";
 import { adjustStyle, isAdjustedByAttributes } from "./adjust";
 import { Ancestors } from "./ancestors";
-import { blockOf, blocksFor, compareMatches, forEachInOrder, layerOf, type Block, type BlockEntry, type Winner } from "./blocks";
+import {
+  blockOf,
+  blocksFor,
+  compareMatches,
+  forEachInOrder,
+  layerOf,
+  type Block,
+  type BlockEntry,
+  type Winner,
+} from "./blocks";
 import { browserSheet, quirksSheet } from "./browserSheet";
 import type { Conditions } from "./conditions";
 import { matchesContainer, type ContainerAncestor } from "./containers";
@@ -13,7 +22,14 @@ import { Context } from "./context";
 import { readPending, type Given } from "./declarations";
 import { changedRules, matchRules, pageRules, type PageRules } from "./pageRules";
 import { isLogical, longhandIndex, longhands, physicalName } from "./properties";
-import { fitMonospace, isMonospaceAlone, leadingPx, type FamilyName, type FontSize, type LineHeight } from "./properties/font";
+import {
+  fitMonospace,
+  isMonospaceAlone,
+  leadingPx,
+  type FamilyName,
+  type FontSize,
+  type LineHeight,
+} from "./properties/font";
 import type { ComputeContext } from "./properties/types";
 import { forcedStatesOf } from "./forced";
 import { computeRegistered } from "./registered";
@@ -65,7 +81,12 @@ export interface StyledPage {
 }
 
 /** @param before an earlier version of the same page under the same conditions, of which as much as can be is kept */
-export function stylePage(site: Site, file: TextFile, conditions: Conditions, before: StyledPage | null = null): StyledPage {
+export function stylePage(
+  site: Site,
+  file: TextFile,
+  conditions: Conditions,
+  before: StyledPage | null = null,
+): StyledPage {
   const document = documentOf(file);
   const sheets = sheetsOfPage(site, file);
   const all = sheets.owners.flatMap((owner) => owner.sheets);
@@ -117,7 +138,9 @@ const displayAt = longhandIndex.get("display")!;
 const directionAt = longhandIndex.get("direction")!;
 const writingAt = longhandIndex.get("writing-mode")!;
 
-const fontFirst = ["writing-mode", "font-family", "font-size", "font-weight", "font-style", "line-height"].map((name) => longhandIndex.get(name)!);
+const fontFirst = ["writing-mode", "font-family", "font-size", "font-weight", "font-style", "line-height"].map((name) =>
+  longhandIndex.get(name)!,
+);
 const containerTypeAt = longhandIndex.get("container-type")!;
 const windowBasis: ContainerBasis = { width: null, height: null };
 
@@ -140,7 +163,9 @@ class Computer {
     private readonly matching: MatchContext,
     private readonly faces: readonly FontFace[],
   ) {
-    const meta = document.elements.find((element) => element.tag === "meta" && element.attributes.get("name")?.toLowerCase() === "color-scheme");
+    const meta = document.elements.find(
+      (element) => element.tag === "meta" && element.attributes.get("name")?.toLowerCase() === "color-scheme",
+    );
     this.metaScheme = meta?.attributes.get("content")?.toLowerCase() ?? null;
   }
 
@@ -148,9 +173,15 @@ class Computer {
     for (const element of this.document.elements) {
       this.ancestors.enter(element);
       const parent = element.parent ? this.results[element.parent.index]! : null;
-      const contained = (text: string) => matchesContainer(text, containersAbove(parent), this.document.path, this.conditions);
+      const contained = (text: string) =>
+        matchesContainer(text, containersAbove(parent), this.document.path, this.conditions);
       const blocks = blocksFor(element, this.rules, this.matching, this.ancestors, contained);
-      const style: Style = { element, parent, blocks, shared: this.sharedStyle(element, parent?.shared ?? null, blocks) };
+      const style: Style = {
+        element,
+        parent,
+        blocks,
+        shared: this.sharedStyle(element, parent?.shared ?? null, blocks),
+      };
       this.rootStyle ??= style.shared;
       this.results.push(style);
       this.ancestors.leave(element);
@@ -170,7 +201,8 @@ class Computer {
         continue;
       }
       const blocks = touched ? old.blocks.map((block) => this.madeOver(block, changed)) : old.blocks;
-      const stays = !touched && (parent!.shared === old.parent!.shared || this.alike(parent!.shared, old.parent!.shared));
+      const stays =
+        !touched && (parent!.shared === old.parent!.shared || this.alike(parent!.shared, old.parent!.shared));
       const shared = stays ? old.shared : this.sharedStyle(old.element, parent!.shared, blocks);
       this.results.push({ element: old.element, parent, blocks, shared });
     }
@@ -191,7 +223,11 @@ class Computer {
     if (result === undefined) {
       // Without a box of its own, what is inside looks further up.
       const hasBox = now.values[displayAt] !== "contents";
-      result = hasBox && now.inside === before.inside && sameCustom(now.custom, before.custom) && JSON.stringify(now.values) === JSON.stringify(before.values);
+      result =
+        hasBox &&
+        now.inside === before.inside &&
+        sameCustom(now.custom, before.custom) &&
+        JSON.stringify(now.values) === JSON.stringify(before.values);
       this.likeness.set(now, result);
     }
     return result;
@@ -207,12 +243,23 @@ class Computer {
   pseudo(name: string, origin: Style, parent: Style): Style | null {
     const index = this.rules.pseudoIndex.get(name);
     if (!index) return null;
-    const contained = (text: string) => matchesContainer(text, containersAbove(origin), this.document.path, this.conditions);
+    const contained = (text: string) =>
+      matchesContainer(text, containersAbove(origin), this.document.path, this.conditions);
     const found = matchRules(index, origin.element, this.matching, null, contained).sort(compareMatches);
     if (found.length === 0) return null;
-    const blocks = found.map((match): Block => ({ origin: match.rule.origin, attached: false, match, ...blockOf(match.rule.entry.declarations) }));
+    const blocks = found.map((match): Block => ({
+      origin: match.rule.origin,
+      attached: false,
+      match,
+      ...blockOf(match.rule.entry.declarations),
+    }));
     this.rootStyle ??= rootOf(origin).shared;
-    return { element: origin.element, parent, blocks, shared: this.compute({ ...origin.element, tag: `::${name}` }, parent.shared, blocks) };
+    return {
+      element: origin.element,
+      parent,
+      blocks,
+      shared: this.compute({ ...origin.element, tag: `::${name}` }, parent.shared, blocks),
+    };
   }
 
   private sharedStyle(element: ElementNode, parent: SharedStyle | null, blocks: readonly Block[]): SharedStyle {
@@ -230,7 +277,9 @@ class Computer {
   /** A block as a short text: the place of its rule, or of the text of its declarations among those met. */
   private identify({ match, normal, important, attached }: Block): string {
     if (match) return String(match.rule.order);
-    const text = [...normal, ...important].map(({ declaration }) => `${declaration.property}:${declaration.valueText}!${declaration.important}`).join(";");
+    const text = [...normal, ...important]
+      .map(({ declaration }) => `${declaration.property}:${declaration.valueText}!${declaration.important}`)
+      .join(";");
     let number = this.texts.get(text);
     if (number === undefined) this.texts.set(text, (number = this.texts.size));
     return `${attached ? "s" : "h"}${number}`;
@@ -253,18 +302,37 @@ class Computer {
       set: (name, value) => {
         style.values[longhandIndex.get(name)!] = value;
       },
-      isAuthored: (names) => names.some((name) => style.winners.has(name) && style.winners.get(name)!.block.origin !== "browser"),
+      isAuthored: (names) =>
+        names.some((name) => style.winners.has(name) && style.winners.get(name)!.block.origin !== "browser"),
     });
     style.inside = this.basisInside(element.index, style);
     return style;
   }
 
-  private blank(parent: SharedStyle | null, custom: CustomProperties, winners: ReadonlyMap<string, Winner>): SharedStyle {
+  private blank(
+    parent: SharedStyle | null,
+    custom: CustomProperties,
+    winners: ReadonlyMap<string, Winner>,
+  ): SharedStyle {
     const container = parent?.inside ?? windowBasis;
     const style: SharedStyle = {
-      parent, values: new Array(longhands.length), custom, scheme: "light", container, inside: container, winners, context: null!, texts: [],
+      parent,
+      values: new Array(longhands.length),
+      custom,
+      scheme: "light",
+      container,
+      inside: container,
+      winners,
+      context: null!,
+      texts: [],
     };
-    style.context = new Context(style, this.conditions, this.rootStyle, this.document.mode === "quirks", this.measureFont);
+    style.context = new Context(
+      style,
+      this.conditions,
+      this.rootStyle,
+      this.document.mode === "quirks",
+      this.measureFont,
+    );
     return style;
   }
 
@@ -282,10 +350,15 @@ class Computer {
     const size = type === "normal" ? undefined : this.conditions.containers[this.document.path]?.[index];
     if (!size) return style.container;
     if (type === "size") return size;
-    return style.values[writingAt] === "horizontal-tb" ? { ...style.container, width: size.width } : { ...style.container, height: size.height };
+    return style.values[writingAt] === "horizontal-tb"
+      ? { ...style.container, width: size.width }
+      : { ...style.container, height: size.height };
   }
 
-  private cascade(list: readonly Block[], parent: SharedStyle | null): { winners: Map<string, Winner>; custom: CustomProperties } {
+  private cascade(
+    list: readonly Block[],
+    parent: SharedStyle | null,
+  ): { winners: Map<string, Winner>; custom: CustomProperties } {
     const winners = new Map<string, Winner>();
     const own = new Map<string, DeclaredText>();
     let usesLogical = false;
@@ -300,7 +373,11 @@ class Computer {
     return { winners: usesLogical ? this.mapLogical(list, winners, parent, custom) : winners, custom };
   }
 
-  private variables(own: ReadonlyMap<string, DeclaredText>, parent: SharedStyle | null, winners: ReadonlyMap<string, Winner>): CustomProperties {
+  private variables(
+    own: ReadonlyMap<string, DeclaredText>,
+    parent: SharedStyle | null,
+    winners: ReadonlyMap<string, Winner>,
+  ): CustomProperties {
     const { registered } = this.rules;
     const inherited = parent?.custom ?? noCustom;
     if (registered.size === 0) return resolveVariables(own, inherited, registered);
@@ -318,7 +395,12 @@ class Computer {
   }
 
   /** Flow-relative longhands take the place of the physical ones they stand for, in the order of the cascade. */
-  private mapLogical(list: readonly Block[], winners: Map<string, Winner>, parent: SharedStyle | null, custom: CustomProperties): Map<string, Winner> {
+  private mapLogical(
+    list: readonly Block[],
+    winners: Map<string, Winner>,
+    parent: SharedStyle | null,
+    custom: CustomProperties,
+  ): Map<string, Winner> {
     const flow = (index: number): string => {
       const probe = this.blank(parent, custom, winners);
       return String(this.longhand(index, probe, probe.context as Context));
@@ -341,7 +423,8 @@ class Computer {
     const specified = winner ? this.specified(winner, style, index) : inherited ? "inherit" : "initial";
     context.computing = index;
     const { parent } = style;
-    if (specified === "inherit" && parent) return index === sizeAt ? inheritSize(style, this.conditions.rootSize, context.quirks) : parent.values[index];
+    if (specified === "inherit" && parent)
+      return index === sizeAt ? inheritSize(style, this.conditions.rootSize, context.quirks) : parent.values[index];
     if (specified === "inherit" || specified === "initial") return longhands[index]!.compute(initials[index], context);
     return longhands[index]!.compute(specified.value, context);
   }
@@ -349,7 +432,7 @@ class Computer {
   private specified(winner: Winner, style: SharedStyle, index: number): { value: unknown } | "inherit" | "initial" {
     const { inherited } = longhands[index]!;
     const unset = inherited ? "inherit" : "initial";
-    for (let current: Winner | null = winner; current; ) {
+    for (let current: Winner | null = winner; current;) {
       let given: Given = current.given;
       if (given.kind === "pending") {
         const text = substitute(given.text, style.custom);
@@ -382,7 +465,12 @@ export function rootOf(style: Style): Style {
 }
 
 /** A way to ask for the styles of a page's pseudo-elements, which inherit from `parent`: their element, unless it is said. */
-export function pseudoStyler({ rules, conditions, document, faces }: StyledPage): (name: string, origin: Style, parent?: Style) => Style | null {
+export function pseudoStyler({
+  rules,
+  conditions,
+  document,
+  faces,
+}: StyledPage): (name: string, origin: Style, parent?: Style) => Style | null {
   const computer = new Computer(rules, conditions, document, matchingFor(document, conditions), faces);
   return (name, origin, parent = origin) => computer.pseudo(name, origin, parent);
 }
@@ -413,7 +501,11 @@ function rolledBack(winner: Winner, keyword: "revert" | "revert-layer"): Winner 
   const level = (one: Winner) => (one.block.origin === "browser" ? 0 : 1);
   for (let next = winner.beaten; next; next = next.beaten) {
     if (level(next) < level(winner)) return next;
-    if (keyword === "revert-layer" && (layerOf(next.block) !== layerOf(winner.block) || next.block.origin !== winner.block.origin)) return next;
+    if (
+      keyword === "revert-layer" &&
+      (layerOf(next.block) !== layerOf(winner.block) || next.block.origin !== winner.block.origin)
+    )
+      return next;
   }
   return null;
 }

@@ -7,7 +7,10 @@ import { tryParseSelectorList } from "./selectors/parse";
 /** Whether the condition holds in a current browser, as far as its properties and selectors are known here. */
 export function matchesSupports(text: string): boolean {
   const components = componentsOf(text);
-  const bare = splitAt(components, ":").length > 1 && components[0]?.type === "ident" && !["not"].includes(components[0].name.toLowerCase());
+  const bare =
+    splitAt(components, ":").length > 1 &&
+    components[0]?.type === "ident" &&
+    !["not"].includes(components[0].name.toLowerCase());
   if (bare) return supportsDeclaration(text, components);
   return evaluateCondition(components, (component) => inParens(component, text)) === true;
 }
@@ -20,20 +23,27 @@ function inParens(component: Component, text: string): boolean {
       const list = tryParseSelectorList(inside);
       return list !== null && list.length === 1;
     }
-    if (component.name === "font-tech") return /^(?:color-colrv[01]|color-svg|color-sbix|color-cbdt|variations|palettes|features-opentype|features-aat|incremental)$/i.test(inside.trim());
+    if (component.name === "font-tech")
+      return /^(?:color-colrv[01]|color-svg|color-sbix|color-cbdt|variations|palettes|features-opentype|features-aat|incremental)$/i.test(
+        inside.trim(),
+      );
     if (component.name === "font-format") return /^(?:opentype|truetype|woff|woff2|collection)$/i.test(inside.trim());
     return false;
   }
   if (component.type !== "block" || component.open !== "(") return false;
   const inside = text.slice(component.start + 1, component.end - 1);
-  if (component.args[0]?.type === "ident" && isDelim(component.args[1], ":")) return supportsDeclaration(inside, componentsOf(inside));
+  if (component.args[0]?.type === "ident" && isDelim(component.args[1], ":"))
+    return supportsDeclaration(inside, componentsOf(inside));
   return evaluateCondition(component.args, (inner) => inParens(inner, text)) === true;
 }
 
 function supportsDeclaration(text: string, components: readonly Component[]): boolean {
   const name = components[0];
   if (name?.type !== "ident" || !isDelim(components[1], ":")) return false;
-  const value = text.slice(components[1]!.end).trim().replace(/\s*!\s*important\s*$/i, "");
+  const value = text
+    .slice(components[1]!.end)
+    .trim()
+    .replace(/\s*!\s*important\s*$/i, "");
   const property = name.name.startsWith("--") ? name.name : name.name.toLowerCase();
   return invalidReason(property, value) === null;
 }

@@ -22,7 +22,8 @@ export function resolveVariables(
 ): CustomProperties {
   if (own.size === 0 && registered.size === 0) return inherited;
   const result = new Map(inherited);
-  const initialOf = (property: RegisteredProperty) => (property.initial === null ? null : compute(property, property.initial));
+  const initialOf = (property: RegisteredProperty) =>
+    property.initial === null ? null : compute(property, property.initial);
   for (const property of registered.values()) {
     const { name, inherits } = property;
     const initial = initialOf(property);
@@ -108,7 +109,11 @@ function separate(value: string): string {
   return `/**/${value}/**/`;
 }
 
-function reference(component: ComponentOf<"function">, text: string, lookUp: (name: string) => string | null): string | null {
+function reference(
+  component: ComponentOf<"function">,
+  text: string,
+  lookUp: (name: string) => string | null,
+): string | null {
   const [name, comma] = component.args;
   if (name?.type !== "ident" || (comma && !isDelim(comma, ","))) return null;
   const value = component.name === "env" ? null : lookUp(name.name);

@@ -1,6 +1,17 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { contrastRatio, convertColor, formatColor, inGamut, nearestName, neededRatio, paintOver, parseColor, showRatio, toGamut } from ".";
+import {
+  contrastRatio,
+  convertColor,
+  formatColor,
+  inGamut,
+  nearestName,
+  neededRatio,
+  paintOver,
+  parseColor,
+  showRatio,
+  toGamut,
+} from ".";
 import { differenceOk } from "./gamut";
 import { spaces } from "./spaces";
 import { ColorError, readColorValue } from "./value";
@@ -9,7 +20,9 @@ import type { Color, Notation, Space } from "./types";
 
 const color = (text: string): Color => parseColor(text)!;
 const channel = fc.double({ min: 0, max: 1, noNaN: true });
-const anyColor: fc.Arbitrary<Color> = fc.tuple(channel, channel, channel).map((channels) => ({ space: "srgb", channels, alpha: 1 }));
+const anyColor: fc.Arbitrary<Color> = fc
+  .tuple(channel, channel, channel)
+  .map((channels) => ({ space: "srgb", channels, alpha: 1 }));
 const allSpaces = Object.keys(spaces) as Space[];
 
 test("there and back again through every space", () => {
@@ -18,7 +31,9 @@ test("there and back again through every space", () => {
       const there = convertColor(from, space);
       // A hue that says nothing is lost on the way, and what little it said with it.
       const tolerance = there.channels.includes(null) ? 1e-3 : 1e-5;
-      convertColor(there, "srgb").channels.forEach((value, at) => expect(Math.abs(value! - from.channels[at]!)).toBeLessThan(tolerance));
+      convertColor(there, "srgb").channels.forEach((value, at) =>
+        expect(Math.abs(value! - from.channels[at]!)).toBeLessThan(tolerance),
+      );
     }),
     { numRuns: 2000 },
   );
@@ -37,19 +52,43 @@ test("written in any notation, a colour comes back as the same", () => {
 
 describe("reading", () => {
   test.each([
-    ["RED", "#ff0000"], ["#F0a", "#ff00aa"], ["#f0a8", "#ff00aa88"], ["rgb(255,0,0)", "#ff0000"], ["rgb(100% 0% 50% / 50%)", "#ff008080"],
-    ["rgba(10 20 30 / .5)", "#0a141e80"], ["hsl(120deg 100% 25%)", "#008000"], ["hsla(0.5turn, 100%, 50%, 1)", "#00ffff"], ["hsl(none 0 50)", "#808080"],
-    ["hwb(0 0% 0%)", "#ff0000"], ["lab(100 0 0)", "#ffffff"], ["oklch(62.796% .25768 29.234)", "#ff0000"], ["color(display-p3 0 0 0)", "#000000"],
-    ["color(srgb 1 50% 0)", "#ff8000"], ["rgb(calc(2*10) 0 0)", "#140000"], ["color-mix(in srgb, red, blue)", "#800080"],
-    ["color-mix(in srgb, red 25%, blue 25%)", "#80008080"], ["rgb(from red b g r)", "#0000ff"], ["hsl(from red calc(h + 120) s l)", "#00ff00"], ["rebeccapurple", "#663399"],
+    ["RED", "#ff0000"],
+    ["#F0a", "#ff00aa"],
+    ["#f0a8", "#ff00aa88"],
+    ["rgb(255,0,0)", "#ff0000"],
+    ["rgb(100% 0% 50% / 50%)", "#ff008080"],
+    ["rgba(10 20 30 / .5)", "#0a141e80"],
+    ["hsl(120deg 100% 25%)", "#008000"],
+    ["hsla(0.5turn, 100%, 50%, 1)", "#00ffff"],
+    ["hsl(none 0 50)", "#808080"],
+    ["hwb(0 0% 0%)", "#ff0000"],
+    ["lab(100 0 0)", "#ffffff"],
+    ["oklch(62.796% .25768 29.234)", "#ff0000"],
+    ["color(display-p3 0 0 0)", "#000000"],
+    ["color(srgb 1 50% 0)", "#ff8000"],
+    ["rgb(calc(2*10) 0 0)", "#140000"],
+    ["color-mix(in srgb, red, blue)", "#800080"],
+    ["color-mix(in srgb, red 25%, blue 25%)", "#80008080"],
+    ["rgb(from red b g r)", "#0000ff"],
+    ["hsl(from red calc(h + 120) s l)", "#00ff00"],
+    ["rebeccapurple", "#663399"],
   ])("%s is %s", (text, hex) => {
     expect(formatColor(color(text), "hex")).toBe(hex);
   });
 
   test.each<[string, number, string]>([
-    ["rgb(1 2)", 7, "third channel is missing"], ["#12", 0, "3, 4, 6 or 8"], ["#12g", 3, "not a hexadecimal digit"], ["redd", 0, "not the name"],
-    ["rgb(1, 2, 3, 4, 5)", 16, "too many"], ["rgb(1 2, 3)", 6, "separate all"], ["lab(1, 2, 3)", 5, "Commas"], ["hsl(0, 10, 10%)", 7, "percentages"],
-    ["color(nope 1 1 1)", 6, "colour space"], ["red blue", 4, "follows"], ["", 0, "missing"], ["oklch(1 1 1px)", 10, "number"],
+    ["rgb(1 2)", 7, "third channel is missing"],
+    ["#12", 0, "3, 4, 6 or 8"],
+    ["#12g", 3, "not a hexadecimal digit"],
+    ["redd", 0, "not the name"],
+    ["rgb(1, 2, 3, 4, 5)", 16, "too many"],
+    ["rgb(1 2, 3)", 6, "separate all"],
+    ["lab(1, 2, 3)", 5, "Commas"],
+    ["hsl(0, 10, 10%)", 7, "percentages"],
+    ["color(nope 1 1 1)", 6, "colour space"],
+    ["red blue", 4, "follows"],
+    ["", 0, "missing"],
+    ["oklch(1 1 1px)", 10, "number"],
   ])("%j is wrong at %i: %s", (text, offset, reason) => {
     let error: unknown;
     try {
@@ -70,8 +109,15 @@ describe("reading", () => {
 
 describe("contrast (WCAG 2.2)", () => {
   test.each<[string, string, number]>([
-    ["black", "white", 21], ["white", "white", 1], ["#777", "white", 4.478], ["#767676", "white", 4.542], ["#949494", "white", 3.033],
-    ["#0000ff", "white", 8.592], ["#ff0000", "white", 3.998], ["yellow", "black", 19.556], ["#00000080", "white", 4.004],
+    ["black", "white", 21],
+    ["white", "white", 1],
+    ["#777", "white", 4.478],
+    ["#767676", "white", 4.542],
+    ["#949494", "white", 3.033],
+    ["#0000ff", "white", 8.592],
+    ["#ff0000", "white", 3.998],
+    ["yellow", "black", 19.556],
+    ["#00000080", "white", 4.004],
   ])("%s on %s is %d", (ink, ground, ratio) => {
     expect(contrastRatio(color(ink), color(ground))).toBeCloseTo(ratio, 2);
   });
@@ -89,23 +135,36 @@ describe("contrast (WCAG 2.2)", () => {
   });
 
   test("what is needed depends on size and weight", () => {
-    expect([neededRatio(23.99, 400), neededRatio(24, 400), neededRatio(18.66, 700), neededRatio(18.65, 700), neededRatio(18.66, 600)]).toEqual([4.5, 3, 3, 4.5, 4.5]);
+    expect([
+      neededRatio(23.99, 400),
+      neededRatio(24, 400),
+      neededRatio(18.66, 700),
+      neededRatio(18.65, 700),
+      neededRatio(18.66, 600),
+    ]).toEqual([4.5, 3, 3, 4.5, 4.5]);
   });
 });
 
 test("painting over", () => {
-  expect(paintOver(color("#ff000080"), color("white")).channels.map((value) => Math.round(value! * 255))).toEqual([255, 127, 127]);
+  expect(paintOver(color("#ff000080"), color("white")).channels.map((value) => Math.round(value! * 255))).toEqual([
+    255, 127, 127,
+  ]);
   expect(paintOver(color("transparent"), color("transparent")).alpha).toBe(0);
 });
 
 test("colours outside a gamut are mapped into it and stay near", () => {
   fc.assert(
-    fc.property(channel, fc.double({ min: 0, max: 0.4, noNaN: true }), fc.double({ min: 0, max: 360, noNaN: true }), (l, c, h) => {
-      const wide: Color = { space: "oklch", channels: [l, c, h], alpha: 1 };
-      const fitted = toGamut(wide, "srgb");
-      expect(inGamut(fitted, "srgb")).toBe(true);
-      if (inGamut(wide, "srgb", 0)) expect(differenceOk(fitted, wide)).toBeLessThan(1e-6);
-    }),
+    fc.property(
+      channel,
+      fc.double({ min: 0, max: 0.4, noNaN: true }),
+      fc.double({ min: 0, max: 360, noNaN: true }),
+      (l, c, h) => {
+        const wide: Color = { space: "oklch", channels: [l, c, h], alpha: 1 };
+        const fitted = toGamut(wide, "srgb");
+        expect(inGamut(fitted, "srgb")).toBe(true);
+        if (inGamut(wide, "srgb", 0)) expect(differenceOk(fitted, wide)).toBeLessThan(1e-6);
+      },
+    ),
   );
 });
 
@@ -116,7 +175,9 @@ test("the nearest name and its distance", () => {
 });
 
 test.each([
-  ["rgb(1 2 3 / .5)", true, "rgba(1, 2, 3, 0.5)"], ["oklch(50% .1 400)", false, "oklch(0.5 0.1 40)"], ["color(display-p3 1 .5 none / 50%)", false, "color(display-p3 1 0.5 none / 0.5)"],
+  ["rgb(1 2 3 / .5)", true, "rgba(1, 2, 3, 0.5)"],
+  ["oklch(50% .1 400)", false, "oklch(0.5 0.1 40)"],
+  ["color(display-p3 1 .5 none / 50%)", false, "color(display-p3 1 0.5 none / 0.5)"],
 ])("%s serialises as %s", (text, legacy, expected) => {
   expect(serialiseColor({ color: color(text), legacy })).toBe(expected);
 });

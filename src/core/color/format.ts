@@ -28,7 +28,9 @@ function legacyAlpha(alpha: number): string {
 /** A computed colour as `getComputedStyle` gives it (CSS Color 4, section 15). */
 export function serialiseColor({ color, legacy }: PlainColor): string {
   if (legacy) {
-    const bytes = solid(convertColor(color, "srgb").channels).map((value) => Math.round(Math.min(1, Math.max(0, value)) * 255));
+    const bytes = solid(convertColor(color, "srgb").channels).map((value) =>
+      Math.round(Math.min(1, Math.max(0, value)) * 255),
+    );
     const alpha = color.alpha ?? 0;
     return alpha >= 1 ? `rgb(${bytes.join(", ")})` : `rgba(${bytes.join(", ")}, ${legacyAlpha(alpha)})`;
   }
@@ -39,7 +41,9 @@ export function serialiseColor({ color, legacy }: PlainColor): string {
   });
   const alpha = color.alpha === null ? " / none" : color.alpha < 1 ? ` / ${significant(color.alpha, 6)}` : "";
   const body = `${channels.join(" ")}${alpha}`;
-  return ["lab", "lch", "oklab", "oklch"].includes(color.space) ? `${color.space}(${body})` : `color(${color.space} ${body})`;
+  return ["lab", "lch", "oklab", "oklch"].includes(color.space)
+    ? `${color.space}(${body})`
+    : `color(${color.space} ${body})`;
 }
 
 /** A colour that stands by itself, as `getComputedStyle` would give it: those of the older spaces as rgb(). */
@@ -75,12 +79,16 @@ export function formatColor(color: Color, notation: Notation, options: FormatOpt
   const fitted = withHue(toGamut(color, space), color);
   if (options.digits !== undefined) return write(fitted, notation, options.digits, options);
   // Inside sRGB not even what a screen would clip may differ; beyond it, what a screen shows.
-  const bytes = (one: Color) => solid((inGamut(color, "srgb") ? convertColor(one, "srgb") : toGamut(one, "srgb")).channels).map((value) => value * 255);
+  const bytes = (one: Color) =>
+    solid((inGamut(color, "srgb") ? convertColor(one, "srgb") : toGamut(one, "srgb")).channels).map(
+      (value) => value * 255,
+    );
   const wanted = bytes(color).map(Math.round);
   for (let digits = 0; digits < mostDigits; digits += 1) {
     const written = roundChannels(fitted, notation, digits);
     const close =
-      differenceOk(written, fitted) <= 0.0005 && bytes(written).every((value, at) => Math.abs(value - wanted[at]!) < sureOf);
+      differenceOk(written, fitted) <= 0.0005 &&
+      bytes(written).every((value, at) => Math.abs(value - wanted[at]!) < sureOf);
     if (close) return write(fitted, notation, digits, options);
   }
   return write(fitted, notation, mostDigits, options);
@@ -124,7 +132,9 @@ const round = (value: number, digits: number) => Math.round(value * 10 ** digits
 function roundChannels(color: Color, notation: Notation, digits: number): Color {
   const units = writtenUnits(notation);
   const extra = extraDigits(notation);
-  const channels = color.channels.map((channel, at) => (channel === null ? null : round(channel * units[at]!, digits + extra[at]!) / units[at]!));
+  const channels = color.channels.map((channel, at) =>
+    channel === null ? null : round(channel * units[at]!, digits + extra[at]!) / units[at]!,
+  );
   return { ...color, channels: channels as Channels };
 }
 
@@ -132,7 +142,11 @@ function write(color: Color, notation: Notation, digits: number, { commas, perce
   const units = writtenUnits(notation);
   const extra = extraDigits(notation);
   const percents: readonly boolean[] =
-    notation === "hsl" || notation === "hwb" ? [false, true, true] : ["lab", "lch", "oklab", "oklch"].includes(notation) ? [true, false, false] : [];
+    notation === "hsl" || notation === "hwb"
+      ? [false, true, true]
+      : ["lab", "lch", "oklab", "oklch"].includes(notation)
+        ? [true, false, false]
+        : [];
   const parts = color.channels.map((channel, at) => {
     if (channel === null) return "none";
     const value = round(channel * units[at]!, digits + extra[at]!);
@@ -145,7 +159,9 @@ function write(color: Color, notation: Notation, digits: number, { commas, perce
   }
   const alpha = color.alpha === null ? " / none" : color.alpha < 1 ? ` / ${share(color.alpha)}` : "";
   const body = `${parts.join(" ")}${alpha}`;
-  return notation === "rgb" || ["hsl", "hwb", "lab", "lch", "oklab", "oklch"].includes(notation) ? `${notation}(${body})` : `color(${notation} ${body})`;
+  return notation === "rgb" || ["hsl", "hwb", "lab", "lch", "oklab", "oklch"].includes(notation)
+    ? `${notation}(${body})`
+    : `color(${notation} ${body})`;
 }
 
 function plain(value: number): string {

@@ -3,8 +3,14 @@ import { convertChannels, convertColor, solid } from "./spaces";
 import type { Color, Space, Triple } from "./types";
 
 const gamutOf: Partial<Record<Space, Space>> = {
-  srgb: "srgb", "srgb-linear": "srgb-linear", hsl: "srgb", hwb: "srgb", "display-p3": "display-p3", "a98-rgb": "a98-rgb",
-  "prophoto-rgb": "prophoto-rgb", rec2020: "rec2020",
+  srgb: "srgb",
+  "srgb-linear": "srgb-linear",
+  hsl: "srgb",
+  hwb: "srgb",
+  "display-p3": "display-p3",
+  "a98-rgb": "a98-rgb",
+  "prophoto-rgb": "prophoto-rgb",
+  rec2020: "rec2020",
 };
 
 /** Whether a colour can be shown in a space; every colour can in lab, lch, oklab, oklch and xyz. */

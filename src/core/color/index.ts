@@ -1,7 +1,10 @@
 import { ColorError, isAbsolute, readColorValue, resolveColor, type ColorContext } from "./value";
 import type { Color } from "./types";
 
-const anywhere: ColorContext = { current: { color: { space: "srgb", channels: [0, 0, 0], alpha: 1 }, legacy: true }, scheme: "light" };
+const anywhere: ColorContext = {
+  current: { color: { space: "srgb", channels: [0, 0, 0], alpha: 1 }, legacy: true },
+  scheme: "light",
+};
 
 /** A colour from any notation of CSS Color 4 and 5 that does not depend on where it stands; null when it is not one. */
 export function parseColor(text: string): Color | null {
@@ -16,7 +19,17 @@ export function parseColor(text: string): Color | null {
 
 export { contrastRatio, neededRatio, paintOver, relativeLuminance, showRatio, toSrgb } from "./contrast";
 export { formatColor, nearestName, type FormatOptions } from "./format";
-export { atLightness, ladder, nearestPassingGround, nearestPassingInk, oklch, ratioOn, type Need, type Passing, type Rung } from "./ladder";
+export {
+  atLightness,
+  ladder,
+  nearestPassingGround,
+  nearestPassingInk,
+  oklch,
+  ratioOn,
+  type Need,
+  type Passing,
+  type Rung,
+} from "./ladder";
 export { seenWith, visions, type Vision } from "./simulate";
 export { ColorError, readColorValue } from "./value";
 export { notationOf, notations, type WrittenNotation } from "./written";

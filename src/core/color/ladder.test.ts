@@ -5,7 +5,11 @@ import { atLightness, ladder, nearestPassingGround, nearestPassingInk, oklch } f
 import { seenWith, visions } from "./simulate";
 
 const color = (text: string) => parseColor(text)!;
-const eightBit = fc.tuple(fc.nat(255), fc.nat(255), fc.nat(255)).map((bytes): Color => ({ space: "srgb", channels: bytes.map((byte) => byte / 255) as [number, number, number], alpha: 1 }));
+const eightBit = fc.tuple(fc.nat(255), fc.nat(255), fc.nat(255)).map((bytes): Color => ({
+  space: "srgb",
+  channels: bytes.map((byte) => byte / 255) as [number, number, number],
+  alpha: 1,
+}));
 
 describe("ladder", () => {
   test("every rung reaches its ratio, and the next colour towards the ground does not", () => {
@@ -27,7 +31,8 @@ describe("ladder", () => {
   });
 
   test("white has rungs on the darker side only, mid grey on both", () => {
-    const sides = (ground: string, ratio: number) => ladder(color("#8a9aa6"), { color: color(ground) }, [ratio]).map(({ side }) => side);
+    const sides = (ground: string, ratio: number) =>
+      ladder(color("#8a9aa6"), { color: color(ground) }, [ratio]).map(({ side }) => side);
     expect(sides("white", 4.5)).toEqual(["darker"]);
     expect(sides("#777", 3)).toEqual(["darker", "lighter"]);
     expect(sides("#777", 7)).toEqual([]);
@@ -35,30 +40,40 @@ describe("ladder", () => {
 
   test("hue stays along the ladder", () => {
     const hue = oklch(color("#1a6fa0"))[2];
-    for (const lightness of [0.2, 0.4, 0.6, 0.8]) expect(Math.abs(oklch(atLightness(color("#1a6fa0"), lightness))[2] - hue)).toBeLessThan(3);
+    for (const lightness of [0.2, 0.4, 0.6, 0.8])
+      expect(Math.abs(oklch(atLightness(color("#1a6fa0"), lightness))[2] - hue)).toBeLessThan(3);
   });
 });
 
 describe("nearest that passes", () => {
   test("an ink on all its grounds at once, moved as little as can be", () => {
     fc.assert(
-      fc.property(eightBit, fc.array(eightBit, { minLength: 1, maxLength: 3 }), fc.constantFrom(3, 4.5, 7), (ink, colors, needs) => {
-        const grounds = colors.map((one) => ({ color: one, needs }));
-        const { color: found, passes } = nearestPassingInk(ink, grounds);
-        const enough = (one: Color) => colors.every((ground) => contrastRatio(one, ground) >= needs);
-        expect(passes).toBe(enough(found));
-        for (let step = 0; step <= 100; step += 1) {
-          const other = atLightness(ink, step / 100);
-          if (!passes) expect(enough(other)).toBe(false);
-          else if (enough(other)) expect(differenceOk(other, ink)).toBeGreaterThanOrEqual(differenceOk(found, ink) - 1e-4);
-        }
-      }),
+      fc.property(
+        eightBit,
+        fc.array(eightBit, { minLength: 1, maxLength: 3 }),
+        fc.constantFrom(3, 4.5, 7),
+        (ink, colors, needs) => {
+          const grounds = colors.map((one) => ({ color: one, needs }));
+          const { color: found, passes } = nearestPassingInk(ink, grounds);
+          const enough = (one: Color) => colors.every((ground) => contrastRatio(one, ground) >= needs);
+          expect(passes).toBe(enough(found));
+          for (let step = 0; step <= 100; step += 1) {
+            const other = atLightness(ink, step / 100);
+            if (!passes) expect(enough(other)).toBe(false);
+            else if (enough(other))
+              expect(differenceOk(other, ink)).toBeGreaterThanOrEqual(differenceOk(found, ink) - 1e-4);
+          }
+        },
+      ),
       { numRuns: 40 },
     );
   });
 
   test("what passes already stays as it is", () => {
-    expect(nearestPassingInk(color("#333"), [{ color: color("white"), needs: 4.5 }])).toEqual({ color: color("#333"), passes: true });
+    expect(nearestPassingInk(color("#333"), [{ color: color("white"), needs: 4.5 }])).toEqual({
+      color: color("#333"),
+      passes: true,
+    });
   });
 
   test("the sample's heading on white", () => {
@@ -68,7 +83,10 @@ describe("nearest that passes", () => {
   });
 
   test("impossible between black and white grounds, with the best there is", () => {
-    const { color: found, passes } = nearestPassingInk(color("#c33"), [{ color: color("white"), needs: 7 }, { color: color("black"), needs: 7 }]);
+    const { color: found, passes } = nearestPassingInk(color("#c33"), [
+      { color: color("white"), needs: 7 },
+      { color: color("black"), needs: 7 },
+    ]);
     expect(passes).toBe(false);
     expect(Math.min(contrastRatio(found, color("white")), contrastRatio(found, color("black")))).toBeGreaterThan(4.4);
   });
@@ -80,7 +98,10 @@ describe("nearest that passes", () => {
   });
 
   test("a ground for all its inks", () => {
-    const inks = [{ color: color("#fff"), needs: 4.5 }, { color: color("#ffd"), needs: 7 }];
+    const inks = [
+      { color: color("#fff"), needs: 4.5 },
+      { color: color("#ffd"), needs: 7 },
+    ];
     const { color: found, passes } = nearestPassingGround(color("hsl(11 50% 47%)"), inks);
     expect(passes).toBe(true);
     for (const { color: ink, needs } of inks) expect(contrastRatio(ink, found)).toBeGreaterThanOrEqual(needs);
@@ -89,7 +110,8 @@ describe("nearest that passes", () => {
 
 describe("colours seen with fewer cones", () => {
   test.each(visions)("%s leaves greys as they are and stays in the gamut", (vision) => {
-    for (const grey of ["#000", "#777", "#fff"]) expect(differenceOk(seenWith(color(grey), vision), color(grey))).toBeLessThan(0.01);
+    for (const grey of ["#000", "#777", "#fff"])
+      expect(differenceOk(seenWith(color(grey), vision), color(grey))).toBeLessThan(0.01);
     fc.assert(
       fc.property(eightBit, (one) => {
         const seen = seenWith({ ...one, alpha: 0.5 }, vision);
@@ -122,5 +144,7 @@ describe("ways to write", () => {
     ["#777", "hwb", {}, "hwb(0 46.7% 53.3%)"],
     ["hsl(none 0% 50%)", "hsl", {}, "hsl(none 0% 50%)"],
     ["#8a9aa6", "oklch", { digits: 1 }, "oklch(67.7% 0.025 240.3)"],
-  ])("%s as %s %j", (text, notation, options, expected) => expect(formatColor(color(text), notation, options)).toBe(expected));
+  ])("%s as %s %j", (text, notation, options, expected) =>
+    expect(formatColor(color(text), notation, options)).toBe(expected),
+  );
 });

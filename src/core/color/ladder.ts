@@ -63,7 +63,10 @@ export function ladder(color: Color, ground: Omit<Need, "needs">, ratios: readon
   const [level] = oklch({ ...ground.color, alpha: 1 });
   const rungs: Rung[] = [];
   for (const ratio of ratios) {
-    for (const [side, end] of [["darker", 0], ["lighter", 1]] as const) {
+    for (const [side, end] of [
+      ["darker", 0],
+      ["lighter", 1],
+    ] as const) {
       const reaches = (lightness: number) => ratioOn(atLightness(color, lightness), ground) >= ratio;
       if (!reaches(end)) continue;
       const lightness = reaches(level) ? level : boundary(end, level, reaches);
@@ -103,7 +106,11 @@ export function nearestPassingInk(ink: Color, grounds: readonly Need[]): Passing
 export function nearestPassingGround(ground: Color, inks: readonly Need[]): Passing {
   return nearest(ground, (lightness) => {
     const at = atLightness(ground, lightness);
-    return Math.min(...inks.map(({ color, needs, opacity = 1 }) => contrastRatio({ ...color, alpha: (color.alpha ?? 0) * opacity }, at) / needs));
+    return Math.min(
+      ...inks.map(
+        ({ color, needs, opacity = 1 }) => contrastRatio({ ...color, alpha: (color.alpha ?? 0) * opacity }, at) / needs,
+      ),
+    );
   });
 }
 
@@ -121,7 +128,12 @@ function nearest(color: Color, share: (lightness: number) => number): Passing {
     const passes = reached >= 1;
     if (passes) found.push(lightness);
     // The ends of a stretch that passes lie between two steps.
-    if (step > 0 && passes !== before) found.push(passes ? boundary(lightness, lightness - 1 / steps, enough) : boundary(lightness - 1 / steps, lightness, enough));
+    if (step > 0 && passes !== before)
+      found.push(
+        passes
+          ? boundary(lightness, lightness - 1 / steps, enough)
+          : boundary(lightness - 1 / steps, lightness, enough),
+      );
     before = passes;
   }
   if (found.length === 0) return { color: atLightness(color, best.lightness), passes: false };

@@ -6,12 +6,20 @@ export type HueWay = "shorter" | "longer" | "increasing" | "decreasing";
 
 /** Channels that mean the same in two spaces, so that `none` is carried over (CSS Color 4, 12.2). */
 const kinds: Readonly<Record<Space, readonly (string | null)[]>> = {
-  srgb: ["red", "green", "blue"], "srgb-linear": ["red", "green", "blue"], "display-p3": ["red", "green", "blue"],
-  "a98-rgb": ["red", "green", "blue"], "prophoto-rgb": ["red", "green", "blue"], rec2020: ["red", "green", "blue"],
-  "xyz-d50": ["red", "green", "blue"], "xyz-d65": ["red", "green", "blue"],
-  hsl: ["hue", "colourfulness", "lightness"], hwb: ["hue", null, null],
-  lab: ["lightness", "a", "b"], oklab: ["lightness", "a", "b"],
-  lch: ["lightness", "colourfulness", "hue"], oklch: ["lightness", "colourfulness", "hue"],
+  srgb: ["red", "green", "blue"],
+  "srgb-linear": ["red", "green", "blue"],
+  "display-p3": ["red", "green", "blue"],
+  "a98-rgb": ["red", "green", "blue"],
+  "prophoto-rgb": ["red", "green", "blue"],
+  rec2020: ["red", "green", "blue"],
+  "xyz-d50": ["red", "green", "blue"],
+  "xyz-d65": ["red", "green", "blue"],
+  hsl: ["hue", "colourfulness", "lightness"],
+  hwb: ["hue", null, null],
+  lab: ["lightness", "a", "b"],
+  oklab: ["lightness", "a", "b"],
+  lch: ["lightness", "colourfulness", "hue"],
+  oklch: ["lightness", "colourfulness", "hue"],
 };
 
 function prepared(color: Color, space: Space): Color {
@@ -47,7 +55,9 @@ export function interpolateColors(from: Color, to: Color, share: number, space: 
     return alpha === null ? mixed : alpha === 0 ? 0 : mixed / alpha;
   }) as Channels;
   if (alpha === 0) {
-    const plain = one.map((value, at) => (channels[at] === null ? null : at === hue ? channels[at]! : value + (two[at]! - value) * share));
+    const plain = one.map((value, at) =>
+      channels[at] === null ? null : at === hue ? channels[at]! : value + (two[at]! - value) * share,
+    );
     return { space, channels: plain as Triple, alpha };
   }
   return { space, channels, alpha };

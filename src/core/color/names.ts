@@ -29,4 +29,6 @@ export const namedColors: ReadonlyMap<string, number> = new Map(
 );
 
 /** The first name of each 0xRRGGBB. */
-export const nameOfColor: ReadonlyMap<number, string> = new Map([...namedColors].reverse().map(([name, value]) => [value, name]));
+export const nameOfColor: ReadonlyMap<number, string> = new Map(
+  [...namedColors].reverse().map(([name, value]) => [value, name]),
+);

@@ -23,12 +23,22 @@ export interface FunctionSyntax {
 const free = [-Infinity, Infinity] as const;
 const hue: ChannelSyntax = { name: "h", percent: null, unit: 1, clamp: free, hue: true };
 const rgbChannel = (name: string): ChannelSyntax => ({ name, percent: 1, unit: 1 / 255, clamp: [0, 1] });
-const part = (name: string, clamp: readonly [number, number] = [0, 100]): ChannelSyntax => ({ name, percent: 100, unit: 1, clamp });
+const part = (name: string, clamp: readonly [number, number] = [0, 100]): ChannelSyntax => ({
+  name,
+  percent: 100,
+  unit: 1,
+  clamp,
+});
 const axis = (name: string, percent: number): ChannelSyntax => ({ name, percent, unit: 1, clamp: free });
 const lightness = (percent: number): ChannelSyntax => ({ name: "l", percent, unit: 1, clamp: [0, percent] });
 const chroma = (percent: number): ChannelSyntax => ({ name: "c", percent, unit: 1, clamp: [0, Infinity] });
 
-const rgb: FunctionSyntax = { space: "srgb", channels: [rgbChannel("r"), rgbChannel("g"), rgbChannel("b")], legacy: true, commas: true };
+const rgb: FunctionSyntax = {
+  space: "srgb",
+  channels: [rgbChannel("r"), rgbChannel("g"), rgbChannel("b")],
+  legacy: true,
+  commas: true,
+};
 const hsl: FunctionSyntax = { space: "hsl", channels: [hue, part("s"), part("l")], legacy: true, commas: true };
 
 export const colorFunctions: ReadonlyMap<string, FunctionSyntax> = new Map<string, FunctionSyntax>([
@@ -50,8 +60,15 @@ const plain = (names: string): FunctionSyntax["channels"] =>
 export const colorFunctionSpaces: ReadonlyMap<string, FunctionSyntax> = new Map<string, FunctionSyntax>(
   (
     [
-      ["srgb", "srgb"], ["srgb-linear", "srgb-linear"], ["display-p3", "display-p3"], ["a98-rgb", "a98-rgb"],
-      ["prophoto-rgb", "prophoto-rgb"], ["rec2020", "rec2020"], ["xyz", "xyz-d65"], ["xyz-d50", "xyz-d50"], ["xyz-d65", "xyz-d65"],
+      ["srgb", "srgb"],
+      ["srgb-linear", "srgb-linear"],
+      ["display-p3", "display-p3"],
+      ["a98-rgb", "a98-rgb"],
+      ["prophoto-rgb", "prophoto-rgb"],
+      ["rec2020", "rec2020"],
+      ["xyz", "xyz-d65"],
+      ["xyz-d50", "xyz-d50"],
+      ["xyz-d65", "xyz-d65"],
     ] as [string, Space][]
   ).map(([name, space]) => [
     name,

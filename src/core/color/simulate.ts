@@ -11,10 +11,26 @@ export type Vision = "protanopia" | "deuteranopia" | "tritanopia" | "achromatops
  * Deficiency", IEEE TVCG 15 (2009), table for severity 1.0; achromatopsia as relative luminance (WCAG 2.2).
  */
 const matrices: Readonly<Record<Vision, readonly [Triple, Triple, Triple]>> = {
-  protanopia: [[0.152286, 1.052583, -0.204868], [0.114503, 0.786281, 0.099216], [-0.003882, -0.048116, 1.051998]],
-  deuteranopia: [[0.367322, 0.860646, -0.227968], [0.280085, 0.672501, 0.047413], [-0.01182, 0.04294, 0.968881]],
-  tritanopia: [[1.255528, -0.076749, -0.178779], [-0.078411, 0.930809, 0.147602], [0.004733, 0.691367, 0.3039]],
-  achromatopsia: [[0.2126, 0.7152, 0.0722], [0.2126, 0.7152, 0.0722], [0.2126, 0.7152, 0.0722]],
+  protanopia: [
+    [0.152286, 1.052583, -0.204868],
+    [0.114503, 0.786281, 0.099216],
+    [-0.003882, -0.048116, 1.051998],
+  ],
+  deuteranopia: [
+    [0.367322, 0.860646, -0.227968],
+    [0.280085, 0.672501, 0.047413],
+    [-0.01182, 0.04294, 0.968881],
+  ],
+  tritanopia: [
+    [1.255528, -0.076749, -0.178779],
+    [-0.078411, 0.930809, 0.147602],
+    [0.004733, 0.691367, 0.3039],
+  ],
+  achromatopsia: [
+    [0.2126, 0.7152, 0.0722],
+    [0.2126, 0.7152, 0.0722],
+    [0.2126, 0.7152, 0.0722],
+  ],
 };
 
 export const visions = Object.keys(matrices) as Vision[];
@@ -22,6 +38,8 @@ export const visions = Object.keys(matrices) as Vision[];
 /** The colour as seen, in sRGB, clipped to it; alpha stays. */
 export function seenWith(color: Color, vision: Vision): Color {
   const linear = solid(convertColor(toGamut(color, "srgb"), "srgb-linear").channels);
-  const mixed = matrices[vision].map((row) => Math.min(1, Math.max(0, row[0] * linear[0] + row[1] * linear[1] + row[2] * linear[2]))) as Triple;
+  const mixed = matrices[vision].map((row) =>
+    Math.min(1, Math.max(0, row[0] * linear[0] + row[1] * linear[1] + row[2] * linear[2])),
+  ) as Triple;
   return { space: "srgb", channels: toSrgb({ space: "srgb-linear", channels: mixed, alpha: 1 }), alpha: color.alpha };
 }

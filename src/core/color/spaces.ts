@@ -55,14 +55,14 @@ const xyzToRec2020: Matrix = [
   [792561 / 44930125, -1921689 / 44930125, 42328811 / 44930125],
 ];
 const prophotoToXyzD50: Matrix = [
-  [0.79776664490064230, 0.13518129740053308, 0.03134773412839220],
-  [0.28807482881940130, 0.71183523424187300, 0.00008993693872564],
-  [0, 0, 0.82510460251046020],
+  [0.7977666449006423, 0.13518129740053308, 0.0313477341283922],
+  [0.2880748288194013, 0.711835234241873, 0.00008993693872564],
+  [0, 0, 0.8251046025104602],
 ];
 const xyzD50ToProphoto: Matrix = [
-  [1.34578688164715830, -0.25557208737979464, -0.05110186497554526],
-  [-0.54463070512490190, 1.50824774284514680, 0.02052744743642139],
-  [0, 0, 1.21196754563894520],
+  [1.3457868816471583, -0.25557208737979464, -0.05110186497554526],
+  [-0.5446307051249019, 1.5082477428451468, 0.02052744743642139],
+  [0, 0, 1.2119675456389452],
 ];
 const d65ToD50: Matrix = [
   [1.0479297925449969, 0.022946870601609652, -0.05019226628920524],
@@ -75,18 +75,18 @@ const d50ToD65: Matrix = [
   [0.012314014864481998, -0.020507649298898964, 1.330365926242124],
 ];
 const xyzToLms: Matrix = [
-  [0.8190224379967030, 0.3619062600528904, -0.1288737815209879],
+  [0.819022437996703, 0.3619062600528904, -0.1288737815209879],
   [0.0329836539323885, 0.9292868615863434, 0.0361446663506424],
   [0.0481771893596242, 0.2642395317527308, 0.6335478284694309],
 ];
 const lmsToXyz: Matrix = [
   [1.2268798758459243, -0.5578149944602171, 0.2813910456659647],
-  [-0.0405757452148008, 1.1122868032803170, -0.0717110580655164],
+  [-0.0405757452148008, 1.112286803280317, -0.0717110580655164],
   [-0.0763729366746601, -0.4214933324022432, 1.5869240198367816],
 ];
 const lmsToOklab: Matrix = [
-  [0.2104542683093140, 0.7936177747023054, -0.0040720430116193],
-  [1.9779985324311684, -2.4285922420485799, 0.4505937096174110],
+  [0.210454268309314, 0.7936177747023054, -0.0040720430116193],
+  [1.9779985324311684, -2.4285922420485799, 0.450593709617411],
   [0.0259040424655478, 0.7827717124575296, -0.8086757549230774],
 ];
 const oklabToLms: Matrix = [
@@ -98,7 +98,8 @@ const oklabToLms: Matrix = [
 const signed = (value: number, curve: (magnitude: number) => number) => Math.sign(value) * curve(Math.abs(value));
 
 const srgbToLinear = (value: number) => signed(value, (v) => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4));
-const linearToSrgb = (value: number) => signed(value, (v) => (v > 0.0031308 ? 1.055 * v ** (1 / 2.4) - 0.055 : 12.92 * v));
+const linearToSrgb = (value: number) =>
+  signed(value, (v) => (v > 0.0031308 ? 1.055 * v ** (1 / 2.4) - 0.055 : 12.92 * v));
 const a98ToLinear = (value: number) => signed(value, (v) => v ** (563 / 256));
 const linearToA98 = (value: number) => signed(value, (v) => v ** (256 / 563));
 const prophotoToLinear = (value: number) => signed(value, (v) => (v <= 16 / 512 ? v / 16 : v ** 1.8));
@@ -170,7 +171,12 @@ function srgbToHsl([red, green, blue]: Triple): Triple {
   const lightness = (min + max) / 2;
   if (range === 0) return [0, 0, lightness * 100];
   let saturation = lightness === 0 || lightness === 1 ? 0 : (max - lightness) / Math.min(lightness, 1 - lightness);
-  let hue = max === red ? (green - blue) / range + (green < blue ? 6 : 0) : max === green ? (blue - red) / range + 2 : (red - green) / range + 4;
+  let hue =
+    max === red
+      ? (green - blue) / range + (green < blue ? 6 : 0)
+      : max === green
+        ? (blue - red) / range + 2
+        : (red - green) / range + 4;
   if (saturation < 0) {
     hue += 3;
     saturation = Math.abs(saturation);
@@ -202,7 +208,13 @@ interface SpaceDefinition {
 }
 
 const same = (channels: Triple) => channels;
-const rgbSpace = (toLinear: (v: number) => number, fromLinear: (v: number) => number, toXyz: Matrix, fromXyz: Matrix, base: Space = "xyz-d65"): SpaceDefinition => ({
+const rgbSpace = (
+  toLinear: (v: number) => number,
+  fromLinear: (v: number) => number,
+  toXyz: Matrix,
+  fromXyz: Matrix,
+  base: Space = "xyz-d65",
+): SpaceDefinition => ({
   base,
   toBase: (channels) => multiply(toXyz, map(channels, toLinear)),
   fromBase: (channels) => map(multiply(fromXyz, channels), fromLinear),
@@ -212,7 +224,12 @@ export const spaces: Readonly<Record<Space, SpaceDefinition>> = {
   "xyz-d65": { base: null, toBase: same, fromBase: same },
   "xyz-d50": { base: "xyz-d65", toBase: (c) => multiply(d50ToD65, c), fromBase: (c) => multiply(d65ToD50, c) },
   srgb: rgbSpace(srgbToLinear, linearToSrgb, srgbToXyz, xyzToSrgb),
-  "srgb-linear": rgbSpace((v) => v, (v) => v, srgbToXyz, xyzToSrgb),
+  "srgb-linear": rgbSpace(
+    (v) => v,
+    (v) => v,
+    srgbToXyz,
+    xyzToSrgb,
+  ),
   "display-p3": rgbSpace(srgbToLinear, linearToSrgb, p3ToXyz, xyzToP3),
   "a98-rgb": rgbSpace(a98ToLinear, linearToA98, a98ToXyz, xyzToA98),
   "prophoto-rgb": rgbSpace(prophotoToLinear, linearToProphoto, prophotoToXyzD50, xyzD50ToProphoto, "xyz-d50"),
@@ -223,7 +240,11 @@ export const spaces: Readonly<Record<Space, SpaceDefinition>> = {
   lch: { base: "lab", toBase: fromPolar, fromBase: toPolar, hue: 2, hueless: ([, c]) => c <= 0.0015 },
   oklab: {
     base: "xyz-d65",
-    toBase: (c) => multiply(lmsToXyz, map(multiply(oklabToLms, c), (v) => v ** 3)),
+    toBase: (c) =>
+      multiply(
+        lmsToXyz,
+        map(multiply(oklabToLms, c), (v) => v ** 3),
+      ),
     fromBase: (c) => multiply(lmsToOklab, map(multiply(xyzToLms, c), Math.cbrt)),
   },
   oklch: { base: "oklab", toBase: fromPolar, fromBase: toPolar, hue: 2, hueless: ([, c]) => c <= 0.000004 },
@@ -235,8 +256,16 @@ export function solid(channels: Channels): Triple {
 }
 
 /** Bradford's cone responses from XYZ, and back, to the digits colour profiles use. */
-const toCones: Matrix = [[0.8951, 0.2664, -0.1614], [-0.7502, 1.7135, 0.0367], [0.0389, -0.0685, 1.0296]];
-const fromCones: Matrix = [[0.9869929, -0.1470543, 0.1599627], [0.4323053, 0.5183603, 0.0492912], [-0.0085287, 0.0400428, 0.9684867]];
+const toCones: Matrix = [
+  [0.8951, 0.2664, -0.1614],
+  [-0.7502, 1.7135, 0.0367],
+  [0.0389, -0.0685, 1.0296],
+];
+const fromCones: Matrix = [
+  [0.9869929, -0.1470543, 0.1599627],
+  [0.4323053, 0.5183603, 0.0492912],
+  [-0.0085287, 0.0400428, 0.9684867],
+];
 
 /** From D65 (x 0.3127, y 0.3290) to D50 by scaling cone responses. */
 const profileAdaptation: Matrix = (() => {
@@ -255,18 +284,70 @@ type SpaceTable = Readonly<Record<Space, SpaceDefinition>>;
  */
 const browserSpaces: SpaceTable = {
   ...spaces,
-  "xyz-d50": { base: "xyz-d65", toBase: (c) => multiply(inverse(profileAdaptation), c), fromBase: (c) => multiply(profileAdaptation, c) },
+  "xyz-d50": {
+    base: "xyz-d65",
+    toBase: (c) => multiply(inverse(profileAdaptation), c),
+    fromBase: (c) => multiply(profileAdaptation, c),
+  },
   lab: { base: "xyz-d50", toBase: (c) => labToXyzD50(c, labWhiteD50), fromBase: (c) => xyzD50ToLab(c, labWhiteD50) },
   ...Object.fromEntries(
     (
       [
-        ["srgb", srgbToLinear, linearToSrgb, [[0.436065674, 0.385147095, 0.143066406], [0.222488403, 0.716873169, 0.06060791], [0.013916016, 0.097076416, 0.714096069]]],
-        ["srgb-linear", (v) => v, (v) => v, [[0.436065674, 0.385147095, 0.143066406], [0.222488403, 0.716873169, 0.06060791], [0.013916016, 0.097076416, 0.714096069]]],
-        ["display-p3", srgbToLinear, linearToSrgb, [[0.515102, 0.291965, 0.157153], [0.241182, 0.692236, 0.0665819], [-0.00104941, 0.0418818, 0.784378]]],
-        ["a98-rgb", a98ToLinear, linearToA98, [[0.60974, 0.20528, 0.14919], [0.31111, 0.62567, 0.06322], [0.01947, 0.06087, 0.74457]]],
-        ["rec2020", rec2020ToLinear, linearToRec2020, [[0.673459, 0.165661, 0.1251], [0.279033, 0.675338, 0.0456288], [-0.00193139, 0.0299794, 0.797162]]],
+        [
+          "srgb",
+          srgbToLinear,
+          linearToSrgb,
+          [
+            [0.436065674, 0.385147095, 0.143066406],
+            [0.222488403, 0.716873169, 0.06060791],
+            [0.013916016, 0.097076416, 0.714096069],
+          ],
+        ],
+        [
+          "srgb-linear",
+          (v) => v,
+          (v) => v,
+          [
+            [0.436065674, 0.385147095, 0.143066406],
+            [0.222488403, 0.716873169, 0.06060791],
+            [0.013916016, 0.097076416, 0.714096069],
+          ],
+        ],
+        [
+          "display-p3",
+          srgbToLinear,
+          linearToSrgb,
+          [
+            [0.515102, 0.291965, 0.157153],
+            [0.241182, 0.692236, 0.0665819],
+            [-0.00104941, 0.0418818, 0.784378],
+          ],
+        ],
+        [
+          "a98-rgb",
+          a98ToLinear,
+          linearToA98,
+          [
+            [0.60974, 0.20528, 0.14919],
+            [0.31111, 0.62567, 0.06322],
+            [0.01947, 0.06087, 0.74457],
+          ],
+        ],
+        [
+          "rec2020",
+          rec2020ToLinear,
+          linearToRec2020,
+          [
+            [0.673459, 0.165661, 0.1251],
+            [0.279033, 0.675338, 0.0456288],
+            [-0.00193139, 0.0299794, 0.797162],
+          ],
+        ],
       ] as [Space, (v: number) => number, (v: number) => number, Matrix][]
-    ).map(([name, toLinear, fromLinear, matrix]) => [name, rgbSpace(toLinear, fromLinear, matrix, inverse(matrix), "xyz-d50")]),
+    ).map(([name, toLinear, fromLinear, matrix]) => [
+      name,
+      rgbSpace(toLinear, fromLinear, matrix, inverse(matrix), "xyz-d50"),
+    ]),
   ),
 };
 

@@ -18,6 +18,9 @@ export const systemColors: ReadonlyMap<string, { light: number; dark: number; al
     .split(/[|\n]/)
     .map((line) => {
       const [name, light, dark, alpha] = line.split(" ") as [string, string, string, string?];
-      return [name, { light: parseInt(light, 16), dark: parseInt(dark, 16), ...(alpha ? { alpha: Number(alpha) } : {}) }];
+      return [
+        name,
+        { light: parseInt(light, 16), dark: parseInt(dark, 16), ...(alpha ? { alpha: Number(alpha) } : {}) },
+      ];
     }),
 );

@@ -1,6 +1,18 @@
 export type Space =
-  | "srgb" | "srgb-linear" | "hsl" | "hwb" | "lab" | "lch" | "oklab" | "oklch" | "display-p3" | "a98-rgb" | "prophoto-rgb" | "rec2020"
-  | "xyz-d50" | "xyz-d65";
+  | "srgb"
+  | "srgb-linear"
+  | "hsl"
+  | "hwb"
+  | "lab"
+  | "lch"
+  | "oklab"
+  | "oklch"
+  | "display-p3"
+  | "a98-rgb"
+  | "prophoto-rgb"
+  | "rec2020"
+  | "xyz-d50"
+  | "xyz-d65";
 
 export type Channels = [number | null, number | null, number | null];
 

@@ -32,7 +32,10 @@ export interface ColorContext {
 
 /** What is wrong with a colour and at which character (from 0, UTF-16 units). */
 export class ColorError extends Error {
-  constructor(message: string, readonly offset: number) {
+  constructor(
+    message: string,
+    readonly offset: number,
+  ) {
     super(message);
   }
 }
@@ -65,7 +68,8 @@ function fromComponent(component: Component): ColorValue {
   if (component.name === "color-mix") return mixFrom(component);
   if (component.name === "light-dark") {
     const [light, dark, more] = splitAt(component.args, ",");
-    if (more || light?.length !== 1 || dark?.length !== 1) throw new ColorError("light-dark() takes two colours.", component.start);
+    if (more || light?.length !== 1 || dark?.length !== 1)
+      throw new ColorError("light-dark() takes two colours.", component.start);
     return { kind: "light-dark", light: fromComponent(light[0]!), dark: fromComponent(dark[0]!) };
   }
   return fromFunction(component);
@@ -79,7 +83,10 @@ function fromHex({ value, start }: ComponentOf<"hash">): PlainColor {
   }
   const wide = value.length <= 4 ? [...value].map((digit) => digit + digit).join("") : value;
   const byte = (at: number) => parseInt(wide.slice(at, at + 2), 16) / 255;
-  return { color: { space: "srgb", channels: [byte(0), byte(2), byte(4)], alpha: wide.length === 8 ? byte(6) : 1 }, legacy: true };
+  return {
+    color: { space: "srgb", channels: [byte(0), byte(2), byte(4)], alpha: wide.length === 8 ? byte(6) : 1 },
+    legacy: true,
+  };
 }
 
 /** An opaque sRGB colour from 0xRRGGBB. */
@@ -109,12 +116,14 @@ function fromFunction(component: ComponentOf<"function">): ColorValue {
   if (component.name === "color") {
     const space = args[0]?.type === "ident" ? args[0].name.toLowerCase() : "";
     syntax = colorFunctionSpaces.get(space);
-    if (!syntax) throw new ColorError("color() starts with the name of a colour space.", args[0]?.start ?? component.end - 1);
+    if (!syntax)
+      throw new ColorError("color() starts with the name of a colour space.", args[0]?.start ?? component.end - 1);
     args = args.slice(1);
   }
   if (!syntax) throw new ColorError(`${component.name}() is not a colour function.`, component.start);
   const withCommas = args.some((arg) => isDelim(arg, ","));
-  if (withCommas && (!syntax.commas || origin)) throw new ColorError("Commas do not belong here.", args.find((arg) => isDelim(arg, ","))!.start);
+  if (withCommas && (!syntax.commas || origin))
+    throw new ColorError("Commas do not belong here.", args.find((arg) => isDelim(arg, ","))!.start);
   const { channels, alpha } = withCommas ? splitCommas(component, args, syntax) : splitSlash(component, args);
   if (origin) {
     checkRelative(syntax, channels, alpha);
@@ -122,7 +131,9 @@ function fromFunction(component: ComponentOf<"function">): ColorValue {
   }
   const values = channels.map((channel, at) => channelValue(channel, syntax.channels[at]!, !withCommas)) as Channels;
   // rgb() keeps whole steps of 8 bits (CSS Color 4, 15.2).
-  if (syntax.space === "srgb" && syntax.legacy) for (const at of [0, 1, 2]) values[at] = values[at] === null ? null : Math.round(Number((values[at]! * 255).toFixed(6))) / 255;
+  if (syntax.space === "srgb" && syntax.legacy)
+    for (const at of [0, 1, 2])
+      values[at] = values[at] === null ? null : Math.round(Number((values[at]! * 255).toFixed(6))) / 255;
   const color: Color = { space: syntax.space, channels: values, alpha: alpha ? alphaValue(alpha, !withCommas) : 1 };
   return { kind: "plain", color, legacy: syntax.legacy };
 }
@@ -132,26 +143,42 @@ const ordinals = ["first", "second", "third"];
 function splitSlash(component: ComponentOf<"function">, args: readonly Component[]) {
   const [channels, alpha, more] = splitAt(args, "/");
   checkCount(component, channels!);
-  if (alpha && (alpha.length !== 1 || more)) throw new ColorError("One alpha value follows the slash.", alpha[0]?.start ?? component.end - 1);
+  if (alpha && (alpha.length !== 1 || more))
+    throw new ColorError("One alpha value follows the slash.", alpha[0]?.start ?? component.end - 1);
   return { channels: channels!, alpha: alpha?.[0] ?? null };
 }
 
 function splitCommas(component: ComponentOf<"function">, args: readonly Component[], syntax: FunctionSyntax) {
   const parts = splitAt(args, ",");
   const odd = parts.find((part) => part.length !== 1);
-  if (odd) throw new ColorError(odd.length ? "Commas must separate all the values." : "A value is missing between commas.", odd[1]?.start ?? component.end - 1);
+  if (odd)
+    throw new ColorError(
+      odd.length ? "Commas must separate all the values." : "A value is missing between commas.",
+      odd[1]?.start ?? component.end - 1,
+    );
   const flat = parts.map((part) => part[0]!);
   checkCount(component, flat.slice(0, 3));
   if (flat.length > 4) throw new ColorError("There is one value too many.", flat[4]!.start);
-  const kinds = new Set(flat.slice(0, 3).filter((_, at) => !syntax.channels[at]!.hue && !isMath(flat[at])).map((part) => part.type));
-  if (kinds.size > 1) throw new ColorError("With commas, either all values are percentages or none is.", flat[1]!.start);
-  if (syntax.space === "hsl" && kinds.has("number")) throw new ColorError("With commas, saturation and lightness are percentages.", flat[1]!.start);
+  const kinds = new Set(
+    flat
+      .slice(0, 3)
+      .filter((_, at) => !syntax.channels[at]!.hue && !isMath(flat[at]))
+      .map((part) => part.type),
+  );
+  if (kinds.size > 1)
+    throw new ColorError("With commas, either all values are percentages or none is.", flat[1]!.start);
+  if (syntax.space === "hsl" && kinds.has("number"))
+    throw new ColorError("With commas, saturation and lightness are percentages.", flat[1]!.start);
   return { channels: flat.slice(0, 3), alpha: flat[3] ?? null };
 }
 
 function checkCount(component: ComponentOf<"function">, channels: readonly Component[]): void {
   if (channels.length > 3) throw new ColorError("There is one value too many.", channels[3]!.start);
-  if (channels.length < 3) throw new ColorError(`The ${ordinals[channels.length]} channel is missing.`, channels[channels.length - 1]?.end ?? component.end - 1);
+  if (channels.length < 3)
+    throw new ColorError(
+      `The ${ordinals[channels.length]} channel is missing.`,
+      channels[channels.length - 1]?.end ?? component.end - 1,
+    );
 }
 
 function environment(keywords?: Record<string, number>) {
@@ -165,7 +192,12 @@ function environment(keywords?: Record<string, number>) {
   };
 }
 
-function channelValue(component: Component, channel: ChannelSyntax, allowNone: boolean, keywords?: Record<string, number>): number | null {
+function channelValue(
+  component: Component,
+  channel: ChannelSyntax,
+  allowNone: boolean,
+  keywords?: Record<string, number>,
+): number | null {
   if (isKeyword(component, "none")) {
     if (!allowNone) throw new ColorError("none cannot stand between commas.", component.start);
     return null;
@@ -174,10 +206,12 @@ function channelValue(component: Component, channel: ChannelSyntax, allowNone: b
   const measure: Measure | "number" | null = quantity && measureOf(quantity);
   if (!quantity || measure === null) throw new ColorError("This is not a number.", component.start);
   if (channel.hue) {
-    if (measure !== "number" && measure !== "angle") throw new ColorError("A hue is an angle or a number.", component.start);
+    if (measure !== "number" && measure !== "angle")
+      throw new ColorError("A hue is an angle or a number.", component.start);
     return finite(quantity.value);
   }
-  if (measure === "percent" && channel.percent !== null) return bounded((quantity.value / 100) * channel.percent, channel);
+  if (measure === "percent" && channel.percent !== null)
+    return bounded((quantity.value / 100) * channel.percent, channel);
   if (measure !== "number") throw new ColorError("A number or a percentage is expected here.", component.start);
   return bounded(quantity.value * channel.unit, channel);
 }
@@ -198,7 +232,8 @@ function alphaValue(component: Component, allowNone: boolean, keywords?: Record<
   }
   const quantity = evaluateMath(component, environment(keywords));
   const measure = quantity && measureOf(quantity);
-  if (measure !== "number" && measure !== "percent") throw new ColorError("Alpha is a number from 0 to 1 or a percentage.", component.start);
+  if (measure !== "number" && measure !== "percent")
+    throw new ColorError("Alpha is a number from 0 to 1 or a percentage.", component.start);
   return Math.min(1, Math.max(0, measure === "percent" ? quantity!.value / 100 : quantity!.value));
 }
 
@@ -211,7 +246,8 @@ function keywordsOf(syntax: FunctionSyntax, origin: Color): Record<string, numbe
 
 function checkRelative(syntax: FunctionSyntax, channels: readonly Component[], alpha: Component | null): void {
   const keywords = keywordsOf(syntax, { space: syntax.space, channels: [0.5, 0.5, 0.5], alpha: 1 });
-  for (const [at, channel] of channels.entries()) channelValue(channel, { ...syntax.channels[at]!, clamp: [-Infinity, Infinity] }, true, keywords);
+  for (const [at, channel] of channels.entries())
+    channelValue(channel, { ...syntax.channels[at]!, clamp: [-Infinity, Infinity] }, true, keywords);
   if (alpha) alphaValue(alpha, true, keywords);
 }
 
@@ -223,12 +259,24 @@ function mixFrom(component: ComponentOf<"function">): ColorValue {
     const method = groups.shift()!;
     const words = method.slice(1).map((part) => (part.type === "ident" ? part.name.toLowerCase() : ""));
     const named = mixSpaces.get(words[0] ?? "");
-    if (!named) throw new ColorError("color-mix() needs the name of a colour space after in.", method[1]?.start ?? component.start);
+    if (!named)
+      throw new ColorError(
+        "color-mix() needs the name of a colour space after in.",
+        method[1]?.start ?? component.start,
+      );
     space = named;
     if (words.length > 1) {
       const polar = ["hsl", "hwb", "lch", "oklch"].includes(space);
-      if (!polar || words[2] !== "hue" || words.length !== 3 || !["shorter", "longer", "increasing", "decreasing"].includes(words[1]!)) {
-        throw new ColorError("Only shorter, longer, increasing or decreasing hue can follow a polar space.", method[2]!.start);
+      if (
+        !polar ||
+        words[2] !== "hue" ||
+        words.length !== 3 ||
+        !["shorter", "longer", "increasing", "decreasing"].includes(words[1]!)
+      ) {
+        throw new ColorError(
+          "Only shorter, longer, increasing or decreasing hue can follow a polar space.",
+          method[2]!.start,
+        );
       }
       hue = words[1] as HueWay;
     }
@@ -238,13 +286,18 @@ function mixFrom(component: ComponentOf<"function">): ColorValue {
     const percentAt = group.findIndex((part) => part.type === "percentage" || isMath(part));
     const percent = percentAt < 0 ? null : evaluateMath(group[percentAt]!, environment());
     const rest = group.filter((_, at) => at !== percentAt);
-    if (rest.length !== 1) throw new ColorError("A colour, with or without a percentage, is expected here.", group[0]?.start ?? component.end - 1);
+    if (rest.length !== 1)
+      throw new ColorError(
+        "A colour, with or without a percentage, is expected here.",
+        group[0]?.start ?? component.end - 1,
+      );
     if (percent && (measureOf(percent) !== "percent" || percent.value < 0 || percent.value > 100)) {
       throw new ColorError("A share is a percentage from 0% to 100%.", group[percentAt]!.start);
     }
     return { value: fromComponent(rest[0]!), percent: percent ? percent.value : null };
   });
-  if (parts.every(({ percent }) => percent === 0)) throw new ColorError("The shares cannot all be 0%.", component.start);
+  if (parts.every(({ percent }) => percent === 0))
+    throw new ColorError("The shares cannot all be 0%.", component.start);
   return { kind: "mix", space, hue, parts };
 }
 
@@ -303,7 +356,14 @@ function mix(value: ColorValue & { kind: "mix" }, context: ColorContext): PlainC
   if (colors.length === 1) color = convertAsBrowser(color, value.space);
   if (total < 100 && color.alpha !== null) color = { ...color, alpha: (color.alpha * total) / 100 };
   if (color.space === "hsl" || color.space === "hwb") {
-    return { color: { ...color, space: "srgb", channels: solid(convertColor({ ...color, channels: solid(color.channels) }, "srgb").channels) }, legacy: false };
+    return {
+      color: {
+        ...color,
+        space: "srgb",
+        channels: solid(convertColor({ ...color, channels: solid(color.channels) }, "srgb").channels),
+      },
+      legacy: false,
+    };
   }
   return { color, legacy: false };
 }
@@ -313,7 +373,8 @@ function relative(value: ColorValue & { kind: "relative" }, context: ColorContex
   const origin = convertAsBrowser(resolveColor(value.origin, context).color, syntax.space);
   const keywords = keywordsOf(syntax, origin);
   // Channels of relative colours are clamped only where the space itself has bounds (CSS Color 5, 4.1).
-  const bounds = (channel: ChannelSyntax): ChannelSyntax => (syntax.legacy ? { ...channel, clamp: [-Infinity, Infinity] } : channel);
+  const bounds = (channel: ChannelSyntax): ChannelSyntax =>
+    syntax.legacy ? { ...channel, clamp: [-Infinity, Infinity] } : channel;
   const take = (component: Component, at: number) => {
     const named = component.type === "ident" && component.name.toLowerCase() === syntax.channels[at]!.name;
     if (named && origin.channels[at] === null) return null;

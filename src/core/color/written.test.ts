@@ -22,14 +22,24 @@ describe("the notation of a value", () => {
   ])("%s", (text, expected) => expect(notationOf(text)).toEqual(expected));
 
   test("a colour written anew in its own notation is the same text", () => {
-    for (const text of ["#abc", "#A1B2C3", "rgb(1 2 3)", "rgba(1, 2, 3, 0.5)", "hsl(11 50% 47%)", "hsl(11, 50%, 47%)", "rgb(1 2 3 / 50%)", "tomato"]) {
+    for (const text of [
+      "#abc",
+      "#A1B2C3",
+      "rgb(1 2 3)",
+      "rgba(1, 2, 3, 0.5)",
+      "hsl(11 50% 47%)",
+      "hsl(11, 50%, 47%)",
+      "rgb(1 2 3 / 50%)",
+      "tomato",
+    ]) {
       const { notation, options } = notationOf(text)!;
       expect(formatColor(parseColor(text)!, notation, options)).toBe(text);
     }
   });
 
   test("every notation that is offered writes and reads", () => {
-    for (const { notation } of notations) expect(parseColor(formatColor(parseColor("#1a6fa0")!, notation))).not.toBeNull();
+    for (const { notation } of notations)
+      expect(parseColor(formatColor(parseColor("#1a6fa0")!, notation))).not.toBeNull();
   });
 });
 
@@ -51,7 +61,16 @@ describe("what is wrong with a colour, and at which character", () => {
     }
   });
 
-  test.each(["rgb(1 2)", "rgb(1,2)", "hsl(red 1% 2%)", "oklch(50%)", "color(nope 1 2 3)", "color-mix(in srgb, red)", "rgb(1 2 3 4)", "lab(1, 2, 3)"])("%s is refused with a place inside", (text) => {
+  test.each([
+    "rgb(1 2)",
+    "rgb(1,2)",
+    "hsl(red 1% 2%)",
+    "oklch(50%)",
+    "color(nope 1 2 3)",
+    "color-mix(in srgb, red)",
+    "rgb(1 2 3 4)",
+    "lab(1, 2, 3)",
+  ])("%s is refused with a place inside", (text) => {
     expect(parseColor(text)).toBeNull();
     try {
       readColorValue(text);

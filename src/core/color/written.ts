@@ -17,9 +17,11 @@ export function notationOf(text: string): WrittenNotation | null {
     return { notation: "hex", options: { upper: /[A-F]/.test(only.value), short: only.value.length <= 4 } };
   }
   if (only.type === "ident") return namedColors.has(only.name.toLowerCase()) ? { notation: "name", options: {} } : null;
-  if (only.type !== "function" || only.args.some((part) => part.type === "ident" && part.name.toLowerCase() === "from")) return null;
+  if (only.type !== "function" || only.args.some((part) => part.type === "ident" && part.name.toLowerCase() === "from"))
+    return null;
   const commas = only.args.some((part) => part.type === "delim" && part.value === ",");
-  const percentAlpha = /[,/]\s*[\d.]+%\s*\)$/.test(text.trim()) && only.args.filter((part) => part.type !== "delim").length > 3;
+  const percentAlpha =
+    /[,/]\s*[\d.]+%\s*\)$/.test(text.trim()) && only.args.filter((part) => part.type !== "delim").length > 3;
   switch (only.name) {
     case "rgb":
     case "rgba":
@@ -36,14 +38,26 @@ export function notationOf(text: string): WrittenNotation | null {
     case "color": {
       const space = only.args[0];
       const name = space?.type === "ident" ? space.name.toLowerCase() : "";
-      return spaces.has(name) ? { notation: (name === "xyz" ? "xyz-d65" : name) as Notation, options: { percentAlpha } } : null;
+      return spaces.has(name)
+        ? { notation: (name === "xyz" ? "xyz-d65" : name) as Notation, options: { percentAlpha } }
+        : null;
     }
     default:
       return null;
   }
 }
 
-const spaces = new Set(["srgb", "srgb-linear", "display-p3", "a98-rgb", "prophoto-rgb", "rec2020", "xyz", "xyz-d50", "xyz-d65"]);
+const spaces = new Set([
+  "srgb",
+  "srgb-linear",
+  "display-p3",
+  "a98-rgb",
+  "prophoto-rgb",
+  "rec2020",
+  "xyz",
+  "xyz-d50",
+  "xyz-d65",
+]);
 
 /** The notations a colour can be written in, in the order they are offered. */
 export const notations: readonly { notation: Notation; label: string }[] = [

@@ -11,7 +11,11 @@ const element = (html: string) => {
   const file = textFile(site({ "index.html": html }), "index.html")!;
   return { text: file.text, element: documentOf(file).elements.find(({ tag }) => tag === "p")! };
 };
-const made = (text: string, splices: readonly Splice[]) => applyChanges(text, splices.map((splice) => ({ path: "", ...splice })));
+const made = (text: string, splices: readonly Splice[]) =>
+  applyChanges(
+    text,
+    splices.map((splice) => ({ path: "", ...splice })),
+  );
 /** The value of a page's first style attribute after one piece of it was replaced. */
 const replaced = (html: string, start: number, end: number, insert: string) => {
   const { text, element: p } = element(html);
@@ -25,7 +29,7 @@ describe("attributes in the source", () => {
     ["<p style = 'color: red' >", "'", "color: red"],
     ["<p style=color:red>", "", "color:red"],
     ["<p style>", "", ""],
-    ["<p STYLE=\"font: &quot;A&quot;\">", '"', "font: &quot;A&quot;"],
+    ['<p STYLE="font: &quot;A&quot;">', '"', "font: &quot;A&quot;"],
   ])("%s", (html, quote, raw) => {
     const { text, element: p } = element(html);
     const found = attributeSource(text, p, "style")!;
@@ -75,7 +79,11 @@ test("offsets in a value are found again in its source", () => {
 
 test("a new attribute goes behind the tag's name, escaped; an element without a tag is refused", () => {
   const { text, element: p } = element("<P\n id=x>y");
-  expect(made(text, [insertAttribute(text, p, "title", 'a "b" & c')])).toBe('<P title="a &quot;b&quot; &amp; c"\n id=x>y');
-  const implied = documentOf(textFile(site({ "index.html": "<td>x" }), "index.html")!).elements.find(({ source }) => source === null)!;
+  expect(made(text, [insertAttribute(text, p, "title", 'a "b" & c')])).toBe(
+    '<P title="a &quot;b&quot; &amp; c"\n id=x>y',
+  );
+  const implied = documentOf(textFile(site({ "index.html": "<td>x" }), "index.html")!).elements.find(
+    ({ source }) => source === null,
+  )!;
   expect(() => insertAttribute("<td>x", implied, "id", "a")).toThrow("has no tag of its own");
 });

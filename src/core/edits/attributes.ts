@@ -46,7 +46,8 @@ export function spliceAttribute(text: string, attribute: AttributeSource, splice
     }));
   }
   let changed = value;
-  for (const { start, end, insert } of [...splices].sort((a, b) => b.start - a.start)) changed = changed.slice(0, start) + insert + changed.slice(end);
+  for (const { start, end, insert } of [...splices].sort((a, b) => b.start - a.start))
+    changed = changed.slice(0, start) + insert + changed.slice(end);
   const written = `"${escapeAttribute(changed, '"')}"`;
   if (quote !== "") return [{ start: raw.start - 1, end: raw.end + 1, insert: written }];
   return [{ ...raw, insert: raw.start === raw.end ? `=${written}` : written }];
@@ -79,7 +80,10 @@ function decodeReference(reference: string): string {
 
 /** A new attribute, put behind the tag's name. @throws EditError when the element has no tag in the source */
 export function insertAttribute(text: string, element: ElementNode, name: string, value: string): Splice {
-  if (!element.source) throw new EditError(`The ${element.tag} element has no tag of its own in the page, so nothing can be written into it.`);
+  if (!element.source)
+    throw new EditError(
+      `The ${element.tag} element has no tag of its own in the page, so nothing can be written into it.`,
+    );
   const { start, end } = element.source.startTag;
   const tag = /^<[^\s/>]+/.exec(text.slice(start, end))?.[0] ?? "<";
   const at = start + tag.length;

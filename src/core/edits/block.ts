@@ -45,10 +45,15 @@ export function setDeclaration(where: BlockText, property: string, value: string
   if (deciding && nameOf(deciding) === property) return [{ ...deciding.value, insert: value }];
   if (deciding) {
     const inside = replaceInShorthand(deciding, property, value);
-    if (inside) return [{ start: deciding.value.start + inside.start, end: deciding.value.start + inside.end, insert: inside.insert }];
+    if (inside)
+      return [
+        { start: deciding.value.start + inside.start, end: deciding.value.start + inside.end, insert: inside.insert },
+      ];
     return [insertAfter(where, deciding, property, value, deciding.important)];
   }
-  const invalid = where.items.findLast((item): item is Declaration => item.kind === "declaration" && nameOf(item) === property);
+  const invalid = where.items.findLast(
+    (item): item is Declaration => item.kind === "declaration" && nameOf(item) === property,
+  );
   if (invalid) return [{ ...invalid.value, insert: value }];
   const last = where.items.findLast((item): item is Declaration => item.kind === "declaration");
   return [last ? insertAfter(where, last, property, value, false) : insertFirst(where, property, value)];
@@ -56,7 +61,9 @@ export function setDeclaration(where: BlockText, property: string, value: string
 
 /** Takes out every declaration that sets exactly this property. */
 export function removeDeclaration(where: BlockText, property: string): Splice[] {
-  const own = where.items.filter((item): item is Declaration => item.kind === "declaration" && nameOf(item) === property);
+  const own = where.items.filter(
+    (item): item is Declaration => item.kind === "declaration" && nameOf(item) === property,
+  );
   if (own.length === 0) throw new EditError(`${property} is not set here on its own.`);
   return own.map((declaration) => {
     const end = declaration.semicolon === null ? declaration.end : declaration.semicolon + 1;
@@ -74,7 +81,8 @@ export function startWithBlank({ text, block }: BlockText, offset: number): numb
 export function switchOff({ text }: BlockText, declaration: Declaration): Splice {
   const end = declaration.semicolon === null ? declaration.end : declaration.semicolon + 1;
   const inside = text.slice(declaration.start, end);
-  if (inside.includes("*/")) throw new EditError("A declaration with a comment inside cannot be switched off; take the comment out first.");
+  if (inside.includes("*/"))
+    throw new EditError("A declaration with a comment inside cannot be switched off; take the comment out first.");
   return { start: declaration.start, end, insert: `/* ${inside} */` };
 }
 
@@ -84,17 +92,30 @@ export function switchOn(where: BlockText, disabled: DisabledDeclaration): Splic
   const at = where.items.indexOf(disabled);
   const before = where.items.slice(0, at).findLast((item): item is Declaration => item.kind === "declaration");
   const followed = where.items.slice(at + 1).some((item) => item.kind === "declaration");
-  const splices: Splice[] = [{ start: disabled.start, end: disabled.end, insert: declaration.semicolon === null && followed ? `${inside};` : inside }];
+  const splices: Splice[] = [
+    {
+      start: disabled.start,
+      end: disabled.end,
+      insert: declaration.semicolon === null && followed ? `${inside};` : inside,
+    },
+  ];
   if (before && before.semicolon === null) splices.unshift({ start: before.end, end: before.end, insert: ";" });
   return splices;
 }
 
-function insertAfter(where: BlockText, after: Declaration, property: string, value: string, important: boolean): Splice {
+function insertAfter(
+  where: BlockText,
+  after: Declaration,
+  property: string,
+  value: string,
+  important: boolean,
+): Splice {
   const { text } = where;
   const gap = text.slice(startWithBlank(where, after.start), after.start);
   const lead = gap.includes("\n") || gap.includes("\r") ? gap.slice(lastLineEnd(gap)) : gap;
   const body = write(where, after, property, value) + (important ? " !important" : "");
-  if (after.semicolon !== null) return { start: after.semicolon + 1, end: after.semicolon + 1, insert: `${lead}${body};` };
+  if (after.semicolon !== null)
+    return { start: after.semicolon + 1, end: after.semicolon + 1, insert: `${lead}${body};` };
   return { start: after.end, end: after.end, insert: `;${lead}${body}` };
 }
 
@@ -133,7 +154,12 @@ export function write({ text }: BlockText, neighbour: Declaration, property: str
 
 /** Whether a sheet is written without line breaks and blanks. */
 export function isMinified(text: string): boolean {
-  return text.length > 0 && !/\{\s*[\r\n]/.test(text) && /[{;]\S/.test(text) && !/:\s/.test(text.replace(/\/\*[\s\S]*?\*\//g, ""));
+  return (
+    text.length > 0 &&
+    !/\{\s*[\r\n]/.test(text) &&
+    /[{;]\S/.test(text) &&
+    !/:\s/.test(text.replace(/\/\*[\s\S]*?\*\//g, ""))
+  );
 }
 
 /** One step of a sheet's indentation; two blanks when it has none. */

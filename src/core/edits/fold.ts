@@ -9,22 +9,39 @@ import { plain } from "./shorthand";
 import { EditError } from "./types";
 
 /** What can be folded: how the parts stand in the shorthand, and which have to be there. */
-const foldable: Readonly<Record<string, { needs: readonly string[]; compose(parts: Readonly<Record<string, string | undefined>>): string }>> = {
+const foldable: Readonly<
+  Record<string, { needs: readonly string[]; compose(parts: Readonly<Record<string, string | undefined>>): string }>
+> = {
   font: {
     needs: ["font-size", "font-family"],
     compose: (parts) => {
       const leading = parts["line-height"] && parts["line-height"] !== "normal" ? `/${parts["line-height"]}` : "";
-      const before = ["font-style", "font-variant-caps", "font-weight", "font-stretch"].map((name) => parts[name]).filter((value) => value && value !== "normal");
+      const before = ["font-style", "font-variant-caps", "font-weight", "font-stretch"]
+        .map((name) => parts[name])
+        .filter((value) => value && value !== "normal");
       return [...before, `${parts["font-size"]}${leading}`, parts["font-family"]].join(" ");
     },
   },
   "text-decoration": {
     needs: ["text-decoration-line"],
-    compose: (parts) => ["text-decoration-line", "text-decoration-style", "text-decoration-color", "text-decoration-thickness"].map((name) => parts[name]).filter(Boolean).join(" "),
+    compose: (parts) =>
+      ["text-decoration-line", "text-decoration-style", "text-decoration-color", "text-decoration-thickness"]
+        .map((name) => parts[name])
+        .filter(Boolean)
+        .join(" "),
   },
-  margin: { needs: ["margin-top", "margin-right", "margin-bottom", "margin-left"], compose: (parts) => sides("margin", parts) },
-  padding: { needs: ["padding-top", "padding-right", "padding-bottom", "padding-left"], compose: (parts) => sides("padding", parts) },
-  background: { needs: ["background-color"], compose: (parts) => [parts["background-color"], parts["background-image"]].filter(Boolean).join(" ") },
+  margin: {
+    needs: ["margin-top", "margin-right", "margin-bottom", "margin-left"],
+    compose: (parts) => sides("margin", parts),
+  },
+  padding: {
+    needs: ["padding-top", "padding-right", "padding-bottom", "padding-left"],
+    compose: (parts) => sides("padding", parts),
+  },
+  background: {
+    needs: ["background-color"],
+    compose: (parts) => [parts["background-color"], parts["background-image"]].filter(Boolean).join(" "),
+  },
 };
 
 function sides(name: string, parts: Readonly<Record<string, string | undefined>>): string {
@@ -70,22 +87,34 @@ export function fold(where: BlockText, shorthand: string): Folding {
   if (!kind || !all) throw new EditError(`${shorthand} is not a shorthand that can be folded here.`);
   const own = declarationsOf(where);
   const last = new Map<string, Declaration>();
-  for (const declaration of own) if (all.includes(nameOf(declaration)) && givenBy(declaration, nameOf(declaration))) last.set(nameOf(declaration), declaration);
+  for (const declaration of own)
+    if (all.includes(nameOf(declaration)) && givenBy(declaration, nameOf(declaration)))
+      last.set(nameOf(declaration), declaration);
   const missing = kind.needs.filter((name) => !last.has(name));
   if (missing.length) throw new EditError(`For ${shorthand} the rule has to set ${missing.join(" and ")} as well.`);
-  if (own.some((declaration) => nameOf(declaration) === shorthand)) throw new EditError(`The rule sets ${shorthand} already.`);
+  if (own.some((declaration) => nameOf(declaration) === shorthand))
+    throw new EditError(`The rule sets ${shorthand} already.`);
   const importance = new Set([...last.values()].map(({ important }) => important));
   if (importance.size > 1) throw new EditError("Some of them are !important and some are not.");
   const parts = Object.fromEntries([...last].map(([name, { valueText }]) => [name, valueText]));
   const value = kind.compose(parts);
   const folded = prepare(shorthand, value);
-  const fits = folded.kind === "longhands" && [...last].every(([name, declaration]) => same(folded.entries.find(([one]) => one === name)?.[1], givenBy(declaration, name)) || isInitial(name, givenBy(declaration, name)));
+  const fits =
+    folded.kind === "longhands" &&
+    [...last].every(
+      ([name, declaration]) =>
+        same(folded.entries.find(([one]) => one === name)?.[1], givenBy(declaration, name)) ||
+        isInitial(name, givenBy(declaration, name)),
+    );
   if (!fits) throw new EditError(`These values cannot stand together in ${shorthand}.`);
   const removed = own.filter((declaration) => last.has(nameOf(declaration)));
   const end = removed[removed.length - 1]!;
   const important = importance.has(true) ? " !important" : "";
   return {
-    splices: [...removed.slice(0, -1).map((declaration) => splicesOut(where, declaration)), { start: end.start, end: end.end, insert: write(where, end, shorthand, value) + important }],
+    splices: [
+      ...removed.slice(0, -1).map((declaration) => splicesOut(where, declaration)),
+      { start: end.start, end: end.end, insert: write(where, end, shorthand, value) + important },
+    ],
     setBack: all.filter((name) => !last.has(name)),
   };
 }
@@ -99,11 +128,18 @@ function isInitial(name: string, given: Given | null): boolean {
 export function unfold(where: BlockText, shorthand: string): Folding {
   const all = shorthands.get(shorthand)?.longhands;
   const declaration = declarationsOf(where).findLast((one) => nameOf(one) === shorthand);
-  if (!all || !declaration || !(shorthand in foldable)) throw new EditError(`The rule has no ${shorthand} that can be unfolded.`);
+  if (!all || !declaration || !(shorthand in foldable))
+    throw new EditError(`The rule has no ${shorthand} that can be unfolded.`);
   const prepared = prepare(declaration.property, declaration.valueText);
-  if (prepared.kind !== "longhands" || prepared.entries.some(([, given]) => given.kind === "pending")) throw new EditError(`${shorthand} holds a reference, or is not valid: it cannot be taken apart.`);
-  if (shorthand === "background" && /[^-\w#(),.%\s/]|url\(|repeat|position|fixed|scroll|cover|contain/i.test(declaration.valueText)) {
-    throw new EditError("This background says more than a colour and a gradient: it cannot be taken apart without loss.");
+  if (prepared.kind !== "longhands" || prepared.entries.some(([, given]) => given.kind === "pending"))
+    throw new EditError(`${shorthand} holds a reference, or is not valid: it cannot be taken apart.`);
+  if (
+    shorthand === "background" &&
+    /[^-\w#(),.%\s/]|url\(|repeat|position|fixed|scroll|cover|contain/i.test(declaration.valueText)
+  ) {
+    throw new EditError(
+      "This background says more than a colour and a gradient: it cannot be taken apart without loss.",
+    );
   }
   const setBack: string[] = [];
   const lines = all.map((name) => {
@@ -111,7 +147,12 @@ export function unfold(where: BlockText, shorthand: string): Folding {
     const whole = prepared.entries.find(([one]) => one === name)?.[1];
     if (span && whole?.kind === "value") return [name, declaration.valueText.slice(span.start, span.end)] as const;
     setBack.push(name);
-    return [name, whole?.kind === "wide" && whole.keyword !== "initial" ? whole.keyword : longhands[longhandIndex.get(name)!]!.initial] as const;
+    return [
+      name,
+      whole?.kind === "wide" && whole.keyword !== "initial"
+        ? whole.keyword
+        : longhands[longhandIndex.get(name)!]!.initial,
+    ] as const;
   });
   const { text } = where;
   const gap = text.slice(startWithBlank(where, declaration.start), declaration.start);

@@ -6,15 +6,24 @@ import { EditError } from "./types";
 
 const from = site({
   "index.html": `<style>p{color:red}</style><link rel=stylesheet href=a.css><p style="margin: 0; font: 12px 'A B'">x</p><i style="font-family: &quot;A B&quot;">y</i>`,
-  "a.css": "@font-face { font-family: x; src: url(x) }\nh1 { color: blue; & b { top: 0 } }\n@media print { h2 { left: 0 } }\n@layer x { a { right: 0 } }",
+  "a.css":
+    "@font-face { font-family: x; src: url(x) }\nh1 { color: blue; & b { top: 0 } }\n@media print { h2 { left: 0 } }\n@layer x { a { right: 0 } }",
 });
 
 describe("every declaration of a site", () => {
   test("is found once, with the selector it stands under; descriptors are none", () => {
-    const found = [...declarationsOfSite(from)].map(({ declaration, selector, file }) => `${file.path} ${selector}: ${declaration.property}`);
+    const found = [...declarationsOfSite(from)].map(
+      ({ declaration, selector, file }) => `${file.path} ${selector}: ${declaration.property}`,
+    );
     expect(found.sort()).toEqual([
-      "a.css & b: top", "a.css a: right", "a.css h1: color", "a.css h2: left",
-      "index.html p: color", "index.html style of i: font-family", "index.html style of p: font", "index.html style of p: margin",
+      "a.css & b: top",
+      "a.css a: right",
+      "a.css h1: color",
+      "a.css h2: left",
+      "index.html p: color",
+      "index.html style of i: font-family",
+      "index.html style of p: font",
+      "index.html style of p: margin",
     ]);
   });
 

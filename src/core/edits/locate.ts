@@ -25,14 +25,26 @@ export function sheetTexts(site: Site, file: TextFile): SheetText[] {
 }
 
 /** At-rules whose declarations are descriptors, which have grammars of their own. */
-const descriptorRules = new Set(["font-face", "page", "property", "counter-style", "font-palette-values", "font-feature-values", "view-transition"]);
+const descriptorRules = new Set([
+  "font-face",
+  "page",
+  "property",
+  "counter-style",
+  "font-palette-values",
+  "font-feature-values",
+  "view-transition",
+]);
 
 /** Declarations of rules, nested ones too, each with the selectors of its rule. */
-export function* declarationsIn(items: readonly Item[], selector = ""): Generator<{ declaration: Declaration; selector: string }> {
+export function* declarationsIn(
+  items: readonly Item[],
+  selector = "",
+): Generator<{ declaration: Declaration; selector: string }> {
   for (const item of items) {
     if (item.kind === "declaration") yield { declaration: item, selector };
     else if (item.kind === "style") yield* declarationsIn(item.items, item.preludeText.replace(/\s+/g, " "));
-    else if (item.kind === "at" && !descriptorRules.has(item.name)) yield* declarationsIn(item.items, selector || `@${item.name}`);
+    else if (item.kind === "at" && !descriptorRules.has(item.name))
+      yield* declarationsIn(item.items, selector || `@${item.name}`);
   }
 }
 
@@ -49,14 +61,16 @@ export interface DeclarationInFile {
 
 /** Every declaration of a file: of the sheet, or of the sheets a page embeds and its style attributes. */
 export function* declarationsOfFile(site: Site, file: TextFile): Generator<DeclarationInFile> {
-  for (const { items, offset } of sheetTexts(site, file)) for (const one of declarationsIn(items)) yield { ...one, file, offset, exact: true };
+  for (const { items, offset } of sheetTexts(site, file))
+    for (const one of declarationsIn(items)) yield { ...one, file, offset, exact: true };
   if (file.kind !== "html") return;
   for (const element of documentOf(file).elements) {
     const attribute = attributeSource(file.text, element, "style");
     if (!attribute) continue;
     const { raw, value } = attribute;
     const exact = file.text.slice(raw.start, raw.end) === value;
-    for (const declaration of attachedDeclarations(element)) yield { declaration, selector: `style of ${element.tag}`, file, offset: raw.start, exact };
+    for (const declaration of attachedDeclarations(element))
+      yield { declaration, selector: `style of ${element.tag}`, file, offset: raw.start, exact };
   }
 }
 
@@ -100,11 +114,16 @@ export function ruleAround(site: Site, path: string, offset: number): { sheet: S
 }
 
 /** The declaration, on or off, that starts at an offset of a file, with its rule. */
-export function declarationAt(site: Site, path: string, start: number): { sheet: SheetText; rule: StyleRule; item: Declaration | DisabledDeclaration } {
+export function declarationAt(
+  site: Site,
+  path: string,
+  start: number,
+): { sheet: SheetText; rule: StyleRule; item: Declaration | DisabledDeclaration } {
   for (const sheet of sheetTexts(site, fileAt(site, path))) {
     for (const rule of styleRules(sheet.items)) {
       for (const item of rule.items) {
-        if ((item.kind === "declaration" || item.kind === "disabled") && item.start + sheet.offset === start) return { sheet, rule, item };
+        if ((item.kind === "declaration" || item.kind === "disabled") && item.start + sheet.offset === start)
+          return { sheet, rule, item };
       }
     }
   }

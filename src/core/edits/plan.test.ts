@@ -11,7 +11,8 @@ import { computed, sampleFiles, site, styleOf, stylesOf } from "../testing/site"
 import { applyPlan, planEdit } from "./plan";
 import { EditError, type Edit, type Target } from "./types";
 
-const sheet = (css: string) => site({ "index.html": '<link rel=stylesheet href=a.css><body><p id="t" class="k">x</p><p>y</p>', "a.css": css });
+const sheet = (css: string) =>
+  site({ "index.html": '<link rel=stylesheet href=a.css><body><p id="t" class="k">x</p><p>y</p>', "a.css": css });
 const text = (from: Site, path = "a.css") => textFile(from, path)!.text;
 const rule = (css: string, selector = "p"): Target => ({ kind: "rule", path: "a.css", start: css.indexOf(selector) });
 const write = (css: string, property: string, value: string | null, selector = "p") => {
@@ -25,21 +26,69 @@ describe("a rule is changed in its own way of writing", () => {
     ["importance stays", "p{color:red!important}", "color", "blue", "p{color:blue!important}"],
     ["the last of two counts", "p{color:red;color:green}", "color", "blue", "p{color:red;color:blue}"],
     ["a comment beside the value stays", "p{color:/*a*/red/*b*/}", "color", "blue", "p{color:/*a*/blue/*b*/}"],
-    ["a new line with the sheet's indentation", "p {\n\tcolor: red;\n}\n", "opacity", "0.5", "p {\n\tcolor: red;\n\topacity: 0.5;\n}\n"],
-    ["line ends as they are", "p {\r\n  color: red;\r\n}\r\n", "opacity", "0.5", "p {\r\n  color: red;\r\n  opacity: 0.5;\r\n}\r\n"],
-    ["a missing last semicolon is made good", "p {\n  color: red\n}", "opacity", "0.5", "p {\n  color: red;\n  opacity: 0.5\n}"],
+    [
+      "a new line with the sheet's indentation",
+      "p {\n\tcolor: red;\n}\n",
+      "opacity",
+      "0.5",
+      "p {\n\tcolor: red;\n\topacity: 0.5;\n}\n",
+    ],
+    [
+      "line ends as they are",
+      "p {\r\n  color: red;\r\n}\r\n",
+      "opacity",
+      "0.5",
+      "p {\r\n  color: red;\r\n  opacity: 0.5;\r\n}\r\n",
+    ],
+    [
+      "a missing last semicolon is made good",
+      "p {\n  color: red\n}",
+      "opacity",
+      "0.5",
+      "p {\n  color: red;\n  opacity: 0.5\n}",
+    ],
     ["minified", "p{color:red}a{top:0}", "opacity", "0.5", "p{color:red;opacity:0.5}a{top:0}"],
     ["one line", "p { color: red; }", "opacity", "0.5", "p { color: red; opacity: 0.5; }"],
     ["upper case", "p { COLOR: RED; }", "opacity", "0.5", "p { COLOR: RED; OPACITY: 0.5; }"],
     ["an empty rule", "p {}", "color", "blue", "p { color: blue; }"],
     ["an empty minified rule", "p{}a{top:0}", "color", "blue", "p{color:blue}a{top:0}"],
-    ["inside a shorthand", "p{font:italic 16px/1.2 Georgia,serif}", "font-size", "2em", "p{font:italic 2em/1.2 Georgia,serif}"],
-    ["a stack inside a shorthand", "p{font:16px/1.2 Georgia,serif}", "font-family", "Arial, sans-serif", "p{font:16px/1.2 Arial, sans-serif}"],
-    ["after a shorthand that leaves it out", "p{font:16px Georgia}", "line-height", "1.5", "p{font:16px Georgia;line-height:1.5}"],
-    ["a colour inside background", "p{background:#fff url(a.png)}", "background-color", "#eee", "p{background:#eee url(a.png)}"],
+    [
+      "inside a shorthand",
+      "p{font:italic 16px/1.2 Georgia,serif}",
+      "font-size",
+      "2em",
+      "p{font:italic 2em/1.2 Georgia,serif}",
+    ],
+    [
+      "a stack inside a shorthand",
+      "p{font:16px/1.2 Georgia,serif}",
+      "font-family",
+      "Arial, sans-serif",
+      "p{font:16px/1.2 Arial, sans-serif}",
+    ],
+    [
+      "after a shorthand that leaves it out",
+      "p{font:16px Georgia}",
+      "line-height",
+      "1.5",
+      "p{font:16px Georgia;line-height:1.5}",
+    ],
+    [
+      "a colour inside background",
+      "p{background:#fff url(a.png)}",
+      "background-color",
+      "#eee",
+      "p{background:#eee url(a.png)}",
+    ],
     ["an invalid value is mended in place", "p{letter-spacing:1}", "letter-spacing", "1px", "p{letter-spacing:1px}"],
     ["taken out with its line", "p {\n  color: red;\n  top: 0;\n}", "color", null, "p {\n  top: 0;\n}"],
-    ["before nested rules", "p {\n  color: red;\n  & b { top: 0 }\n}", "opacity", "0.5", "p {\n  color: red;\n  opacity: 0.5;\n  & b { top: 0 }\n}"],
+    [
+      "before nested rules",
+      "p {\n  color: red;\n  & b { top: 0 }\n}",
+      "opacity",
+      "0.5",
+      "p {\n  color: red;\n  opacity: 0.5;\n  & b { top: 0 }\n}",
+    ],
     ["odd text elsewhere stays", "}} p{color:red} @x;a{b c;}/*", "color", "blue", "}} p{color:blue} @x;a{b c;}/*"],
   ])("%s", (_, css, property, value, expected) => {
     const start = css.includes("}} p") ? "}} p" : "p";
@@ -56,7 +105,9 @@ describe("other places to write to", () => {
   };
 
   test("a new rule for a group of selectors", () => {
-    expect(text(after({ kind: "new-rule", path: "a.css", selector: "h1, p" }))).toBe("p {\n  color: red;\n}\n\nh1, p {\n  color: blue;\n}\n");
+    expect(text(after({ kind: "new-rule", path: "a.css", selector: "h1, p" }))).toBe(
+      "p {\n  color: red;\n}\n\nh1, p {\n  color: blue;\n}\n",
+    );
   });
 
   test("a class beside the one that is there", () => {
@@ -68,7 +119,12 @@ describe("other places to write to", () => {
 
   test("an id, only where there is none", () => {
     expect(() => after({ kind: "id", name: "other", element: place, path: "a.css" })).toThrow(EditError);
-    const second = after({ kind: "id", name: "second", element: { page: "index.html", index: place.index + 1 }, path: "a.css" });
+    const second = after({
+      kind: "id",
+      name: "second",
+      element: { page: "index.html", index: place.index + 1 },
+      path: "a.css",
+    });
     expect(text(second, "index.html")).toContain('<p id="second">y');
   });
 
@@ -87,7 +143,15 @@ describe("other places to write to", () => {
   ])("a style attribute that is there: %s", (html, expected) => {
     const from = site({ "index.html": html });
     const element = { page: "index.html", index: styleOf(from, "t").element.index };
-    const to = applyPlan(from, planEdit(from, { kind: "declare", target: { kind: "style-attribute", element }, property: "color", value: "blue" }));
+    const to = applyPlan(
+      from,
+      planEdit(from, {
+        kind: "declare",
+        target: { kind: "style-attribute", element },
+        property: "color",
+        value: "blue",
+      }),
+    );
     expect(text(to, "index.html")).toBe(html.replace(/style(?:=(?:"[^"]*"|'[^']*'|[^>\s]*))?/, expected));
     expect(computed(to, "t", "color")).toBe("rgb(0, 0, 255)");
   });
@@ -96,20 +160,28 @@ describe("other places to write to", () => {
     const html = "<style>\n  p { color: red }\n</style><p id=t>";
     const from = site({ "index.html": html });
     const target: Target = { kind: "rule", path: "index.html", start: html.indexOf("p {") };
-    expect(text(applyPlan(from, planEdit(from, { kind: "declare", target, property: "color", value: "blue" })), "index.html")).toBe(html.replace("red", "blue"));
+    expect(
+      text(
+        applyPlan(from, planEdit(from, { kind: "declare", target, property: "color", value: "blue" })),
+        "index.html",
+      ),
+    ).toBe(html.replace("red", "blue"));
   });
 });
 
 describe("switching off and on", () => {
-  test.each(["p { color: red; top: 0; }", "p{color:red}", "p {\n  color: red;\n}", "p{top:0;color:red}"])("%s comes back as it was", (css) => {
-    const from = sheet(css);
-    const start = css.indexOf("color");
-    const off = applyPlan(from, planEdit(from, { kind: "toggle", path: "a.css", start }));
-    expect(text(off)).toMatch(/\/\* color: ?red;? \*\//);
-    expect(computed(off, "t", "color")).toBe("rgb(0, 0, 0)");
-    const on = applyPlan(off, planEdit(off, { kind: "toggle", path: "a.css", start }));
-    expect(text(on)).toBe(css);
-  });
+  test.each(["p { color: red; top: 0; }", "p{color:red}", "p {\n  color: red;\n}", "p{top:0;color:red}"])(
+    "%s comes back as it was",
+    (css) => {
+      const from = sheet(css);
+      const start = css.indexOf("color");
+      const off = applyPlan(from, planEdit(from, { kind: "toggle", path: "a.css", start }));
+      expect(text(off)).toMatch(/\/\* color: ?red;? \*\//);
+      expect(computed(off, "t", "color")).toBe("rgb(0, 0, 0)");
+      const on = applyPlan(off, planEdit(off, { kind: "toggle", path: "a.css", start }));
+      expect(text(on)).toBe(css);
+    },
+  );
 
   test("a declaration with a comment inside is refused with the reason", () => {
     const from = sheet("p{color:/*x*/red}");
@@ -121,26 +193,54 @@ describe("what an edit reaches and warns of", () => {
   test("only places that come out differently are counted", () => {
     const css = "p{color:red}.k{color:red}";
     const from = sheet(css);
-    const reach = (value: string) => planEdit(from, { kind: "declare", target: rule(css, ".k"), property: "color", value }).reach;
+    const reach = (value: string) =>
+      planEdit(from, { kind: "declare", target: rule(css, ".k"), property: "color", value }).reach;
     expect(reach("red").places).toHaveLength(0);
     expect(reach("blue")).toMatchObject({ places: [{ page: "index.html" }], pages: ["index.html"] });
-    expect(planEdit(from, { kind: "declare", target: rule(css), property: "color", value: "blue" }).reach.places).toHaveLength(1);
+    expect(
+      planEdit(from, { kind: "declare", target: rule(css), property: "color", value: "blue" }).reach.places,
+    ).toHaveLength(1);
   });
 
   test("a rule that another beats names the other", () => {
     const css = "p{color:red}.k{color:green}";
     const from = sheet(css);
     const place = { page: "index.html", index: styleOf(from, "t").element.index };
-    const { warnings } = planEdit(from, { kind: "declare", target: rule(css), property: "color", value: "blue", place });
+    const { warnings } = planEdit(from, {
+      kind: "declare",
+      target: rule(css),
+      property: "color",
+      value: "blue",
+      place,
+    });
     expect(warnings).toEqual([".k in a.css line 1 beats it, so the picked text does not change."]);
   });
 
   test.each<[string, Edit]>([
     ["a value that is none", { kind: "declare", target: rule("p{}"), property: "color", value: "nope" }],
     ["a property that is none", { kind: "declare", target: rule("p{}"), property: "colour", value: "red" }],
-    ["a rule that is not there", { kind: "declare", target: { kind: "rule", path: "a.css", start: 99 }, property: "color", value: "red" }],
-    ["a selector that is none", { kind: "declare", target: { kind: "new-rule", path: "a.css", selector: "p >" }, property: "color", value: "red" }],
-    ["a class that is none", { kind: "declare", target: { kind: "class", name: "1 2", elements: [], path: "a.css" }, property: "color", value: "red" }],
+    [
+      "a rule that is not there",
+      { kind: "declare", target: { kind: "rule", path: "a.css", start: 99 }, property: "color", value: "red" },
+    ],
+    [
+      "a selector that is none",
+      {
+        kind: "declare",
+        target: { kind: "new-rule", path: "a.css", selector: "p >" },
+        property: "color",
+        value: "red",
+      },
+    ],
+    [
+      "a class that is none",
+      {
+        kind: "declare",
+        target: { kind: "class", name: "1 2", elements: [], path: "a.css" },
+        property: "color",
+        value: "red",
+      },
+    ],
     ["a file that is not there", { kind: "toggle", path: "b.css", start: 0 }],
   ])("%s is refused", (_, edit) => {
     expect(() => planEdit(sheet("p{}"), edit)).toThrow(EditError);
@@ -149,27 +249,43 @@ describe("what an edit reaches and warns of", () => {
 
 test("random edits of the sample: computed as asked, all else the same, and back again", () => {
   const from = openSite(sampleFiles());
-  const places = pagesOf(from).flatMap((file) => stylesOf(from, file.path).filter(isPlace).map(({ element }) => ({ page: file.path, index: element.index })));
+  const places = pagesOf(from).flatMap((file) =>
+    stylesOf(from, file.path)
+      .filter(isPlace)
+      .map(({ element }) => ({ page: file.path, index: element.index })),
+  );
   const values: [string, string, string][] = [
-    ["font-size", "23px", "23px"], ["color", "rgb(1, 2, 3)", "rgb(1, 2, 3)"], ["font-weight", "600", "600"], ["line-height", "31px", "31px"],
-    ["letter-spacing", "2px", "2px"], ["text-transform", "lowercase", "lowercase"], ["font-family", "Verdana, sans-serif", "Verdana, sans-serif"],
+    ["font-size", "23px", "23px"],
+    ["color", "rgb(1, 2, 3)", "rgb(1, 2, 3)"],
+    ["font-weight", "600", "600"],
+    ["line-height", "31px", "31px"],
+    ["letter-spacing", "2px", "2px"],
+    ["text-transform", "lowercase", "lowercase"],
+    ["font-family", "Verdana, sans-serif", "Verdana, sans-serif"],
   ];
   fc.assert(
-    fc.property(fc.constantFrom(...places), fc.constantFrom(...values), fc.nat(30), (ref, [property, value, expected], at) => {
-      const { targets } = slipFor(from, ref, defaultConditions);
-      const { target } = targets[at % targets.length]!;
-      const plan = planEdit(from, { kind: "declare", target, property, value, place: ref });
-      const to = applyPlan(from, plan);
-      const style = stylesOf(to, ref.page)[ref.index]!;
-      if (plan.warnings.length === 0) expect(computedValue(style, property)).toBe(expected);
-      for (const [path, file] of from.files) {
-        const own = plan.changes.filter((change) => change.path === path);
-        if (own.length === 0) expect(to.files.get(path)).toBe(file);
-        else expect(applyChanges(text(to, path), invertChanges(text(from, path), own))).toBe(text(from, path));
-      }
-      expect(text(changeSite(from, plan.changes), plan.changes[0]!.path)).toBe(text(to, plan.changes[0]!.path));
-      expect(documentOf(textFile(to, ref.page)!).elements).toHaveLength(documentOf(textFile(from, ref.page)!).elements.length);
-    }),
+    fc.property(
+      fc.constantFrom(...places),
+      fc.constantFrom(...values),
+      fc.nat(30),
+      (ref, [property, value, expected], at) => {
+        const { targets } = slipFor(from, ref, defaultConditions);
+        const { target } = targets[at % targets.length]!;
+        const plan = planEdit(from, { kind: "declare", target, property, value, place: ref });
+        const to = applyPlan(from, plan);
+        const style = stylesOf(to, ref.page)[ref.index]!;
+        if (plan.warnings.length === 0) expect(computedValue(style, property)).toBe(expected);
+        for (const [path, file] of from.files) {
+          const own = plan.changes.filter((change) => change.path === path);
+          if (own.length === 0) expect(to.files.get(path)).toBe(file);
+          else expect(applyChanges(text(to, path), invertChanges(text(from, path), own))).toBe(text(from, path));
+        }
+        expect(text(changeSite(from, plan.changes), plan.changes[0]!.path)).toBe(text(to, plan.changes[0]!.path));
+        expect(documentOf(textFile(to, ref.page)!).elements).toHaveLength(
+          documentOf(textFile(from, ref.page)!).elements.length,
+        );
+      },
+    ),
     { numRuns: 60 },
   );
 });

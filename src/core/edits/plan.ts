@@ -12,7 +12,16 @@ import { parseBlock, type Item } from "../source/css/syntax";
 import { changeSite, pagesOf, textFile, type Site, type TextFile } from "../source/site";
 import type { TextChange } from "../source/changes";
 import { attributeSource, insertAttribute, spliceAttribute } from "./attributes";
-import { indentUnit, isMinified, removeDeclaration, setDeclaration, switchOff, switchOn, type BlockText, type Splice } from "./block";
+import {
+  indentUnit,
+  isMinified,
+  removeDeclaration,
+  setDeclaration,
+  switchOff,
+  switchOn,
+  type BlockText,
+  type Splice,
+} from "./block";
 import { declarationAt, elementAt, fileAt, ruleAt, sheetTexts, type SheetText } from "./locate";
 import { fold, unfold } from "./fold";
 import { unwrapWords, wrapWords } from "./words";
@@ -34,7 +43,12 @@ export function planEdit(site: Site, edit: Edit, conditions: Conditions = defaul
 export function* planSteps(site: Site, edit: Edit, conditions: Conditions): Generator<void, Plan> {
   const changes = changesFor(site, edit);
   const after = changeSite(site, changes);
-  const warnings = edit.kind === "declare" ? [...declareWarnings(after, edit, conditions), ...resetWarnings(site, after, edit, conditions)] : edit.kind === "fold" || edit.kind === "unfold" ? foldWarnings(site, edit) : [];
+  const warnings =
+    edit.kind === "declare"
+      ? [...declareWarnings(after, edit, conditions), ...resetWarnings(site, after, edit, conditions)]
+      : edit.kind === "fold" || edit.kind === "unfold"
+        ? foldWarnings(site, edit)
+        : [];
   yield;
   return { changes, reach: yield* reachOf(site, after, changes, withStatesEverywhere(conditions)), warnings };
 }
@@ -77,7 +91,11 @@ function foldWarnings(site: Site, edit: FoldEdit): string[] {
   const { sheet, rule } = ruleAt(site, edit.path, edit.start);
   const { setBack } = folding(sheet, rule, edit);
   if (setBack.length === 0) return [];
-  return [edit.kind === "fold" ? `${edit.shorthand} sets back what it does not name: ${setBack.join(", ")}.` : `${edit.shorthand} had set back ${setBack.join(", ")}: that is written out.`];
+  return [
+    edit.kind === "fold"
+      ? `${edit.shorthand} sets back what it does not name: ${setBack.join(", ")}.`
+      : `${edit.shorthand} had set back ${setBack.join(", ")}: that is written out.`,
+  ];
 }
 
 function checkValue(property: string, value: string): void {
@@ -89,7 +107,10 @@ function moved(path: string, splices: readonly Splice[], by = 0): TextChange[] {
   return splices.map(({ start, end, insert }) => ({ path, start: start + by, end: end + by, insert }));
 }
 
-function blockText({ text }: SheetText, rule: { block: { start: number; end: number }; items: readonly Item[]; start: number }): BlockText {
+function blockText(
+  { text }: SheetText,
+  rule: { block: { start: number; end: number }; items: readonly Item[]; start: number },
+): BlockText {
   const lineStart = Math.max(text.lastIndexOf("\n", rule.start - 1), text.lastIndexOf("\r", rule.start - 1)) + 1;
   return { text, block: rule.block, items: rule.items, indent: /^[ \t]*/.exec(text.slice(lineStart, rule.start))![0] };
 }
@@ -125,7 +146,9 @@ function declare(site: Site, target: Target, property: string, value: string | n
 
 function checkName(name: string, what: string): void {
   if (!/^-?[_a-z\u0080-\uffff][-_\w\u0080-\uffff]*$/i.test(name)) {
-    throw new EditError(`"${name}" cannot be ${what === "id" ? "an id" : "a class"} in a selector: start with a letter, then letters, digits, - and _.`);
+    throw new EditError(
+      `"${name}" cannot be ${what === "id" ? "an id" : "a class"} in a selector: start with a letter, then letters, digits, - and _.`,
+    );
   }
 }
 
@@ -136,7 +159,10 @@ function giveClass(site: Site, ref: ElementRef, name: string): TextChange[] {
   if (!attribute) return moved(file.path, [insertAttribute(file.text, element, "class", name)]);
   const { value } = attribute;
   const end = value.trimEnd().length;
-  return moved(file.path, spliceAttribute(file.text, attribute, [{ start: end, end, insert: value.trim() === "" ? name : ` ${name}` }]));
+  return moved(
+    file.path,
+    spliceAttribute(file.text, attribute, [{ start: end, end, insert: value.trim() === "" ? name : ` ${name}` }]),
+  );
 }
 
 function styleAttribute(site: Site, ref: ElementRef, property: string, value: string | null): TextChange[] {
@@ -149,7 +175,9 @@ function styleAttribute(site: Site, ref: ElementRef, property: string, value: st
   const text = attribute.value;
   const where: BlockText = { text, block: { start: 0, end: text.length }, items: parseBlock(text), indent: "" };
   const blank = value !== null && text.trim() === "";
-  const splices = blank ? [{ start: 0, end: text.length, insert: `${property}: ${value}` }] : change(where, property, value);
+  const splices = blank
+    ? [{ start: 0, end: text.length, insert: `${property}: ${value}` }]
+    : change(where, property, value);
   return moved(file.path, spliceAttribute(file.text, attribute, splices));
 }
 
@@ -173,7 +201,12 @@ function newRule(site: Site, path: string, selector: string, property: string, v
   if (same?.kind === "style" && same === items.findLast((item) => item.kind === "style")) {
     return moved(file.path, setDeclaration(blockText({ file, text, offset, items }, same), property, value), offset);
   }
-  if (isMinified(text)) return moved(file.path, [{ start: text.length, end: text.length, insert: `${selector}{${property}:${value}}` }], offset);
+  if (isMinified(text))
+    return moved(
+      file.path,
+      [{ start: text.length, end: text.length, insert: `${selector}{${property}:${value}}` }],
+      offset,
+    );
   const newline = /\r\n|\n|\r/.exec(text)?.[0] ?? "\n";
   const tail = /[ \t\r\n\f]*$/.exec(text)![0];
   const at = text.length - tail.length;
@@ -190,10 +223,19 @@ function toggle(site: Site, edit: Edit & { kind: "toggle" }): TextChange[] {
     const attribute = attributeSource(file.text, element, "style");
     if (!attribute) throw new EditError("This element has no style attribute.");
     const items = parseBlock(attribute.value);
-    const item = items.find((one) => (one.kind === "declaration" || one.kind === "disabled") && one.start === edit.start);
-    const where: BlockText = { text: attribute.value, block: { start: 0, end: attribute.value.length }, items, indent: "" };
-    if (item?.kind === "declaration") return moved(file.path, spliceAttribute(file.text, attribute, [switchOff(where, item)]));
-    if (item?.kind === "disabled") return moved(file.path, spliceAttribute(file.text, attribute, switchOn(where, item)));
+    const item = items.find(
+      (one) => (one.kind === "declaration" || one.kind === "disabled") && one.start === edit.start,
+    );
+    const where: BlockText = {
+      text: attribute.value,
+      block: { start: 0, end: attribute.value.length },
+      items,
+      indent: "",
+    };
+    if (item?.kind === "declaration")
+      return moved(file.path, spliceAttribute(file.text, attribute, [switchOff(where, item)]));
+    if (item?.kind === "disabled")
+      return moved(file.path, spliceAttribute(file.text, attribute, switchOn(where, item)));
     throw new EditError("There is no such declaration in the style attribute.");
   }
   const { sheet, rule, item } = declarationAt(site, edit.path, edit.start);
@@ -203,7 +245,12 @@ function toggle(site: Site, edit: Edit & { kind: "toggle" }): TextChange[] {
 }
 
 /** The places that come out differently; all of a page whose elements change. */
-function* reachOf(before: Site, after: Site, changes: readonly TextChange[], conditions: Conditions): Generator<void, Reach> {
+function* reachOf(
+  before: Site,
+  after: Site,
+  changes: readonly TextChange[],
+  conditions: Conditions,
+): Generator<void, Reach> {
   const reach: Reach = { places: [], pages: [] };
   const changed = new Set(changes.map(({ path }) => path));
   for (const file of pagesOf(before)) {
@@ -212,7 +259,9 @@ function* reachOf(before: Site, after: Site, changes: readonly TextChange[], con
     const now = styledPage(after, textFile(after, file.path)!, conditions);
     const aligned = old.styles.length === now.styles.length;
     const places = now.styles
-      .filter((style, index) => isPlace(style) && (!aligned || textStyleKey(style) !== textStyleKey(old.styles[index]!)))
+      .filter(
+        (style, index) => isPlace(style) && (!aligned || textStyleKey(style) !== textStyleKey(old.styles[index]!)),
+      )
       .map((style) => ({ page: file.path, index: style.element.index }));
     if (places.length) reach.pages.push(file.path);
     reach.places.push(...places);
@@ -233,7 +282,14 @@ function declareWarnings(after: Site, edit: Edit & { kind: "declare" }, conditio
   const { contenders, from } = explain(after, page, place.index, longhand);
   const winner = contenders.find(({ lost }) => lost === null);
   if (!winner) return [];
-  const selectors = target.kind === "new-rule" ? target.selector : target.kind === "class" ? `.${target.name}` : target.kind === "id" ? `#${target.name}` : null;
+  const selectors =
+    target.kind === "new-rule"
+      ? target.selector
+      : target.kind === "class"
+        ? `.${target.name}`
+        : target.kind === "id"
+          ? `#${target.name}`
+          : null;
   const mine = (one: typeof winner) => {
     if (target.kind === "style-attribute") return one.attached;
     // A rule's start stays where it is: what is written comes after it.
@@ -242,11 +298,18 @@ function declareWarnings(after: Site, edit: Edit & { kind: "declare" }, conditio
   };
   if (mine(winner)) return [];
   if (contenders.some(mine)) return [`${describe(winner)} beats it, so the picked text does not change.`];
-  return from === "declared" ? [`The picked text takes ${property} from ${describe(winner)}, so it does not change.`] : [];
+  return from === "declared"
+    ? [`The picked text takes ${property} from ${describe(winner)}, so it does not change.`]
+    : [];
 }
 
 /** Says what a shorthand sets back that another declaration had given the element the edit is meant for. */
-function resetWarnings(before: Site, after: Site, { place, property, value }: Edit & { kind: "declare" }, conditions: Conditions): string[] {
+function resetWarnings(
+  before: Site,
+  after: Site,
+  { place, property, value }: Edit & { kind: "declare" },
+  conditions: Conditions,
+): string[] {
   const all = shorthands.get(property)?.longhands;
   if (!place || value === null || !all) return [];
   const [fileBefore, fileAfter] = [textFile(before, place.page), textFile(after, place.page)];
@@ -257,12 +320,23 @@ function resetWarnings(before: Site, after: Site, { place, property, value }: Ed
   return all.flatMap((name) => {
     const winner = style.shared.winners.get(name);
     if (!winner || !isSetBack(winner) || computedValue(style, name) === computedValue(oldStyle, name)) return [];
-    const had = explain(before, old, place.index, name).contenders.find(({ lost, origin }) => lost === null && origin === "author");
-    return had && had.property !== property ? [`${property} sets ${name} back to ${computedValue(style, name)}; ${describe(had)} had made it ${computedValue(oldStyle, name)}.`] : [];
+    const had = explain(before, old, place.index, name).contenders.find(
+      ({ lost, origin }) => lost === null && origin === "author",
+    );
+    return had && had.property !== property
+      ? [
+          `${property} sets ${name} back to ${computedValue(style, name)}; ${describe(had)} had made it ${computedValue(oldStyle, name)}.`,
+        ]
+      : [];
   });
 }
 
-function describe(one: { selector: string; attached: boolean; place: { path: string; line: number } | null; important: boolean }): string {
+function describe(one: {
+  selector: string;
+  attached: boolean;
+  place: { path: string; line: number } | null;
+  important: boolean;
+}): string {
   const where = one.place ? ` in ${one.place.path} line ${one.place.line}` : "";
   return `${one.attached ? "the style attribute" : one.selector}${where}${one.important ? " (!important)" : ""}`;
 }

@@ -8,7 +8,11 @@ import type { Declaration } from "../source/css/syntax";
  * null when there is none, because the shorthand leaves the longhand out or would read the result otherwise.
  * Offsets are into the value's text.
  */
-export function replaceInShorthand(declaration: Declaration, longhand: string, value: string): { start: number; end: number; insert: string } | null {
+export function replaceInShorthand(
+  declaration: Declaration,
+  longhand: string,
+  value: string,
+): { start: number; end: number; insert: string } | null {
   const span = valueSpan(declaration, longhand);
   if (!span) return null;
   const text = declaration.valueText;

@@ -27,7 +27,15 @@ export type Edit =
    * Puts a span with a class or a style around words of a text. `node` counts the element's own text nodes,
    * `start` and `end` are offsets into its text.
    */
-  | { kind: "wrap"; element: ElementRef; node: number; start: number; end: number; attribute: "class" | "style"; value: string }
+  | {
+      kind: "wrap";
+      element: ElementRef;
+      node: number;
+      start: number;
+      end: number;
+      attribute: "class" | "style";
+      value: string;
+    }
   /** Takes a span with nothing but a class or a style away; its words stay. */
   | { kind: "unwrap"; element: ElementRef }
   /** Longhands of the rule that starts at an offset of a file folded into a shorthand, or a shorthand unfolded. */

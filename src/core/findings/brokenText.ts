@@ -13,13 +13,26 @@ export const brokenText: Check = {
     for (const file of [...sheetsOf(site), ...pagesOf(site)]) {
       for (const { text, offset, items } of sheetTexts(site, file)) {
         const add = (message: string, start: number) =>
-          findings.push({ check: "broken-text", level: "error", message, ...at(site, file.path, offset + start), places: [] });
+          findings.push({
+            check: "broken-text",
+            level: "error",
+            message,
+            ...at(site, file.path, offset + start),
+            places: [],
+          });
         for (const declaration of swallowing(items)) {
           const lost = swallowed(declaration)!;
-          add(`A semicolon is missing after \`${lost.before}\`: \`${lost.property}\` is read as part of the value and both are ignored.`, declaration.start);
+          add(
+            `A semicolon is missing after \`${lost.before}\`: \`${lost.property}\` is read as part of the value and both are ignored.`,
+            declaration.start,
+          );
         }
         const open = unclosed(items);
-        if (open) add(`The block of \`${open.kind === "at" ? `@${open.name} ` : ""}${open.preludeText}\` is never closed: all that follows is read as part of it.`, open.start);
+        if (open)
+          add(
+            `The block of \`${open.kind === "at" ? `@${open.name} ` : ""}${open.preludeText}\` is never closed: all that follows is read as part of it.`,
+            open.start,
+          );
         const comment = openComment(text);
         if (comment !== null) add("A comment is opened here and never closed: all that follows is left out.", comment);
       }
@@ -52,6 +65,7 @@ function unclosed(items: readonly Item[]): StyleRule | AtRule | null {
 function openComment(text: string): number | null {
   const tokens = tokensOf(text);
   const last = tokens.count - 1;
-  if (last < 0 || tokens.types[last] !== T.Comment || /\/\*[\s\S]*\*\/$/.test(text.slice(tokens.starts[last]))) return null;
+  if (last < 0 || tokens.types[last] !== T.Comment || /\/\*[\s\S]*\*\/$/.test(text.slice(tokens.starts[last])))
+    return null;
   return tokens.starts[last]!;
 }

@@ -12,7 +12,10 @@ export const contrast: Check = {
     const findings: Finding[] = [];
     for (const page of pages) {
       const found = new Map<string, Finding>();
-      const texts = [...page.styles.filter(isPlace).map((style) => ({ style, part: "" })), ...pseudoTexts(page).map(({ style, name }) => ({ style, part: `::${name}` }))];
+      const texts = [
+        ...page.styles.filter(isPlace).map((style) => ({ style, part: "" })),
+        ...pseudoTexts(page).map(({ style, name }) => ({ style, part: `::${name}` })),
+      ];
       for (const { style, part } of texts) {
         const { ratio, needs, passes, verdict, ground } = legibilityOn(page, style, layouts);
         if (passes) continue;

@@ -17,7 +17,13 @@ export const ignoredDeclarations: Check = {
         for (const { declaration } of declarationsIn(sheet.items)) {
           const message = ignoredMessage(declaration.property, declaration.valueText);
           if (!message) continue;
-          findings.push({ check: "ignored-declaration", level: "error", message, ...at(site, file.path, sheet.offset + declaration.start), places: [] });
+          findings.push({
+            check: "ignored-declaration",
+            level: "error",
+            message,
+            ...at(site, file.path, sheet.offset + declaration.start),
+            places: [],
+          });
         }
       }
     }
@@ -37,7 +43,8 @@ export function ignoredMessage(property: string, value: string): string | null {
       return `\`${property}\` has no value.`;
     case "invalid value": {
       const withUnit = /^-?\d*\.?\d+$/.test(value) ? `${value}px` : null;
-      if (withUnit && !invalidReason(property, withUnit)) return `\`${value}\` lacks its unit for \`${property}\`. Did you mean \`${withUnit}\`?`;
+      if (withUnit && !invalidReason(property, withUnit))
+        return `\`${value}\` lacks its unit for \`${property}\`. Did you mean \`${withUnit}\`?`;
       return `\`${value}\` is not a value of \`${property}\`.`;
     }
     default:
@@ -49,14 +56,28 @@ let names: string[] | null = null;
 
 /** What people write for a property that is called otherwise. */
 const misnamed: Readonly<Record<string, string>> = {
-  "font-color": "color", "font-colour": "color", "text-color": "color", "text-colour": "color", "bg-color": "background-color", leading: "line-height",
-  tracking: "letter-spacing", "text-style": "font-style", "text-weight": "font-weight", "font-underline": "text-decoration",
+  "font-color": "color",
+  "font-colour": "color",
+  "text-color": "color",
+  "text-colour": "color",
+  "bg-color": "background-color",
+  leading: "line-height",
+  tracking: "letter-spacing",
+  "text-style": "font-style",
+  "text-weight": "font-weight",
+  "font-underline": "text-decoration",
 };
 
 /** The property a mistyped name was most likely meant to be; those that the value fits come first. */
 export function nearestProperty(name: string, value: string): string | null {
   if (misnamed[name]) return misnamed[name];
-  names ??= [...new Set([...longhandIndex.keys(), ...shorthands.keys(), ...Object.keys((lexer as unknown as { properties: object }).properties)])].filter((one) => !one.startsWith("-"));
+  names ??= [
+    ...new Set([
+      ...longhandIndex.keys(),
+      ...shorthands.keys(),
+      ...Object.keys((lexer as unknown as { properties: object }).properties),
+    ]),
+  ].filter((one) => !one.startsWith("-"));
   const farthest = Math.max(2, Math.ceil(name.length / 2));
   const near = names
     .filter((one) => Math.abs(one.length - name.length) <= farthest)

@@ -4,7 +4,8 @@ import { openSite } from "../source/site";
 import { pageWith, sampleFiles, site } from "../testing/site";
 import { ignoredMessage } from ".";
 
-const said = (from: Parameters<typeof analyse>[0]) => analyse(from).findings.map(({ path, line, message }) => `${path}:${line} ${message}`);
+const said = (from: Parameters<typeof analyse>[0]) =>
+  analyse(from).findings.map(({ path, line, message }) => `${path}:${line} ${message}`);
 
 test("the sample's faults are found where they stand", () => {
   const messages = said(openSite(sampleFiles()));
@@ -37,17 +38,49 @@ describe("ignored declarations", () => {
 test("a page without any sheet, a selector that is none, and parts on other servers are named", () => {
   expect(said(site({ "index.html": "<p>x</p>" }))).toContain("index.html:1 index.html has no style sheet at all.");
   expect(said(pageWith("p..x { top: 0 }", ""))[0]).toMatch(/The rule `p..x` is skipped/);
-  expect(said(pageWith("", '<img src="https://far.example/a.png">')).join()).toContain("https://far.example/a.png is on another server and is left out.");
+  expect(said(pageWith("", '<img src="https://far.example/a.png">')).join()).toContain(
+    "https://far.example/a.png is on another server and is left out.",
+  );
 });
 
 describe("slips of the pen", () => {
   test.each<[string, string, string, string]>([
-    ["a missing semicolon", "p {\n  color: red\n  font-size: 20px;\n}", "", "A semicolon is missing after `red`: `font-size` is read as part of the value and both are ignored."],
-    ["a brace left open", "p { color: red;\nh1 { top: 0 }", "", "The block of `p` is never closed: all that follows is read as part of it."],
-    ["a comment left open", "p { top: 0 }\n/* to do\nh1 { top: 0 }", "", "A comment is opened here and never closed: all that follows is left out."],
-    ["the wrong letter case", ".Lead { top: 0 }", '<p class="lead">', "`.Lead` matches nothing. The letter case of classes and ids counts: `.lead` would match 1 element."],
-    ["a blank too many", "p .lead { top: 0 }", '<p class="lead">', "`p .lead` matches nothing. With a blank it asks for something inside; without it, `p.lead` would match 1 element."],
-    ["a blank too few", "p.in { top: 0 }", '<p><b class="in">', "`p.in` matches nothing. Without a blank it asks for one element that is both; with it, `p .in` would match 1 element."],
+    [
+      "a missing semicolon",
+      "p {\n  color: red\n  font-size: 20px;\n}",
+      "",
+      "A semicolon is missing after `red`: `font-size` is read as part of the value and both are ignored.",
+    ],
+    [
+      "a brace left open",
+      "p { color: red;\nh1 { top: 0 }",
+      "",
+      "The block of `p` is never closed: all that follows is read as part of it.",
+    ],
+    [
+      "a comment left open",
+      "p { top: 0 }\n/* to do\nh1 { top: 0 }",
+      "",
+      "A comment is opened here and never closed: all that follows is left out.",
+    ],
+    [
+      "the wrong letter case",
+      ".Lead { top: 0 }",
+      '<p class="lead">',
+      "`.Lead` matches nothing. The letter case of classes and ids counts: `.lead` would match 1 element.",
+    ],
+    [
+      "a blank too many",
+      "p .lead { top: 0 }",
+      '<p class="lead">',
+      "`p .lead` matches nothing. With a blank it asks for something inside; without it, `p.lead` would match 1 element.",
+    ],
+    [
+      "a blank too few",
+      "p.in { top: 0 }",
+      '<p><b class="in">',
+      "`p.in` matches nothing. Without a blank it asks for one element that is both; with it, `p .in` would match 1 element.",
+    ],
   ])("%s", (_, css, body, expected) => {
     expect(said(pageWith(css, body)).join("\n")).toContain(expected);
   });
@@ -71,12 +104,19 @@ test("what pseudo-elements show is a text of its own", () => {
     ["before", "\u201c", "rgb(255, 0, 0)", "16px"],
     ["after", "\u201d", "rgb(255, 0, 0)", "16px"],
   ]);
-  expect(findings.map(({ message }) => message).join("\n")).toContain("input::placeholder cannot be read well on its ground: 1.6 to 1");
+  expect(findings.map(({ message }) => message).join("\n")).toContain(
+    "input::placeholder cannot be read well on its ground: 1.6 to 1",
+  );
 });
 
 test("the analysis is plain data", () => {
   const analysis = analyse(openSite(sampleFiles()), { width: 360 });
   expect(JSON.parse(JSON.stringify(analysis))).toEqual(analysis);
   expect(analysis.conditions).toEqual({ width: 360, height: 800, scheme: "light", rootSize: 16 });
-  expect(analysis.pages.map(({ path }) => path)).toEqual(["fares.html", "index.html", "notices.html", "timetable.html"]);
+  expect(analysis.pages.map(({ path }) => path)).toEqual([
+    "fares.html",
+    "index.html",
+    "notices.html",
+    "timetable.html",
+  ]);
 });

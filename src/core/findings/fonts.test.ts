@@ -4,7 +4,12 @@ import { changeSite, openSite } from "../source/site";
 import { testFont } from "../testing/font";
 
 const told = (css: string, body: string, fonts: Record<string, Uint8Array> = {}) =>
-  analyse(openSite([{ path: "index.html", text: `<style>${css}</style>${body}` }, ...Object.entries(fonts).map(([path, bytes]) => ({ path, bytes }))]))
+  analyse(
+    openSite([
+      { path: "index.html", text: `<style>${css}</style>${body}` },
+      ...Object.entries(fonts).map(([path, bytes]) => ({ path, bytes })),
+    ]),
+  )
     .findings.filter(({ check }) => check === "fonts")
     .map(({ level, message, places }) => [level, message, places.length]);
 const flex = "@font-face{font-family:Flex;src:url(flex.ttf)}";
@@ -15,23 +20,35 @@ describe("fonts of a site", () => {
   });
 
   test("one that no text is set in", () => {
-    expect(told(`${flex}p{font-family:serif}`, "<p>Boats</p>", { "flex.ttf": testFont("Flex") })).toEqual([["note", "Flex is loaded, but no text is set in it.", 0]]);
+    expect(told(`${flex}p{font-family:serif}`, "<p>Boats</p>", { "flex.ttf": testFont("Flex") })).toEqual([
+      ["note", "Flex is loaded, but no text is set in it.", 0],
+    ]);
   });
 
   test("one that cannot be loaded, with the reason", () => {
-    expect(told(`${flex}p{font-family:Flex,serif}`, "<p>x</p>")).toEqual([["error", "Flex cannot be loaded from `flex.ttf`: It is not among the files.", 0]]);
-    expect(told(`${flex}p{font-family:Flex,serif}`, "<p>x</p>", { "flex.ttf": new TextEncoder().encode("no font") })[0]![1]).toContain("It is not a font file");
+    expect(told(`${flex}p{font-family:Flex,serif}`, "<p>x</p>")).toEqual([
+      ["error", "Flex cannot be loaded from `flex.ttf`: It is not among the files.", 0],
+    ]);
+    expect(
+      told(`${flex}p{font-family:Flex,serif}`, "<p>x</p>", { "flex.ttf": new TextEncoder().encode("no font") })[0]![1],
+    ).toContain("It is not a font file");
   });
 
   test("named, but from nowhere; a near miss is asked about", () => {
-    expect(told("p{font-family:Nowhere Grotesk,serif}", "<p>x</p><p>y</p>")).toEqual([["note", '"Nowhere Grotesk" is named in a stack, but no sheet loads it and no system has it.', 2]]);
-    expect(told("p{font-family:Georga,serif}", "<p>x</p>")).toEqual([["warning", "Georga is named in a stack, but no sheet loads it and no system has it. Did you mean `Georgia`?", 1]]);
+    expect(told("p{font-family:Nowhere Grotesk,serif}", "<p>x</p><p>y</p>")).toEqual([
+      ["note", '"Nowhere Grotesk" is named in a stack, but no sheet loads it and no system has it.', 2],
+    ]);
+    expect(told("p{font-family:Georga,serif}", "<p>x</p>")).toEqual([
+      ["warning", "Georga is named in a stack, but no sheet loads it and no system has it. Did you mean `Georgia`?", 1],
+    ]);
     expect(told("p{font-family:-apple-system,BlinkMacSystemFont,Georgia,serif}", "<p>x</p>")).toEqual([]);
   });
 
   test("characters of the pages that a face lacks, each once, and only of texts set in it", () => {
     const body = "<p>Fare: £18, €20 — £9</p><p>Zoë</p><i>→</i>";
-    const [[level, message, places]] = told(`${flex}p{font-family:Flex,serif}`, body, { "flex.ttf": testFont("Flex") }) as [[string, string, number]];
+    const [[level, message, places]] = told(`${flex}p{font-family:Flex,serif}`, body, {
+      "flex.ttf": testFont("Flex"),
+    }) as [[string, string, number]];
     expect([level, places]).toEqual(["note", 2]);
     for (const character of ["£", "€", "—", "ë", "1", "8"]) expect(message).toContain(character);
     expect(message).not.toContain("→");
@@ -39,11 +56,18 @@ describe("fonts of a site", () => {
   });
 
   test("blanks, joiners and soft hyphens are no characters to miss", () => {
-    expect(told(`${flex}p{font-family:Flex,serif}`, "<p>Os\u00adsel\u200b \u00a0ferry\ufe0f</p>", { "flex.ttf": testFont("Flex") }).map(([, message]) => message)).toEqual(["Flex has no glyph for \u00a0: these come from the next font of the stack."]);
+    expect(
+      told(`${flex}p{font-family:Flex,serif}`, "<p>Os\u00adsel\u200b \u00a0ferry\ufe0f</p>", {
+        "flex.ttf": testFont("Flex"),
+      }).map(([, message]) => message),
+    ).toEqual(["Flex has no glyph for \u00a0: these come from the next font of the stack."]);
   });
 
   test("what was looked up is looked up anew when the words change", () => {
-    const site = openSite([{ path: "index.html", text: `<style>${flex}p{font-family:Flex,serif}</style><p>Boats</p>` }, { path: "flex.ttf", bytes: testFont("Flex") }]);
+    const site = openSite([
+      { path: "index.html", text: `<style>${flex}p{font-family:Flex,serif}</style><p>Boats</p>` },
+      { path: "flex.ttf", bytes: testFont("Flex") },
+    ]);
     const messages = (from: typeof site) => analyse(from).findings.filter(({ check }) => check === "fonts").length;
     expect(messages(site)).toBe(0);
     const at = `<style>${flex}p{font-family:Flex,serif}</style><p>`.length;

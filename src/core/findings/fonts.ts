@@ -39,7 +39,14 @@ export const fonts: Check = {
           entry.places.push(place);
           nowhere.set(name, entry);
         }
-        const face = families[0] && faceFor(page.faces, families[0].name, valueOf<number>(style, "font-weight"), valueOf<string>(style, "font-style") !== "normal");
+        const face =
+          families[0] &&
+          faceFor(
+            page.faces,
+            families[0].name,
+            valueOf<number>(style, "font-weight"),
+            valueOf<string>(style, "font-style") !== "normal",
+          );
         const missing = face?.file ? missingIn(style.element, face.file) : "";
         if (!face || !missing) continue;
         const entry = lacking.get(face) ?? { characters: new Set<string>(), places: [] };
@@ -52,19 +59,43 @@ export const fonts: Check = {
       const where = at(site, face.sheet, face.offset);
       const broken = face.sources.filter(({ problem }) => problem);
       if (!face.file && broken.length) {
-        findings.set(`broken ${face.offset}`, { check: "fonts", level: "error", message: `${face.family} cannot be loaded from \`${broken[0]!.address}\`: ${broken[0]!.problem}`, ...where, places: [] });
+        findings.set(`broken ${face.offset}`, {
+          check: "fonts",
+          level: "error",
+          message: `${face.family} cannot be loaded from \`${broken[0]!.address}\`: ${broken[0]!.problem}`,
+          ...where,
+          places: [],
+        });
       } else if (face.file && !used.has(face.family.toLowerCase())) {
-        findings.set(`unused ${face.family}`, { check: "fonts", level: "note", message: `${face.family} is loaded, but no text is set in it.`, ...where, places: [] });
+        findings.set(`unused ${face.family}`, {
+          check: "fonts",
+          level: "note",
+          message: `${face.family} is loaded, but no text is set in it.`,
+          ...where,
+          places: [],
+        });
       }
     }
     for (const [face, { characters, places }] of lacking) {
       const list = [...characters].slice(0, mostCharacters).join(" ");
-      findings.set(`lacking ${face.offset}`, { check: "fonts", level: "note", message: `${face.family} has no glyph for ${list}${characters.size > mostCharacters ? " and others" : ""}: these come from the next font of the stack.`, ...at(site, face.sheet, face.offset), places });
+      findings.set(`lacking ${face.offset}`, {
+        check: "fonts",
+        level: "note",
+        message: `${face.family} has no glyph for ${list}${characters.size > mostCharacters ? " and others" : ""}: these come from the next font of the stack.`,
+        ...at(site, face.sheet, face.offset),
+        places,
+      });
     }
     for (const [name, { style, path, places, own }] of nowhere) {
       const near = nearestFamily(name, own);
       const message = `${serialiseFamily({ name, generic: false })} is named in a stack, but no sheet loads it and no system has it.${near ? ` Did you mean \`${near}\`?` : ""}`;
-      findings.set(`nowhere ${name}`, { check: "fonts", level: near ? "warning" : "note", message, ...at(site, path, style.element.source?.startTag.start ?? 0), places });
+      findings.set(`nowhere ${name}`, {
+        check: "fonts",
+        level: near ? "warning" : "note",
+        message,
+        ...at(site, path, style.element.source?.startTag.start ?? 0),
+        places,
+      });
     }
     return [...findings.values()];
   },
@@ -79,7 +110,9 @@ function missingIn(element: ElementNode, font: FontFile): string {
   const known = lookedUp.get(element);
   if (known?.font === font) return known.characters;
   const all = new Set(element.content.filter(isText).flatMap(({ text }) => [...text]));
-  const characters = [...all].filter((character) => !steering.test(character) && !font.has(character.codePointAt(0)!)).join("");
+  const characters = [...all]
+    .filter((character) => !steering.test(character) && !font.has(character.codePointAt(0)!))
+    .join("");
   lookedUp.set(element, { font, characters });
   return characters;
 }

@@ -10,7 +10,17 @@ import { invalidSelectors } from "./selectors";
 import { unmatchedSelectors } from "./unmatched";
 import type { Check, CheckContext, Finding } from "./types";
 
-export const checks: readonly Check[] = [missingSheet, noSheet, brokenText, ignoredDeclarations, invalidSelectors, unmatchedSelectors, contrast, fonts, remoteParts];
+export const checks: readonly Check[] = [
+  missingSheet,
+  noSheet,
+  brokenText,
+  ignoredDeclarations,
+  invalidSelectors,
+  unmatchedSelectors,
+  contrast,
+  fonts,
+  remoteParts,
+];
 
 export function findingsFor(context: Omit<CheckContext, "layouts"> & Partial<CheckContext>): Finding[] {
   return checks.flatMap((check) => check.run({ layouts: {}, ...context }));

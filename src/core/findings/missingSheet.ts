@@ -13,7 +13,13 @@ export const missingSheet: Check = {
           "imports itself": `${address} imports itself, so browsers leave it out.`,
           "not among the files": `${address} is asked for but is not among the files.${nearest ? ` The nearest file is ${nearest}.` : ""}`,
         }[why];
-        found.set(`${path}:${offset}`, { check: "missing-sheet", level, message, ...at(site, path, offset), places: [] });
+        found.set(`${path}:${offset}`, {
+          check: "missing-sheet",
+          level,
+          message,
+          ...at(site, path, offset),
+          places: [],
+        });
       }
     }
     return [...found.values()];

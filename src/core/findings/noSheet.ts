@@ -12,7 +12,13 @@ export const noSheet: Check = {
       const own = page.sheets.owners.length;
       const where = at(site, page.file.path, 0);
       if (own === 0) {
-        findings.push({ check: "no-sheet", level: "warning", message: `${page.file.path} has no style sheet at all.`, ...where, places: [] });
+        findings.push({
+          check: "no-sheet",
+          level: "warning",
+          message: `${page.file.path} has no style sheet at all.`,
+          ...where,
+          places: [],
+        });
         continue;
       }
       for (const sheet of sheetsOf(site)) {

@@ -9,11 +9,18 @@ export const remoteParts: Check = {
   run: ({ site }) => {
     const findings: Finding[] = [];
     const name = (address: string, path: string, offset: number) =>
-      findings.push({ check: "remote-part", level: "note", message: `${address} is on another server and is left out.`, ...at(site, path, offset), places: [] });
+      findings.push({
+        check: "remote-part",
+        level: "note",
+        message: `${address} is on another server and is left out.`,
+        ...at(site, path, offset),
+        places: [],
+      });
     for (const page of pagesOf(site)) {
       for (const element of documentOf(page).elements) {
         const source = element.tag === "img" ? element.attributes.get("src") : undefined;
-        if (source && resolveAddress(source, page.path).kind === "remote") name(source, page.path, element.source?.startTag.start ?? 0);
+        if (source && resolveAddress(source, page.path).kind === "remote")
+          name(source, page.path, element.source?.startTag.start ?? 0);
       }
     }
     for (const sheet of sheetsOf(site)) {

@@ -22,7 +22,13 @@ export const unmatchedSelectors: Check = {
             const places = count(context, near.selector);
             if (places === 0) continue;
             const message = `\`${text}\` matches nothing. ${near.why} \`${near.selector}\` would match ${places} ${places === 1 ? "element" : "elements"}.`;
-            findings.push({ check: "unmatched-selector", level: "warning", message, ...at(site, file.path, sheet.offset + step.rule.start), places: [] });
+            findings.push({
+              check: "unmatched-selector",
+              level: "warning",
+              message,
+              ...at(site, file.path, sheet.offset + step.rule.start),
+              places: [],
+            });
           }
         }
       }
@@ -38,7 +44,10 @@ interface Names {
 
 function namesOn({ site }: CheckContext): Names {
   const elements = pagesOf(site).flatMap((file) => documentOf(file).elements);
-  return { classes: new Set(elements.flatMap(({ classes }) => classes)), ids: new Set(elements.flatMap(({ id }) => (id ? [id] : []))) };
+  return {
+    classes: new Set(elements.flatMap(({ classes }) => classes)),
+    ids: new Set(elements.flatMap(({ id }) => (id ? [id] : []))),
+  };
 }
 
 function count({ site }: CheckContext, selector: string): number {
@@ -59,6 +68,7 @@ function nearSelector(text: string, { classes, ids }: Names): { selector: string
   const joined = text.replace(/([\w-])\s+([.#])/g, "$1$2");
   if (joined !== text) return { selector: joined, why: "With a blank it asks for something inside; without it," };
   const parted = text.replace(/([\w-])([.#])/g, "$1 $2");
-  if (parted !== text) return { selector: parted, why: "Without a blank it asks for one element that is both; with it," };
+  if (parted !== text)
+    return { selector: parted, why: "Without a blank it asks for one element that is both; with it," };
   return null;
 }

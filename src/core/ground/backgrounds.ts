@@ -43,7 +43,9 @@ export function colorClip(style: Style): string {
 }
 
 export function hasBackground(style: Style): boolean {
-  return backgroundColor(style).alpha !== 0 || valueOf<Image[]>(style, "background-image").some((image) => image !== null);
+  return (
+    backgroundColor(style).alpha !== 0 || valueOf<Image[]>(style, "background-image").some((image) => image !== null)
+  );
 }
 
 /** The element whose background fills the canvas: the root, or the body when the root has none (CSS Backgrounds 3, 2.11.2). */
@@ -55,8 +57,10 @@ export function isCanvasOwner(style: Style): boolean {
 
 /** Why the way an element is mixed with what lies under it is not computed; null where it is. */
 export function blendDoubt(style: Style): string | null {
-  if (valueOf<string>(style, "mix-blend-mode") !== "normal") return `It is blended with what lies under it (${valueOf<string>(style, "mix-blend-mode")}).`;
+  if (valueOf<string>(style, "mix-blend-mode") !== "normal")
+    return `It is blended with what lies under it (${valueOf<string>(style, "mix-blend-mode")}).`;
   const modes = valueOf<string[]>(style, "background-blend-mode").filter((mode) => mode !== "normal");
-  if (modes.length && valueOf<Image[]>(style, "background-image").some((image) => image !== null)) return `Layers of the background are blended (${modes[0]}).`;
+  if (modes.length && valueOf<Image[]>(style, "background-image").some((image) => image !== null))
+    return `Layers of the background are blended (${modes[0]}).`;
   return null;
 }

@@ -41,13 +41,21 @@ describe("gradients at a point", () => {
     expect(at("linear-gradient(90deg in hsl longer hue, #f00, #ff0)", 50, 0)).toBe("#0080ff");
   });
 
-  test.each(["url(a.png)", "linear-gradient()", "linear-gradient(90px, #000, #fff)", "radial-gradient(at nowhere, #000, #fff)", "image-set('a.png' 1x)", "-webkit-gradient(linear, 0 0, 0 1, from(#000))"])(
-    "%s is none that can be read",
-    (text) => expect(at(text, 0, 0)).toBeNull(),
-  );
+  test.each([
+    "url(a.png)",
+    "linear-gradient()",
+    "linear-gradient(90px, #000, #fff)",
+    "radial-gradient(at nowhere, #000, #fff)",
+    "image-set('a.png' 1x)",
+    "-webkit-gradient(linear, 0 0, 0 1, from(#000))",
+  ])("%s is none that can be read", (text) => expect(at(text, 0, 0)).toBeNull());
 
   test("all colours that are named", () => {
-    expect(stopColors(componentsOf("linear-gradient(red, currentcolor 50%, #0000)")[0]!, colors)!.map((one) => formatColor(one, "hex"))).toEqual(["#ff0000", "#000000", "#00000000"]);
+    expect(
+      stopColors(componentsOf("linear-gradient(red, currentcolor 50%, #0000)")[0]!, colors)!.map((one) =>
+        formatColor(one, "hex"),
+      ),
+    ).toEqual(["#ff0000", "#000000", "#00000000"]);
     expect(stopColors(componentsOf("url(a.png)")[0]!, colors)).toBeNull();
   });
 });

@@ -28,7 +28,12 @@ export function gradientIn(image: Component, box: GradientBox, colors: ColorCont
   const stops = parts.slice(hasPrelude ? 1 : 0).map((part, at) => (at === 0 && !hasPrelude ? rest : part));
   const old = match[1] !== undefined;
   const length = lengthIn(unit);
-  const geometry = match[3] === "linear" ? linear(prelude, box, old) : match[3] === "radial" ? radial(prelude, box, length) : conic(prelude, box, length);
+  const geometry =
+    match[3] === "linear"
+      ? linear(prelude, box, old)
+      : match[3] === "radial"
+        ? radial(prelude, box, length)
+        : conic(prelude, box, length);
   if (!geometry) return null;
   const read = readStops(stops, geometry.length, colors, unit);
   if (!read || read.length === 0) return null;
@@ -52,7 +57,19 @@ export function stopColors(image: Component, colors: ColorContext): Color[] | nu
   return found.length ? found : null;
 }
 
-const rectangular = new Set(["srgb", "srgb-linear", "display-p3", "a98-rgb", "prophoto-rgb", "rec2020", "lab", "oklab", "xyz", "xyz-d50", "xyz-d65"]);
+const rectangular = new Set([
+  "srgb",
+  "srgb-linear",
+  "display-p3",
+  "a98-rgb",
+  "prophoto-rgb",
+  "rec2020",
+  "lab",
+  "oklab",
+  "xyz",
+  "xyz-d50",
+  "xyz-d65",
+]);
 const polar = new Set(["hsl", "hwb", "lch", "oklch"]);
 
 /** `in <space> [<way> hue]`, wherever it stands in the first part. */
@@ -137,9 +154,18 @@ function linear(prelude: readonly Component[], { width, height }: GradientBox, o
 }
 
 /** A position as px from the top left (CSS Values 4, 9.1). */
-function position(parts: readonly Component[], { width, height }: GradientBox, length: LengthOf): [number, number] | null {
+function position(
+  parts: readonly Component[],
+  { width, height }: GradientBox,
+  length: LengthOf,
+): [number, number] | null {
   if (parts.length === 0) return [width / 2, height / 2];
-  const edges: Readonly<Record<string, [axis: "x" | "y", from: number]>> = { left: ["x", 0], right: ["x", 1], top: ["y", 0], bottom: ["y", 1] };
+  const edges: Readonly<Record<string, [axis: "x" | "y", from: number]>> = {
+    left: ["x", 0],
+    right: ["x", 1],
+    top: ["y", 0],
+    bottom: ["y", 1],
+  };
   const result: { x: number | null; y: number | null } = { x: null, y: null };
   for (let at = 0; at < parts.length; at += 1) {
     const part = parts[at]!;
@@ -184,7 +210,9 @@ function radial(prelude: readonly Component[], box: GradientBox, length: LengthO
     ry = sizes.length > 1 ? length(sizes[1], box.height) : rx;
     if (rx === null || ry === null) return null;
   } else if (circle) {
-    rx = ry = extent.endsWith("side") ? pick(left, right, top, bottom) : pick(...[left, right].flatMap((x) => [top, bottom].map((y) => Math.hypot(x, y))));
+    rx = ry = extent.endsWith("side")
+      ? pick(left, right, top, bottom)
+      : pick(...[left, right].flatMap((x) => [top, bottom].map((y) => Math.hypot(x, y))));
   } else {
     [rx, ry] = [pick(left, right), pick(top, bottom)];
     // An ellipse through the corner keeps the proportions of the one to the sides.
@@ -218,7 +246,12 @@ interface Stop {
 }
 
 /** 3.5 */
-function readStops(parts: readonly (readonly Component[])[], length: number | null, colors: ColorContext, unit: Units): Stop[] | null {
+function readStops(
+  parts: readonly (readonly Component[])[],
+  length: number | null,
+  colors: ColorContext,
+  unit: Units,
+): Stop[] | null {
   const stops: { color: Color; legacy: boolean; at: number | null; hint: number | null }[] = [];
   let hint: number | null = null;
   const measure = lengthIn(unit);
@@ -276,7 +309,7 @@ function rampOf(stops: readonly Stop[], space: Space, way: HueWay, repeating: bo
     let at = share;
     if (repeating) {
       if (span <= 0) return last.color;
-      at = first.at + (((share - first.at) % span) + span) % span;
+      at = first.at + ((((share - first.at) % span) + span) % span);
     }
     if (at < first.at || stops.length === 1) return first.color;
     if (at >= last.at) return last.color;

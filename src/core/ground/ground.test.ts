@@ -3,7 +3,8 @@ import { formatColor, showRatio } from "../color";
 import { pageWith, styleOf } from "../testing/site";
 import { legibilityOf } from "./ground";
 
-const of = (css: string, body: string, scheme: "light" | "dark" = "light") => legibilityOf(styleOf(pageWith(css, body), "t", { scheme }));
+const of = (css: string, body: string, scheme: "light" | "dark" = "light") =>
+  legibilityOf(styleOf(pageWith(css, body), "t", { scheme }));
 const hex = (color: Parameters<typeof formatColor>[0]) => formatColor(color, "hex");
 
 describe("what is behind a text", () => {
@@ -11,9 +12,24 @@ describe("what is behind a text", () => {
     ["the canvas, when nothing paints", "", '<p id="t">', "#ffffff"],
     ["an ancestor's colour", "div{background:#123456}", '<div><section><p id="t">', "#123456"],
     ["the body's ground, carried to the canvas", "body{background:#eee}", '<p id="t">', "#eeeeee"],
-    ["translucent layers, composited", "body{background:#fff}div{background:rgb(0 0 0/50%)}", '<div><p id="t">', "#808080"],
-    ["two translucent layers", "div{background:rgb(0 0 0/50%)}p{background:rgb(255 255 255/50%)}", '<div><p id="t">', "#bfbfbf"],
-    ["a faded group over what is behind it", "body{background:#fff}div{background:#000;opacity:.5}", '<div><p id="t">', "#808080"],
+    [
+      "translucent layers, composited",
+      "body{background:#fff}div{background:rgb(0 0 0/50%)}",
+      '<div><p id="t">',
+      "#808080",
+    ],
+    [
+      "two translucent layers",
+      "div{background:rgb(0 0 0/50%)}p{background:rgb(255 255 255/50%)}",
+      '<div><p id="t">',
+      "#bfbfbf",
+    ],
+    [
+      "a faded group over what is behind it",
+      "body{background:#fff}div{background:#000;opacity:.5}",
+      '<div><p id="t">',
+      "#808080",
+    ],
     ["nothing from an element without a box", "div{display:contents;background:#000}", '<div><p id="t">', "#ffffff"],
   ])("%s", (_, css, body, expected) => {
     const { ground } = of(css, body);

@@ -56,7 +56,12 @@ export interface Found {
  * @param styles of the page, by index
  * @param ink before compositing; the text's own by default
  */
-export function legibilityOf(style: Style, layout: PlaceLayout | null = null, styles: readonly Style[] = [], ink: Color = inkOf(style)): Legibility {
+export function legibilityOf(
+  style: Style,
+  layout: PlaceLayout | null = null,
+  styles: readonly Style[] = [],
+  ink: Color = inkOf(style),
+): Legibility {
   const found = layout ? groundUnder(style, ink, layout, styles) : groundFromStyles(style, ink);
   const { bare, inked } = found;
   const ratios = bare.map((color, at) => contrastRatio(inked[at]!, color));

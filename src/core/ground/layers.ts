@@ -2,7 +2,18 @@
 import { valueOf, type Style } from "../cascade/styles";
 import { paintOver } from "../color/contrast";
 import type { Color } from "../color/types";
-import { backgroundColor, backgroundImages, black, blendDoubt, canvasColor, clear, colorClip, colorsOf, isCanvasOwner, white } from "./backgrounds";
+import {
+  backgroundColor,
+  backgroundImages,
+  black,
+  blendDoubt,
+  canvasColor,
+  clear,
+  colorClip,
+  colorsOf,
+  isCanvasOwner,
+  white,
+} from "./backgrounds";
 import { stopColors } from "./gradient";
 import type { Found, GroundKind } from "./ground";
 
@@ -46,7 +57,10 @@ function layersUpTo(style: Style): Layers {
   }
   let layers = current ? known.get(current)! : null;
   for (const one of above.reverse()) {
-    layers = withOwn(layers ?? { layers: [{ colors: [canvasColor(one)], opacity: 1 }], doubt: null, from: null, kind: "canvas" }, one);
+    layers = withOwn(
+      layers ?? { layers: [{ colors: [canvasColor(one)], opacity: 1 }], doubt: null, from: null, kind: "canvas" },
+      one,
+    );
     known.set(one, layers);
   }
   return layers!;
@@ -74,8 +88,11 @@ function withOwn(below: Layers, style: Style): Layers {
   for (const { image } of images.reverse()) {
     const colors = stopColors(image!, colorsOf(style));
     layers.push({ colors: colors ?? [clear, black, white], opacity: 1 });
-    doubt = colors ? "It is a gradient: which part lies under the text depends on the layout." : "A picture lies under the text.";
-    if (!colors || colors.every((one) => (one.alpha ?? 0) >= 1)) [from, kind] = [style.element.index, colors ? "gradient" : "picture"];
+    doubt = colors
+      ? "It is a gradient: which part lies under the text depends on the layout."
+      : "A picture lies under the text.";
+    if (!colors || colors.every((one) => (one.alpha ?? 0) >= 1))
+      [from, kind] = [style.element.index, colors ? "gradient" : "picture"];
   }
   if (opacity < 1 && toCanvas) layers.push({ colors: [clear], opacity });
   if (isPlaced) doubt ??= "It is placed over or under other parts of the page.";
@@ -87,14 +104,17 @@ function composite(layers: readonly Layer[], ink: Color | null): readonly Color[
   const first = layers.findIndex(({ opacity }) => opacity < 1);
   if (first < 0) {
     let results = layers[0]!.colors;
-    for (const layer of layers.slice(1)) results = thin(results.flatMap((below) => layer.colors.map((above) => paintOver(above, below))));
+    for (const layer of layers.slice(1))
+      results = thin(results.flatMap((below) => layer.colors.map((above) => paintOver(above, below))));
     return ink ? results.map((below) => paintOver(ink, below)) : results;
   }
   const behind = first === 0 ? [clear] : composite(layers.slice(0, first), null);
   const group = layers[first]!;
   const inside = composite([{ ...group, opacity: 1 }, ...layers.slice(first + 1)], ink);
   return thin(
-    behind.flatMap((below) => inside.map((above) => paintOver({ ...above, alpha: (above.alpha ?? 0) * group.opacity }, below))),
+    behind.flatMap((below) =>
+      inside.map((above) => paintOver({ ...above, alpha: (above.alpha ?? 0) * group.opacity }, below)),
+    ),
   );
 }
 

@@ -2,7 +2,17 @@
 import { valueOf, type Style } from "../cascade/styles";
 import { paintOver } from "../color/contrast";
 import type { Color } from "../color/types";
-import { backgroundColor, backgroundImages, blendDoubt, canvasColor, clear, colorClip, colorsOf, hasBackground, isCanvasOwner } from "./backgrounds";
+import {
+  backgroundColor,
+  backgroundImages,
+  blendDoubt,
+  canvasColor,
+  clear,
+  colorClip,
+  colorsOf,
+  hasBackground,
+  isCanvasOwner,
+} from "./backgrounds";
 import { gradientIn, type ColorAt } from "./gradient";
 import type { Found, GroundKind } from "./ground";
 import { gridPoints, type Box, type ImageLayout, type PlaceLayout, type UnderLayer } from "./layout";
@@ -25,8 +35,13 @@ const differsAt = "What lies there cannot be told.";
 export function groundUnder(style: Style, ink: Color, layout: PlaceLayout, styles: readonly Style[]): Found {
   const root = styles[0]!;
   const paints = layout.under.flatMap((layer) => paintsOf(layer, styles, style));
-  const flat = !layout.afloat && paints.every(({ kind }) => kind === "color") && layout.under.every(({ box }) => holds(box, layout.text));
-  const points = flat ? [[layout.text.left + layout.text.width / 2, layout.text.top + layout.text.height / 2] as [number, number]] : gridPoints(layout.text);
+  const flat =
+    !layout.afloat &&
+    paints.every(({ kind }) => kind === "color") &&
+    layout.under.every(({ box }) => holds(box, layout.text));
+  const points = flat
+    ? [[layout.text.left + layout.text.width / 2, layout.text.top + layout.text.height / 2] as [number, number]]
+    : gridPoints(layout.text);
   const varies = layout.afloat !== null || paints.some(({ kind }) => kind === "picture");
   const bare: Color[] = [];
   const inked: Color[] = [];
@@ -36,7 +51,9 @@ export function groundUnder(style: Style, ink: Color, layout: PlaceLayout, style
   points.forEach(([x, y], point) => {
     // Darkest and lightest pixels go up through all the layers side by side.
     for (const extreme of varies ? [0, 1] : [0]) {
-      const groups: { color: Color; opacity: number }[] = [{ color: layout.afloat ? opaqueEnds[extreme]! : canvasColor(root), opacity: 1 }];
+      const groups: { color: Color; opacity: number }[] = [
+        { color: layout.afloat ? opaqueEnds[extreme]! : canvasColor(root), opacity: 1 },
+      ];
       let fill = ink;
       let under: string | null = layout.afloat;
       for (const paint of paints) {
@@ -80,7 +97,15 @@ export function layoutAfter(layout: PlaceLayout, before: Style, after: Style): P
     if (known) under[at] = { ...known, group: known.group || fades, doubt: known.doubt ?? doubt };
     else if ((fades && valueOf<number>(old, "opacity") >= 1) || (hasBackground(now) && !hasBackground(old))) {
       const inside = under.findIndex((layer) => isWithin(after, layer.index, index));
-      under.splice(inside < 0 ? under.length : inside, 0, { index, box: layout.text, images: [], picture: null, opacity: 1, group: fades, doubt });
+      under.splice(inside < 0 ? under.length : inside, 0, {
+        index,
+        box: layout.text,
+        images: [],
+        picture: null,
+        opacity: 1,
+        group: fades,
+        doubt,
+      });
     }
   }
   return { ...layout, under };
@@ -89,7 +114,8 @@ export function layoutAfter(layout: PlaceLayout, before: Style, after: Style): P
 /** The text's element and those around it, outermost first, as they were and as they are. */
 function pairsOf(before: Style, after: Style): [Style, Style][] {
   const pairs: [Style, Style][] = [];
-  for (let [old, now]: (Style | null)[] = [before, after]; old && now; [old, now] = [old.parent, now.parent]) pairs.unshift([old, now]);
+  for (let [old, now]: (Style | null)[] = [before, after]; old && now; [old, now] = [old.parent, now.parent])
+    pairs.unshift([old, now]);
   return pairs;
 }
 
@@ -121,14 +147,21 @@ function paintsOf(layer: UnderLayer, styles: readonly Style[], text: Style): Pai
   const base = { opacity: layer.opacity, doubt: blend, index: layer.index, group: null, inText: false };
   const paints: Paint[] = [];
   const toCanvas = isCanvasOwner(style);
-  const group: Paint | null = layer.group ? { ...base, at: () => [clear], kind: "color", doubt: null, group: valueOf<number>(style, "opacity") } : null;
+  const group: Paint | null = layer.group
+    ? { ...base, at: () => [clear], kind: "color", doubt: null, group: valueOf<number>(style, "opacity") }
+    : null;
   if (group && !toCanvas) paints.push(group);
   const color = backgroundColor(style);
   const ownText = (clip: string) => clip === "text" && style === text;
   const clip = colorClip(style);
   if ((color.alpha ?? 0) > 0 && (clip !== "text" || ownText(clip))) {
     const within = toCanvas ? everywhere : layer.box;
-    paints.push({ ...base, at: (_, x, y) => [isIn(within, x, y) ? color : clear], kind: "color", inText: ownText(clip) });
+    paints.push({
+      ...base,
+      at: (_, x, y) => [isIn(within, x, y) ? color : clear],
+      kind: "color",
+      inText: ownText(clip),
+    });
   }
   const images = backgroundImages(style);
   for (let at = images.length - 1; at >= 0; at -= 1) {
@@ -149,7 +182,13 @@ function paintsOf(layer: UnderLayer, styles: readonly Style[], text: Style): Pai
       inText: ownText(own),
     });
   }
-  if (layer.picture) paints.push({ ...base, at: pixelsOf(layer.picture), kind: "picture", doubt: blend ?? (layer.picture.pixels ? null : differsAt) });
+  if (layer.picture)
+    paints.push({
+      ...base,
+      at: pixelsOf(layer.picture),
+      kind: "picture",
+      doubt: blend ?? (layer.picture.pixels ? null : differsAt),
+    });
   if (group && toCanvas) paints.push(group);
   return paints;
 }

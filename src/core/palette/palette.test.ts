@@ -18,7 +18,10 @@ describe("colour values as written", () => {
     ["p{color:rgb(1 2 3/50%)!important}", ["rgb(1 2 3/50%)"]],
     ["p{background:linear-gradient(red,#0000ff 50%,hsl(1 2% 3%))}", ["red", "#0000ff", "hsl(1 2% 3%)"]],
     ["p{background:-webkit-gradient(linear,0 0,0 1,from(#fff),to(#000))}", ["#fff", "#000"]],
-    ["p{color:color-mix(in srgb,red,#00f)} a{color:light-dark(#111,#eee)} b{color:rgb(from teal r g b)}", ["red", "#00f", "#111", "#eee", "teal"]],
+    [
+      "p{color:color-mix(in srgb,red,#00f)} a{color:light-dark(#111,#eee)} b{color:rgb(from teal r g b)}",
+      ["red", "#00f", "#111", "#eee", "teal"],
+    ],
     ["p{color:currentcolor;border:1px solid} a{color:inherit}", []],
     ["p{font:12px tan;animation:red 1s;grid-area:blue}", []],
     ["p{--a:#123;--b: red;--c:red herring;--d:1px solid #456}", ["#123", "red", "#456"]],
@@ -42,11 +45,23 @@ describe("colour values as written", () => {
 });
 
 describe("what a colour is used for", () => {
-  const palette = paletteOf(pageWith("body{color:#333} h1{color:#8a9aa6} a:hover{color:red} div{background:#17445C} :root{--sea:#004060} b{color:var(--sea)}", "<h1>a</h1><p>b <a>c</a></p><div><p>d <b>e</b></p></div>"), defaultConditions);
+  const palette = paletteOf(
+    pageWith(
+      "body{color:#333} h1{color:#8a9aa6} a:hover{color:red} div{background:#17445C} :root{--sea:#004060} b{color:var(--sea)}",
+      "<h1>a</h1><p>b <a>c</a></p><div><p>d <b>e</b></p></div>",
+    ),
+    defaultConditions,
+  );
   const value = (text: string) => palette.values.find((one) => one.value === text)!;
 
   test("words, places and whether it fails", () => {
-    expect(value("#8a9aa6")).toMatchObject({ words: "ink of h1", places: 1, failing: true, roles: ["ink"], notation: "hex" });
+    expect(value("#8a9aa6")).toMatchObject({
+      words: "ink of h1",
+      places: 1,
+      failing: true,
+      roles: ["ink"],
+      notation: "hex",
+    });
     expect(value("#333")).toMatchObject({ words: "ink of body", places: 3, failing: true });
     expect(value("#17445C")).toMatchObject({ words: "ground of div", places: 2 });
     expect(value("red").places).toBe(0);
@@ -54,17 +69,25 @@ describe("what a colour is used for", () => {
 
   test("a custom property's colour counts where it is referred to", () => {
     expect(value("#004060")).toMatchObject({ words: "value of --sea", places: 1, roles: ["named"] });
-    expect(palette.properties).toMatchObject([{ name: "--sea", references: 1, values: [{ value: "#004060", selector: ":root" }] }]);
+    expect(palette.properties).toMatchObject([
+      { name: "--sea", references: 1, values: [{ value: "#004060", selector: ":root" }] },
+    ]);
   });
 
   test("pairs that occur, those that fail first", () => {
     expect(palette.pairs.map(({ inkName, groundName, passes }) => [inkName, groundName, passes])).toEqual([
-      ["#004060", "#17445C", false], ["#333", "#17445C", false], ["#8a9aa6", "rgb(255, 255, 255)", false], ["#333", "rgb(255, 255, 255)", true],
+      ["#004060", "#17445C", false],
+      ["#333", "#17445C", false],
+      ["#8a9aa6", "rgb(255, 255, 255)", false],
+      ["#333", "rgb(255, 255, 255)", true],
     ]);
   });
 
   test("twins: other colours, but hardly", () => {
-    const near = paletteOf(pageWith("a{color:#1a6fa0}b{color:rgb(27, 112, 161)}i{color:#1A6FA0}u{color:#333}s{color:#1a6fa080}", ""), defaultConditions).values;
+    const near = paletteOf(
+      pageWith("a{color:#1a6fa0}b{color:rgb(27, 112, 161)}i{color:#1A6FA0}u{color:#333}s{color:#1a6fa080}", ""),
+      defaultConditions,
+    ).values;
     expect(twinsIn(near).map(({ a, b }) => [a, b])).toEqual([["#1A6FA0", "rgb(27, 112, 161)"]]);
     expect(twinsIn(near, 0.0001)).toEqual([]);
   });
@@ -74,34 +97,63 @@ describe("rewriting", () => {
   test("every value in every notation comes back to the same colour, and nothing else is touched", () => {
     const all = openSite(sampleFiles());
     const spots = colorSpots(all);
-    for (const notation of ["hex", "rgb", "hsl", "hwb", "oklch", "lab", "lch", "oklab", "display-p3", "srgb"] as const) {
+    for (const notation of [
+      "hex",
+      "rgb",
+      "hsl",
+      "hwb",
+      "oklch",
+      "lab",
+      "lch",
+      "oklab",
+      "display-p3",
+      "srgb",
+    ] as const) {
       const { changes, same, different, left } = rewriteColors(spots, notation);
       expect(same + different.length + left.length).toBe(spots.length);
       expect(left.every(({ reason }) => reason.startsWith("It stands in a gradient"))).toBe(true);
       expect(left.length > 0).toBe(!["hex", "rgb", "hsl", "hwb"].includes(notation));
-      if (notation !== "hex" && notation !== "rgb" && notation !== "hsl" && notation !== "hwb") expect(different).toEqual([]);
+      if (notation !== "hex" && notation !== "rgb" && notation !== "hsl" && notation !== "hwb")
+        expect(different).toEqual([]);
       const after = colorSpots(changeSite(all, changes));
-      expect(after.map(({ role, selector }) => [role, selector])).toEqual(spots.map(({ role, selector }) => [role, selector]));
+      expect(after.map(({ role, selector }) => [role, selector])).toEqual(
+        spots.map(({ role, selector }) => [role, selector]),
+      );
       const restored = changeSite(changeSite(all, changes), joinedBack(spots, after));
-      for (const [path, file] of all.files) if (file.kind !== "other") expect(textFile(restored, path)!.text).toBe(file.text);
+      for (const [path, file] of all.files)
+        if (file.kind !== "other") expect(textFile(restored, path)!.text).toBe(file.text);
     }
   });
 
   const joinedBack = (spots: ReturnType<typeof colorSpots>, after: ReturnType<typeof colorSpots>) =>
-    after.map(({ path, start, end }, at) => ({ path, start, end, insert: spots[at]!.value })).filter(({ insert }, at) => insert !== after[at]!.value);
+    after
+      .map(({ path, start, end }, at) => ({ path, start, end, insert: spots[at]!.value }))
+      .filter(({ insert }, at) => insert !== after[at]!.value);
 
   test("what a notation cannot hold is said", () => {
-    const spots = colorSpots(site({ "a.css": "a{color:color(display-p3 0 1 0)}b{color:#123456}i{color:#f00}u{color:canvas}s{color:#ff000080}" }));
+    const spots = colorSpots(
+      site({
+        "a.css": "a{color:color(display-p3 0 1 0)}b{color:#123456}i{color:#f00}u{color:canvas}s{color:#ff000080}",
+      }),
+    );
     expect(rewriteColors(spots, "hex").different).toMatchObject([{ value: "color(display-p3 0 1 0)" }]);
     const named = rewriteColors(spots, "name");
     expect(named.changes.map(({ insert }) => insert)).toEqual(["red"]);
     expect(named.left.map(({ value, reason }) => [value, reason])).toEqual([
-      ["color(display-p3 0 1 0)", "It has no name."], ["#123456", "It has no name."], ["canvas", "What it comes to depends on where it stands."], ["#ff000080", "A name cannot be translucent."],
+      ["color(display-p3 0 1 0)", "It has no name."],
+      ["#123456", "It has no name."],
+      ["canvas", "What it comes to depends on where it stands."],
+      ["#ff000080", "A name cannot be translucent."],
     ]);
   });
 
   test("colours of a gradient stay in a notation that is mixed the same way", () => {
-    const spots = colorSpots(site({ "a.css": ":root{--a:#123456;--b:#654321}p{background:linear-gradient(#fff,var(--a))}a{background:linear-gradient(in oklab,#eee,var(--b))}b{background:linear-gradient(oklch(50% 0 0),lab(50 0 0))}" }));
+    const spots = colorSpots(
+      site({
+        "a.css":
+          ":root{--a:#123456;--b:#654321}p{background:linear-gradient(#fff,var(--a))}a{background:linear-gradient(in oklab,#eee,var(--b))}b{background:linear-gradient(oklch(50% 0 0),lab(50 0 0))}",
+      }),
+    );
     expect(rewriteColors(spots, "oklch").left.map(({ value }) => value)).toEqual(["#123456", "#fff"]);
     expect(rewriteColors(spots, "hsl").left.map(({ value }) => value)).toEqual(["oklch(50% 0 0)", "lab(50 0 0)"]);
   });
@@ -109,14 +161,20 @@ describe("rewriting", () => {
   test("random colours in a minified sheet", () => {
     const byte = fc.nat(255);
     fc.assert(
-      fc.property(fc.array(fc.tuple(byte, byte, byte), { minLength: 1, maxLength: 8 }), fc.constantFrom("hsl", "oklch", "lab", "hwb", "hex"), (colors, notation) => {
-        const css = colors.map((rgb, at) => `.c${at}{color:rgb(${rgb.join()})!important}`).join("");
-        const from = site({ "a.css": css });
-        const { changes, different } = rewriteColors(colorSpots(from), notation as "hsl");
-        expect(different).toEqual([]);
-        const back = rewriteColors(colorSpots(changeSite(from, changes)), "rgb", { commas: true, digits: 0 });
-        expect(textFile(changeSite(changeSite(from, changes), back.changes), "a.css")!.text.replaceAll(", ", ",")).toBe(css);
-      }),
+      fc.property(
+        fc.array(fc.tuple(byte, byte, byte), { minLength: 1, maxLength: 8 }),
+        fc.constantFrom("hsl", "oklch", "lab", "hwb", "hex"),
+        (colors, notation) => {
+          const css = colors.map((rgb, at) => `.c${at}{color:rgb(${rgb.join()})!important}`).join("");
+          const from = site({ "a.css": css });
+          const { changes, different } = rewriteColors(colorSpots(from), notation as "hsl");
+          expect(different).toEqual([]);
+          const back = rewriteColors(colorSpots(changeSite(from, changes)), "rgb", { commas: true, digits: 0 });
+          expect(
+            textFile(changeSite(changeSite(from, changes), back.changes), "a.css")!.text.replaceAll(", ", ","),
+          ).toBe(css);
+        },
+      ),
       { numRuns: 100 },
     );
   });
@@ -132,7 +190,12 @@ describe("rewriting", () => {
 
 describe("names", () => {
   test("are proposed from hue, lightness and role, and are free", () => {
-    expect(proposedNames("#17445c", ["ground"], new Set())).toEqual(["--dark-blue", "--blue-ground", "--ground", "--darkslategray"]);
+    expect(proposedNames("#17445c", ["ground"], new Set())).toEqual([
+      "--dark-blue",
+      "--blue-ground",
+      "--ground",
+      "--darkslategray",
+    ]);
     expect(proposedNames("#fff", [], new Set(["--white"]))).toEqual(["--white-2"]);
     expect(proposedNames("var(--x)", [], new Set())).toEqual([]);
   });
@@ -140,7 +203,7 @@ describe("names", () => {
   const files = {
     "index.html": '<link rel=stylesheet href=a.css><link rel=stylesheet href=b.css><p style="color:#123456">x</p>',
     "other.html": "<link rel=stylesheet href=a.css>",
-    "a.css": "@charset \"utf-8\";\np { border: 1px solid #123456 }\n",
+    "a.css": '@charset "utf-8";\np { border: 1px solid #123456 }\n',
     "b.css": "h1{color:#123456}",
   };
   const named = (texts: Record<string, string>, name = "--sea") => {
@@ -152,16 +215,24 @@ describe("names", () => {
 
   test("stand in a sheet that all pages have, behind what must come first", () => {
     const text = named(files);
-    expect(text("a.css")).toBe('@charset "utf-8";\n\n:root {\n  --sea: #123456;\n}\np { border: 1px solid var(--sea) }\n');
+    expect(text("a.css")).toBe(
+      '@charset "utf-8";\n\n:root {\n  --sea: #123456;\n}\np { border: 1px solid var(--sea) }\n',
+    );
     expect(text("b.css")).toBe("h1{color:var(--sea)}");
     expect(text("index.html")).toContain('style="color:var(--sea)"');
   });
 
   test("go into the root rule where there is one", () => {
-    expect(named({ ...files, "a.css": ":root {\n  --gap: 2px;\n}\np { color: #123456 }" })("a.css")).toBe(":root {\n  --gap: 2px;\n  --sea: #123456;\n}\np { color: var(--sea) }");
+    expect(named({ ...files, "a.css": ":root {\n  --gap: 2px;\n}\np { color: #123456 }" })("a.css")).toBe(
+      ":root {\n  --gap: 2px;\n  --sea: #123456;\n}\np { color: var(--sea) }",
+    );
   });
 
-  test.each([["sea", "not a name"], ["--taken", "already"], ["--a b", "not a name"]])("%s is refused", (name, reason) => {
+  test.each([
+    ["sea", "not a name"],
+    ["--taken", "already"],
+    ["--a b", "not a name"],
+  ])("%s is refused", (name, reason) => {
     expect(() => named(files, name)).toThrow(reason);
   });
 

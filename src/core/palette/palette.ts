@@ -70,7 +70,15 @@ export interface Palette {
   properties: CustomProperty[];
 }
 
-const roleWords: Readonly<Record<Role, string>> = { ink: "ink", ground: "ground", edge: "edge", line: "line", shadow: "shadow", named: "value of", other: "colour" };
+const roleWords: Readonly<Record<Role, string>> = {
+  ink: "ink",
+  ground: "ground",
+  edge: "edge",
+  line: "line",
+  shadow: "shadow",
+  named: "value of",
+  other: "colour",
+};
 
 export function paletteOf(site: Site, conditions: Conditions, layouts: Layouts = {}): Palette {
   const pages = pagesOf(site).map((file) => styledPage(site, file, conditions));
@@ -79,7 +87,11 @@ export function paletteOf(site: Site, conditions: Conditions, layouts: Layouts =
   const references = referencesIn(site);
   const uses = spots.map((spot): PaletteUse => {
     const found = spot.role === "named" ? namedPlaces(spot, spots, places, references) : places.get(keyOf(spot));
-    return { ...spot, places: [...((found?.places.size ? found.places : found?.elements)?.values() ?? [])], failing: found?.failing ?? false };
+    return {
+      ...spot,
+      places: [...((found?.places.size ? found.places : found?.elements)?.values() ?? [])],
+      failing: found?.failing ?? false,
+    };
   });
   return { values: valuesOf(uses), pairs: pairsOf(pages, uses, layouts), properties: propertiesOf(uses, references) };
 }
@@ -97,7 +109,14 @@ const keyOf = ({ path, declaration }: { path: string; declaration: number }) => 
 /** For each declaration, the elements it gives a colour. */
 function placesByDeclaration(pages: readonly KnownPage[], layouts: Layouts): Map<string, PlacesOfDeclaration> {
   const all = new Map<string, PlacesOfDeclaration>();
-  const add = (page: KnownPage, holder: Style, winner: Winner | undefined, place: Style, into: "places" | "elements", failing = false) => {
+  const add = (
+    page: KnownPage,
+    holder: Style,
+    winner: Winner | undefined,
+    place: Style,
+    into: "places" | "elements",
+    failing = false,
+  ) => {
     const spot = winner && spotOf(page, holder.element, winner.block, winner.declaration);
     if (!spot) return;
     const key = `${spot.path}:${spot.offset}`;
@@ -116,11 +135,13 @@ function placesByDeclaration(pages: readonly KnownPage[], layouts: Layouts): Map
         while (!holder.shared.winners.has("color") && holder.parent) holder = holder.parent;
         add(page, holder, holder.shared.winners.get("color"), style, "places", !passes);
         const giver = ground.from === null ? null : page.styles[ground.from]!;
-        for (const property of giver ? ["background-color", "background-image"] : []) add(page, giver!, giver!.shared.winners.get(property), style, "places", !passes);
+        for (const property of giver ? ["background-color", "background-image"] : [])
+          add(page, giver!, giver!.shared.winners.get(property), style, "places", !passes);
       }
       for (const [property, winner] of style.shared.winners) {
         if (property === "color" || !/color|image|shadow/.test(property)) continue;
-        if (winner.block.origin === "browser" || (property.startsWith("border") && !drawsBorder(style, property))) continue;
+        if (winner.block.origin === "browser" || (property.startsWith("border") && !drawsBorder(style, property)))
+          continue;
         add(page, style, winner, style, "elements");
       }
     }
@@ -137,9 +158,18 @@ function drawsBorder(style: Style, property: string): boolean {
 type References = Map<string, { path: string; declaration: number; property: string }[]>;
 
 /** A custom property's colour is used where the declarations that refer to it are in force. */
-function namedPlaces(spot: ColorSpot, spots: readonly ColorSpot[], places: ReadonlyMap<string, PlacesOfDeclaration>, references: References): PlacesOfDeclaration {
+function namedPlaces(
+  spot: ColorSpot,
+  spots: readonly ColorSpot[],
+  places: ReadonlyMap<string, PlacesOfDeclaration>,
+  references: References,
+): PlacesOfDeclaration {
   const result: PlacesOfDeclaration = { places: new Map(), elements: new Map(), failing: false };
-  const others = new Set(spots.filter(({ property, css: color }) => property === spot.property && color !== spot.css).map(({ css: color }) => color));
+  const others = new Set(
+    spots
+      .filter(({ property, css: color }) => property === spot.property && color !== spot.css)
+      .map(({ css: color }) => color),
+  );
   const seen = new Set<string>();
   const follow = (name: string) => {
     if (seen.has(name)) return;
@@ -192,7 +222,13 @@ function valuesOf(uses: readonly PaletteUse[]): PaletteValue[] {
 }
 
 function wordsFor(uses: readonly PaletteUse[]): string {
-  const parts = [...new Set(uses.map(({ role, selector, property }) => (role === "named" ? `${roleWords.named} ${property}` : `${roleWords[role]} of ${selector}`)))];
+  const parts = [
+    ...new Set(
+      uses.map(({ role, selector, property }) =>
+        role === "named" ? `${roleWords.named} ${property}` : `${roleWords[role]} of ${selector}`,
+      ),
+    ),
+  ];
   return parts.length > 3 ? `${parts.slice(0, 2).join(", ")} and ${parts.length - 2} more` : parts.join(", ");
 }
 
@@ -209,7 +245,19 @@ function pairsOf(pages: readonly KnownPage[], uses: readonly PaletteUse[], layou
     const { ground, ratio, best, needs, passes } = legibilityOn(page, style, layouts);
     const key = groundKey(page, ground);
     const range: [string, string] | null = ground.range && [cssColor(ground.range[0]), cssColor(ground.range[1])];
-    return { ink, inkName: nameOf(ink), ground: key, groundName: nameOf(key), range, ratio, best, needs, passes, certain: ground.certain, places: [] };
+    return {
+      ink,
+      inkName: nameOf(ink),
+      ground: key,
+      groundName: nameOf(key),
+      range,
+      ratio,
+      best,
+      needs,
+      passes,
+      certain: ground.certain,
+      places: [],
+    };
   };
   return gatherPlaces(pages, keyOf, make, (pair, style, page) => {
     const { ratio, best, passes, ground } = legibilityOn(page, style, layouts);
@@ -236,7 +284,9 @@ export interface Twins {
 
 /** Values of different colours that are nearly alike, nearest first. @param within distance in OKLab */
 export function twinsIn(values: readonly PaletteValue[], within: number = usualTwinDistance): Twins[] {
-  const colors = [...new Map(values.flatMap((value) => (value.css === null ? [] : [[value.css, value.value] as const])))].map(([, value]) => ({ value, color: parseColor(value)! }));
+  const colors = [
+    ...new Map(values.flatMap((value) => (value.css === null ? [] : [[value.css, value.value] as const]))),
+  ].map(([, value]) => ({ value, color: parseColor(value)! }));
   const twins: Twins[] = [];
   colors.forEach((a, at) => {
     for (const b of colors.slice(at + 1)) {

@@ -12,11 +12,18 @@ import type { CustomProperty, PaletteUse } from "./palette";
 import type { ColorSpot } from "./values";
 
 /** Custom properties that some value gives a colour. */
-export function propertiesOf(uses: readonly PaletteUse[], references: ReadonlyMap<string, readonly unknown[]>): CustomProperty[] {
+export function propertiesOf(
+  uses: readonly PaletteUse[],
+  references: ReadonlyMap<string, readonly unknown[]>,
+): CustomProperty[] {
   const properties = new Map<string, CustomProperty>();
   for (const { property, role, value, css, selector, path, line, start } of uses) {
     if (role !== "named") continue;
-    const known = properties.get(property) ?? { name: property, values: [], references: references.get(property)?.length ?? 0 };
+    const known = properties.get(property) ?? {
+      name: property,
+      values: [],
+      references: references.get(property)?.length ?? 0,
+    };
     known.values.push({ value, css, selector, path, line, start });
     properties.set(property, known);
   }
@@ -24,7 +31,16 @@ export function propertiesOf(uses: readonly PaletteUse[], references: ReadonlyMa
 }
 
 const hues: readonly [upTo: number, word: string][] = [
-  [15, "pink"], [45, "red"], [75, "orange"], [115, "yellow"], [160, "green"], [200, "teal"], [275, "blue"], [315, "purple"], [350, "pink"], [361, "pink"],
+  [15, "pink"],
+  [45, "red"],
+  [75, "orange"],
+  [115, "yellow"],
+  [160, "green"],
+  [200, "teal"],
+  [275, "blue"],
+  [315, "purple"],
+  [350, "pink"],
+  [361, "pink"],
 ];
 
 /** Names for a colour that no custom property has yet, from its lightness, its hue and what it is used for. */
@@ -32,8 +48,24 @@ export function proposedNames(value: string, roles: readonly string[], taken: Re
   const color = parseColor(value);
   if (!color) return [];
   const [lightness, chroma, hue] = oklch(color);
-  const shade = lightness < 0.32 ? "deep" : lightness < 0.5 ? "dark" : lightness < 0.72 ? "mid" : lightness < 0.88 ? "light" : "pale";
-  const word = lightness > 0.99 ? "white" : lightness < 0.01 ? "black" : chroma < 0.018 ? "grey" : hues.find(([upTo]) => hue <= upTo)![1];
+  const shade =
+    lightness < 0.32
+      ? "deep"
+      : lightness < 0.5
+        ? "dark"
+        : lightness < 0.72
+          ? "mid"
+          : lightness < 0.88
+            ? "light"
+            : "pale";
+  const word =
+    lightness > 0.99
+      ? "white"
+      : lightness < 0.01
+        ? "black"
+        : chroma < 0.018
+          ? "grey"
+          : hues.find(([upTo]) => hue <= upTo)![1];
   const plain = word === "white" || word === "black" ? word : `${shade}-${word}`;
   const role = roles.find((one) => one === "ink" || one === "ground" || one === "edge" || one === "line");
   const proposals = [plain, ...(role ? [`${word}-${role}`, `${role}`] : []), nearestName(color).name];
@@ -46,7 +78,12 @@ function free(name: string, taken: ReadonlySet<string>): string {
 }
 
 /** Colours put under a name; see `define`. @throws EditError */
-export function nameColor(site: Site, spots: readonly ColorSpot[], name: string, taken: ReadonlySet<string>): TextChange[] {
+export function nameColor(
+  site: Site,
+  spots: readonly ColorSpot[],
+  name: string,
+  taken: ReadonlySet<string>,
+): TextChange[] {
   const [first] = spots;
   if (!first) throw new EditError("There is no colour to name.");
   if (spots.some(({ property }) => property === name)) throw new EditError(`${name} would refer to itself.`);
@@ -64,8 +101,17 @@ interface Spot {
  * with a spot has: in its `:root` rule, or a new one at its start.
  * @throws EditError when there is no such sheet, or the name is taken or not one
  */
-export function define(site: Site, spots: readonly Spot[], name: string, value: string, taken: ReadonlySet<string>): TextChange[] {
-  if (!/^--[-_a-zA-Z0-9\u0080-\uffff]+$/.test(name)) throw new EditError(`"${name}" is not a name of a custom property: it starts with two hyphens, then letters, digits, - and _.`);
+export function define(
+  site: Site,
+  spots: readonly Spot[],
+  name: string,
+  value: string,
+  taken: ReadonlySet<string>,
+): TextChange[] {
+  if (!/^--[-_a-zA-Z0-9\u0080-\uffff]+$/.test(name))
+    throw new EditError(
+      `"${name}" is not a name of a custom property: it starts with two hyphens, then letters, digits, - and _.`,
+    );
   if (taken.has(name)) throw new EditError(`${name} is already a custom property of the site.`);
   const sheet = commonSheet(site, spots);
   const changes = spots.map(({ path, start, end }): TextChange => ({ path, start, end, insert: `var(${name})` }));
@@ -76,7 +122,12 @@ export function define(site: Site, spots: readonly Spot[], name: string, value: 
 export function commonSheet(site: Site, spots: readonly { path: string }[]): SheetText {
   const paths = new Set(spots.map(({ path }) => path));
   const lists = pagesOf(site)
-    .map((page) => ({ page, sheets: sheetsOfPage(site, page).owners.flatMap((owner) => owner.sheets).filter(({ media }) => media.every((text) => /^(?:|all|screen)$/.test(text.trim()))) }))
+    .map((page) => ({
+      page,
+      sheets: sheetsOfPage(site, page)
+        .owners.flatMap((owner) => owner.sheets)
+        .filter(({ media }) => media.every((text) => /^(?:|all|screen)$/.test(text.trim()))),
+    }))
     .filter(({ page, sheets }) => paths.has(page.path) || sheets.some(({ path }) => paths.has(path)))
     .map(({ sheets }) => sheets.map(({ path }) => path));
   const [sample, ...others] = lists;
@@ -86,7 +137,10 @@ export function commonSheet(site: Site, spots: readonly { path: string }[]): She
     return file ? sheetTexts(site, file) : [];
   });
   const sheet = candidates.find((one) => rootRule(one)) ?? candidates[0];
-  if (!sheet) throw new EditError("No style sheet is shared by all the pages that use this value, so there is no one place to write it.");
+  if (!sheet)
+    throw new EditError(
+      "No style sheet is shared by all the pages that use this value, so there is no one place to write it.",
+    );
   return sheet;
 }
 
@@ -97,11 +151,18 @@ function rootRule({ items }: SheetText) {
 function definition(sheet: SheetText, name: string, value: string): TextChange[] {
   const { file, text, offset } = sheet;
   const rule = rootRule(sheet);
-  const moved = (start: number, end: number, insert: string): TextChange => ({ path: file.path, start: start + offset, end: end + offset, insert });
+  const moved = (start: number, end: number, insert: string): TextChange => ({
+    path: file.path,
+    start: start + offset,
+    end: end + offset,
+    insert,
+  });
   if (rule?.kind === "style") {
     const lineStart = text.lastIndexOf("\n", rule.start - 1) + 1;
     const indent = /^[ \t]*/.exec(text.slice(lineStart, rule.start))![0];
-    return setDeclaration({ text, block: rule.block, items: rule.items, indent }, name, value).map(({ start, end, insert }) => moved(start, end, insert));
+    return setDeclaration({ text, block: rule.block, items: rule.items, indent }, name, value).map(
+      ({ start, end, insert }) => moved(start, end, insert),
+    );
   }
   if (isMinified(text)) return [atSheetStart(sheet, `:root{${name}:${value}}`)];
   const newline = /\r\n|\n|\r/.exec(text)?.[0] ?? "\n";

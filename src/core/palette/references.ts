@@ -19,7 +19,8 @@ export function referenceSpots(site: Site): ReferenceSpot[] {
   for (const { declaration, file, offset } of declarationsOfSite(site)) {
     const { property, valueText, start } = declaration;
     if (!valueText.includes("var(")) continue;
-    for (const found of referencesOf(componentsOf(valueText), false)) spots.push({ ...found, property, path: file.path, declaration: offset + start });
+    for (const found of referencesOf(componentsOf(valueText), false))
+      spots.push({ ...found, property, path: file.path, declaration: offset + start });
   }
   return spots;
 }
@@ -27,19 +28,29 @@ export function referenceSpots(site: Site): ReferenceSpot[] {
 function referencesOf(components: readonly Component[], inGradient: boolean): { name: string; inGradient: boolean }[] {
   return components.flatMap((component) => {
     if (component.type !== "function" && component.type !== "block") return [];
-    const own = component.type === "function" && component.name === "var" && component.args[0]?.type === "ident" ? [{ name: component.args[0].name, inGradient }] : [];
-    return [...own, ...referencesOf(component.args, inGradient || (component.type === "function" && mixesByNotation(component)))];
+    const own =
+      component.type === "function" && component.name === "var" && component.args[0]?.type === "ident"
+        ? [{ name: component.args[0].name, inGradient }]
+        : [];
+    return [
+      ...own,
+      ...referencesOf(component.args, inGradient || (component.type === "function" && mixesByNotation(component))),
+    ];
   });
 }
 
 /** Whether colours in a function are mixed in a space that follows from their notations (CSS Images 4, 3.1; CSS Color 4, 12.1). */
 export function mixesByNotation(component: ComponentOf<"function">): boolean {
-  return component.name.endsWith("-gradient") && !component.args.some((part) => part.type === "ident" && part.name.toLowerCase() === "in");
+  return (
+    component.name.endsWith("-gradient") &&
+    !component.args.some((part) => part.type === "ident" && part.name.toLowerCase() === "in")
+  );
 }
 
 /** Names of all custom properties that sheets and style attributes set. */
 export function definedProperties(site: Site): ReadonlySet<string> {
   const names = new Set<string>();
-  for (const { declaration } of declarationsOfSite(site)) if (declaration.property.startsWith("--")) names.add(declaration.property);
+  for (const { declaration } of declarationsOfSite(site))
+    if (declaration.property.startsWith("--")) names.add(declaration.property);
   return names;
 }

@@ -52,8 +52,13 @@ export function rewriteColors(spots: readonly ColorSpot[], notation: Notation, o
     }
     const back = parseColor(written)!;
     const distance = differenceOk(color, back);
-    const bytes = (one: typeof color) => toSrgb(one).map((channel) => Math.round(channel * 255)).join();
-    const alike = Math.abs((color.alpha ?? 0) - (back.alpha ?? 0)) < 0.002 && (inGamut(color, "srgb") ? bytes(color) === bytes(back) : distance <= exact);
+    const bytes = (one: typeof color) =>
+      toSrgb(one)
+        .map((channel) => Math.round(channel * 255))
+        .join();
+    const alike =
+      Math.abs((color.alpha ?? 0) - (back.alpha ?? 0)) < 0.002 &&
+      (inGamut(color, "srgb") ? bytes(color) === bytes(back) : distance <= exact);
     if (alike) result.same += 1;
     else result.different.push({ value, written, distance, path, line });
     result.changes.push({ path, start, end, insert: written });

@@ -34,8 +34,24 @@ export interface ColorSpot {
 
 /** Properties in which a colour's name is a word of its own. */
 const withoutColor = new Set([
-  "font-family", "font", "animation", "animation-name", "grid-area", "content", "will-change", "transition", "transition-property", "counter-reset",
-  "view-transition-name", "container", "container-name", "grid-template-areas", "font-palette", "counter-increment", "list-style-type", "page",
+  "font-family",
+  "font",
+  "animation",
+  "animation-name",
+  "grid-area",
+  "content",
+  "will-change",
+  "transition",
+  "transition-property",
+  "counter-reset",
+  "view-transition-name",
+  "container",
+  "container-name",
+  "grid-template-areas",
+  "font-palette",
+  "counter-increment",
+  "list-style-type",
+  "page",
 ]);
 
 const known = new WeakMap<TextFile, ColorSpot[]>();
@@ -55,7 +71,13 @@ export function writtenColors(site: Site): WrittenColor[] {
   for (const { declaration, file, offset } of declarationsOfSite(site)) {
     const { property, value, valueText } = declaration;
     for (const { start, end, kind } of spansIn(declaration)) {
-      if (kind !== "part") colors.push({ value: valueText.slice(start, end), property, path: file.path, ...positionAt(file.text, offset + value.start + start) });
+      if (kind !== "part")
+        colors.push({
+          value: valueText.slice(start, end),
+          property,
+          path: file.path,
+          ...positionAt(file.text, offset + value.start + start),
+        });
     }
   }
   return colors;
@@ -110,13 +132,24 @@ function spotsIn(site: Site, file: TextFile): ColorSpot[] {
 }
 
 /** System colours come out as the reader's system has them. */
-const isFixed = (value: string) => value.startsWith("#") || value.includes("(") || namedColors.has(value.toLowerCase()) || value.toLowerCase() === "transparent";
+const isFixed = (value: string) =>
+  value.startsWith("#") ||
+  value.includes("(") ||
+  namedColors.has(value.toLowerCase()) ||
+  value.toLowerCase() === "transparent";
 
 function roleOf(property: string): Role {
   if (property.startsWith("--")) return "named";
-  if (property === "color" || property === "-webkit-text-fill-color" || property === "-webkit-text-stroke-color" || property === "caret-color") return "ink";
+  if (
+    property === "color" ||
+    property === "-webkit-text-fill-color" ||
+    property === "-webkit-text-stroke-color" ||
+    property === "caret-color"
+  )
+    return "ink";
   if (property.startsWith("background")) return "ground";
-  if (property.startsWith("border") || property.startsWith("outline") || property.startsWith("column-rule")) return "edge";
+  if (property.startsWith("border") || property.startsWith("outline") || property.startsWith("column-rule"))
+    return "edge";
   if (property.startsWith("text-decoration")) return "line";
   return property.endsWith("shadow") || property === "filter" ? "shadow" : "other";
 }
@@ -152,11 +185,16 @@ function colorSpans(components: readonly Component[], within: Within): Span[] {
     const isMade = color?.kind === "mix" || color?.kind === "relative" || color?.kind === "light-dark";
     if (isMade && component.type === "function") {
       // Only of a pair for two schemes the colour taken goes on to be mixed as it is written.
-      const parts = colorSpans(component.args, { isCustom: false, mixed: mixed && color.kind === "light-dark", kind: "part" });
+      const parts = colorSpans(component.args, {
+        isCustom: false,
+        mixed: mixed && color.kind === "light-dark",
+        kind: "part",
+      });
       return kind === "part" ? parts : [{ start, end, mixed, kind: "whole" }, ...parts];
     }
     if (color) return [{ start, end, mixed, kind }];
-    if (component.type === "function") return colorSpans(component.args, { ...within, mixed: mixed || mixesByNotation(component) });
+    if (component.type === "function")
+      return colorSpans(component.args, { ...within, mixed: mixed || mixesByNotation(component) });
     return component.type === "block" ? colorSpans(component.args, within) : [];
   });
 }

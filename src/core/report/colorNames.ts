@@ -16,12 +16,26 @@ export interface NamedColor {
 export function namedColors({ site, conditions, layouts }: ReportContext): NamedColor[] {
   const { values } = paletteOf(site, conditions, layouts);
   const byColor = new Map<string, PaletteValue[]>();
-  for (const value of values) if (value.css !== null) byColor.set(value.css, [...(byColor.get(value.css) ?? []), value]);
+  for (const value of values)
+    if (value.css !== null) byColor.set(value.css, [...(byColor.get(value.css) ?? []), value]);
   const taken = new Set<string>();
-  const own = (group: readonly PaletteValue[]) => group.flatMap(({ uses }) => uses).find(({ role, property }) => role === "named" && !taken.has(property))?.property;
+  const own = (group: readonly PaletteValue[]) =>
+    group.flatMap(({ uses }) => uses).find(({ role, property }) => role === "named" && !taken.has(property))?.property;
   return [...byColor.entries()].map(([css, group]) => {
-    const name = own(group) ?? proposedNames(group[0]!.value, group.flatMap(({ roles }) => roles), taken)[0]!;
+    const name =
+      own(group) ??
+      proposedNames(
+        group[0]!.value,
+        group.flatMap(({ roles }) => roles),
+        taken,
+      )[0]!;
     taken.add(name);
-    return { name: name.slice(2), value: group[0]!.value, css, words: [...new Set(group.map(({ words }) => words))].join(", "), places: group.reduce((sum, { places }) => sum + places, 0) };
+    return {
+      name: name.slice(2),
+      value: group[0]!.value,
+      css,
+      words: [...new Set(group.map(({ words }) => words))].join(", "),
+      places: group.reduce((sum, { places }) => sum + places, 0),
+    };
   });
 }

@@ -6,5 +6,8 @@ export const colorProperties: Report = {
   label: "Colours as custom properties (CSS)",
   file: "colours.css",
   type: "text/css",
-  make: (context) => `:root {\n${namedColors(context).map(({ name, value, words }) => `  --${name}: ${value}; /* ${words.replaceAll("*/", "* /")} */\n`).join("")}}\n`,
+  make: (context) =>
+    `:root {\n${namedColors(context)
+      .map(({ name, value, words }) => `  --${name}: ${value}; /* ${words.replaceAll("*/", "* /")} */\n`)
+      .join("")}}\n`,
 };

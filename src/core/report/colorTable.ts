@@ -12,7 +12,17 @@ export const colorTable: Report = {
       ["value", "hex", "oklch", "used for", "places", "fails somewhere", "file", "line", "property"],
       paletteOf(site, conditions, layouts).values.flatMap(({ value, css, words, places, failing, uses }) => {
         const color = css === null ? null : parseColor(value);
-        return uses.map(({ path, line, property }) => [value, color ? formatColor(color, "hex") : "", color ? formatColor(color, "oklch") : "", words, places, failing ? "yes" : "no", path, line, property]);
+        return uses.map(({ path, line, property }) => [
+          value,
+          color ? formatColor(color, "hex") : "",
+          color ? formatColor(color, "oklch") : "",
+          words,
+          places,
+          failing ? "yes" : "no",
+          path,
+          line,
+          property,
+        ]);
       }),
     ),
 };

@@ -13,7 +13,10 @@ export const colorTokens: Report = {
       const color = parseColor(value)!;
       const components = color.channels.map((channel) => (channel === null ? "none" : Number(channel.toFixed(6))));
       const hex = inGamut(color, "srgb") ? { hex: formatColor({ ...color, alpha: 1 }, "hex") } : {};
-      return [name, { $value: { colorSpace: color.space, components, alpha: color.alpha ?? 0, ...hex }, $description: words }] as const;
+      return [
+        name,
+        { $value: { colorSpace: color.space, components, alpha: color.alpha ?? 0, ...hex }, $description: words },
+      ] as const;
     });
     return `${JSON.stringify({ color: { $type: "color", ...Object.fromEntries(tokens) } }, null, 2)}\n`;
   },

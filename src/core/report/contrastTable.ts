@@ -10,8 +10,17 @@ export const contrastTable: Report = {
   make: ({ site, conditions, layouts }) =>
     csv(
       ["ink", "ground", "ratio", "needs", "passes", "certain", "places", "pages"],
-      paletteOf(site, conditions, layouts).pairs.map(({ inkName, groundName, ratio, needs, passes, certain, places }) => [
-        inkName, groundName, showRatio(ratio), needs, passes ? "yes" : "no", certain ? "yes" : "no", places.length, [...new Set(places.map(({ page }) => page))].join(" "),
-      ]),
+      paletteOf(site, conditions, layouts).pairs.map(
+        ({ inkName, groundName, ratio, needs, passes, certain, places }) => [
+          inkName,
+          groundName,
+          showRatio(ratio),
+          needs,
+          passes ? "yes" : "no",
+          certain ? "yes" : "no",
+          places.length,
+          [...new Set(places.map(({ page }) => page))].join(" "),
+        ],
+      ),
     ),
 };

@@ -13,18 +13,30 @@ import { sheetForNew } from "./targets";
  * inherits or does not have goes into the strongest rule for the text, or a new one.
  * @throws EditError when there is no such text, or no sheet to write to
  */
-export function editsOn(site: Site, ref: ElementRef, declarations: readonly (readonly [property: string, value: string])[], conditions: Conditions): Edit[] {
+export function editsOn(
+  site: Site,
+  ref: ElementRef,
+  declarations: readonly (readonly [property: string, value: string])[],
+  conditions: Conditions,
+): Edit[] {
   const file = textFile(site, ref.page);
   const page = file && styledPage(site, file, conditions);
   const style = page?.styles[ref.index];
   if (!page || !style) throw new EditError(`${ref.page} has no element number ${ref.index}.`);
-  return declarations.map(([property, value]) => ({ kind: "declare", target: ownRule(page, style, property) ?? strongestRule(page, style) ?? newRule(page, style), property, value, place: ref }));
+  return declarations.map(([property, value]) => ({
+    kind: "declare",
+    target: ownRule(page, style, property) ?? strongestRule(page, style) ?? newRule(page, style),
+    property,
+    value,
+    place: ref,
+  }));
 }
 
 function ownRule(page: StyledPage, style: Style, property: string): Target | null {
   const winner = style.shared.winners.get(property);
   if (winner?.block.origin !== "author") return null;
-  if (winner.block.attached) return { kind: "style-attribute", element: { page: page.file.path, index: style.element.index } };
+  if (winner.block.attached)
+    return { kind: "style-attribute", element: { page: page.file.path, index: style.element.index } };
   const spot = spotOf(page, style.element, winner.block, winner.declaration);
   return spot?.rule == null ? null : { kind: "rule", path: spot.path, start: spot.rule };
 }

@@ -11,7 +11,10 @@ const looks = (css: string, body: string) => {
 
 describe("a link in its states", () => {
   test("has each state's own ink, ground and lines", () => {
-    const { states } = looks("a{color:#00f;text-decoration:none}a:visited{color:#808}a:hover{text-decoration:underline dotted red}a:focus{background:#ff0}a:active{color:#f00}", '<p>Take <a href="x">the boat</a></p>');
+    const { states } = looks(
+      "a{color:#00f;text-decoration:none}a:visited{color:#808}a:hover{text-decoration:underline dotted red}a:focus{background:#ff0}a:active{color:#f00}",
+      '<p>Take <a href="x">the boat</a></p>',
+    );
     const by = Object.fromEntries(states.map((one) => [one.state, one]));
     expect(Object.keys(by)).toEqual(["rest", "visited", "hover", "focus", "active"]);
     expect(by.rest).toMatchObject({ ink: "rgb(0, 0, 255)", ground: "rgb(255, 255, 255)" });
@@ -24,14 +27,25 @@ describe("a link in its states", () => {
 
   test("a rule for one state leaves the others", () => {
     const { states } = looks("a:hover{color:#fff}", '<a href="x">x</a>');
-    expect(new Set(states.filter(({ state }) => state !== "hover" && state !== "visited" && state !== "active").map(({ ink }) => ink)).size).toBe(1);
+    expect(
+      new Set(
+        states
+          .filter(({ state }) => state !== "hover" && state !== "visited" && state !== "active")
+          .map(({ ink }) => ink),
+      ).size,
+    ).toBe(1);
   });
 });
 
 describe("how a link is told from the words around it", () => {
   test.each<[string, string, string, number | null]>([
     ["by a line", "a{color:#333}", '<p>Take <a href="x">it</a></p>', null],
-    ["by its colour alone", "p{color:#000}a{color:#767676;text-decoration:none}", '<p>Take <a href="x">it</a></p>', 4.6],
+    [
+      "by its colour alone",
+      "p{color:#000}a{color:#767676;text-decoration:none}",
+      '<p>Take <a href="x">it</a></p>',
+      4.6,
+    ],
     ["hardly", "p{color:#333}a{color:#1a6fa0;text-decoration:none}", '<p>Take <a href="x">it</a></p>', 2.3],
     ["not at all", "p,a{color:#333;text-decoration:none}", '<p>Take <a href="x">it</a></p>', 1],
     ["nothing stands around it", "a{color:#1a6fa0;text-decoration:none}", '<nav> <a href="x">it</a> </nav>', null],

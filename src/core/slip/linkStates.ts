@@ -29,10 +29,16 @@ export interface LinkLooks {
 }
 
 /** Null for an element that is not there. */
-export function linkLooks(site: Site, { page: path, index }: ElementRef, conditions: Conditions, layouts: Layouts): LinkLooks | null {
+export function linkLooks(
+  site: Site,
+  { page: path, index }: ElementRef,
+  conditions: Conditions,
+  layouts: Layouts,
+): LinkLooks | null {
   const file = textFile(site, path);
   if (file?.kind !== "html") return null;
-  const pageIn = (state: LinkState) => styledPage(site, file, { ...conditions, forced: state === "rest" ? {} : { [path]: { [index]: [state] } } });
+  const pageIn = (state: LinkState) =>
+    styledPage(site, file, { ...conditions, forced: state === "rest" ? {} : { [path]: { [index]: [state] } } });
   const rest = pageIn("rest");
   const style = rest.styles[index];
   if (!style) return null;
@@ -40,10 +46,18 @@ export function linkLooks(site: Site, { page: path, index }: ElementRef, conditi
     const page = pageIn(state);
     const own = page.styles[index]!;
     const { ink, ground, ratio } = legibilityOn(page, own, layouts);
-    const lines = ["line", "style", "color", "thickness"].map((part) => computedValue(own, `text-decoration-${part}`)).join(" ");
+    const lines = ["line", "style", "color", "thickness"]
+      .map((part) => computedValue(own, `text-decoration-${part}`))
+      .join(" ");
     return { state, ink: cssColor(ink), ground: cssColor(ground.color), ratio, lines };
   });
   const { parent } = style;
-  const isBare = parent !== null && ownWords(parent.element) !== "" && computedValue(style, "text-decoration-line") === "none";
-  return { states, tellsApart: isBare ? contrastRatio(legibilityOn(rest, style, layouts).ink, legibilityOn(rest, parent, layouts).ink) : null };
+  const isBare =
+    parent !== null && ownWords(parent.element) !== "" && computedValue(style, "text-decoration-line") === "none";
+  return {
+    states,
+    tellsApart: isBare
+      ? contrastRatio(legibilityOn(rest, style, layouts).ink, legibilityOn(rest, parent, layouts).ink)
+      : null,
+  };
 }

@@ -39,7 +39,13 @@ export interface Heir {
 }
 
 /** @param property a longhand */
-export function settingOf(site: Site, picked: ElementRef, places: readonly ElementRef[], property: string, conditions: Conditions): Setting | null {
+export function settingOf(
+  site: Site,
+  picked: ElementRef,
+  places: readonly ElementRef[],
+  property: string,
+  conditions: Conditions,
+): Setting | null {
   const styleAt = ({ page: path, index }: ElementRef): Style | null => {
     const file = textFile(site, path);
     return file?.kind === "html" ? (styledPage(site, file, conditions).styles[index] ?? null) : null;
@@ -70,7 +76,8 @@ export function settingOf(site: Site, picked: ElementRef, places: readonly Eleme
 
 /** The element whose own declaration gives a property its value; the text's own where none does. */
 function holderOf(style: Style, property: string): Style {
-  for (let holder: Style | null = style; holder; holder = holder.parent) if (holder.shared.winners.has(property)) return holder;
+  for (let holder: Style | null = style; holder; holder = holder.parent)
+    if (holder.shared.winners.has(property)) return holder;
   return style;
 }
 

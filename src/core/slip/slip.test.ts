@@ -7,20 +7,36 @@ import { slipFor } from "./slip";
 
 const sample = openSite(sampleFiles());
 const pick = (words: string, page = "index.html") => {
-  const style = stylesOf(sample, page).find(({ element }) => element.content.some((node) => "text" in node && node.text.includes(words)))!;
+  const style = stylesOf(sample, page).find(({ element }) =>
+    element.content.some((node) => "text" in node && node.text.includes(words)),
+  )!;
   return slipFor(sample, { page, index: style.element.index }, defaultConditions);
 };
 const row = (slip: ReturnType<typeof slipFor>, id: string) => slip.rows.find((one) => one.id === id)!;
 
 test("the picked heading says what it is and how it can be read", () => {
   const slip = pick("Winter sailings");
-  expect(slip).toMatchObject({ role: "Section heading", selector: "h2", text: "Winter sailings", needs: 3, verdict: "fails", sizePx: 28, leadingPx: 32, ink: "rgb(138, 154, 166)" });
+  expect(slip).toMatchObject({
+    role: "Section heading",
+    selector: "h2",
+    text: "Winter sailings",
+    needs: 3,
+    verdict: "fails",
+    sizePx: 28,
+    leadingPx: 32,
+    ink: "rgb(138, 154, 166)",
+  });
   expect(slip.ratio).toBeCloseTo(2.895, 2);
 });
 
 describe("rows", () => {
   test("come as written, computed, and with their place", () => {
-    expect(row(pick("Winter sailings"), "size")).toMatchObject({ written: "28px", computed: "28px", from: "declared", contenders: [{ property: "font", place: { path: "css/ferry.css", line: 43 } }, {}, {}] });
+    expect(row(pick("Winter sailings"), "size")).toMatchObject({
+      written: "28px",
+      computed: "28px",
+      from: "declared",
+      contenders: [{ property: "font", place: { path: "css/ferry.css", line: 43 } }, {}, {}],
+    });
     expect(row(pick("Two boats"), "alignment")).toMatchObject({ written: null, computed: "start", from: "initial" });
     expect(row(pick("14:20"), "size")).toMatchObject({ from: "inherited", written: "16px" });
   });
@@ -31,19 +47,37 @@ describe("rows", () => {
 
   test("the ground names what it comes from and writes there", () => {
     const ground = row(pick("Winter sailings"), "ground");
-    expect(ground).toMatchObject({ computed: "rgb(255, 255, 255)", note: "It is the ground of body.", ownTarget: { kind: "rule", path: "css/ferry.css" } });
+    expect(ground).toMatchObject({
+      computed: "rgb(255, 255, 255)",
+      note: "It is the ground of body.",
+      ownTarget: { kind: "rule", path: "css/ferry.css" },
+    });
     expect(row(pick("Two boats"), "ground").note).toContain("gradient");
-    expect(row(slipFor(pageWith("", '<p id="t">x'), { page: "index.html", index: styleOf(pageWith("", '<p id="t">x'), "t").element.index }, defaultConditions), "ground").note).toContain("canvas");
+    expect(
+      row(
+        slipFor(
+          pageWith("", '<p id="t">x'),
+          { page: "index.html", index: styleOf(pageWith("", '<p id="t">x'), "t").element.index },
+          defaultConditions,
+        ),
+        "ground",
+      ).note,
+    ).toContain("canvas");
   });
 
   test("what is switched off or ignored is told, with the reason", () => {
-    const from = site({ "index.html": '<link rel=stylesheet href=a.css><p id="t" style="/* color: blue; */ top: 0">x', "a.css": "p {\n  /* color: red; */\n  letter-spacing: 1;\n}" });
+    const from = site({
+      "index.html": '<link rel=stylesheet href=a.css><p id="t" style="/* color: blue; */ top: 0">x',
+      "a.css": "p {\n  /* color: red; */\n  letter-spacing: 1;\n}",
+    });
     const slip = slipFor(from, { page: "index.html", index: styleOf(from, "t").element.index }, defaultConditions);
     expect(row(slip, "ink").idle).toMatchObject([
       { state: "off", value: "red", path: "a.css", line: 2, element: null },
       { state: "off", value: "blue", path: "index.html", line: 1, start: 0, element: { page: "index.html" } },
     ]);
-    expect(row(slip, "letter-spacing").idle).toMatchObject([{ state: "ignored", reason: "`1` lacks its unit for `letter-spacing`. Did you mean `1px`?" }]);
+    expect(row(slip, "letter-spacing").idle).toMatchObject([
+      { state: "ignored", reason: "`1` lacks its unit for `letter-spacing`. Did you mean `1px`?" },
+    ]);
   });
 });
 
@@ -51,20 +85,34 @@ describe("where an edit can be written", () => {
   test("matching rules come first, strongest first, each with its reach over the site", () => {
     const { targets } = pick("Winter sailings");
     expect(targets.map(({ group, label, reach }) => [group, label, reach.places.length, reach.pages.length])).toEqual([
-      ["rule", "h2", 8, 3], ["rule", "h1, h2, h3", 15, 3], ["rule", "*", 131, 3], ["new rule", "main h2", 12, 4],
-      ["class", ".h2-1, given to this one", 1, 1], ["class", ".h2-1, given to all like it", 8, 3], ["id", "#h2-1", 1, 1], ["style attribute", "style attribute", 1, 1],
+      ["rule", "h2", 8, 3],
+      ["rule", "h1, h2, h3", 15, 3],
+      ["rule", "*", 131, 3],
+      ["new rule", "main h2", 12, 4],
+      ["class", ".h2-1, given to this one", 1, 1],
+      ["class", ".h2-1, given to all like it", 8, 3],
+      ["id", "#h2-1", 1, 1],
+      ["style attribute", "style attribute", 1, 1],
     ]);
   });
 
   test("a rule under a condition says so", () => {
     const from = pageWith("@media (min-width: 1px) { p { color: red } }", '<p id="t">x');
-    const { targets } = slipFor(from, { page: "index.html", index: styleOf(from, "t").element.index }, defaultConditions);
+    const { targets } = slipFor(
+      from,
+      { page: "index.html", index: styleOf(from, "t").element.index },
+      defaultConditions,
+    );
     expect(targets[0]).toMatchObject({ label: "p", condition: "@media (min-width: 1px)" });
   });
 
   test("a page without a sheet leaves only the element itself", () => {
     const from = site({ "index.html": '<p id="t">x' });
-    const { targets } = slipFor(from, { page: "index.html", index: styleOf(from, "t").element.index }, defaultConditions);
+    const { targets } = slipFor(
+      from,
+      { page: "index.html", index: styleOf(from, "t").element.index },
+      defaultConditions,
+    );
     expect(targets.map(({ group }) => group)).toEqual(["style attribute"]);
   });
 

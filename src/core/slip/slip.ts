@@ -55,7 +55,14 @@ export interface Slip {
   needs: number;
   verdict: Verdict;
   /** Ratios of the darkest and lightest ground, where it varies. */
-  ground: { css: string; range: [string, string] | null; certain: boolean; doubt: string | null; kind: string; from: number | null };
+  ground: {
+    css: string;
+    range: [string, string] | null;
+    certain: boolean;
+    doubt: string | null;
+    kind: string;
+    from: number | null;
+  };
   ink: string;
   sizePx: number;
   leadingPx: number | null;
@@ -96,10 +103,14 @@ export function slipFor(site: Site, ref: ElementRef, conditions: Conditions, lay
     ink: cssColor(ink),
     sizePx: fontSizeOf(style),
     leadingPx: leadingOf(style),
-    rows: slipRows.filter((row) => isOfUse(row, page, style)).map((row) => rowValue(site, page, style, row, legibility)),
+    rows: slipRows
+      .filter((row) => isOfUse(row, page, style))
+      .map((row) => rowValue(site, page, style, row, legibility)),
     targets: targetsFor(site, page, ref.index, conditions),
     plainSpan: isPlainSpan(site, ref.page, ref.index),
-    specimen: textStyleProperties.filter((name) => name !== "opacity").map((name) => [name, computedValue(style, name)]),
+    specimen: textStyleProperties
+      .filter((name) => name !== "opacity")
+      .map((name) => [name, computedValue(style, name)]),
   };
 }
 
@@ -117,9 +128,10 @@ function rowValue(site: Site, page: StyledPage, style: Style, row: SlipRow, { gr
   const subject = isGround ? page.styles[ground.from ?? style.element.index]! : style;
   const explanation = explain(site, page, subject.element.index, row.longhand);
   const winner = explanation.contenders.find(({ lost }) => lost === null);
-  const ownTarget: Target | null = isGround && subject !== style && winner?.place?.rule != null
-    ? { kind: "rule", path: winner.place.path, start: winner.place.rule }
-    : null;
+  const ownTarget: Target | null =
+    isGround && subject !== style && winner?.place?.rule != null
+      ? { kind: "rule", path: winner.place.path, start: winner.place.rule }
+      : null;
   const whole = row.property !== row.longhand && winner?.property === row.property ? winner.value : null;
   return {
     ...explanation,
@@ -142,11 +154,19 @@ function groundNote(ground: Ground, style: Style, subject: Style): string | null
 function idleDeclarations(site: Site, page: StyledPage, style: Style, row: SlipRow): IdleDeclaration[] {
   const idle: IdleDeclaration[] = [];
   const seen = new Set<unknown>();
-  const consider = (items: readonly Item[], selector: string, path: string, offset: number, element: ElementRef | null, at: number | null) => {
+  const consider = (
+    items: readonly Item[],
+    selector: string,
+    path: string,
+    offset: number,
+    element: ElementRef | null,
+    at: number | null,
+  ) => {
     for (const item of items) {
       const declaration = item.kind === "disabled" ? item.declaration : item.kind === "declaration" ? item : null;
       if (!declaration || !concerns(declaration.property, row)) continue;
-      const ignored = item.kind === "declaration" && invalidReason(declaration.property, declaration.valueText) !== null;
+      const ignored =
+        item.kind === "declaration" && invalidReason(declaration.property, declaration.valueText) !== null;
       if (item.kind === "declaration" && !ignored) continue;
       const start = item.start + offset;
       const text = textFile(site, path)?.text ?? "";
@@ -181,6 +201,7 @@ function idleDeclarations(site: Site, page: StyledPage, style: Style, row: SlipR
 
 function concerns(property: string, row: SlipRow): boolean {
   const name = aliases[property] ?? property;
-  return name === row.longhand || name === row.property || (shorthands.get(name)?.longhands.includes(row.longhand) ?? false);
+  return (
+    name === row.longhand || name === row.property || (shorthands.get(name)?.longhands.includes(row.longhand) ?? false)
+  );
 }
-

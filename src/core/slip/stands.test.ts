@@ -7,22 +7,37 @@ import { isPlace } from "../textStyles";
 import { settingOf } from "./setting";
 import { groundsUnder, inksOn, judgeChange } from "./stands";
 
-const css = "body{background:#fff;color:#8a9aa6}section{background:#204060}aside{opacity:.5}.g{background:linear-gradient(#000,#fff)}b{color:#111}";
-const site = pageWith(css, "<p id=a>one</p><section><p id=b>two</p></section><aside><p id=c>three</p></aside><div class=g><p id=d>four</p></div><p><b id=e>five</b></p>");
-const places = stylesOf(site).filter(isPlace).map(({ element }) => ({ page: "index.html", index: element.index }));
-const ref = (id: string) => ({ page: "index.html", index: stylesOf(site).find(({ element }) => element.id === id)!.element.index });
+const css =
+  "body{background:#fff;color:#8a9aa6}section{background:#204060}aside{opacity:.5}.g{background:linear-gradient(#000,#fff)}b{color:#111}";
+const site = pageWith(
+  css,
+  "<p id=a>one</p><section><p id=b>two</p></section><aside><p id=c>three</p></aside><div class=g><p id=d>four</p></div><p><b id=e>five</b></p>",
+);
+const places = stylesOf(site)
+  .filter(isPlace)
+  .map(({ element }) => ({ page: "index.html", index: element.index }));
+const ref = (id: string) => ({
+  page: "index.html",
+  index: stylesOf(site).find(({ element }) => element.id === id)!.element.index,
+});
 const grounds = groundsUnder(site, ref("a"), places, defaultConditions, {});
 
 describe("grounds under an ink", () => {
   test("are each named, with their places; texts of another ink are left out", () => {
-    expect(grounds.map(({ name, places: there }) => [name, there.length])).toEqual([["body", 2], ["section", 1], ["gradient of .g", 1]]);
+    expect(grounds.map(({ name, places: there }) => [name, there.length])).toEqual([
+      ["body", 2],
+      ["section", 1],
+      ["gradient of .g", 1],
+    ]);
     expect(grounds.flatMap(({ places: there }) => there)).not.toContainEqual(ref("e"));
   });
 
   test("say the ratio as it comes out, groups of opacity included", () => {
     for (const { needs, ratio, range } of grounds) {
       if (range) continue;
-      expect(Math.min(...needs.map((need) => ratioOn(parseColor("#8a9aa6")!, need)))).toBeGreaterThanOrEqual(ratio - 1e-6);
+      expect(Math.min(...needs.map((need) => ratioOn(parseColor("#8a9aa6")!, need)))).toBeGreaterThanOrEqual(
+        ratio - 1e-6,
+      );
     }
     const faded = groundsUnder(site, ref("c"), [], defaultConditions, {})[0]!;
     expect(ratioOn(parseColor("#8a9aa6")!, faded.needs[0]!)).toBeCloseTo(faded.ratio, 3);
@@ -36,15 +51,20 @@ describe("grounds under an ink", () => {
     expect(ratioOn(color, faded.needs[0]!)).toBeLessThan(4.5);
   });
 
-  test("a gradient has two ends", () => expect(grounds.find(({ name }) => name.startsWith("gradient"))!.needs).toHaveLength(2));
+  test("a gradient has two ends", () =>
+    expect(grounds.find(({ name }) => name.startsWith("gradient"))!.needs).toHaveLength(2));
 
-  test("nothing for an element that is not there", () => expect(groundsUnder(site, { page: "index.html", index: 999 }, [], defaultConditions, {})).toEqual([]));
+  test("nothing for an element that is not there", () =>
+    expect(groundsUnder(site, { page: "index.html", index: 999 }, [], defaultConditions, {})).toEqual([]));
 });
 
 describe("inks on a ground", () => {
   test("are those of all texts that stand on what the same rule gives, worst first", () => {
     const inks = inksOn(site, ref("a"), defaultConditions, {});
-    expect(inks.map(({ css: ink, passes }) => [ink, passes])).toEqual([["rgb(138, 154, 166)", false], ["rgb(17, 17, 17)", true]]);
+    expect(inks.map(({ css: ink, passes }) => [ink, passes])).toEqual([
+      ["rgb(138, 154, 166)", false],
+      ["rgb(17, 17, 17)", true],
+    ]);
     expect(inksOn(site, ref("b"), defaultConditions, {}).map(({ places: there }) => there.length)).toEqual([1]);
   });
 });
@@ -64,16 +84,25 @@ describe("what a change does to contrast", () => {
     expect(darker.rises.flatMap(({ places: there }) => there)).toContainEqual(ref("a"));
   });
 
-  test("nothing changes, nothing is said", () => expect(judgeChange(site, change("#fff", "#fefefe"), places, defaultConditions, {})).toEqual({ falls: [], rises: [] }));
+  test("nothing changes, nothing is said", () =>
+    expect(judgeChange(site, change("#fff", "#fefefe"), places, defaultConditions, {})).toEqual({
+      falls: [],
+      rises: [],
+    }));
 });
 
 describe("how a value comes out", () => {
   test("outcomes with their counts, most first, and what units refer to", () => {
     const from = pageWith("div{font-size:20px}p{font-size:1.5em}", "<p id=a>x</p><p>y</p><div><p>z</p></div>");
-    const all = stylesOf(from).filter(isPlace).map(({ element }) => ({ page: "index.html", index: element.index }));
+    const all = stylesOf(from)
+      .filter(isPlace)
+      .map(({ element }) => ({ page: "index.html", index: element.index }));
     const setting = settingOf(from, all[2]!, all, "font-size", defaultConditions)!;
     expect(setting).toMatchObject({ size: 30, parent: 20, root: 16, leading: null });
-    expect(setting.outcomes.map(({ value, places: there }) => [value, there.length])).toEqual([["24px", 2], ["30px", 1]]);
+    expect(setting.outcomes.map(({ value, places: there }) => [value, there.length])).toEqual([
+      ["24px", 2],
+      ["30px", 1],
+    ]);
     expect(settingOf(from, { page: "index.html", index: 99 }, [], "font-size", defaultConditions)).toBeNull();
   });
 });

@@ -40,7 +40,13 @@ export interface InkOn {
 }
 
 /** The grounds under those of the places that have the same ink as the first. */
-export function groundsUnder(site: Site, picked: ElementRef, places: readonly ElementRef[], conditions: Conditions, layouts: Layouts): StandsOn[] {
+export function groundsUnder(
+  site: Site,
+  picked: ElementRef,
+  places: readonly ElementRef[],
+  conditions: Conditions,
+  layouts: Layouts,
+): StandsOn[] {
   const own = find(site, picked, conditions);
   if (!own) return [];
   const ink = computedValue(own.style, "color");
@@ -55,10 +61,23 @@ export function groundsUnder(site: Site, picked: ElementRef, places: readonly El
     const { ground, needs, ratio, passes } = legibility;
     const range: [string, string] | null = ground.range ? [cssColor(ground.range[0]), cssColor(ground.range[1])] : null;
     // Gradients differ a little under every text: what makes them is what they are known by.
-    const key = JSON.stringify([range ? [ground.kind, ground.from, ref.page] : cssColor(ground.color), needs, ground.certain]);
+    const key = JSON.stringify([
+      range ? [ground.kind, ground.from, ref.page] : cssColor(ground.color),
+      needs,
+      ground.certain,
+    ]);
     const known = found.get(key);
     if (!known) {
-      found.set(key, { name: groundName(ground, one.page.styles), css: cssColor(ground.color), range, certain: ground.certain, needs: needsOf(one, legibility, layouts), ratio, passes, places: [ref] });
+      found.set(key, {
+        name: groundName(ground, one.page.styles),
+        css: cssColor(ground.color),
+        range,
+        certain: ground.certain,
+        needs: needsOf(one, legibility, layouts),
+        ratio,
+        passes,
+        places: [ref],
+      });
       continue;
     }
     known.places.push(ref);
@@ -127,7 +146,8 @@ function find(site: Site, { page: path, index }: ElementRef, conditions: Conditi
 /** Opacity of the groups a text is in between it and the element that gives its ground. */
 function opacityOver(style: Style, ground: number | null): number {
   let opacity = 1;
-  for (let current: Style | null = style; current && current.element.index !== ground; current = current.parent) opacity *= valueOf<number>(current, "opacity");
+  for (let current: Style | null = style; current && current.element.index !== ground; current = current.parent)
+    opacity *= valueOf<number>(current, "opacity");
   return opacity;
 }
 
@@ -152,7 +172,13 @@ export interface Judged {
 }
 
 /** @param reach places the edit touches, by their index after it */
-export function judgeChange(before: Site, after: Site, reach: readonly ElementRef[], conditions: Conditions, layouts: Layouts): Judged {
+export function judgeChange(
+  before: Site,
+  after: Site,
+  reach: readonly ElementRef[],
+  conditions: Conditions,
+  layouts: Layouts,
+): Judged {
   const falls = new Map<string, InkOn>();
   const rises = new Map<string, InkOn>();
   for (const ref of reach) {
@@ -169,7 +195,15 @@ export function judgeChange(before: Site, after: Site, reach: readonly ElementRe
     const key = `${role} ${is.ratio} ${was.ratio}`;
     const known = list.get(key);
     if (known) known.places.push(ref);
-    else list.set(key, { role, ink: cssColor(paintOver(inkOf(now.style), is.ground.color)), before: was.ratio, after: is.ratio, needs: is.needs, places: [ref] });
+    else
+      list.set(key, {
+        role,
+        ink: cssColor(paintOver(inkOf(now.style), is.ground.color)),
+        before: was.ratio,
+        after: is.ratio,
+        needs: is.needs,
+        places: [ref],
+      });
   }
   const worst = (list: Map<string, InkOn>) => [...list.values()].sort((a, b) => a.after / a.needs - b.after / b.needs);
   return { falls: worst(falls), rises: worst(rises) };

@@ -6,9 +6,11 @@ import { textFile } from "../source/site";
 import { computed, site, stylesOf } from "../testing/site";
 import { targetsFor } from "./targets";
 
-const css = "body{color:#333}\np{margin:0}\n.lead{font-size:20px}\n@media (max-width:600px){p{margin:1px}}\n#own,h1{color:red}\na:hover{color:blue}";
+const css =
+  "body{color:#333}\np{margin:0}\n.lead{font-size:20px}\n@media (max-width:600px){p{margin:1px}}\n#own,h1{color:red}\na:hover{color:blue}";
 const from = site({
-  "index.html": '<link rel=stylesheet href=a.css><p class="lead" id="t">one</p><p id="u">two <b id="b">three</b></p><p id="own">four</p><a id="a" href="x">link</a>',
+  "index.html":
+    '<link rel=stylesheet href=a.css><p class="lead" id="t">one</p><p id="u">two <b id="b">three</b></p><p id="own">four</p><a id="a" href="x">link</a>',
   "more.html": "<link rel=stylesheet href=a.css><p>five</p><p>six</p>",
   "a.css": css,
 });
@@ -17,7 +19,8 @@ const options = (id: string, conditions: Partial<Conditions> = {}, of = from) =>
   const page = styledPage(of, textFile(of, "index.html")!, all);
   return targetsFor(of, page, stylesOf(of).find(({ element }) => element.id === id)!.element.index, all);
 };
-const shown = (list: ReturnType<typeof options>) => list.map(({ group, label, reach }) => [group, label, reach.places.length, reach.pages.length]);
+const shown = (list: ReturnType<typeof options>) =>
+  list.map(({ group, label, reach }) => [group, label, reach.places.length, reach.pages.length]);
 
 describe("where an edit can be written", () => {
   test("the rules for the text, strongest first, with the places each reaches; then ways to write a new one", () => {
@@ -32,18 +35,30 @@ describe("where an edit can be written", () => {
   });
 
   test("all that look like it can be given a class together", () => {
-    expect(shown(options("u")).filter(([group]) => group === "class")).toEqual([["class", ".p-1, given to this one", 2, 1], ["class", ".p-1, given to all like it", 3, 2]]);
+    expect(shown(options("u")).filter(([group]) => group === "class")).toEqual([
+      ["class", ".p-1, given to this one", 2, 1],
+      ["class", ".p-1, given to all like it", 3, 2],
+    ]);
   });
 
   test("a rule under a condition is there only when that holds, and says so", () => {
-    expect(options("t", { width: 500 }).find(({ condition }) => condition)).toMatchObject({ label: "p", condition: "@media (max-width:600px)", line: 4 });
+    expect(options("t", { width: 500 }).find(({ condition }) => condition)).toMatchObject({
+      label: "p",
+      condition: "@media (max-width:600px)",
+      line: 4,
+    });
     expect(options("t").some(({ condition }) => condition)).toBe(false);
   });
 
   test("a rule for a state is there while the state is forced, and reaches all that can be in it", () => {
     expect(options("a").some(({ label }) => label === "a:hover")).toBe(false);
     const { index } = stylesOf(from).find(({ element }) => element.id === "a")!.element;
-    expect(shown(options("a", { forced: { "index.html": { [index]: ["hover"] } } }))[0]).toEqual(["rule", "a:hover", 1, 1]);
+    expect(shown(options("a", { forced: { "index.html": { [index]: ["hover"] } } }))[0]).toEqual([
+      "rule",
+      "a:hover",
+      1,
+      1,
+    ]);
   });
 
   test("a list of selectors is one rule", () => expect(options("own")[0]).toMatchObject({ label: "#own,h1", line: 5 }));

@@ -36,18 +36,44 @@ export function targetsFor(site: Site, page: StyledPage, index: number, now: Con
     const plain = plainSelector(style.element);
     const taken = options.some(({ label, condition }) => label === plain && condition === null);
     const selector = taken && style.parent ? `${plainSelector(style.parent.element)} ${plain}` : plain;
-    options.push(option({ kind: "new-rule", path: sheet, selector }, selector, sheet, "new rule", reachOfSelector(site, selector, conditions)));
+    options.push(
+      option(
+        { kind: "new-rule", path: sheet, selector },
+        selector,
+        sheet,
+        "new rule",
+        reachOfSelector(site, selector, conditions),
+      ),
+    );
     const alike = likeIt(site, page, style, conditions);
     const name = freeName(site, style);
-    options.push(option({ kind: "class", name, elements: [here], path: sheet }, `.${name}, given to this one`, sheet, "class", self));
+    options.push(
+      option(
+        { kind: "class", name, elements: [here], path: sheet },
+        `.${name}, given to this one`,
+        sheet,
+        "class",
+        self,
+      ),
+    );
     if (alike.places.length > 1) {
-      options.push(option({ kind: "class", name, elements: alike.places, path: sheet }, `.${name}, given to all like it`, sheet, "class", alike));
+      options.push(
+        option(
+          { kind: "class", name, elements: alike.places, path: sheet },
+          `.${name}, given to all like it`,
+          sheet,
+          "class",
+          alike,
+        ),
+      );
     }
     const id = style.element.id ?? name;
     options.push(option({ kind: "id", name: id, element: here, path: sheet }, `#${id}`, sheet, "id", self));
   }
   if (style.element.source) {
-    options.push(option({ kind: "style-attribute", element: here }, "style attribute", page.file.path, "style attribute", self));
+    options.push(
+      option({ kind: "style-attribute", element: here }, "style attribute", page.file.path, "style attribute", self),
+    );
   }
   return options;
 }
@@ -64,7 +90,8 @@ function ruleTargets(site: Site, page: StyledPage, style: Style, conditions: Con
     if (!sheet) continue;
     const { rule, conditions: under } = entry;
     const start = sheet.offset + rule.start;
-    if (options.some(({ target }) => target.kind === "rule" && target.path === sheet.path && target.start === start)) continue;
+    if (options.some(({ target }) => target.kind === "rule" && target.path === sheet.path && target.start === start))
+      continue;
     const text = textFile(site, sheet.path)?.text ?? sheet.text;
     options.push({
       target: { kind: "rule", path: sheet.path, start },
@@ -81,13 +108,17 @@ function ruleTargets(site: Site, page: StyledPage, style: Style, conditions: Con
 
 /** Places the rule matches, or that lie in an element it matches. */
 export function reachOfRule(site: Site, rule: StyleRule, conditions: Conditions): Reach {
-  return collect(site, conditions, (style, page) => style.blocks.some(({ match }) => match !== null && ruleNow(page, match).entry.rule === rule));
+  return collect(site, conditions, (style, page) =>
+    style.blocks.some(({ match }) => match !== null && ruleNow(page, match).entry.rule === rule),
+  );
 }
 
 /** Places a selector matches, and those inside them. */
 function reachOfSelector(site: Site, selector: string, conditions: Conditions): Reach {
   const list = tryParseSelectorList(selector) ?? [];
-  return collect(site, conditions, ({ element }) => list.some((one) => matches(one, element, { quirks: false, scope: null, forced: null })));
+  return collect(site, conditions, ({ element }) =>
+    list.some((one) => matches(one, element, { quirks: false, scope: null, forced: null })),
+  );
 }
 
 function collect(site: Site, conditions: Conditions, touches: (style: Style, page: StyledPage) => boolean): Reach {
@@ -109,7 +140,8 @@ function collect(site: Site, conditions: Conditions, touches: (style: Style, pag
 function reachBelow(page: StyledPage, style: Style): Reach {
   const places = page.styles
     .filter((one) => {
-      for (let current: Style | null = one; current; current = current.parent) if (current === style) return isPlace(one);
+      for (let current: Style | null = one; current; current = current.parent)
+        if (current === style) return isPlace(one);
       return false;
     })
     .map(({ element }) => ({ page: page.file.path, index: element.index }));
@@ -122,7 +154,11 @@ function likeIt(site: Site, page: StyledPage, picked: Style, conditions: Conditi
   const reach: Reach = { places: [], pages: [] };
   for (const file of pagesOf(site)) {
     const found = styledPage(site, file, conditions).styles.filter(
-      (style) => style.element.tag === picked.element.tag && style.element.source && isPlace(style) && textStyleKey(style) === key,
+      (style) =>
+        style.element.tag === picked.element.tag &&
+        style.element.source &&
+        isPlace(style) &&
+        textStyleKey(style) === key,
     );
     if (found.length) reach.pages.push(file.path);
     reach.places.push(...found.map(({ element }) => ({ page: file.path, index: element.index })));
@@ -133,7 +169,9 @@ function likeIt(site: Site, page: StyledPage, picked: Style, conditions: Conditi
 /** The sheet that new rules go into: the last linked one of the page, else one it embeds. */
 export function sheetForNew(page: StyledPage): string | null {
   const sheets = page.sheets.owners.flatMap((owner) => owner.sheets);
-  const plain = sheets.filter(({ kind, media }) => kind === "linked" && ["", "all", "screen"].includes((media[0] ?? "").trim()));
+  const plain = sheets.filter(
+    ({ kind, media }) => kind === "linked" && ["", "all", "screen"].includes((media[0] ?? "").trim()),
+  );
   return (plain.at(-1) ?? sheets.findLast(({ kind }) => kind === "embedded"))?.path ?? null;
 }
 

@@ -7,45 +7,86 @@ import { editsOn } from "./copying";
 import { settingOf } from "./setting";
 import { trialContrasts } from "./trials";
 
-const css = "* { margin: 0 }\nbody { font: 16px/24px serif; color: #777 }\nh1 { font-size: 2em }\n.lead { font-size: 20px }\n#own { color: red }";
-const from = site({ "index.html": '<link rel=stylesheet href=a.css><h1 id="h">Pier</h1><p id="p" class="lead">Boats</p><p id="own" style="font-weight: 700">Tern</p><i id="i">x</i><small id="s">y</small>', "a.css": css });
-const ref = (id: string): ElementRef => ({ page: "index.html", index: stylesOf(from).find(({ element }) => element.id === id)!.element.index });
+const css =
+  "* { margin: 0 }\nbody { font: 16px/24px serif; color: #777 }\nh1 { font-size: 2em }\n.lead { font-size: 20px }\n#own { color: red }";
+const from = site({
+  "index.html":
+    '<link rel=stylesheet href=a.css><h1 id="h">Pier</h1><p id="p" class="lead">Boats</p><p id="own" style="font-weight: 700">Tern</p><i id="i">x</i><small id="s">y</small>',
+  "a.css": css,
+});
+const ref = (id: string): ElementRef => ({
+  page: "index.html",
+  index: stylesOf(from).find(({ element }) => element.id === id)!.element.index,
+});
 const rule = (selector: string): Target => ({ kind: "rule", path: "a.css", start: css.indexOf(selector) });
 
 test("what contrast comes to with each value tried, and what is needed there", () => {
-  const looks = (property: string, ...values: string[]) => trialContrasts(from, ref("h"), rule("h1"), property, values, defaultConditions, {}).map((one) => one && [Math.floor(one.ratio * 10) / 10, one.needs, one.verdict]);
-  expect(looks("opacity", "1", "0.5")).toEqual([[4.4, 3, "passes"], [1.9, 3, "fails"]]);
+  const looks = (property: string, ...values: string[]) =>
+    trialContrasts(from, ref("h"), rule("h1"), property, values, defaultConditions, {}).map(
+      (one) => one && [Math.floor(one.ratio * 10) / 10, one.needs, one.verdict],
+    );
+  expect(looks("opacity", "1", "0.5")).toEqual([
+    [4.4, 3, "passes"],
+    [1.9, 3, "fails"],
+  ]);
   expect(looks("font-size", "12px", "nonsense")).toEqual([[4.4, 4.5, "fails"], null]);
-  expect(looks("color", "#000", "#fff")).toEqual([[21, 3, "passes"], [1, 3, "fails"]]);
+  expect(looks("color", "#000", "#fff")).toEqual([
+    [21, 3, "passes"],
+    [1, 3, "fails"],
+  ]);
 });
 
 test("nothing for a text or a rule that is not there", () => {
-  expect(trialContrasts(from, { page: "index.html", index: 99 }, rule("h1"), "color", ["red"], defaultConditions, {})).toEqual([null]);
-  expect(trialContrasts(from, ref("h"), { kind: "rule", path: "b.css", start: 0 }, "color", ["red"], defaultConditions, {})).toEqual([null]);
+  expect(
+    trialContrasts(from, { page: "index.html", index: 99 }, rule("h1"), "color", ["red"], defaultConditions, {}),
+  ).toEqual([null]);
+  expect(
+    trialContrasts(from, ref("h"), { kind: "rule", path: "b.css", start: 0 }, "color", ["red"], defaultConditions, {}),
+  ).toEqual([null]);
 });
 
 test("settings given to a text go where it has them from", () => {
-  const targets = (id: string, property: string) => editsOn(from, ref(id), [[property, "inherit"]], defaultConditions).map((edit) => edit.kind === "declare" && edit.target);
+  const targets = (id: string, property: string) =>
+    editsOn(from, ref(id), [[property, "inherit"]], defaultConditions).map(
+      (edit) => edit.kind === "declare" && edit.target,
+    );
   expect(targets("p", "font-size")).toEqual([rule(".lead")]);
   expect(targets("own", "font-weight")).toEqual([{ kind: "style-attribute", element: ref("own") }]);
   expect(targets("own", "color")).toEqual([rule("#own")]);
 });
 
 test("what it inherits goes into the strongest rule for it, never into one for the whole page", () => {
-  const targets = (id: string, property: string) => editsOn(from, ref(id), [[property, "inherit"]], defaultConditions).map((edit) => edit.kind === "declare" && edit.target);
+  const targets = (id: string, property: string) =>
+    editsOn(from, ref(id), [[property, "inherit"]], defaultConditions).map(
+      (edit) => edit.kind === "declare" && edit.target,
+    );
   expect(targets("p", "color")).toEqual([rule(".lead")]);
   expect(targets("i", "color")).toEqual([{ kind: "new-rule", path: "a.css", selector: "i" }]);
-  expect(() => editsOn(from, { page: "index.html", index: 99 }, [["color", "red"]], defaultConditions)).toThrow("no element number 99");
+  expect(() => editsOn(from, { page: "index.html", index: 99 }, [["color", "red"]], defaultConditions)).toThrow(
+    "no element number 99",
+  );
   const bare = site({ "index.html": "<p>x" });
-  expect(() => editsOn(bare, { page: "index.html", index: 3 }, [["color", "red"]], defaultConditions)).toThrow("no style sheet");
+  expect(() => editsOn(bare, { page: "index.html", index: 3 }, [["color", "red"]], defaultConditions)).toThrow(
+    "no style sheet",
+  );
 });
 
 test("a length as leading names the texts that get it whatever their size", () => {
   const places = ["h", "p", "own"].map(ref);
-  const body: ElementRef = { page: "index.html", index: stylesOf(from).find(({ element }) => element.tag === "body")!.element.index };
+  const body: ElementRef = {
+    page: "index.html",
+    index: stylesOf(from).find(({ element }) => element.tag === "body")!.element.index,
+  };
   const heirs = settingOf(from, body, places, "line-height", defaultConditions)!.heirs;
-  expect(heirs.map(({ role, sizePx, leadingPx, places: there }) => [role, sizePx, leadingPx, there.length])).toEqual([["Main heading", 32, 24, 1], ["Paragraph", 20, 24, 1], ["Paragraph", 16, 24, 1]]);
+  expect(heirs.map(({ role, sizePx, leadingPx, places: there }) => [role, sizePx, leadingPx, there.length])).toEqual([
+    ["Main heading", 32, 24, 1],
+    ["Paragraph", 20, 24, 1],
+    ["Paragraph", 16, 24, 1],
+  ]);
   expect(settingOf(from, body, places, "font-size", defaultConditions)!.heirs).toEqual([]);
-  expect([settingOf(from, ref("h"), places, "line-height", defaultConditions)!.declaredAt, settingOf(from, ref("h"), places, "font-size", defaultConditions)!.declaredAt]).toEqual([16, 32]);
+  expect([
+    settingOf(from, ref("h"), places, "line-height", defaultConditions)!.declaredAt,
+    settingOf(from, ref("h"), places, "font-size", defaultConditions)!.declaredAt,
+  ]).toEqual([16, 32]);
   expect(textFile(from, "a.css")!.text).toBe(css);
 });

@@ -15,7 +15,15 @@ export interface TrialContrast {
 }
 
 /** The contrast of the picked text with each value, in their order; null for a value that cannot be written there. */
-export function trialContrasts(site: Site, picked: ElementRef, target: Target, property: string, values: readonly string[], conditions: Conditions, layouts: Layouts): (TrialContrast | null)[] {
+export function trialContrasts(
+  site: Site,
+  picked: ElementRef,
+  target: Target,
+  property: string,
+  values: readonly string[],
+  conditions: Conditions,
+  layouts: Layouts,
+): (TrialContrast | null)[] {
   const now = textFile(site, picked.page);
   const before = now && styledPage(site, now, conditions).styles[picked.index];
   const layout = layouts[picked.page]?.[picked.index];

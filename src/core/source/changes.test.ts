@@ -3,19 +3,17 @@ import { expect, test } from "vitest";
 import { applyChanges, changeBetween, invertChanges, type TextChange } from "./changes";
 
 const textAndChanges = fc.string({ maxLength: 80 }).chain((text) =>
-  fc
-    .array(fc.tuple(fc.nat(text.length), fc.nat(6), fc.string({ maxLength: 5 })), { maxLength: 5 })
-    .map((parts) => {
-      const changes: TextChange[] = [];
-      let free = 0;
-      for (const [start, length, insert] of parts.sort((a, b) => a[0] - b[0])) {
-        if (start < free) continue;
-        const end = Math.min(text.length, start + length);
-        changes.push({ path: "a.css", start, end, insert });
-        free = end + 1;
-      }
-      return { text, changes };
-    }),
+  fc.array(fc.tuple(fc.nat(text.length), fc.nat(6), fc.string({ maxLength: 5 })), { maxLength: 5 }).map((parts) => {
+    const changes: TextChange[] = [];
+    let free = 0;
+    for (const [start, length, insert] of parts.sort((a, b) => a[0] - b[0])) {
+      if (start < free) continue;
+      const end = Math.min(text.length, start + length);
+      changes.push({ path: "a.css", start, end, insert });
+      free = end + 1;
+    }
+    return { text, changes };
+  }),
 );
 
 test("what lies outside the changes stays as it was", () => {
@@ -52,6 +50,11 @@ test("the change between two texts turns one into the other", () => {
 });
 
 test("changes that overlap or lie outside are refused", () => {
-  expect(() => applyChanges("abc", [{ path: "a", start: 0, end: 2, insert: "" }, { path: "a", start: 1, end: 3, insert: "" }])).toThrow(RangeError);
+  expect(() =>
+    applyChanges("abc", [
+      { path: "a", start: 0, end: 2, insert: "" },
+      { path: "a", start: 1, end: 3, insert: "" },
+    ]),
+  ).toThrow(RangeError);
   expect(() => applyChanges("abc", [{ path: "a", start: 2, end: 9, insert: "" }])).toThrow(RangeError);
 });

@@ -10,23 +10,48 @@ const read = (bytes: Uint8Array, kind: TextKind) => {
 };
 
 test("any bytes come back as they were", () => {
-  const declared = fc.constantFrom("", '<meta charset="windows-1252">', "<meta charset=koi8-r>", '@charset "iso-8859-2";', "\xff\xfe", "\xfe\xff", "\xef\xbb\xbf");
+  const declared = fc.constantFrom(
+    "",
+    '<meta charset="windows-1252">',
+    "<meta charset=koi8-r>",
+    '@charset "iso-8859-2";',
+    "\xff\xfe",
+    "\xfe\xff",
+    "\xef\xbb\xbf",
+  );
   fc.assert(
-    fc.property(declared, fc.uint8Array({ maxLength: 200 }), fc.constantFrom<TextKind>("html", "css"), (head, tail, kind) => {
-      const bytes = Uint8Array.from([...latin(head), ...tail]);
-      const decoded = decodeText(bytes, kind);
-      if ("reason" in decoded) return;
-      expect([...encodeText(decoded.text, decoded.encoding, kind)]).toEqual([...bytes]);
-    }),
+    fc.property(
+      declared,
+      fc.uint8Array({ maxLength: 200 }),
+      fc.constantFrom<TextKind>("html", "css"),
+      (head, tail, kind) => {
+        const bytes = Uint8Array.from([...latin(head), ...tail]);
+        const decoded = decodeText(bytes, kind);
+        if ("reason" in decoded) return;
+        expect([...encodeText(decoded.text, decoded.encoding, kind)]).toEqual([...bytes]);
+      },
+    ),
     { numRuns: 500 },
   );
 });
 
 describe("the encoding is found as browsers find it", () => {
   test.each<[string, Uint8Array, TextKind, string, string]>([
-    ["a mark before a declaration", Uint8Array.of(0xef, 0xbb, 0xbf, ...latin("<meta charset=windows-1252>\xc3\xa9")), "html", "utf-8", "é"],
+    [
+      "a mark before a declaration",
+      Uint8Array.of(0xef, 0xbb, 0xbf, ...latin("<meta charset=windows-1252>\xc3\xa9")),
+      "html",
+      "utf-8",
+      "é",
+    ],
     ["a meta element", latin("<meta charset='windows-1252'>caf\xe9"), "html", "windows-1252", "café"],
-    ["an older meta element", latin('<meta http-equiv=Content-Type content="text/html; charset=iso-8859-1">\x80'), "html", "windows-1252", "€"],
+    [
+      "an older meta element",
+      latin('<meta http-equiv=Content-Type content="text/html; charset=iso-8859-1">\x80'),
+      "html",
+      "windows-1252",
+      "€",
+    ],
     ["not in a comment", latin("<!-- <meta charset=koi8-r> --><p>\xc3\xa9"), "html", "utf-8", "é"],
     ["a charset rule", latin('@charset "windows-1251"; a{}\xe9'), "css", "windows-1251", "й"],
     ["UTF-16 by its mark", Uint8Array.of(0xff, 0xfe, 0x61, 0x00, 0xe9, 0x00), "html", "utf-16le", "aé"],
@@ -47,6 +72,8 @@ test("characters an encoding lacks are written as references or escapes", () => 
 });
 
 test("encodings that cannot be written back are refused with the reason", () => {
-  expect(decodeText(latin("<meta charset=shift_jis>"), "html")).toEqual({ reason: expect.stringContaining("shift_jis") });
+  expect(decodeText(latin("<meta charset=shift_jis>"), "html")).toEqual({
+    reason: expect.stringContaining("shift_jis"),
+  });
   expect(decodeText(Uint8Array.of(0xff, 0xfe, 0x61), "css")).toEqual({ reason: expect.stringContaining("odd number") });
 });

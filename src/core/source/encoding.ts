@@ -89,7 +89,8 @@ function decodeAs(bytes: Uint8Array, encoding: Encoding): Decoded {
     return { text: decodeUtf16(bytes, name === "utf-16be"), encoding };
   }
   const table = singleByteTable(name);
-  if (!table) return { reason: `Its encoding, ${name}, can be read but not written back without loss. Save it as UTF-8.` };
+  if (!table)
+    return { reason: `Its encoding, ${name}, can be read but not written back without loss. Save it as UTF-8.` };
   const parts: string[] = [];
   for (const byte of bytes) parts.push(table[byte]!);
   return { text: parts.join(""), encoding };
@@ -102,7 +103,7 @@ function plainDecode(bytes: Uint8Array, name: string): string {
 function decodeBrokenUtf8(bytes: Uint8Array): string {
   const decoder = new TextDecoder("utf-8", { fatal: true, ignoreBOM: true });
   const parts: string[] = [];
-  for (let at = 0; at < bytes.length; ) {
+  for (let at = 0; at < bytes.length;) {
     const first = bytes[at]!;
     const length = first < 0x80 ? 1 : first >= 0xf0 ? 4 : first >= 0xe0 ? 3 : 2;
     try {

@@ -2,10 +2,7 @@
 
 /** What an address in a page or sheet points to. */
 export type Address =
-  | { kind: "file"; path: string }
-  | { kind: "remote"; url: string }
-  | { kind: "data"; url: string }
-  | { kind: "none" };
+  { kind: "file"; path: string } | { kind: "remote"; url: string } | { kind: "data"; url: string } | { kind: "none" };
 
 export function folderOf(path: string): string {
   return path.slice(0, path.lastIndexOf("/") + 1);
@@ -67,7 +64,8 @@ export function editDistance(a: string, b: string): number {
     for (let j = 1; j <= b.length; j += 1) {
       const same = a[i - 1] === b[j - 1] ? 0 : 1;
       let least = Math.min(rows[i - 1]![j]! + 1, row[j - 1]! + 1, rows[i - 1]![j - 1]! + same);
-      if (i > 1 && j > 1 && a[i - 1] === b[j - 2] && a[i - 2] === b[j - 1]) least = Math.min(least, rows[i - 2]![j - 2]! + 1);
+      if (i > 1 && j > 1 && a[i - 1] === b[j - 2] && a[i - 2] === b[j - 1])
+        least = Math.min(least, rows[i - 2]![j - 2]! + 1);
       row.push(least);
     }
     rows.push(row);

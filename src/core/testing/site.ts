@@ -7,7 +7,8 @@ import { styledPage } from "../cascade/styledPages";
 import { computedValue, type Style } from "../cascade/styles";
 import { openSite, textFile, type Site, type SiteFile } from "../source/site";
 
-export const site = (files: Record<string, string>): Site => openSite(Object.entries(files).map(([path, text]) => ({ path, text })));
+export const site = (files: Record<string, string>): Site =>
+  openSite(Object.entries(files).map(([path, text]) => ({ path, text })));
 
 /** A page with one sheet in its head. */
 export const pageWith = (css: string, body: string, doctype = "<!doctype html>"): Site =>
@@ -41,9 +42,54 @@ export function sampleFiles(): SiteFile[] {
 export const cssSoup = fc
   .array(
     fc.constantFrom(
-      "a", "h1", ".b", "#c", "{", "}", "(", ")", "[", "]", ":", ";", ",", " ", "\n", "\r\n", "color", "red", "font-size", "12px", "1.5em",
-      "@media", "@layer x", "@import 'a.css'", "!important", "/*", "*/", '"', "'", "\\", "&", ">", "+", "~", "*", "url(", "var(--x)", "--x",
-      "calc(1px + 2%)", ":is(", ":not(", "::before", "<!--", "-->", "50%", "#fff", "\u00e9", "\0",
+      "a",
+      "h1",
+      ".b",
+      "#c",
+      "{",
+      "}",
+      "(",
+      ")",
+      "[",
+      "]",
+      ":",
+      ";",
+      ",",
+      " ",
+      "\n",
+      "\r\n",
+      "color",
+      "red",
+      "font-size",
+      "12px",
+      "1.5em",
+      "@media",
+      "@layer x",
+      "@import 'a.css'",
+      "!important",
+      "/*",
+      "*/",
+      '"',
+      "'",
+      "\\",
+      "&",
+      ">",
+      "+",
+      "~",
+      "*",
+      "url(",
+      "var(--x)",
+      "--x",
+      "calc(1px + 2%)",
+      ":is(",
+      ":not(",
+      "::before",
+      "<!--",
+      "-->",
+      "50%",
+      "#fff",
+      "\u00e9",
+      "\0",
     ),
     { maxLength: 60 },
   )

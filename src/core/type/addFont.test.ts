@@ -9,17 +9,21 @@ import { readFontFile } from "./fontFile";
 import { knownFace } from "./faces";
 import { isWeightFaked, matchedFallback, stackInfo, weightTaken } from "./members";
 
-const bytes = new Uint8Array(readFileSync(new URL("../../../samples/ossel-ferries/fonts/bitter-bold.woff2", import.meta.url)));
+const bytes = new Uint8Array(
+  readFileSync(new URL("../../../samples/ossel-ferries/fonts/bitter-bold.woff2", import.meta.url)),
+);
 const files = (css: string, body = "<h1>Fares</h1>"): SiteFile[] => [
   { path: "index.html", text: `<link rel=stylesheet href=css/a.css>${body}` },
   { path: "css/a.css", text: css },
   { path: "fonts/bitter.woff2", bytes },
 ];
-const face = '@font-face { font-family: Bitter; src: url(../fonts/bitter.woff2); font-weight: 700 }\n';
+const face = "@font-face { font-family: Bitter; src: url(../fonts/bitter.woff2); font-weight: 700 }\n";
 const messages = (css: string, body?: string) => {
   const site = openSite(files(css, body));
   const pages = pagesOf(site).map((file) => styledPage(site, file, defaultConditions));
-  return findingsFor({ site, pages, conditions: defaultConditions }).filter(({ check }) => check === "fonts").map(({ message }) => message);
+  return findingsFor({ site, pages, conditions: defaultConditions })
+    .filter(({ check }) => check === "fonts")
+    .map(({ message }) => message);
 };
 
 describe("a font file in a site", () => {
@@ -33,7 +37,11 @@ describe("a font file in a site", () => {
     expect(page.faces).toMatchObject([{ family: "Bitter", weight: [700, 700], path: "fonts/bitter.woff2" }]);
   });
 
-  test.each([["css/a.css", "fonts/b.woff2", "../fonts/b.woff2"], ["a.css", "fonts/b c.woff2", "fonts/b%20c.woff2"], ["x/y/a.css", "x/f.ttf", "../f.ttf"]])("from %s, %s is %s", (sheet, path, address) => {
+  test.each([
+    ["css/a.css", "fonts/b.woff2", "../fonts/b.woff2"],
+    ["a.css", "fonts/b c.woff2", "fonts/b%20c.woff2"],
+    ["x/y/a.css", "x/f.ttf", "../f.ttf"],
+  ])("from %s, %s is %s", (sheet, path, address) => {
     expect(addressFrom(sheet, path)).toBe(address);
   });
 });
@@ -42,7 +50,11 @@ describe("what is wrong with fonts", () => {
   test.each<[string, string, RegExp | null]>([
     ["used and loaded", `${face}h1 { font-family: Bitter, serif }`, null],
     ["loaded for nothing", face, /is loaded, but no text/],
-    ["not among the files", "@font-face { font-family: X; src: url(x.woff2) } h1 { font-family: X, serif }", /X cannot be loaded from `x.woff2`: It is not among the files/],
+    [
+      "not among the files",
+      "@font-face { font-family: X; src: url(x.woff2) } h1 { font-family: X, serif }",
+      /X cannot be loaded from `x.woff2`: It is not among the files/,
+    ],
     ["no font", "@font-face { font-family: X; src: url(a.css) } h1 { font-family: X, serif }", /It is not a font file/],
     ["from nowhere", "h1 { font-family: Grotesk Nine, serif }", /no sheet loads it/],
     ["misspelt", `${face}h1 { font-family: Biter, Bitter, serif }`, /Did you mean `Bitter`/],
@@ -52,7 +64,9 @@ describe("what is wrong with fonts", () => {
   });
 
   test("characters that a face lacks are listed, blanks are not", () => {
-    expect(messages(`${face}h1 { font: 700 2em Bitter, serif }`, "<h1>Fares \u6c34\u00ad \u6c34\u2603</h1>")).toEqual([expect.stringMatching(/no glyph for \u6c34 \u2603:/)]);
+    expect(messages(`${face}h1 { font: 700 2em Bitter, serif }`, "<h1>Fares \u6c34\u00ad \u6c34\u2603</h1>")).toEqual([
+      expect.stringMatching(/no glyph for \u6c34 \u2603:/),
+    ]);
   });
 });
 
@@ -70,11 +84,43 @@ describe("members", () => {
   });
 
   test.each<[readonly (readonly [number, number])[], number, number | null, boolean]>([
-    [[[400, 400], [700, 700]], 400, 400, false],
-    [[[400, 400], [700, 700]], 600, 700, false],
-    [[[400, 400], [700, 700]], 300, 400, false],
+    [
+      [
+        [400, 400],
+        [700, 700],
+      ],
+      400,
+      400,
+      false,
+    ],
+    [
+      [
+        [400, 400],
+        [700, 700],
+      ],
+      600,
+      700,
+      false,
+    ],
+    [
+      [
+        [400, 400],
+        [700, 700],
+      ],
+      300,
+      400,
+      false,
+    ],
     [[[400, 400]], 700, 400, true],
-    [[[300, 300], [500, 500]], 400, 500, false],
+    [
+      [
+        [300, 300],
+        [500, 500],
+      ],
+      400,
+      500,
+      false,
+    ],
     [[[100, 900]], 650, 650, false],
     [[], 700, null, false],
   ])("of %j, %d takes %s", (weights, asked, taken, faked) => {
@@ -88,15 +134,29 @@ describe("a fallback to measure", () => {
     const wanted = readFontFile(bytes).metrics;
     const local = knownFace("Georgia")!;
     const matched = matchedFallback(wanted, local, "Bitter fallback");
-    expect((local.averageWidth / local.unitsPerEm) * (matched.sizeAdjust / 100)).toBeCloseTo(wanted.averageWidth / wanted.unitsPerEm, 3);
-    expect((matched.ascentOverride / 100) * (matched.sizeAdjust / 100)).toBeCloseTo(wanted.ascent / wanted.unitsPerEm, 3);
-    expect((matched.descentOverride / 100) * (matched.sizeAdjust / 100)).toBeCloseTo(-wanted.descent / wanted.unitsPerEm, 3);
+    expect((local.averageWidth / local.unitsPerEm) * (matched.sizeAdjust / 100)).toBeCloseTo(
+      wanted.averageWidth / wanted.unitsPerEm,
+      3,
+    );
+    expect((matched.ascentOverride / 100) * (matched.sizeAdjust / 100)).toBeCloseTo(
+      wanted.ascent / wanted.unitsPerEm,
+      3,
+    );
+    expect((matched.descentOverride / 100) * (matched.sizeAdjust / 100)).toBeCloseTo(
+      -wanted.descent / wanted.unitsPerEm,
+      3,
+    );
   });
 
   test("is written in a sheet and stands behind the first member", () => {
     const site = openSite(files(`${face}h1 { font-family: Bitter, Georgia, serif }`));
-    const text = textFile(changeSite(site, matchFallback(site, "Bitter, Georgia, serif", "Georgia", defaultConditions)), "css/a.css")!.text;
-    expect(text).toContain('@font-face {\n  font-family: "Bitter fallback";\n  src: local("Georgia");\n  size-adjust: ');
+    const text = textFile(
+      changeSite(site, matchFallback(site, "Bitter, Georgia, serif", "Georgia", defaultConditions)),
+      "css/a.css",
+    )!.text;
+    expect(text).toContain(
+      '@font-face {\n  font-family: "Bitter fallback";\n  src: local("Georgia");\n  size-adjust: ',
+    );
     expect(text).toContain('h1 { font-family: Bitter, "Bitter fallback", Georgia, serif }');
     expect(() => matchFallback(site, "Bitter, Georgia, serif", "Nope", defaultConditions)).toThrow("not known");
   });

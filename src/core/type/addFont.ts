@@ -20,19 +20,28 @@ export function addressFrom(sheet: string, path: string): string {
   const to = path.split("/");
   let shared = 0;
   while (shared < from.length && shared < to.length - 1 && from[shared] === to[shared]) shared += 1;
-  return [...from.slice(shared).map(() => ".."), ...to.slice(shared)].map((part) => (part === ".." ? part : encodeURIComponent(part))).join("/");
+  return [...from.slice(shared).map(() => ".."), ...to.slice(shared)]
+    .map((part) => (part === ".." ? part : encodeURIComponent(part)))
+    .join("/");
 }
 
 /** An `@font-face` for a file of the site, in a sheet that all pages have (CSS Fonts 4, 4). @throws EditError when there is none */
 export function fontFaceFor(site: Site, path: string, font: FontFile, family: string): TextChange[] {
-  const sheet = commonSheet(site, sheetsOf(site).map(({ path: one }) => ({ path: one })));
+  const sheet = commonSheet(
+    site,
+    sheetsOf(site).map(({ path: one }) => ({ path: one })),
+  );
   const [from, to] = font.weight;
   const width = font.axes.find(({ tag }) => tag === "wdth");
   const lines = [
     `font-family: "${family.replace(/["\\]/g, "\\$&")}"`,
     `src: url("${addressFrom(sheet.file.path, path)}") format("${formats[font.format]}")`,
     `font-weight: ${from === to ? from : `${from} ${to}`}`,
-    ...(width ? [`font-stretch: ${width.min}% ${width.max}%`] : font.stretch === 100 ? [] : [`font-stretch: ${font.stretch}%`]),
+    ...(width
+      ? [`font-stretch: ${width.min}% ${width.max}%`]
+      : font.stretch === 100
+        ? []
+        : [`font-stretch: ${font.stretch}%`]),
     ...(font.italic ? ["font-style: italic"] : []),
     "font-display: swap",
   ];
@@ -45,7 +54,12 @@ export function fontFaceFor(site: Site, path: string, font: FontFile, family: st
  */
 export function matchFallback(site: Site, stack: string, fallback: string, conditions: Conditions): TextChange[] {
   const members = stackMembers(stack);
-  const page = pagesOf(site).map((file) => styledPage(site, file, conditions)).find(({ faces }) => faces.some(({ family, file }) => file && family.toLowerCase() === members?.[0]?.name.toLowerCase())) ?? (pagesOf(site)[0] ? styledPage(site, pagesOf(site)[0]!, conditions) : null);
+  const page =
+    pagesOf(site)
+      .map((file) => styledPage(site, file, conditions))
+      .find(({ faces }) =>
+        faces.some(({ family, file }) => file && family.toLowerCase() === members?.[0]?.name.toLowerCase()),
+      ) ?? (pagesOf(site)[0] ? styledPage(site, pagesOf(site)[0]!, conditions) : null);
   const first = page ? stackInfo(page, stack)?.members[0] : null;
   const local = knownFace(fallback);
   if (!members || !first?.metrics) throw new EditError("The measures of the first member are not known.");

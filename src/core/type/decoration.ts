@@ -24,7 +24,12 @@ export function decorationParts(text: string): DecorationParts {
     if ((lineKinds as readonly string[]).includes(word)) lines.push(word);
     else if (decorationStyles.includes(word)) parts.style = word;
     else if (word === "none") continue;
-    else if (word === "auto" || word === "from-font" || (component.type !== "ident" && component.type !== "hash" && !colorFromComponent(component))) parts.thickness = written;
+    else if (
+      word === "auto" ||
+      word === "from-font" ||
+      (component.type !== "ident" && component.type !== "hash" && !colorFromComponent(component))
+    )
+      parts.thickness = written;
     else parts.color = written;
   }
   return { lines, ...parts };
@@ -32,11 +37,23 @@ export function decorationParts(text: string): DecorationParts {
 
 /** The shorthand, in the order people write it. */
 export function writeDecoration({ lines, style, thickness, color }: DecorationParts): string {
-  return lines.length === 0 ? "none" : [...lines, style === "solid" ? "" : style, color, thickness].filter(Boolean).join(" ");
+  return lines.length === 0
+    ? "none"
+    : [...lines, style === "solid" ? "" : style, color, thickness].filter(Boolean).join(" ");
 }
 
 /** The same as longhands; parts that are left out are not set. */
-export function decorationLonghands({ lines, style, thickness, color }: DecorationParts): [property: string, value: string][] {
-  const all: [string, string][] = [["text-decoration-line", lines.join(" ") || "none"], ["text-decoration-style", style], ["text-decoration-color", color], ["text-decoration-thickness", thickness]];
+export function decorationLonghands({
+  lines,
+  style,
+  thickness,
+  color,
+}: DecorationParts): [property: string, value: string][] {
+  const all: [string, string][] = [
+    ["text-decoration-line", lines.join(" ") || "none"],
+    ["text-decoration-style", style],
+    ["text-decoration-color", color],
+    ["text-decoration-thickness", thickness],
+  ];
   return all.filter(([, value]) => value !== "");
 }

@@ -24,15 +24,40 @@ import ubuntuMono from "@capsizecss/metrics/ubuntuMono";
 import verdana from "@capsizecss/metrics/verdana";
 import type { FaceMetrics } from "./metrics";
 
-type Packaged = Pick<FaceMetrics, "ascent" | "descent" | "lineGap" | "unitsPerEm" | "xHeight" | "capHeight"> & { familyName: string; xWidthAvg: number };
+type Packaged = Pick<FaceMetrics, "ascent" | "descent" | "lineGap" | "unitsPerEm" | "xHeight" | "capHeight"> & {
+  familyName: string;
+  xWidthAvg: number;
+};
 
 function packaged(face: Packaged, zeroWidth: number | null = null, family = face.familyName): FaceMetrics {
   const { unitsPerEm, ascent, descent, lineGap, xHeight, capHeight, xWidthAvg } = face;
-  return { family, unitsPerEm, ascent, descent, lineGap, xHeight, capHeight, averageWidth: xWidthAvg, zeroWidth, ideographWidth: null };
+  return {
+    family,
+    unitsPerEm,
+    ascent,
+    descent,
+    lineGap,
+    xHeight,
+    capHeight,
+    averageWidth: xWidthAvg,
+    zeroWidth,
+    ideographWidth: null,
+  };
 }
 
 function dejaVu(family: string, ascent: number, xHeight: number, averageWidth: number, zeroWidth: number): FaceMetrics {
-  return { family, unitsPerEm: 2048, ascent, descent: -483, lineGap: 0, xHeight, capHeight: 1493, averageWidth, zeroWidth, ideographWidth: null };
+  return {
+    family,
+    unitsPerEm: 2048,
+    ascent,
+    descent: -483,
+    lineGap: 0,
+    xHeight,
+    capHeight: 1493,
+    averageWidth,
+    zeroWidth,
+    ideographWidth: null,
+  };
 }
 
 const list: readonly FaceMetrics[] = [
@@ -79,8 +104,15 @@ export function knownFace(family: string): FaceMetrics | null {
 
 /** What generic families stand for on a plain Linux system, where the headless command mostly runs. */
 const generics: Readonly<Record<string, string>> = {
-  serif: "DejaVu Serif", "sans-serif": "DejaVu Sans", monospace: "DejaVu Sans Mono", "system-ui": "DejaVu Sans", "ui-sans-serif": "DejaVu Sans",
-  "ui-serif": "DejaVu Serif", "ui-monospace": "DejaVu Sans Mono", cursive: "DejaVu Sans", fantasy: "DejaVu Sans",
+  serif: "DejaVu Serif",
+  "sans-serif": "DejaVu Sans",
+  monospace: "DejaVu Sans Mono",
+  "system-ui": "DejaVu Sans",
+  "ui-sans-serif": "DejaVu Sans",
+  "ui-serif": "DejaVu Serif",
+  "ui-monospace": "DejaVu Sans Mono",
+  cursive: "DejaVu Sans",
+  fantasy: "DejaVu Sans",
 };
 
 export function genericFace(generic: string): FaceMetrics | null {

@@ -35,7 +35,30 @@ const largest = 30_000_000;
 
 /** How often letters and the blank come in a thousand characters of running English text, rounded. */
 const frequencies: Readonly<Record<string, number>> = {
-  " ": 180, e: 103, t: 74, a: 67, o: 62, i: 57, n: 57, s: 52, h: 50, r: 49, d: 35, l: 33, u: 23, c: 23, m: 20, f: 18, w: 19, y: 16, g: 16, p: 15, b: 12, v: 8, k: 6, x: 2,
+  " ": 180,
+  e: 103,
+  t: 74,
+  a: 67,
+  o: 62,
+  i: 57,
+  n: 57,
+  s: 52,
+  h: 50,
+  r: 49,
+  d: 35,
+  l: 33,
+  u: 23,
+  c: 23,
+  m: 20,
+  f: 18,
+  w: 19,
+  y: 16,
+  g: 16,
+  p: 15,
+  b: 12,
+  v: 8,
+  k: 6,
+  x: 2,
 };
 
 const known = new WeakMap<Uint8Array, FontFile | FontError>();
@@ -47,7 +70,8 @@ export function readFontFile(bytes: Uint8Array): FontFile {
     try {
       result = read(bytes);
     } catch (error) {
-      result = error instanceof FontError ? error : new FontError("The font file is broken: its tables cannot be read.");
+      result =
+        error instanceof FontError ? error : new FontError("The font file is broken: its tables cannot be read.");
     }
     known.set(bytes, result);
   }
@@ -57,7 +81,8 @@ export function readFontFile(bytes: Uint8Array): FontFile {
 
 function read(bytes: Uint8Array): FontFile {
   if (bytes.length === 0) throw new FontError("The file is empty.");
-  if (bytes.length > largest) throw new FontError(`The file has more than ${largest / 1_000_000} MB, too much for a font.`);
+  if (bytes.length > largest)
+    throw new FontError(`The file has more than ${largest / 1_000_000} MB, too much for a font.`);
   const format = formatOf(bytes);
   if (!format) throw new FontError("It is not a font file: woff2, woff, ttf and otf can be read.");
   const font = fontkit.create(bytes as never) as fontkit.Font;
@@ -105,7 +130,13 @@ function read(bytes: Uint8Array): FontFile {
 
 function formatOf(bytes: Uint8Array): FontFile["format"] | null {
   const tag = String.fromCharCode(...bytes.subarray(0, 4));
-  const formats: Readonly<Record<string, FontFile["format"]>> = { wOF2: "woff2", wOFF: "woff", OTTO: "opentype", true: "truetype", "\0\x01\0\0": "truetype" };
+  const formats: Readonly<Record<string, FontFile["format"]>> = {
+    wOF2: "woff2",
+    wOFF: "woff",
+    OTTO: "opentype",
+    true: "truetype",
+    "\0\x01\0\0": "truetype",
+  };
   return formats[tag] ?? null;
 }
 

@@ -9,14 +9,19 @@ import { knownFace } from "./faces";
 import { fontKeyOf } from "./fontUnits";
 import { measureAt, normalLine } from "./metrics";
 
-const bitter = new Uint8Array(readFileSync(new URL("../../../samples/ossel-ferries/fonts/bitter-bold.woff2", import.meta.url)));
+const bitter = new Uint8Array(
+  readFileSync(new URL("../../../samples/ossel-ferries/fonts/bitter-bold.woff2", import.meta.url)),
+);
 
 function value(css: string, property: string, conditions = {}, more: SiteFile[] = []): string {
   const site = openSite([{ path: "index.html", text: `<style>${css}</style><p id=p>words</p>` }, ...more]);
   const file = site.files.get("index.html")!;
   if (file.kind === "other") throw new Error("no page");
   const page = stylePage(site, file, { ...defaultConditions, ...conditions });
-  return computedValue(page.styles.find(({ element }) => element.id === "p")!, property);
+  return computedValue(
+    page.styles.find(({ element }) => element.id === "p")!,
+    property,
+  );
 }
 
 describe("font files", () => {
@@ -54,13 +59,19 @@ describe("font-relative units", () => {
   it("follow the file of the site's own font", () => {
     const files: SiteFile[] = [{ path: "b.woff2", bytes: bitter }];
     const face = "@font-face{font-family:Bitter;src:url(b.woff2);font-weight:700}";
-    expect(value(`${face} p{font:700 100px Bitter;margin-top:1ex;padding-top:1cap}`, "margin-top", {}, files)).toBe("53.4px");
+    expect(value(`${face} p{font:700 100px Bitter;margin-top:1ex;padding-top:1cap}`, "margin-top", {}, files)).toBe(
+      "53.4px",
+    );
     expect(value(`${face} p{font:700 100px Bitter;margin-top:1cap}`, "margin-top", {}, files)).toBe("70.4px");
   });
 
   it("follow the metrics of a known face, and pass over those the machine lacks", () => {
-    expect(value("p{font:100px Georgia;margin-top:1ex}", "margin-top")).toBe(`${Number(((986 / 2048) * 100).toFixed(4))}px`);
-    expect(value("p{font:100px Georgia,Arial;margin-top:1ch}", "margin-top", { installed: ["Arial"] })).toBe(`${Number(((1139 / 2048) * 100).toFixed(4))}px`);
+    expect(value("p{font:100px Georgia;margin-top:1ex}", "margin-top")).toBe(
+      `${Number(((986 / 2048) * 100).toFixed(4))}px`,
+    );
+    expect(value("p{font:100px Georgia,Arial;margin-top:1ch}", "margin-top", { installed: ["Arial"] })).toBe(
+      `${Number(((1139 / 2048) * 100).toFixed(4))}px`,
+    );
   });
 
   it("prefer what was measured on the page", () => {

@@ -29,9 +29,15 @@ export function usesFontUnits(text: string): boolean {
 }
 
 /** Measured on the page where it was, else from the metrics of the first face that is there, else as the standard assumes. */
-export function fontMeasure(whole: FontSetting, faces: readonly FontFace[], { fonts, installed, absent }: Conditions): FontMeasure {
+export function fontMeasure(
+  whole: FontSetting,
+  faces: readonly FontFace[],
+  { fonts, installed, absent }: Conditions,
+): FontMeasure {
   const gone = new Set(absent.map((name) => name.toLowerCase()));
-  const setting = gone.size ? { ...whole, families: whole.families.filter(({ name, generic }) => generic || !gone.has(name.toLowerCase())) } : whole;
+  const setting = gone.size
+    ? { ...whole, families: whole.families.filter(({ name, generic }) => generic || !gone.has(name.toLowerCase())) }
+    : whole;
   const measured = fonts[fontKey(setting)];
   if (measured) return measured;
   const face = firstFace(setting, faces, installed);
@@ -39,11 +45,16 @@ export function fontMeasure(whole: FontSetting, faces: readonly FontFace[], { fo
 }
 
 /** @param installed families of the machine; null when they are not known, and every face whose metrics are known counts as there */
-export function firstFace({ families, weight, italic }: FontSetting, faces: readonly FontFace[], installed: readonly string[] | null): FaceMetrics | null {
+export function firstFace(
+  { families, weight, italic }: FontSetting,
+  faces: readonly FontFace[],
+  installed: readonly string[] | null,
+): FaceMetrics | null {
   const present = installed && new Set(installed.map((name) => name.toLowerCase()));
   for (const { name, generic } of families) {
     const own = generic ? null : faceFor(faces, name, weight, italic)?.file?.metrics;
-    const face = own ?? (generic ? genericFace(name) : !present || present.has(name.toLowerCase()) ? knownFace(name) : null);
+    const face =
+      own ?? (generic ? genericFace(name) : !present || present.has(name.toLowerCase()) ? knownFace(name) : null);
     if (face) return face;
   }
   return genericFace("serif");

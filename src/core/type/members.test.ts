@@ -7,7 +7,10 @@ import { FontError, readFontFile } from "./fontFile";
 import { isWeightFaked, matchedFallback, stackInfo, weightTaken } from "./members";
 import { faceFor, weightCost } from "./pageFonts";
 
-const axes = [{ tag: "wght", name: "Weight", min: 200, default: 400, max: 800 }, { tag: "slnt", name: "Slant", min: -12, default: 0, max: 0 }];
+const axes = [
+  { tag: "wght", name: "Weight", min: 200, default: 400, max: 800 },
+  { tag: "slnt", name: "Slant", min: -12, default: 0, max: 0 },
+];
 const css = `@font-face{font-family:Flex;src:url(none.woff2),url(flex.ttf);font-weight:100 900}
 @font-face{font-family:Pier;src:local(Pier),url(pier.ttf)}
 @font-face{font-family:Pier;src:url(pier-bold.ttf);font-weight:bold}
@@ -28,7 +31,14 @@ const member = (stack: string, at = 0) => stackInfo(page, stack)!.members[at]!;
 describe("font files", () => {
   test("are read with their weights, axes, metrics and characters", () => {
     const font = readFontFile(testFont("Flex", axes));
-    expect(font).toMatchObject({ format: "truetype", family: "Flex", weight: [200, 800], italic: false, stretch: 100, metrics: { unitsPerEm: 1000, ascent: 800, descent: -200, xHeight: 500, capHeight: 700, averageWidth: 600 } });
+    expect(font).toMatchObject({
+      format: "truetype",
+      family: "Flex",
+      weight: [200, 800],
+      italic: false,
+      stretch: 100,
+      metrics: { unitsPerEm: 1000, ascent: 800, descent: -200, xHeight: 500, capHeight: 700, averageWidth: 600 },
+    });
     expect(font.axes).toEqual(axes);
     expect([font.has(65), font.has(122), font.has(123), font.has(0x20ac)]).toEqual([true, true, false, false]);
   });
@@ -62,26 +72,92 @@ describe("faces that a page's sheets bring", () => {
     const flex = page.faces.find(({ family }) => family === "Flex")!;
     expect([flex.path, flex.weight]).toEqual(["flex.ttf", [100, 900]]);
     expect(flex.sources.map(({ problem }) => problem)).toEqual(["It is not among the files.", null]);
-    expect(page.faces.find(({ family }) => family === "Pier")!.sources[0]).toMatchObject({ local: true, address: "Pier", path: null });
+    expect(page.faces.find(({ family }) => family === "Pier")!.sources[0]).toMatchObject({
+      local: true,
+      address: "Pier",
+      path: null,
+    });
     expect(page.faces.find(({ family }) => family === "Far")!.sources[0]!.problem).toContain("another server");
     expect(page.faces).toHaveLength(6);
   });
 
   test("are chosen by weight as the standard says", () => {
     const chosen = (weight: number) => faceFor(page.faces, "pier", weight, false)!.path;
-    expect([100, 400, 500, 600, 900].map(chosen)).toEqual(["pier.ttf", "pier.ttf", "pier.ttf", "pier-bold.ttf", "pier-bold.ttf"]);
+    expect([100, 400, 500, 600, 900].map(chosen)).toEqual([
+      "pier.ttf",
+      "pier.ttf",
+      "pier.ttf",
+      "pier-bold.ttf",
+      "pier-bold.ttf",
+    ]);
     expect(faceFor(page.faces, "Gone", 400, false)).toBeNull();
   });
 
   test.each<[number, (readonly [number, number])[], number]>([
-    [400, [[300, 300], [500, 500]], 1],
-    [500, [[400, 400], [600, 600]], 0],
-    [450, [[300, 300], [500, 500]], 1],
-    [300, [[200, 200], [400, 400]], 0],
-    [300, [[400, 400], [900, 900]], 0],
-    [600, [[500, 500], [900, 900]], 1],
-    [600, [[300, 300], [500, 500]], 1],
-    [650, [[100, 700], [600, 600]], 0],
+    [
+      400,
+      [
+        [300, 300],
+        [500, 500],
+      ],
+      1,
+    ],
+    [
+      500,
+      [
+        [400, 400],
+        [600, 600],
+      ],
+      0,
+    ],
+    [
+      450,
+      [
+        [300, 300],
+        [500, 500],
+      ],
+      1,
+    ],
+    [
+      300,
+      [
+        [200, 200],
+        [400, 400],
+      ],
+      0,
+    ],
+    [
+      300,
+      [
+        [400, 400],
+        [900, 900],
+      ],
+      0,
+    ],
+    [
+      600,
+      [
+        [500, 500],
+        [900, 900],
+      ],
+      1,
+    ],
+    [
+      600,
+      [
+        [300, 300],
+        [500, 500],
+      ],
+      1,
+    ],
+    [
+      650,
+      [
+        [100, 700],
+        [600, 600],
+      ],
+      0,
+    ],
   ])("for %i of %j number %i is taken", (weight, ranges, taken) => {
     const costs = ranges.map((range) => weightCost(range, weight));
     expect(costs.indexOf(Math.min(...costs))).toBe(taken);
@@ -90,32 +166,64 @@ describe("faces that a page's sheets bring", () => {
 
 describe("members of a stack", () => {
   test("say where each comes from", () => {
-    expect(stackInfo(page, "Flex, Georgia, Nowhere, serif")!.members.map(({ source }) => source)).toEqual(["site", "system", "unknown", "generic"]);
+    expect(stackInfo(page, "Flex, Georgia, Nowhere, serif")!.members.map(({ source }) => source)).toEqual([
+      "site",
+      "system",
+      "unknown",
+      "generic",
+    ]);
     expect(stackInfo(page, "12px")).toBeNull();
   });
 
   test("of the site: weights as declared and in the file, slant, small capitals, and what is wrong", () => {
     expect(member("Flex")).toMatchObject({ weights: [[200, 800]], italic: true, smallCaps: false, problem: null });
-    expect(member("Pier")).toMatchObject({ weights: [[400, 400], [700, 700]], italic: false });
+    expect(member("Pier")).toMatchObject({
+      weights: [
+        [400, 400],
+        [700, 700],
+      ],
+      italic: false,
+    });
     expect(member("Gone").problem).toBe("It is not among the files.");
     expect(member("Broken").problem).toMatch(/broken|read/);
   });
 
   test("what is made up, and what is taken instead", () => {
-    expect([isWeightFaked(member("Pier"), 700), isWeightFaked({ weights: [[400, 400]] }, 700), isWeightFaked({ weights: [[400, 400]] }, 500), isWeightFaked({ weights: [] }, 900)]).toEqual([false, true, false, false]);
-    expect([weightTaken(member("Flex"), 900), weightTaken(member("Pier"), 550), weightTaken({ weights: [] }, 400)]).toEqual([800, 700, null]);
+    expect([
+      isWeightFaked(member("Pier"), 700),
+      isWeightFaked({ weights: [[400, 400]] }, 700),
+      isWeightFaked({ weights: [[400, 400]] }, 500),
+      isWeightFaked({ weights: [] }, 900),
+    ]).toEqual([false, true, false, false]);
+    expect([
+      weightTaken(member("Flex"), 900),
+      weightTaken(member("Pier"), 550),
+      weightTaken({ weights: [] }, 400),
+    ]).toEqual([800, 700, null]);
   });
 
   test("who gets what: a font of the site comes first everywhere, one that cannot be loaded nowhere", () => {
     expect(new Set(stackInfo(page, "Flex, serif")!.readers.map(({ at }) => at))).toEqual(new Set([0]));
-    expect(stackInfo(page, "Gone, Georgia, serif")!.readers.find(({ platform }) => platform === "windows")).toMatchObject({ at: 1, face: "Georgia" });
+    expect(
+      stackInfo(page, "Gone, Georgia, serif")!.readers.find(({ platform }) => platform === "windows"),
+    ).toMatchObject({ at: 1, face: "Georgia" });
   });
 });
 
 test("a fallback is made as wide and as high as the face it stands in for", () => {
-  const wanted = { ...readFontFile(testFont("Flex")).metrics, averageWidth: 500, ascent: 900, descent: -300, lineGap: 100 };
+  const wanted = {
+    ...readFontFile(testFont("Flex")).metrics,
+    averageWidth: 500,
+    ascent: 900,
+    descent: -300,
+    lineGap: 100,
+  };
   const local = { ...wanted, family: "Local Face", unitsPerEm: 2000, averageWidth: 1250 };
-  const { sizeAdjust, ascentOverride, descentOverride, lineGapOverride, text } = matchedFallback(wanted, local, "Flex fallback");
+  const { sizeAdjust, ascentOverride, descentOverride, lineGapOverride, text } = matchedFallback(
+    wanted,
+    local,
+    "Flex fallback",
+  );
   expect([sizeAdjust, ascentOverride, descentOverride, lineGapOverride]).toEqual([80, 112.5, 37.5, 12.5]);
   expect(text).toContain('src: local("Local Face");\n  size-adjust: 80%;');
   expect((ascentOverride / 100) * (sizeAdjust / 100)).toBeCloseTo(0.9, 10);

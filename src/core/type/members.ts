@@ -49,7 +49,17 @@ export function stackInfo({ faces }: Pick<StyledPage, "faces">, stack: string): 
 }
 
 function memberInfo({ name, generic }: FamilyName, faces: readonly FontFace[]): MemberInfo {
-  const base = { name, generic, platforms: [], since: null, weights: [], italic: null, smallCaps: null, axes: [], problem: null };
+  const base = {
+    name,
+    generic,
+    platforms: [],
+    since: null,
+    weights: [],
+    italic: null,
+    smallCaps: null,
+    axes: [],
+    problem: null,
+  };
   if (generic) return { ...base, source: "generic", metrics: genericFace(name) };
   const own = faces.filter(({ family }) => family.toLowerCase() === name.toLowerCase());
   if (own.length) {
@@ -57,19 +67,39 @@ function memberInfo({ name, generic }: FamilyName, faces: readonly FontFace[]): 
     return {
       ...base,
       source: "site",
-      weights: own.filter(({ file }) => file).map(({ weight, file }) => (file!.weight[0] === file!.weight[1] ? weight : [Math.max(weight[0], file!.weight[0]), Math.min(weight[1], file!.weight[1])])),
-      italic: own.some(({ italic, file }) => italic && file) || files.some(({ axes }) => axes.some(({ tag }) => tag === "ital" || tag === "slnt")),
+      weights: own
+        .filter(({ file }) => file)
+        .map(({ weight, file }) =>
+          file!.weight[0] === file!.weight[1]
+            ? weight
+            : [Math.max(weight[0], file!.weight[0]), Math.min(weight[1], file!.weight[1])],
+        ),
+      italic:
+        own.some(({ italic, file }) => italic && file) ||
+        files.some(({ axes }) => axes.some(({ tag }) => tag === "ital" || tag === "slnt")),
       smallCaps: files.length ? files.some(({ features }) => features.has("smcp")) : null,
       axes: files[0]?.axes ?? [],
       metrics: files[0]?.metrics ?? null,
-      problem: files.length ? null : (own.flatMap(({ sources }) => sources).find(({ problem }) => problem)?.problem ?? "It has no file that can be read."),
+      problem: files.length
+        ? null
+        : (own.flatMap(({ sources }) => sources).find(({ problem }) => problem)?.problem ??
+          "It has no file that can be read."),
     };
   }
   const system = platformFaces.find(({ family }) => family.toLowerCase() === name.toLowerCase());
   const metrics = knownFace(name);
   if (!system) return { ...base, source: "unknown", metrics };
   const { platforms: on, weights, italic, since } = system;
-  return { ...base, source: "system", platforms: on, since: since ?? null, weights: weights.map((weight) => [weight, weight] as const), italic, smallCaps: null, metrics };
+  return {
+    ...base,
+    source: "system",
+    platforms: on,
+    since: since ?? null,
+    weights: weights.map((weight) => [weight, weight] as const),
+    italic,
+    smallCaps: null,
+    metrics,
+  };
 }
 
 /** Whether a weight would be made up by the browser: bolder than 600 asked for, and nothing from 600 up to take (CSS Fonts 4, 2.4 and 5.2). */
@@ -79,7 +109,10 @@ export function isWeightFaked({ weights }: Pick<MemberInfo, "weights">, weight: 
 
 /** The weight that is taken where a weight is asked for; null where weights are not known. */
 export function weightTaken({ weights }: Pick<MemberInfo, "weights">, weight: number): number | null {
-  const taken = weights.reduce<readonly [number, number] | null>((best, range) => (best && weightCost(best, weight) <= weightCost(range, weight) ? best : range), null);
+  const taken = weights.reduce<readonly [number, number] | null>(
+    (best, range) => (best && weightCost(best, weight) <= weightCost(range, weight) ? best : range),
+    null,
+  );
   return taken && Math.min(taken[1], Math.max(taken[0], weight));
 }
 
@@ -97,7 +130,12 @@ export function matchedFallback(wanted: FaceMetrics, fallback: FaceMetrics, name
   const adjust = wanted.averageWidth / wanted.unitsPerEm / (fallback.averageWidth / fallback.unitsPerEm);
   const percent = (value: number) => Number((value * 100).toFixed(2));
   const override = (value: number) => percent(value / wanted.unitsPerEm / adjust);
-  const result = { sizeAdjust: percent(adjust), ascentOverride: override(wanted.ascent), descentOverride: override(-wanted.descent), lineGapOverride: override(wanted.lineGap) };
+  const result = {
+    sizeAdjust: percent(adjust),
+    ascentOverride: override(wanted.ascent),
+    descentOverride: override(-wanted.descent),
+    lineGapOverride: override(wanted.lineGap),
+  };
   const text =
     `@font-face {\n  font-family: "${name}";\n  src: local("${fallback.family}");\n  size-adjust: ${result.sizeAdjust}%;\n` +
     `  ascent-override: ${result.ascentOverride}%;\n  descent-override: ${result.descentOverride}%;\n  line-gap-override: ${result.lineGapOverride}%;\n}\n`;

@@ -33,7 +33,9 @@ export function fontFacesOf(site: Site, sheets: readonly SheetSource[]): FontFac
     const before = known.get(sheet);
     if (before?.site.files === site.files) return before.faces;
     const faces = rulesOf(sheet.items).fontFaces.flatMap((rule) => {
-      const descriptors = new Map(rule.items.flatMap((item) => (item.kind === "declaration" ? [[item.property, item.valueText] as const] : [])));
+      const descriptors = new Map(
+        rule.items.flatMap((item) => (item.kind === "declaration" ? [[item.property, item.valueText] as const] : [])),
+      );
       const family = parseFamilies(componentsOf(descriptors.get("font-family") ?? ""))?.[0]?.name;
       if (!family) return [];
       const sources = sourcesIn(site, sheet, componentsOf(descriptors.get("src") ?? ""));
@@ -72,7 +74,8 @@ export function weightCost([from, to]: readonly [number, number], weight: number
   const nearest = weight < from ? from : to;
   const way = Math.abs(nearest - weight);
   // 400 and 500 look at each other first, lighter ones go down, bolder ones up.
-  if (weight >= 400 && weight <= 500) return nearest > weight && nearest <= 500 ? way : nearest < weight ? 1000 + way : 2000 + way;
+  if (weight >= 400 && weight <= 500)
+    return nearest > weight && nearest <= 500 ? way : nearest < weight ? 1000 + way : 2000 + way;
   return weight < 400 === nearest < weight ? way : 1000 + way;
 }
 
@@ -97,18 +100,32 @@ function sourcesIn(site: Site, sheet: SheetSource, value: readonly Component[]):
     const [first] = parts;
     const inside = first?.type === "function" ? first.args[0] : undefined;
     if (first?.type === "function" && first.name === "local") {
-      const name = first.args.map((part) => (part.type === "string" ? part.value : part.type === "ident" ? part.name : "")).join(" ");
+      const name = first.args
+        .map((part) => (part.type === "string" ? part.value : part.type === "ident" ? part.name : ""))
+        .join(" ");
       return [{ address: name, local: true, path: null, problem: null, font: null }];
     }
-    const address = first?.type === "url" ? first.value : first?.type === "function" && first.name === "url" && inside?.type === "string" ? inside.value : null;
+    const address =
+      first?.type === "url"
+        ? first.value
+        : first?.type === "function" && first.name === "url" && inside?.type === "string"
+          ? inside.value
+          : null;
     return address === null ? [] : [sourceAt(site, sheet, address)];
   });
 }
 
 function sourceAt(site: Site, sheet: SheetSource, address: string): Source {
   const at = resolveAddress(address, sheet.path);
-  const source = (path: string | null, problem: string | null, font: FontFile | null = null): Source => ({ address, local: false, path, problem, font });
-  if (at.kind !== "file") return source(null, at.kind === "data" ? null : "It is on another server, and is not loaded here.");
+  const source = (path: string | null, problem: string | null, font: FontFile | null = null): Source => ({
+    address,
+    local: false,
+    path,
+    problem,
+    font,
+  });
+  if (at.kind !== "file")
+    return source(null, at.kind === "data" ? null : "It is on another server, and is not loaded here.");
   const file = site.files.get(at.path);
   if (!file) return source(at.path, "It is not among the files.");
   if (file.kind !== "other") return source(at.path, "It is not a font file: woff2, woff, ttf and otf can be read.");

@@ -36,7 +36,14 @@ const L: Platform = "linux";
 const regular = [400];
 const pair = [400, 700];
 
-function face(family: string, generic: PlatformFace["generic"], on: readonly Platform[], weights: readonly number[], italic = true, since?: string): PlatformFace {
+function face(
+  family: string,
+  generic: PlatformFace["generic"],
+  on: readonly Platform[],
+  weights: readonly number[],
+  italic = true,
+  since?: string,
+): PlatformFace {
   return { family, generic, platforms: on, weights, italic, ...(since ? { since } : {}) };
 }
 
@@ -162,26 +169,80 @@ export const platformFaces: readonly PlatformFace[] = [
 
 /** What generic families come to, by system, in the systems' own standard settings. */
 export const genericOn: Readonly<Record<string, Readonly<Record<Platform, string>>>> = {
-  serif: { windows: "Times New Roman", macos: "Times", ios: "Times New Roman", android: "Noto Serif", chromeos: "Tinos", linux: "DejaVu Serif" },
-  "sans-serif": { windows: "Arial", macos: "Helvetica", ios: "Helvetica", android: "Roboto", chromeos: "Arimo", linux: "DejaVu Sans" },
-  monospace: { windows: "Consolas", macos: "Menlo", ios: "Courier", android: "Droid Sans Mono", chromeos: "Cousine", linux: "DejaVu Sans Mono" },
-  cursive: { windows: "Comic Sans MS", macos: "Apple Chancery", ios: "Snell Roundhand", android: "Dancing Script", chromeos: "Dancing Script", linux: "DejaVu Sans" },
-  fantasy: { windows: "Impact", macos: "Papyrus", ios: "Papyrus", android: "Roboto", chromeos: "Arimo", linux: "DejaVu Sans" },
-  "system-ui": { windows: "Segoe UI", macos: "San Francisco", ios: "SF Pro", android: "Roboto", chromeos: "Roboto", linux: "the desktop's font" },
+  serif: {
+    windows: "Times New Roman",
+    macos: "Times",
+    ios: "Times New Roman",
+    android: "Noto Serif",
+    chromeos: "Tinos",
+    linux: "DejaVu Serif",
+  },
+  "sans-serif": {
+    windows: "Arial",
+    macos: "Helvetica",
+    ios: "Helvetica",
+    android: "Roboto",
+    chromeos: "Arimo",
+    linux: "DejaVu Sans",
+  },
+  monospace: {
+    windows: "Consolas",
+    macos: "Menlo",
+    ios: "Courier",
+    android: "Droid Sans Mono",
+    chromeos: "Cousine",
+    linux: "DejaVu Sans Mono",
+  },
+  cursive: {
+    windows: "Comic Sans MS",
+    macos: "Apple Chancery",
+    ios: "Snell Roundhand",
+    android: "Dancing Script",
+    chromeos: "Dancing Script",
+    linux: "DejaVu Sans",
+  },
+  fantasy: {
+    windows: "Impact",
+    macos: "Papyrus",
+    ios: "Papyrus",
+    android: "Roboto",
+    chromeos: "Arimo",
+    linux: "DejaVu Sans",
+  },
+  "system-ui": {
+    windows: "Segoe UI",
+    macos: "San Francisco",
+    ios: "SF Pro",
+    android: "Roboto",
+    chromeos: "Roboto",
+    linux: "the desktop's font",
+  },
 };
 
-const sameAs: Readonly<Record<string, string>> = { "ui-sans-serif": "system-ui", "ui-serif": "serif", "ui-monospace": "monospace", math: "serif", "ui-rounded": "system-ui", "-webkit-body": "serif" };
+const sameAs: Readonly<Record<string, string>> = {
+  "ui-sans-serif": "system-ui",
+  "ui-serif": "serif",
+  "ui-monospace": "monospace",
+  math: "serif",
+  "ui-rounded": "system-ui",
+  "-webkit-body": "serif",
+};
 
 /**
  * The member of a stack that a reader on a system gets, and the face it comes to.
  * @param own families that come with the site
  */
-export function memberOn(platform: Platform, members: readonly { name: string; generic: boolean }[], own: readonly string[]): { at: number | null; face: string } {
+export function memberOn(
+  platform: Platform,
+  members: readonly { name: string; generic: boolean }[],
+  own: readonly string[],
+): { at: number | null; face: string } {
   for (const [at, { name, generic }] of members.entries()) {
     if (generic) return { at, face: (genericOn[name] ?? genericOn[sameAs[name] ?? "serif"]!)[platform] };
     const lower = name.toLowerCase();
     if (own.some((family) => family.toLowerCase() === lower)) return { at, face: name };
-    if (platformFaces.some(({ family, platforms: on }) => family.toLowerCase() === lower && on.includes(platform))) return { at, face: name };
+    if (platformFaces.some(({ family, platforms: on }) => family.toLowerCase() === lower && on.includes(platform)))
+      return { at, face: name };
     if (lower === "-apple-system" && (platform === "macos" || platform === "ios")) return { at, face: "San Francisco" };
     if (lower === "blinkmacsystemfont" && platform === "macos") return { at, face: "San Francisco" };
   }

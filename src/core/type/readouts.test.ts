@@ -1,11 +1,27 @@
 import { describe, expect, test } from "vitest";
 import { readoutsOf, type ReadoutInput } from "./readouts";
 
-const long = "From the first of November the late boat leaves the mainland at half past six, and cars should be in lane by ten past.";
+const long =
+  "From the first of November the late boat leaves the mainland at half past six, and cars should be in lane by ten past.";
 const input = (more: Partial<ReadoutInput> = {}): ReadoutInput => ({
-  text: long, size: 16, xHeight: 8, leading: 1.5, lines: 4, longest: 70, usual: 64, letterSpacing: 0, weight: 400, uppercase: false, align: "start", hyphens: false, ...more,
+  text: long,
+  size: 16,
+  xHeight: 8,
+  leading: 1.5,
+  lines: 4,
+  longest: 70,
+  usual: 64,
+  letterSpacing: 0,
+  weight: 400,
+  uppercase: false,
+  align: "start",
+  hyphens: false,
+  ...more,
 });
-const unusual = (more: Partial<ReadoutInput>) => readoutsOf(input(more)).filter((one) => one.unusual).map(({ id }) => id);
+const unusual = (more: Partial<ReadoutInput>) =>
+  readoutsOf(input(more))
+    .filter((one) => one.unusual)
+    .map(({ id }) => id);
 
 describe("readouts", () => {
   test("well-set running text has nothing unusual", () => expect(unusual({})).toEqual([]));

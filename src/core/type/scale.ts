@@ -18,13 +18,17 @@ export function scaleSteps(base: number, ratio: number, smallest: number, larges
   const steps: number[] = [];
   const from = Math.ceil(Math.log(smallest / base) / Math.log(ratio) - 0.5);
   const to = Math.floor(Math.log(largest / base) / Math.log(ratio) + 0.5);
-  for (let step = from; step <= to && steps.length < 60; step += 1) steps.push(Math.round(base * ratio ** step * 100) / 100);
+  for (let step = from; step <= to && steps.length < 60; step += 1)
+    steps.push(Math.round(base * ratio ** step * 100) / 100);
   return steps;
 }
 
 /** The step nearest to a size, by proportion. */
 export function nearestStep(size: number, steps: readonly number[]): number | null {
-  return steps.reduce<number | null>((best, step) => (best === null || Math.abs(Math.log(step / size)) < Math.abs(Math.log(best / size)) ? step : best), null);
+  return steps.reduce<number | null>(
+    (best, step) => (best === null || Math.abs(Math.log(step / size)) < Math.abs(Math.log(best / size)) ? step : best),
+    null,
+  );
 }
 
 /** The line of a grid nearest to a height, at least one; px. */

@@ -19,7 +19,13 @@ export function shadowLayers(text: string): ShadowLayer[] | null {
   for (const part of splitAt(parts, ",")) {
     const color = part.filter((one) => colorFromComponent(one) !== null);
     const lengths = part.filter((one) => colorFromComponent(one) === null);
-    if (color.length > 1 || lengths.length < 2 || lengths.length > 3 || lengths.some(({ type }) => type !== "dimension" && type !== "number" && type !== "function")) return null;
+    if (
+      color.length > 1 ||
+      lengths.length < 2 ||
+      lengths.length > 3 ||
+      lengths.some(({ type }) => type !== "dimension" && type !== "number" && type !== "function")
+    )
+      return null;
     const [x, y, blur] = lengths.map(({ start, end }) => text.slice(start, end));
     layers.push({ x: x!, y: y!, blur: blur ?? "0", color: color[0] ? text.slice(color[0].start, color[0].end) : "" });
   }
@@ -28,5 +34,7 @@ export function shadowLayers(text: string): ShadowLayer[] | null {
 
 export function writeShadow(layers: readonly ShadowLayer[]): string {
   if (layers.length === 0) return "none";
-  return layers.map(({ x, y, blur, color }) => [x, y, /^0(?:px)?$/.test(blur) ? "" : blur, color].filter(Boolean).join(" ")).join(", ");
+  return layers
+    .map(({ x, y, blur, color }) => [x, y, /^0(?:px)?$/.test(blur) ? "" : blur, color].filter(Boolean).join(" "))
+    .join(", ");
 }

@@ -27,19 +27,41 @@ export function stackFaults(members: readonly FamilyName[], own: readonly string
   const generic = members.findIndex((member) => member.generic);
   members.forEach(({ name, generic: isGeneric }, at) => {
     const first = members.findIndex((other) => other.name.toLowerCase() === name.toLowerCase());
-    if (first < at) faults.push({ kind: "twice", message: `\`${name}\` stands twice; the second is never reached.`, mended: members.filter((_, index) => index !== at) });
+    if (first < at)
+      faults.push({
+        kind: "twice",
+        message: `\`${name}\` stands twice; the second is never reached.`,
+        mended: members.filter((_, index) => index !== at),
+      });
     if (!isGeneric && genericFamilies.has(name.toLowerCase())) {
-      faults.push({ kind: "quoted generic", message: `"${name}" in quotes is the name of a font, not the generic family.`, mended: members.map((one, index) => (index === at ? { name: name.toLowerCase(), generic: true } : one)) });
+      faults.push({
+        kind: "quoted generic",
+        message: `"${name}" in quotes is the name of a font, not the generic family.`,
+        mended: members.map((one, index) => (index === at ? { name: name.toLowerCase(), generic: true } : one)),
+      });
     }
     const near = isGeneric ? null : nearestFamily(name, own);
-    if (near) faults.push({ kind: "misspelt", message: `\`${name}\` comes with no system and no file of the site. Is \`${near}\` meant?`, mended: members.map((one, index) => (index === at ? { name: near, generic: false } : one)) });
+    if (near)
+      faults.push({
+        kind: "misspelt",
+        message: `\`${name}\` comes with no system and no file of the site. Is \`${near}\` meant?`,
+        mended: members.map((one, index) => (index === at ? { name: near, generic: false } : one)),
+      });
   });
   if (generic < 0 && members.length > 0) {
-    faults.push({ kind: "no generic", message: "No generic family ends the stack: without one the browser takes its standard font.", mended: [...members, { name: likelyGeneric(members), generic: true }] });
+    faults.push({
+      kind: "no generic",
+      message: "No generic family ends the stack: without one the browser takes its standard font.",
+      mended: [...members, { name: likelyGeneric(members), generic: true }],
+    });
   } else if (generic >= 0 && generic < members.length - 1) {
     const after = members.slice(generic + 1);
     if (after.some((member) => !member.generic)) {
-      faults.push({ kind: "generic not last", message: `\`${members[generic]!.name}\` is always found: what stands behind it is never used.`, mended: [...members.filter((member) => !member.generic), ...members.filter((member) => member.generic)] });
+      faults.push({
+        kind: "generic not last",
+        message: `\`${members[generic]!.name}\` is always found: what stands behind it is never used.`,
+        mended: [...members.filter((member) => !member.generic), ...members.filter((member) => member.generic)],
+      });
     }
   }
   return faults;
@@ -54,7 +76,12 @@ export function nearestFamily(name: string, own: readonly string[]): string | nu
   const plain = (text: string) => text.toLowerCase().replace(/[\s_-]/g, "");
   let best: { family: string; distance: number } | null = null;
   for (const family of known) {
-    const distance = plain(family) === plain(name) ? 0.5 : Math.abs(family.length - name.length) > most ? Infinity : editDistance(family.toLowerCase(), lower);
+    const distance =
+      plain(family) === plain(name)
+        ? 0.5
+        : Math.abs(family.length - name.length) > most
+          ? Infinity
+          : editDistance(family.toLowerCase(), lower);
     if (distance <= most && (!best || distance < best.distance)) best = { family, distance };
   }
   return best?.family ?? null;
@@ -66,5 +93,11 @@ function likelyGeneric(members: readonly FamilyName[]): string {
     const known = platformFaces.find(({ family }) => family.toLowerCase() === name.toLowerCase());
     if (known) return known.generic;
   }
-  return members.some(({ name }) => /serif|roman|book|text|slab|bitter|garamond|caslon/i.test(name) && !/sans/i.test(name)) ? "serif" : members.some(({ name }) => /mono|code|courier/i.test(name)) ? "monospace" : "sans-serif";
+  return members.some(
+    ({ name }) => /serif|roman|book|text|slab|bitter|garamond|caslon/i.test(name) && !/sans/i.test(name),
+  )
+    ? "serif"
+    : members.some(({ name }) => /mono|code|courier/i.test(name))
+      ? "monospace"
+      : "sans-serif";
 }

@@ -38,7 +38,13 @@ export function stackTable(site: Site, conditions: Conditions): StackUse[] {
   const stackOf = (style: Style) => computedValue(style, "font-family");
   return gatherPlaces<StackUse>(pages, stackOf, (style, page) => {
     const stack = stackOf(style);
-    return { stack, places: [], sample: ownWords(style.element).slice(0, 40), declarations: spots.get(stack) ?? [], info: stackInfo(page, stack)! };
+    return {
+      stack,
+      places: [],
+      sample: ownWords(style.element).slice(0, 40),
+      declarations: spots.get(stack) ?? [],
+      info: stackInfo(page, stack)!,
+    };
   }).sort((a, b) => b.places.length - a.places.length);
 }
 
@@ -53,7 +59,10 @@ function stackSpots(site: Site): Map<string, StackSpot[]> {
     if (given?.kind !== "value" || !span) continue;
     const stack = (given.value as FamilyName[]).map(serialiseFamily).join(", ");
     const from = offset + declaration.value.start;
-    spots.set(stack, [...(spots.get(stack) ?? []), { path: file.path, start: from + span.start, end: from + span.end }]);
+    spots.set(stack, [
+      ...(spots.get(stack) ?? []),
+      { path: file.path, start: from + span.start, end: from + span.end },
+    ]);
   }
   return spots;
 }
@@ -61,13 +70,17 @@ function stackSpots(site: Site): Map<string, StackSpot[]> {
 /** Another stack in every place that a stack is written. @throws EditError when no sheet writes it */
 export function restack(site: Site, stack: string, instead: string): TextChange[] {
   const spots = stackSpots(site).get(stack) ?? [];
-  if (spots.length === 0) throw new EditError("No style sheet writes this stack as it is: it is the browser's own, or comes from a custom property.");
+  if (spots.length === 0)
+    throw new EditError(
+      "No style sheet writes this stack as it is: it is the browser's own, or comes from a custom property.",
+    );
   return spots.map((spot) => ({ ...spot, insert: instead }));
 }
 
 /** Puts a stack under the name of a custom property. @throws EditError */
 export function nameStack(site: Site, stack: string, name: string, taken: ReadonlySet<string>): TextChange[] {
   const spots = stackSpots(site).get(stack) ?? [];
-  if (spots.length === 0) throw new EditError("No style sheet writes this stack as it is, so there is nothing to name.");
+  if (spots.length === 0)
+    throw new EditError("No style sheet writes this stack as it is, so there is nothing to name.");
   return define(site, spots, name, stack, taken);
 }

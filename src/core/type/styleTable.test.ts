@@ -6,22 +6,38 @@ import { sampleFiles, site } from "../testing/site";
 import { nameStack, restack, stackTable } from "./stackTable";
 import { combine, contradictions, resize, sizesAt, snapped, textStyleTable, type StyleRow } from "./styleTable";
 
-const css = "body{font:16px/1.5 serif}\nh1{font-size:39px;line-height:1.2}\nh2{font-size:1.9rem;line-height:1.2}\nh3{font-size:18px;line-height:1.2}\nh4{font-size:17.6px;line-height:1.2}\n.big{font-size:1.5em}\nsmall{color:#999}\n";
-const body = "<h1>One</h1><h2>Two</h2><h3>Three</h3><h4>Four</h4><p>Text <small>fine</small></p><div><p class=big>Big</p></div>";
-const from = site({ "index.html": `<link rel=stylesheet href=a.css>${body}`, "other.html": "<link rel=stylesheet href=a.css><h3>Again</h3>", "a.css": css });
+const css =
+  "body{font:16px/1.5 serif}\nh1{font-size:39px;line-height:1.2}\nh2{font-size:1.9rem;line-height:1.2}\nh3{font-size:18px;line-height:1.2}\nh4{font-size:17.6px;line-height:1.2}\n.big{font-size:1.5em}\nsmall{color:#999}\n";
+const body =
+  "<h1>One</h1><h2>Two</h2><h3>Three</h3><h4>Four</h4><p>Text <small>fine</small></p><div><p class=big>Big</p></div>";
+const from = site({
+  "index.html": `<link rel=stylesheet href=a.css>${body}`,
+  "other.html": "<link rel=stylesheet href=a.css><h3>Again</h3>",
+  "a.css": css,
+});
 const rows = textStyleTable(from, defaultConditions);
 const row = (selector: string): StyleRow => rows.find((one) => one.selector === selector)!;
 
 describe("the table of text styles", () => {
   test("is largest first, with places over all pages", () => {
     expect(rows.map(({ sizePx }) => sizePx)).toEqual([...rows.map(({ sizePx }) => sizePx)].sort((a, b) => b - a));
-    expect(row("h3")).toMatchObject({ sizePx: 18, leading: 1.2, level: 3, pages: ["index.html", "other.html"], verdict: "passes" });
+    expect(row("h3")).toMatchObject({
+      sizePx: 18,
+      leading: 1.2,
+      level: 3,
+      pages: ["index.html", "other.html"],
+      verdict: "passes",
+    });
     expect(row("h3").places).toHaveLength(2);
     expect(row("small")).toMatchObject({ verdict: "fails", needs: 4.5, text: "fine" });
   });
 
   test("knows what sets a size, as it is written", () => {
-    expect(row("h2").sizeFrom).toMatchObject({ written: "1.9rem", inherited: false, target: { kind: "rule", path: "a.css", start: css.indexOf("h2") } });
+    expect(row("h2").sizeFrom).toMatchObject({
+      written: "1.9rem",
+      inherited: false,
+      target: { kind: "rule", path: "a.css", start: css.indexOf("h2") },
+    });
     expect(row("p").sizeFrom).toMatchObject({ written: "16px", inherited: true, target: { start: 0 } });
     expect(row(".big")).toMatchObject({ parentPx: 16, rootPx: 16 });
   });
@@ -33,7 +49,10 @@ describe("the table of text styles", () => {
 
   test("tells sizes that contradict the order of headings", () => {
     expect(contradictions(rows)).toEqual([]);
-    const odd = textStyleTable(site({ "a.html": "<style>h2{font-size:20px}h3{font-size:24px}</style><h2>a</h2><h3>b</h3>" }), defaultConditions);
+    const odd = textStyleTable(
+      site({ "a.html": "<style>h2{font-size:20px}h3{font-size:24px}</style><h2>a</h2><h3>b</h3>" }),
+      defaultConditions,
+    );
     expect(contradictions(odd)).toEqual([{ level: 3, px: 24, above: 2, abovePx: 20 }]);
   });
 
@@ -59,17 +78,27 @@ describe("edits of several styles at once", () => {
   });
 
   test("all of them are made, whatever order they come in, and everything else stays", () => {
-    const edits = [["h2", 32], ["h1", 40], ["h3", 20]].map(([selector, px]) => resize(row(selector as string), px as number, 1280)!);
+    const edits = [
+      ["h2", 32],
+      ["h1", 40],
+      ["h3", 20],
+    ].map(([selector, px]) => resize(row(selector as string), px as number, 1280)!);
     for (const list of [edits, [...edits].reverse()]) {
       const changes = combine(from, list);
       const after = changeSite(from, changes);
-      expect(textFile(after, "a.css")!.text).toBe(css.replace("39px", "40px").replace("1.9rem", "2rem").replace("18px", "20px"));
+      expect(textFile(after, "a.css")!.text).toBe(
+        css.replace("39px", "40px").replace("1.9rem", "2rem").replace("18px", "20px"),
+      );
       expect(planEdit(from, { kind: "text", changes }).reach.places).toHaveLength(4);
     }
   });
 
   test("one that cannot be made stops all", () => {
-    expect(() => combine(from, [{ kind: "declare", target: { kind: "rule", path: "a.css", start: 1 }, property: "color", value: "red" }])).toThrow("no rule");
+    expect(() =>
+      combine(from, [
+        { kind: "declare", target: { kind: "rule", path: "a.css", start: 1 }, property: "color", value: "red" },
+      ]),
+    ).toThrow("no rule");
   });
 
   test("sizes over widths follow the window", () => {
@@ -82,18 +111,27 @@ describe("edits of several styles at once", () => {
 describe("the table of stacks", () => {
   const stacks = site({
     "index.html": "<link rel=stylesheet href=a.css><h1>Title</h1><p>Text <code>code</code></p>",
-    "a.css": "body{font-family:Georgia,serif}\nh1{font:700 20px/1 Georgia , serif}\ncode{font-family:Menlo,monospace}\n",
+    "a.css":
+      "body{font-family:Georgia,serif}\nh1{font:700 20px/1 Georgia , serif}\ncode{font-family:Menlo,monospace}\n",
   });
   const table = stackTable(stacks, defaultConditions);
 
   test("has every distinct stack with what uses it", () => {
-    expect(table.map(({ stack, places, declarations }) => [stack, places.length, declarations.length])).toEqual([["Georgia, serif", 2, 2], ["Menlo, monospace", 1, 1]]);
-    expect(table[0]).toMatchObject({ sample: "Title", info: { faults: [], members: [{ name: "Georgia", source: "system" }, { generic: true }] } });
+    expect(table.map(({ stack, places, declarations }) => [stack, places.length, declarations.length])).toEqual([
+      ["Georgia, serif", 2, 2],
+      ["Menlo, monospace", 1, 1],
+    ]);
+    expect(table[0]).toMatchObject({
+      sample: "Title",
+      info: { faults: [], members: [{ name: "Georgia", source: "system" }, { generic: true }] },
+    });
   });
 
   test("a stack is written everywhere it stands, inside shorthands as well", () => {
     const after = changeSite(stacks, restack(stacks, "Georgia, serif", "Charter, serif"));
-    expect(textFile(after, "a.css")!.text).toBe("body{font-family:Charter, serif}\nh1{font:700 20px/1 Charter, serif}\ncode{font-family:Menlo,monospace}\n");
+    expect(textFile(after, "a.css")!.text).toBe(
+      "body{font-family:Charter, serif}\nh1{font:700 20px/1 Charter, serif}\ncode{font-family:Menlo,monospace}\n",
+    );
     expect(() => restack(stacks, "Nope", "x")).toThrow("No style sheet");
   });
 
@@ -115,7 +153,9 @@ describe("styles moved onto steps and a grid", () => {
     ["leading on the grid already", 16, 1.5, [16], 8, null],
     ["normal leading is left to the font", 33, null, [32], 8, { sizePx: 32, leading: null }],
     ["no steps", 33, 1.2, [], null, null],
-  ])("%s", (_, sizePx, leading, steps, grid, expected) => expect(snapped({ sizePx, leading, sizeFrom }, steps, grid)).toEqual(expected));
+  ])("%s", (_, sizePx, leading, steps, grid, expected) =>
+    expect(snapped({ sizePx, leading, sizeFrom }, steps, grid)).toEqual(expected),
+  );
 
   test("a size that no rule of the site sets stays, its leading may move", () => {
     expect(snapped({ sizePx: 33, leading: 1.2, sizeFrom: null }, [32], null)).toBeNull();

@@ -12,7 +12,15 @@ import { inkOf, type Verdict } from "../ground/ground";
 import { changeBetween, type TextChange } from "../source/changes";
 import { ownWords, plainSelector } from "../source/html/document";
 import { changeSite, pagesOf, textFile, type Site } from "../source/site";
-import { gatherPlaces, legibilityOn, textStyleKey, textStyleOf, textStyleProperties, type Layouts, type TextStyle } from "../textStyles";
+import {
+  gatherPlaces,
+  legibilityOn,
+  textStyleKey,
+  textStyleOf,
+  textStyleProperties,
+  type Layouts,
+  type TextStyle,
+} from "../textStyles";
 import { sizeIn, unitOf } from "./lengths";
 import { nearestStep, onGrid } from "./scale";
 
@@ -44,13 +52,18 @@ export interface StyleRow extends TextStyle {
 /** Largest first. */
 export function textStyleTable(site: Site, conditions: Conditions, layouts: Layouts = {}): StyleRow[] {
   const pages = pagesOf(site).map((file) => styledPage(site, file, conditions));
-  const rows = gatherPlaces<StyleRow>(pages, textStyleKey, (style, page) => rowFor(page, style, layouts), (row, style, page) => {
-    if (!row.pages.includes(page.file.path)) row.pages.push(page.file.path);
-    const { ratio, verdict } = legibilityOn(page, style, layouts);
-    const longest = layouts[page.file.path]?.[style.element.index]?.longest;
-    if (longest != null) row.longest = Math.max(row.longest ?? 0, longest);
-    if (ratio < row.ratio) [row.ratio, row.verdict] = [ratio, verdict];
-  }).sort((a, b) => b.sizePx - a.sizePx || b.weight - a.weight || b.places.length - a.places.length);
+  const rows = gatherPlaces<StyleRow>(
+    pages,
+    textStyleKey,
+    (style, page) => rowFor(page, style, layouts),
+    (row, style, page) => {
+      if (!row.pages.includes(page.file.path)) row.pages.push(page.file.path);
+      const { ratio, verdict } = legibilityOn(page, style, layouts);
+      const longest = layouts[page.file.path]?.[style.element.index]?.longest;
+      if (longest != null) row.longest = Math.max(row.longest ?? 0, longest);
+      if (ratio < row.ratio) [row.ratio, row.verdict] = [ratio, verdict];
+    },
+  ).sort((a, b) => b.sizePx - a.sizePx || b.weight - a.weight || b.places.length - a.places.length);
   markTwins(rows);
   return rows;
 }
@@ -65,7 +78,9 @@ function rowFor(page: StyledPage, style: Style, layouts: Layouts): StyleRow {
     selector: plainSelector(element),
     level: /^h[1-6]$/.test(element.tag) ? Number(element.tag[1]) : null,
     text: ownWords(element).slice(0, 200),
-    specimen: textStyleProperties.filter((name) => name !== "opacity" && name !== "text-align" && name !== "text-indent").map((name) => [name, computedValue(style, name)]),
+    specimen: textStyleProperties
+      .filter((name) => name !== "opacity" && name !== "text-align" && name !== "text-indent")
+      .map((name) => [name, computedValue(style, name)]),
     color: cssColor(inkOf(style)),
     range: ground.range ? [cssColor(ground.range[0]), cssColor(ground.range[1])] : null,
     verdict,
@@ -86,10 +101,18 @@ function sizeSource(page: StyledPage, style: Style): StyleRow["sizeFrom"] {
   if (!holder || !winner || winner.block.origin !== "author") return null;
   const inherited = holder !== style;
   const written = computedValue(style, "font-size");
-  if (winner.block.attached) return { target: { kind: "style-attribute", element: { page: page.file.path, index: holder.element.index } }, written: winner.declaration.valueText, inherited };
+  if (winner.block.attached)
+    return {
+      target: { kind: "style-attribute", element: { page: page.file.path, index: holder.element.index } },
+      written: winner.declaration.valueText,
+      inherited,
+    };
   const spot = spotOf(page, holder.element, winner.block, winner.declaration);
   if (!spot || spot.rule === null) return null;
-  const own = winner.declaration.property === "font-size" ? winner.declaration.valueText : (/(?:^|\s)([\d.]+(?:px|rem|em|%|pt|vw))(?=[\s/]|$)/i.exec(winner.declaration.valueText)?.[1] ?? written);
+  const own =
+    winner.declaration.property === "font-size"
+      ? winner.declaration.valueText
+      : (/(?:^|\s)([\d.]+(?:px|rem|em|%|pt|vw))(?=[\s/]|$)/i.exec(winner.declaration.valueText)?.[1] ?? written);
   return { target: { kind: "rule", path: spot.path, start: spot.rule }, written: own, inherited };
 }
 
@@ -106,16 +129,25 @@ function markTwins(rows: readonly StyleRow[]): void {
 
 function areTwins(a: StyleRow, b: StyleRow): boolean {
   const [inkA, inkB] = [parseColor(a.ink), parseColor(b.ink)];
-  const shape = (row: StyleRow) => row.specimen.filter(([name]) => /style|caps|transform|decoration-line/.test(name)).join();
+  const shape = (row: StyleRow) =>
+    row.specimen.filter(([name]) => /style|caps|transform|decoration-line/.test(name)).join();
   return (
-    a.stack === b.stack && a.weight === b.weight && a.ground === b.ground && shape(a) === shape(b) &&
-    Math.abs(Math.log(a.sizePx / b.sizePx)) < twinSize && Math.abs((a.leading ?? 1.2) - (b.leading ?? 1.2)) < twinLeading &&
-    inkA !== null && inkB !== null && differenceOk(inkA, inkB) < twinInk
+    a.stack === b.stack &&
+    a.weight === b.weight &&
+    a.ground === b.ground &&
+    shape(a) === shape(b) &&
+    Math.abs(Math.log(a.sizePx / b.sizePx)) < twinSize &&
+    Math.abs((a.leading ?? 1.2) - (b.leading ?? 1.2)) < twinLeading &&
+    inkA !== null &&
+    inkB !== null &&
+    differenceOk(inkA, inkB) < twinInk
   );
 }
 
 /** Headings of a lower level that are set larger than one above it. */
-export function contradictions(rows: readonly StyleRow[]): { level: number; px: number; above: number; abovePx: number }[] {
+export function contradictions(
+  rows: readonly StyleRow[],
+): { level: number; px: number; above: number; abovePx: number }[] {
   const largest = new Map<number, number>();
   const smallest = new Map<number, number>();
   for (const { level, sizePx } of rows) {
@@ -123,10 +155,12 @@ export function contradictions(rows: readonly StyleRow[]): { level: number; px: 
     largest.set(level, Math.max(largest.get(level) ?? 0, sizePx));
     smallest.set(level, Math.min(smallest.get(level) ?? Infinity, sizePx));
   }
-  return [...largest].flatMap(([level, px]) => {
-    const above = [...smallest].filter(([other, size]) => other < level && size < px).sort((a, b) => b[0] - a[0])[0];
-    return above ? [{ level, px, above: above[0], abovePx: above[1] }] : [];
-  }).sort((a, b) => a.level - b.level);
+  return [...largest]
+    .flatMap(([level, px]) => {
+      const above = [...smallest].filter(([other, size]) => other < level && size < px).sort((a, b) => b[0] - a[0])[0];
+      return above ? [{ level, px, above: above[0], abovePx: above[1] }] : [];
+    })
+    .sort((a, b) => a.level - b.level);
 }
 
 /** A style moved onto a scale or a grid. */
@@ -137,7 +171,11 @@ export interface Snapped {
 }
 
 /** A size goes to the nearest step, if a rule of the site sets it; leading to the nearest line of a grid of px, if there is one. Null where both stay. */
-export function snapped({ sizePx, leading, sizeFrom }: Pick<StyleRow, "sizePx" | "leading" | "sizeFrom">, steps: readonly number[], grid: number | null): Snapped | null {
+export function snapped(
+  { sizePx, leading, sizeFrom }: Pick<StyleRow, "sizePx" | "leading" | "sizeFrom">,
+  steps: readonly number[],
+  grid: number | null,
+): Snapped | null {
   const step = sizeFrom ? nearestStep(sizePx, steps) : null;
   const size = step === null || Math.abs(step - sizePx) < 0.005 ? sizePx : step;
   const lined = leading === null || grid === null ? leading : onGrid(leading * size, grid) / size;
@@ -151,14 +189,20 @@ export function resize({ sizeFrom, parentPx, rootPx }: StyleRow, px: number, wid
   const unit = unitOf(sizeFrom.written) ?? "px";
   // What an ancestor sets in em refers to another parent than the text's own.
   const safe = sizeFrom.inherited && (unit === "em" || unit === "%") ? "rem" : unit;
-  return { kind: "declare", target: sizeFrom.target, property: "font-size", value: sizeIn(px, safe, { parent: parentPx, root: rootPx, width }) };
+  return {
+    kind: "declare",
+    target: sizeFrom.target,
+    property: "font-size",
+    value: sizeIn(px, safe, { parent: parentPx, root: rootPx, width }),
+  };
 }
 
 /** Several edits as one: changes of the files as they are now, each file's in one piece. @throws EditError */
 export function combine(site: Site, edits: readonly Edit[]): TextChange[] {
   let current = site;
   // From the end of a file to its start, so that the places of rules still to come stay.
-  for (const edit of [...edits].sort((a, b) => startOf(b) - startOf(a))) current = changeSite(current, changesFor(current, edit));
+  for (const edit of [...edits].sort((a, b) => startOf(b) - startOf(a)))
+    current = changeSite(current, changesFor(current, edit));
   const changes: TextChange[] = [];
   for (const [path, file] of current.files) {
     const before = textFile(site, path);
@@ -172,7 +216,6 @@ export function combine(site: Site, edits: readonly Edit[]): TextChange[] {
 function startOf(edit: Edit): number {
   return edit.kind === "declare" && edit.target.kind === "rule" ? edit.target.start : -1;
 }
-
 
 /** The size of a text at several widths of the window, px. */
 export function sizesAt(site: Site, ref: ElementRef, widths: readonly number[], conditions: Conditions): number[] {

@@ -12,42 +12,77 @@ import { nearestFamily, stackFaults, stackMembers, writeStack } from "./stack";
 describe("sizes in units", () => {
   test("every unit comes back to the same px, as it is computed", () => {
     fc.assert(
-      fc.property(fc.integer({ min: 20, max: 4000 }), fc.integer({ min: 8, max: 40 }), fc.integer({ min: 10, max: 24 }), fc.constantFrom(...sizeUnits), (hundredths, parent, root, unit) => {
-        const px = hundredths / 20;
-        const text = sizeIn(px, unit, { parent, root, width: 1280 });
-        const page = pageWith(`html{font-size:${root}px}div{font-size:${parent}px}p{font-size:${text}}`, "<div><p id=t>x</p></div>");
-        expect(Number.parseFloat(computed(page, "t", "font-size"))).toBeCloseTo(px, 1);
-        expect(unitOf(text)).toBe(unit);
-      }),
+      fc.property(
+        fc.integer({ min: 20, max: 4000 }),
+        fc.integer({ min: 8, max: 40 }),
+        fc.integer({ min: 10, max: 24 }),
+        fc.constantFrom(...sizeUnits),
+        (hundredths, parent, root, unit) => {
+          const px = hundredths / 20;
+          const text = sizeIn(px, unit, { parent, root, width: 1280 });
+          const page = pageWith(
+            `html{font-size:${root}px}div{font-size:${parent}px}p{font-size:${text}}`,
+            "<div><p id=t>x</p></div>",
+          );
+          expect(Number.parseFloat(computed(page, "t", "font-size"))).toBeCloseTo(px, 1);
+          expect(unitOf(text)).toBe(unit);
+        },
+      ),
       { numRuns: 150 },
     );
   });
 
-  test.each([["28px", "px"], ["1.75rem", "rem"], ["150%", "%"], ["medium", null], ["calc(1px + 1em)", null], ["12", null], [".5EM", "em"]])("%s is in %s", (text, unit) => expect(unitOf(text)).toBe(unit));
+  test.each([
+    ["28px", "px"],
+    ["1.75rem", "rem"],
+    ["150%", "%"],
+    ["medium", null],
+    ["calc(1px + 1em)", null],
+    ["12", null],
+    [".5EM", "em"],
+  ])("%s is in %s", (text, unit) => expect(unitOf(text)).toBe(unit));
 
-  test.each<[string, string]>([["px", "28px"], ["rem", "1.75rem"], ["em", "1.4em"], ["%", "140%"], ["pt", "21pt"], ["vw", "2.1875vw"]])("28 px in %s", (unit, text) => {
+  test.each<[string, string]>([
+    ["px", "28px"],
+    ["rem", "1.75rem"],
+    ["em", "1.4em"],
+    ["%", "140%"],
+    ["pt", "21pt"],
+    ["vw", "2.1875vw"],
+  ])("28 px in %s", (unit, text) => {
     expect(sizeIn(28, unit as "px", { parent: 20, root: 16, width: 1280 })).toBe(text);
   });
 
   test("a fluid size is what it says at both widths, between, and beyond", () => {
     fc.assert(
-      fc.property(fc.integer({ min: 12, max: 60 }), fc.integer({ min: 12, max: 60 }), fc.integer({ min: 320, max: 700 }), fc.integer({ min: 720, max: 1920 }), (small, large, narrow, wide) => {
-        const fluid = fluidSize({ size: small, width: narrow }, { size: large, width: wide }, 16)!;
-        const at = (width: number) => Number.parseFloat(computed(pageWith(`p{font-size:${fluid.text}}`, "<p id=t>"), "t", "font-size", { width }));
-        expect(at(narrow)).toBeCloseTo(small, 1);
-        expect(at(wide)).toBeCloseTo(large, 1);
-        expect(at(300)).toBeCloseTo(small, 1);
-        expect(at(2000)).toBeCloseTo(large, 1);
-        const middle = (narrow + wide) / 2;
-        expect(at(middle)).toBeCloseTo(fluid.base + fluid.slope * middle, 1);
-      }),
+      fc.property(
+        fc.integer({ min: 12, max: 60 }),
+        fc.integer({ min: 12, max: 60 }),
+        fc.integer({ min: 320, max: 700 }),
+        fc.integer({ min: 720, max: 1920 }),
+        (small, large, narrow, wide) => {
+          const fluid = fluidSize({ size: small, width: narrow }, { size: large, width: wide }, 16)!;
+          const at = (width: number) =>
+            Number.parseFloat(
+              computed(pageWith(`p{font-size:${fluid.text}}`, "<p id=t>"), "t", "font-size", { width }),
+            );
+          expect(at(narrow)).toBeCloseTo(small, 1);
+          expect(at(wide)).toBeCloseTo(large, 1);
+          expect(at(300)).toBeCloseTo(small, 1);
+          expect(at(2000)).toBeCloseTo(large, 1);
+          const middle = (narrow + wide) / 2;
+          expect(at(middle)).toBeCloseTo(fluid.base + fluid.slope * middle, 1);
+        },
+      ),
       { numRuns: 60 },
     );
   });
 
   test("a fluid size needs two widths", () => {
     expect(fluidSize({ size: 20, width: 400 }, { size: 30, width: 400 }, 16)).toBeNull();
-    expect(fluidSize({ size: 20, width: 400 }, { size: 36, width: 1200 }, 16)!.text).toBe("clamp(1.25rem, 0.75rem + 2vw, 2.25rem)");
+    expect(fluidSize({ size: 20, width: 400 }, { size: 36, width: 1200 }, 16)!.text).toBe(
+      "clamp(1.25rem, 0.75rem + 2vw, 2.25rem)",
+    );
   });
 });
 
@@ -60,11 +95,15 @@ describe("stacks", () => {
   ])("%s is written %s", (text, written) => expect(writeStack(stackMembers(text)!)).toBe(written));
 
   test("what is written is read again as the same members", () => {
-    const name = fc.string({ minLength: 1, maxLength: 12 }).filter((text) => text.trim() === text && !/[\u0000-\u001f\u007f]/.test(text) && text.trim() !== "");
-    fc.assert(fc.property(fc.array(name, { minLength: 1, maxLength: 5 }), (names) => {
-      const members = names.map((one) => ({ name: one, generic: false }));
-      expect(stackMembers(writeStack(members))).toEqual(members);
-    }));
+    const name = fc
+      .string({ minLength: 1, maxLength: 12 })
+      .filter((text) => text.trim() === text && !/[\u0000-\u001f\u007f]/.test(text) && text.trim() !== "");
+    fc.assert(
+      fc.property(fc.array(name, { minLength: 1, maxLength: 5 }), (names) => {
+        const members = names.map((one) => ({ name: one, generic: false }));
+        expect(stackMembers(writeStack(members))).toEqual(members);
+      }),
+    );
   });
 
   const kinds = (text: string, own: string[] = []) => stackFaults(stackMembers(text)!, own).map(({ kind }) => kind);
@@ -96,13 +135,28 @@ describe("stacks", () => {
 });
 
 describe("platforms", () => {
-  const on = (text: string, own: string[] = []) => Object.fromEntries(platforms.map(({ platform }) => [platform, memberOn(platform, stackMembers(text)!, own).face]));
+  const on = (text: string, own: string[] = []) =>
+    Object.fromEntries(platforms.map(({ platform }) => [platform, memberOn(platform, stackMembers(text)!, own).face]));
 
   test("who gets what", () => {
-    expect(on('Georgia, "Times New Roman", serif')).toEqual({ windows: "Georgia", macos: "Georgia", ios: "Georgia", android: "Noto Serif", chromeos: "Tinos", linux: "DejaVu Serif" });
+    expect(on('Georgia, "Times New Roman", serif')).toEqual({
+      windows: "Georgia",
+      macos: "Georgia",
+      ios: "Georgia",
+      android: "Noto Serif",
+      chromeos: "Tinos",
+      linux: "DejaVu Serif",
+    });
     expect(on("Bitter, Georgia", ["bitter"])).toMatchObject({ android: "Bitter", linux: "Bitter" });
     expect(on("Nothing")).toMatchObject({ windows: "Times New Roman" });
-    expect(on("-apple-system, BlinkMacSystemFont, 'Segoe UI', Roboto, sans-serif")).toEqual({ windows: "Segoe UI", macos: "San Francisco", ios: "San Francisco", android: "Roboto", chromeos: "Roboto", linux: "DejaVu Sans" });
+    expect(on("-apple-system, BlinkMacSystemFont, 'Segoe UI', Roboto, sans-serif")).toEqual({
+      windows: "Segoe UI",
+      macos: "San Francisco",
+      ios: "San Francisco",
+      android: "Roboto",
+      chromeos: "Roboto",
+      linux: "DejaVu Sans",
+    });
   });
 
   test("every face has a system, weights in order and a name of its own", () => {
@@ -111,7 +165,8 @@ describe("platforms", () => {
       expect(list.length).toBeGreaterThan(0);
       expect([...weights].sort((a, b) => a - b)).toEqual(weights);
     }
-    for (const faces of Object.values(genericOn)) expect(Object.keys(faces).sort()).toEqual(platforms.map(({ platform }) => platform).sort());
+    for (const faces of Object.values(genericOn))
+      expect(Object.keys(faces).sort()).toEqual(platforms.map(({ platform }) => platform).sort());
   });
 });
 
@@ -146,15 +201,30 @@ describe("shadows", () => {
     expect(shown(written)).toBe(shown(text));
   });
 
-  test.each(["1px", "red blue 1px 1px", "1px 1px 1px 1px", "", "inherit"])("%j is none that can be taken apart", (text) => expect(shadowLayers(text)).toBeNull());
+  test.each(["1px", "red blue 1px 1px", "1px 1px 1px 1px", "", "inherit"])(
+    "%j is none that can be taken apart",
+    (text) => expect(shadowLayers(text)).toBeNull(),
+  );
 });
 
 describe("lines of text", () => {
   test.each<[string, Partial<ReturnType<typeof decorationParts>>, string]>([
     ["underline", { lines: ["underline"] }, "underline"],
-    ["UNDERLINE overline wavy rgb(1 2 3 / 50%) 2px", { lines: ["underline", "overline"], style: "wavy", color: "rgb(1 2 3 / 50%)", thickness: "2px" }, "underline overline wavy rgb(1 2 3 / 50%) 2px"],
-    ["dotted line-through from-font currentcolor", { lines: ["line-through"], style: "dotted", thickness: "from-font", color: "currentcolor" }, "line-through dotted currentcolor from-font"],
-    ["solid underline #abc calc(1px + 0.1em)", { lines: ["underline"], style: "solid", color: "#abc", thickness: "calc(1px + 0.1em)" }, "underline #abc calc(1px + 0.1em)"],
+    [
+      "UNDERLINE overline wavy rgb(1 2 3 / 50%) 2px",
+      { lines: ["underline", "overline"], style: "wavy", color: "rgb(1 2 3 / 50%)", thickness: "2px" },
+      "underline overline wavy rgb(1 2 3 / 50%) 2px",
+    ],
+    [
+      "dotted line-through from-font currentcolor",
+      { lines: ["line-through"], style: "dotted", thickness: "from-font", color: "currentcolor" },
+      "line-through dotted currentcolor from-font",
+    ],
+    [
+      "solid underline #abc calc(1px + 0.1em)",
+      { lines: ["underline"], style: "solid", color: "#abc", thickness: "calc(1px + 0.1em)" },
+      "underline #abc calc(1px + 0.1em)",
+    ],
     ["none", { lines: [] }, "none"],
     ["red 2px", { lines: [], color: "red", thickness: "2px" }, "none"],
   ])("%s", (value, parts, written) => {
@@ -163,12 +233,20 @@ describe("lines of text", () => {
   });
 
   test("as longhands only what is said is set", () => {
-    expect(decorationLonghands(decorationParts("underline red"))).toEqual([["text-decoration-line", "underline"], ["text-decoration-color", "red"]]);
+    expect(decorationLonghands(decorationParts("underline red"))).toEqual([
+      ["text-decoration-line", "underline"],
+      ["text-decoration-color", "red"],
+    ]);
     expect(decorationLonghands(decorationParts("none"))).toEqual([["text-decoration-line", "none"]]);
   });
 
   test("any lines, style, colour and thickness survive being taken apart and written", () => {
-    const value = fc.record({ lines: fc.subarray([...lineKinds], { minLength: 1 }), style: fc.constantFrom("", "double", "dotted", "dashed", "wavy"), color: fc.constantFrom("", "red", "#0b6b4e", "rgb(1 2 3 / 50%)", "color-mix(in oklab, red, blue 20%)"), thickness: fc.constantFrom("", "2px", "0.1em", "10%", "from-font", "auto") });
+    const value = fc.record({
+      lines: fc.subarray([...lineKinds], { minLength: 1 }),
+      style: fc.constantFrom("", "double", "dotted", "dashed", "wavy"),
+      color: fc.constantFrom("", "red", "#0b6b4e", "rgb(1 2 3 / 50%)", "color-mix(in oklab, red, blue 20%)"),
+      thickness: fc.constantFrom("", "2px", "0.1em", "10%", "from-font", "auto"),
+    });
     fc.assert(
       fc.property(value, (parts) => {
         expect(decorationParts(writeDecoration(parts))).toEqual(parts);
@@ -180,7 +258,10 @@ describe("lines of text", () => {
 describe("axes of a variable font", () => {
   test("are taken apart and set one by one", () => {
     expect(axisSettings("normal")).toEqual([]);
-    expect(axisSettings(`"GRAD" 50, 'slnt' -10.5`)).toEqual([{ tag: "GRAD", value: 50 }, { tag: "slnt", value: -10.5 }]);
+    expect(axisSettings(`"GRAD" 50, 'slnt' -10.5`)).toEqual([
+      { tag: "GRAD", value: 50 },
+      { tag: "slnt", value: -10.5 },
+    ]);
     for (const value of ["", "inherit", '"GRAD" calc(1)', '"GRAD"', "GRAD 5"]) expect(axisSettings(value)).toBeNull();
     const settings = axisSettings('"GRAD" 50, "YOPQ" 80')!;
     expect(withAxis(settings, "YOPQ", 60.123)).toBe('"GRAD" 50, "YOPQ" 60.12');
@@ -191,7 +272,8 @@ describe("axes of a variable font", () => {
 });
 
 test("keywords of a size come to what browsers make of them", () => {
-  const at = (parent: number, reader: number, monospace = false) => Object.fromEntries(keywordSizes(parent, reader, monospace).map(({ keyword, px }) => [keyword, px]));
+  const at = (parent: number, reader: number, monospace = false) =>
+    Object.fromEntries(keywordSizes(parent, reader, monospace).map(({ keyword, px }) => [keyword, px]));
   expect(at(20, 16)).toMatchObject({ "xx-small": 9, medium: 16, "xxx-large": 48, larger: 24 });
   expect(at(16, 20)).toMatchObject({ medium: 20, "x-large": 30 });
   expect(at(16, 16, true)).toMatchObject({ medium: 13, small: 12 });

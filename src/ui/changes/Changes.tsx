@@ -20,8 +20,12 @@ export function Changes() {
   return (
     <main className={styles.view}>
       <section className={styles.files} aria-labelledby="changes-title">
-        <h1 id="changes-title">{changed.length === 0 ? "Nothing is changed." : `${plural(changed.length, "file")} changed.`}</h1>
-        {changed.length === 0 && <p className={styles.lead}>What you edit shows up here, line by line, before it goes out.</p>}
+        <h1 id="changes-title">
+          {changed.length === 0 ? "Nothing is changed." : `${plural(changed.length, "file")} changed.`}
+        </h1>
+        {changed.length === 0 && (
+          <p className={styles.lead}>What you edit shows up here, line by line, before it goes out.</p>
+        )}
         {changed.map(({ path, file, original }) => (
           <article key={path} aria-label={path}>
             <h2>
@@ -41,7 +45,9 @@ export function Changes() {
 
 /** The files as they were opened. */
 function originals(files: ReadonlyMap<string, { file: StoredFile; original: string | null }>): StoredFile[] {
-  return [...files.values()].map(({ file, original }) => (file.kind === "other" || original === null ? file : { ...file, text: original }));
+  return [...files.values()].map(({ file, original }) =>
+    file.kind === "other" || original === null ? file : { ...file, text: original },
+  );
 }
 
 function BeforeAfter() {
@@ -72,7 +78,10 @@ function BeforeAfter() {
   if (!page) return null;
   return (
     <section
-      ref={section} className={styles.pages} tabIndex={0} aria-label={`${page} before and after; arrow keys scroll both`}
+      ref={section}
+      className={styles.pages}
+      tabIndex={0}
+      aria-label={`${page} before and after; arrow keys scroll both`}
       onWheel={(event) => scroll(event.deltaY)}
       onKeyDown={(event) => {
         const by = { ArrowDown: 60, ArrowUp: -60, PageDown: 300, PageUp: -300 }[event.key];
@@ -97,7 +106,13 @@ function Frame({ title, path, view, width }: { title: string; path: string; view
         {title} <code>{path}</code>
       </figcaption>
       <div className={styles.paper}>
-        <iframe ref={setFrame} title={`${title}: ${path}`} sandbox={frameSandbox} tabIndex={-1} style={{ width, pointerEvents: "none" }} />
+        <iframe
+          ref={setFrame}
+          title={`${title}: ${path}`}
+          sandbox={frameSandbox}
+          tabIndex={-1}
+          style={{ width, pointerEvents: "none" }}
+        />
       </div>
     </figure>
   );

@@ -24,7 +24,10 @@ export function useExport() {
       message.info("Nothing is changed, so there is nothing to export. The whole site can still be exported.");
       return;
     }
-    const bytes = zipOf(chosen.map(({ file }) => file), new Date());
+    const bytes = zipOf(
+      chosen.map(({ file }) => file),
+      new Date(),
+    );
     download(`${name()}${which === "all" ? "" : "-changed"}.zip`, bytes, "application/zip");
   };
   const saveFile = (path: string) => {
@@ -35,18 +38,29 @@ export function useExport() {
     const { record } = store.getState();
     const folder = record?.folder;
     if (!record || !folder) return;
-    const chosen = files().filter(({ file, onDisk, added }) => added || (file.kind !== "other" && file.text !== onDisk));
+    const chosen = files().filter(
+      ({ file, onDisk, added }) => added || (file.kind !== "other" && file.text !== onDisk),
+    );
     if (chosen.length === 0) {
       message.info("The folder already holds everything as it is here.");
       return;
     }
     try {
-      const leave = folder as FileSystemDirectoryHandle & { requestPermission?(options: { mode: "readwrite" }): Promise<PermissionState> };
-      if ((await leave.requestPermission?.({ mode: "readwrite" })) === "denied") throw new Error("The browser was not given leave to write there.");
+      const leave = folder as FileSystemDirectoryHandle & {
+        requestPermission?(options: { mode: "readwrite" }): Promise<PermissionState>;
+      };
+      if ((await leave.requestPermission?.({ mode: "readwrite" })) === "denied")
+        throw new Error("The browser was not given leave to write there.");
       const meanwhile = await changedMeanwhile(folder, chosen);
       if (meanwhile.length > 0 && !(await confirmOverwrite(modal, meanwhile))) return;
-      await writeBack(folder, chosen.map(({ file }) => file));
-      await markWritten(record.id, chosen.map(({ path }) => path));
+      await writeBack(
+        folder,
+        chosen.map(({ file }) => file),
+      );
+      await markWritten(
+        record.id,
+        chosen.map(({ path }) => path),
+      );
       await store.getState().catchUp();
       message.success(`${plural(chosen.length, "file")} written to ${folder.name}.`);
     } catch (error) {
@@ -79,13 +93,20 @@ export function ExportMenu() {
   const { saveZip, saveFile, saveBack, saveReport } = useExport();
   const changed = [...files.values()].filter(isChanged);
   const items = [
-      { key: "changed", label: `Changed files as zip (${changed.length})`, disabled: changed.length === 0, onClick: () => saveZip("changed") },
-      { key: "all", label: "Whole site as zip", onClick: () => saveZip("all") },
-      ...(record?.folder ? [{ key: "folder", label: `Write back into ${record.folder.name}`, onClick: () => void saveBack() }] : []),
-      { type: "divider" as const },
-      ...reports.map(({ id, label }) => ({ key: id, label, onClick: () => void saveReport(id) })),
-      ...(changed.length ? [{ type: "divider" as const }] : []),
-      ...changed.map(({ path }) => ({ key: path, label: path, onClick: () => saveFile(path) })),
+    {
+      key: "changed",
+      label: `Changed files as zip (${changed.length})`,
+      disabled: changed.length === 0,
+      onClick: () => saveZip("changed"),
+    },
+    { key: "all", label: "Whole site as zip", onClick: () => saveZip("all") },
+    ...(record?.folder
+      ? [{ key: "folder", label: `Write back into ${record.folder.name}`, onClick: () => void saveBack() }]
+      : []),
+    { type: "divider" as const },
+    ...reports.map(({ id, label }) => ({ key: id, label, onClick: () => void saveReport(id) })),
+    ...(changed.length ? [{ type: "divider" as const }] : []),
+    ...changed.map(({ path }) => ({ key: path, label: path, onClick: () => saveFile(path) })),
   ];
   return (
     <Dropdown trigger={["click"]} placement="bottomRight" menu={{ items }} destroyOnHidden>

@@ -23,11 +23,22 @@ const channels: Partial<Record<Space, readonly Channel[]>> = {
   srgb: rgb,
   hsl: [hue, share("Saturation"), share("Lightness")],
   hwb: [hue, share("Whiteness"), share("Blackness")],
-  oklch: [{ label: "Lightness", min: 0, max: 1, unit: 100, step: 0.1 }, { label: "Chroma", min: 0, max: 0.37, unit: 1, step: 0.001 }, hue],
-  oklab: [{ label: "Lightness", min: 0, max: 1, unit: 100, step: 0.1 }, ...["a", "b"].map((label) => ({ label, min: -0.4, max: 0.4, unit: 1, step: 0.001 }))],
+  oklch: [
+    { label: "Lightness", min: 0, max: 1, unit: 100, step: 0.1 },
+    { label: "Chroma", min: 0, max: 0.37, unit: 1, step: 0.001 },
+    hue,
+  ],
+  oklab: [
+    { label: "Lightness", min: 0, max: 1, unit: 100, step: 0.1 },
+    ...["a", "b"].map((label) => ({ label, min: -0.4, max: 0.4, unit: 1, step: 0.001 })),
+  ],
   lch: [share("Lightness"), { label: "Chroma", min: 0, max: 150, unit: 1, step: 0.1 }, hue],
   lab: [share("Lightness"), ...["a", "b"].map((label) => ({ label, min: -125, max: 125, unit: 1, step: 0.1 }))],
-  "display-p3": wide, "a98-rgb": wide, "prophoto-rgb": wide, rec2020: wide, "srgb-linear": wide,
+  "display-p3": wide,
+  "a98-rgb": wide,
+  "prophoto-rgb": wide,
+  rec2020: wide,
+  "srgb-linear": wide,
 };
 
 interface Props {
@@ -45,18 +56,30 @@ export function Channels({ color, space, onTry, onWrite, onPutBack }: Props) {
   const list = channels[space];
   if (!list) return null;
   const own = convertColor(color, space);
-  const withChannel = (at: number, value: number): Color => ({ ...own, channels: own.channels.map((channel, index) => (index === at ? value : channel)) as Color["channels"] });
+  const withChannel = (at: number, value: number): Color => ({
+    ...own,
+    channels: own.channels.map((channel, index) => (index === at ? value : channel)) as Color["channels"],
+  });
   return (
     <div className={styles.channels}>
       {list.map((channel, at) => (
         <Slider
-          key={channel.label} channel={channel} value={own.channels[at] ?? 0} colorAt={(value) => withChannel(at, value)}
-          onChange={(value) => onTry(withChannel(at, value))} onWrite={onWrite} onPutBack={onPutBack}
+          key={channel.label}
+          channel={channel}
+          value={own.channels[at] ?? 0}
+          colorAt={(value) => withChannel(at, value)}
+          onChange={(value) => onTry(withChannel(at, value))}
+          onWrite={onWrite}
+          onPutBack={onPutBack}
         />
       ))}
       <Slider
-        channel={{ label: "Alpha", min: 0, max: 1, unit: 100, step: 1 }} value={own.alpha ?? 0} colorAt={(alpha) => ({ ...own, alpha })}
-        onChange={(alpha) => onTry({ ...own, alpha })} onWrite={onWrite} onPutBack={onPutBack}
+        channel={{ label: "Alpha", min: 0, max: 1, unit: 100, step: 1 }}
+        value={own.alpha ?? 0}
+        colorAt={(alpha) => ({ ...own, alpha })}
+        onChange={(alpha) => onTry({ ...own, alpha })}
+        onWrite={onWrite}
+        onPutBack={onPutBack}
       />
     </div>
   );
@@ -71,11 +94,20 @@ interface SliderProps {
   onPutBack(): void;
 }
 
-function Slider({ channel: { label, min, max, unit, step }, value, colorAt, onChange, onWrite, onPutBack }: SliderProps) {
+function Slider({
+  channel: { label, min, max, unit, step },
+  value,
+  colorAt,
+  onChange,
+  onWrite,
+  onPutBack,
+}: SliderProps) {
   const at = (sample: number) => min + ((max - min) * sample) / samples;
   const ramp = Array.from({ length: samples + 1 }, (_, sample) => colorAt(at(sample)));
   // The gamut's edge: what lies beyond is hatched, and shown as the nearest there is.
-  const hatched = ramp.map((color, sample) => (inGamut(color, "srgb") ? null : sample)).filter((sample) => sample !== null);
+  const hatched = ramp
+    .map((color, sample) => (inGamut(color, "srgb") ? null : sample))
+    .filter((sample) => sample !== null);
   const decimals = Math.max(0, Math.ceil(-Math.log10(step)));
   const onKeyDown = (event: React.KeyboardEvent) => {
     if (event.key === "Enter") onWrite();
@@ -87,18 +119,40 @@ function Slider({ channel: { label, min, max, unit, step }, value, colorAt, onCh
     <div className={styles.channel} onKeyDown={onKeyDown}>
       <span>{label}</span>
       <span className={styles.rail}>
-        <span className={styles.ramp} style={{ backgroundImage: `linear-gradient(90deg, ${ramp.map((color) => formatColor(color, "hex")).join(", ")})` }} />
+        <span
+          className={styles.ramp}
+          style={{
+            backgroundImage: `linear-gradient(90deg, ${ramp.map((color) => formatColor(color, "hex")).join(", ")})`,
+          }}
+        />
         {hatched.map((sample) => (
-          <span key={sample} className={styles.beyond} style={{ left: `${((sample - 0.5) / samples) * 100}%`, width: `${100 / samples}%` }} />
+          <span
+            key={sample}
+            className={styles.beyond}
+            style={{ left: `${((sample - 0.5) / samples) * 100}%`, width: `${100 / samples}%` }}
+          />
         ))}
         <input
-          type="range" aria-label={label} min={min * unit} max={max * unit} step={step} value={Number((value * unit).toFixed(decimals + 1))}
-          onChange={(event) => onChange(Number(event.target.value) / unit)} onPointerUp={onWrite}
+          type="range"
+          aria-label={label}
+          min={min * unit}
+          max={max * unit}
+          step={step}
+          value={Number((value * unit).toFixed(decimals + 1))}
+          onChange={(event) => onChange(Number(event.target.value) / unit)}
+          onPointerUp={onWrite}
         />
       </span>
       <InputNumber
-        size="small" aria-label={`${label} as a number`} className={styles.number} controls={false} value={Number((value * unit).toFixed(decimals))}
-        min={min * unit} max={max * unit} step={step} onChange={(next) => typeof next === "number" && onChange(next / unit)}
+        size="small"
+        aria-label={`${label} as a number`}
+        className={styles.number}
+        controls={false}
+        value={Number((value * unit).toFixed(decimals))}
+        min={min * unit}
+        max={max * unit}
+        step={step}
+        onChange={(next) => typeof next === "number" && onChange(next / unit)}
       />
     </div>
   );

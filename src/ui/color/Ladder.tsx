@@ -44,7 +44,10 @@ export function Ladder({ color, tracks, nearest, onTry, onWrite, onPutBack }: Pr
   const [held, setHeld] = useState<Color | null>(null);
   const base = held ?? color;
   const [lightness] = oklch(color);
-  const ramp = useMemo(() => Array.from({ length: stops + 1 }, (_, at) => css(atLightness(base, at / stops))).join(", "), [base]);
+  const ramp = useMemo(
+    () => Array.from({ length: stops + 1 }, (_, at) => css(atLightness(base, at / stops))).join(", "),
+    [base],
+  );
   const spoken = tracks.map((track) => `${track.label}: ${showRatio(track.ratio(color))}`).join(". ");
 
   const at = (x: number) => {
@@ -61,7 +64,14 @@ export function Ladder({ color, tracks, nearest, onTry, onWrite, onPutBack }: Pr
   };
   const onKeyDown = (event: React.KeyboardEvent) => {
     const step = event.shiftKey ? 0.1 : event.altKey ? 0.001 : 0.01;
-    const by: Record<string, number> = { ArrowRight: step, ArrowUp: step, ArrowLeft: -step, ArrowDown: -step, Home: -1, End: 1 };
+    const by: Record<string, number> = {
+      ArrowRight: step,
+      ArrowUp: step,
+      ArrowLeft: -step,
+      ArrowDown: -step,
+      Home: -1,
+      End: 1,
+    };
     if (event.key in by) {
       setHeld(base);
       onTry(atLightness(base, Math.min(1, Math.max(0, lightness + by[event.key]!))));
@@ -79,8 +89,15 @@ export function Ladder({ color, tracks, nearest, onTry, onWrite, onPutBack }: Pr
   return (
     <div className={styles.ladder}>
       <div
-        ref={strip} className={styles.strip} style={{ background: `linear-gradient(90deg, ${ramp})` }}
-        role="slider" tabIndex={0} aria-label="Lightness" aria-valuemin={0} aria-valuemax={100} aria-valuenow={Math.round(lightness * 100)}
+        ref={strip}
+        className={styles.strip}
+        style={{ background: `linear-gradient(90deg, ${ramp})` }}
+        role="slider"
+        tabIndex={0}
+        aria-label="Lightness"
+        aria-valuemin={0}
+        aria-valuemax={100}
+        aria-valuenow={Math.round(lightness * 100)}
         aria-valuetext={`Lightness ${Math.round(lightness * 100)} percent, ${css(color)}. ${spoken}`}
         onPointerDown={(event) => {
           event.currentTarget.setPointerCapture(event.pointerId);
@@ -143,7 +160,11 @@ const TrackLine = memo(function TrackLine({ base, track }: { base: Color; track:
   return (
     <div className={styles.track} aria-hidden="true">
       {stretches.map(([from, to]) => (
-        <span key={from} className={styles.stretch} style={{ left: percent(from / samples), width: percent((to - from) / samples) }} />
+        <span
+          key={from}
+          className={styles.stretch}
+          style={{ left: percent(from / samples), width: percent((to - from) / samples) }}
+        />
       ))}
       {track.rungs(base).map(({ lightness, label }, at) => (
         <span key={at} className={styles.rung} style={{ left: percent(lightness) }}>

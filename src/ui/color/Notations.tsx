@@ -33,7 +33,12 @@ export function Notations({ color, current, onWrite }: Props) {
             </code>
             <Copy text={text} />
             {onWrite && (
-              <button type="button" className="text-button" onClick={() => onWrite(text, notation)} disabled={notation === current}>
+              <button
+                type="button"
+                className="text-button"
+                onClick={() => onWrite(text, notation)}
+                disabled={notation === current}
+              >
                 Write
               </button>
             )}
@@ -47,7 +52,17 @@ export function Notations({ color, current, onWrite }: Props) {
   );
 }
 
-const rgbSpaces: Partial<Record<Notation, Space>> = { hex: "srgb", rgb: "srgb", hsl: "srgb", hwb: "srgb", srgb: "srgb", "display-p3": "display-p3", "a98-rgb": "a98-rgb", "prophoto-rgb": "prophoto-rgb", rec2020: "rec2020" };
+const rgbSpaces: Partial<Record<Notation, Space>> = {
+  hex: "srgb",
+  rgb: "srgb",
+  hsl: "srgb",
+  hwb: "srgb",
+  srgb: "srgb",
+  "display-p3": "display-p3",
+  "a98-rgb": "a98-rgb",
+  "prophoto-rgb": "prophoto-rgb",
+  rec2020: "rec2020",
+};
 
 /** What is lost on the way into a notation. */
 function noteFor(color: Color, notation: Notation): string | null {

@@ -48,14 +48,16 @@ export function Colors() {
   const picked = chosen.length ? chosen : values;
   return (
     <View
-      label="Colours" className={styles.view}
+      label="Colours"
+      className={styles.view}
       bar={
         <>
           <b>
             {plural(values.length, "value")}, {plural(different, "colour")}.
           </b>
           <span>
-            Written in {plural(written, "notation")}. {chosen.length > 0 && `${plural(chosen.length, "value")} selected.`}
+            Written in {plural(written, "notation")}.{" "}
+            {chosen.length > 0 && `${plural(chosen.length, "value")} selected.`}
           </span>
           <Space />
           <RewriteMenu values={picked} all={chosen.length === 0} onPropose={setProposal} />
@@ -66,26 +68,46 @@ export function Colors() {
       }
     >
       <ValueList
-        values={values} current={value?.value ?? null} selected={selected} within={within}
+        values={values}
+        current={value?.value ?? null}
+        selected={selected}
+        within={within}
         onCurrent={(next) => {
           setCurrent(next);
           setPair(null);
         }}
-        onSelected={setSelected} onWithin={setWithin} onPropose={setProposal}
+        onSelected={setSelected}
+        onWithin={setWithin}
+        onPropose={setProposal}
       />
       <div className={styles.right}>
-        <Segmented value={part} options={parts} onChange={(next) => setPart(next as Part)} aria-label="Part of the view" />
+        <Segmented
+          value={part}
+          options={parts}
+          onChange={(next) => setPart(next as Part)}
+          aria-label="Part of the view"
+        />
         {part === "pairs" && (
           <>
             <PairGrid pairs={palette.pairs} word={word} current={pair} onCurrent={setPair} />
-            {pair ? <PairPanel pair={pair} palette={palette} onPropose={setProposal} /> : value && <ValuePanel value={value} onPropose={setProposal} />}
+            {pair ? (
+              <PairPanel pair={pair} palette={palette} onPropose={setProposal} />
+            ) : (
+              value && <ValuePanel value={value} onPropose={setProposal} />
+            )}
           </>
         )}
         {part === "properties" && <Properties palette={palette} onCurrent={setCurrent} />}
         {part === "converter" && <Converter />}
         {part === "charts" && <Charts values={values} />}
       </div>
-      <Naming open={naming} values={chosen.length ? chosen : value ? [value] : []} palette={palette} onClose={() => setNaming(false)} onPropose={setProposal} />
+      <Naming
+        open={naming}
+        values={chosen.length ? chosen : value ? [value] : []}
+        palette={palette}
+        onClose={() => setNaming(false)}
+        onPropose={setProposal}
+      />
       <WriteChanges
         proposal={proposal}
         onClose={(wasWritten) => {

@@ -50,30 +50,52 @@ export function Converter() {
   const table = () => {
     const shown = notations.map(({ label }) => label);
     const cell = (value: string) => (/[",]/.test(value) ? `"${value.replaceAll('"', '""')}"` : value);
-    const rows = entries.map(({ text: line, color }) => [line, ...notations.map((one) => (color ? formatColor(color, one.notation) : ""))]);
+    const rows = entries.map(({ text: line, color }) => [
+      line,
+      ...notations.map((one) => (color ? formatColor(color, one.notation) : "")),
+    ]);
     return [["as given", ...shown], ...rows].map((row) => `${row.map(cell).join(",")}\r\n`).join("");
   };
   return (
     <section className={styles.panel} aria-label="Converter">
       <label className={styles.paste}>
         Colours to convert, one a line
-        <textarea className="mono" rows={4} value={text} spellCheck={false} onChange={(event) => setText(event.target.value)} placeholder="hsl(11 50% 47%)" />
+        <textarea
+          className="mono"
+          rows={4}
+          value={text}
+          spellCheck={false}
+          onChange={(event) => setText(event.target.value)}
+          placeholder="hsl(11 50% 47%)"
+        />
       </label>
       {entries.length === 1 && only!.color && <Notations color={only!.color} current={null} onWrite={null} />}
       {entries.length === 1 && <Problem>{only!.problem}</Problem>}
       {entries.length > 1 && (
         <>
           <p className={styles.tools}>
-            <Select size="small" aria-label="Convert to" value={notation} onChange={setNotation} options={notations.map((one) => ({ value: one.notation, label: one.label }))} popupMatchSelectWidth={false} />
+            <Select
+              size="small"
+              aria-label="Convert to"
+              value={notation}
+              onChange={setNotation}
+              options={notations.map((one) => ({ value: one.notation, label: one.label }))}
+              popupMatchSelectWidth={false}
+            />
             <Copy text={list} label="Copy as list" />
-            <button type="button" className="text-button" onClick={() => download("colours.csv", new TextEncoder().encode(table()), "text/csv")}>
+            <button
+              type="button"
+              className="text-button"
+              onClick={() => download("colours.csv", new TextEncoder().encode(table()), "text/csv")}
+            >
               Save all notations as CSV
             </button>
           </p>
           <ul className={styles.places} aria-label="Converted">
             {entries.map(({ text: line, color, problem }, at) => (
               <li key={at}>
-                <Swatch css={color && formatColor(color, "rgb")} /> <code>{line}</code> {color ? <code>{formatColor(color, notation)}</code> : <span className="fails">{problem}</span>}
+                <Swatch css={color && formatColor(color, "rgb")} /> <code>{line}</code>{" "}
+                {color ? <code>{formatColor(color, notation)}</code> : <span className="fails">{problem}</span>}
               </li>
             ))}
           </ul>

@@ -23,10 +23,15 @@ export function Naming({ open, values, palette, onClose, onPropose }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const [first] = values;
-  const proposals = first ? proposedNames(first.value, first.roles, new Set(palette.properties.map(({ name }) => name))) : [];
+  const proposals = first
+    ? proposedNames(first.value, first.roles, new Set(palette.properties.map(({ name }) => name)))
+    : [];
   const name = typed ?? proposals[0] ?? "--";
   // A colour that already has a name is referred to there; its definition stays.
-  const spots = values.filter(({ css }) => css !== null && css === first?.css).flatMap(({ uses }) => uses).filter(({ role }) => role !== "named");
+  const spots = values
+    .filter(({ css }) => css !== null && css === first?.css)
+    .flatMap(({ uses }) => uses)
+    .filter(({ role }) => role !== "named");
   const close = () => {
     setTyped(null);
     setProblem(null);
@@ -39,13 +44,27 @@ export function Naming({ open, values, palette, onClose, onPropose }: Props) {
     onPropose({ title: `Name ${first!.value} ${name}`, changes: result.changes });
   };
   return (
-    <Modal open={open} title={`A name for ${first?.value ?? "a colour"}`} onCancel={close} onOk={() => void propose()} okText="Show what changes" cancelText="Leave as it is" okButtonProps={{ disabled: spots.length === 0 }} destroyOnHidden>
+    <Modal
+      open={open}
+      title={`A name for ${first?.value ?? "a colour"}`}
+      onCancel={close}
+      onOk={() => void propose()}
+      okText="Show what changes"
+      cancelText="Leave as it is"
+      okButtonProps={{ disabled: spots.length === 0 }}
+      destroyOnHidden
+    >
       <div className={styles.form}>
         <label>
           Name
           <Input
-            className="mono" aria-label="Name" value={name} spellCheck={false} onChange={(event) => setTyped(event.target.value)}
-            onPressEnter={() => void propose()} status={problem ? "error" : undefined}
+            className="mono"
+            aria-label="Name"
+            value={name}
+            spellCheck={false}
+            onChange={(event) => setTyped(event.target.value)}
+            onPressEnter={() => void propose()}
+            status={problem ? "error" : undefined}
           />
         </label>
         <Problem>{problem}</Problem>

@@ -26,9 +26,12 @@ export function PairGrid({ pairs, word, current, onCurrent }: Props) {
   return (
     <section className={styles.pairs} aria-label="Inks on grounds">
       <p className={styles.note}>
-        {failing ? `${failing} of ${pairs.length} pairs cannot be read everywhere.` : `All ${pairs.length} pairs can be read.`}{" "}
+        {failing
+          ? `${failing} of ${pairs.length} pairs cannot be read everywhere.`
+          : `All ${pairs.length} pairs can be read.`}{" "}
         <label>
-          <input type="checkbox" checked={all} onChange={(event) => setAll(event.target.checked)} /> Show what else each ink could stand on
+          <input type="checkbox" checked={all} onChange={(event) => setAll(event.target.checked)} /> Show what else each
+          ink could stand on
         </label>
       </p>
       <div className={styles.scroller}>
@@ -38,7 +41,11 @@ export function PairGrid({ pairs, word, current, onCurrent }: Props) {
               <th scope="col">Ink on ground</th>
               {grounds.map((pair) => (
                 <th key={pair.ground} scope="col">
-                  {pair.range ? pair.groundName : pair.groundName === pair.ground ? colorName(pair.ground) : pair.groundName}
+                  {pair.range
+                    ? pair.groundName
+                    : pair.groundName === pair.ground
+                      ? colorName(pair.ground)
+                      : pair.groundName}
                 </th>
               ))}
             </tr>
@@ -50,7 +57,9 @@ export function PairGrid({ pairs, word, current, onCurrent }: Props) {
                 {grounds.map((ground) => {
                   const met = pairs.filter((pair) => pair.ink === ink && pair.ground === ground.ground);
                   if (met.length === 0) return <EmptyCell key={ground.ground} ink={ink} ground={ground} shown={all} />;
-                  return <PairCell key={ground.ground} pairs={met} word={word} current={current} onCurrent={onCurrent} />;
+                  return (
+                    <PairCell key={ground.ground} pairs={met} word={word} current={current} onCurrent={onCurrent} />
+                  );
                 })}
               </tr>
             ))}
@@ -63,16 +72,31 @@ export function PairGrid({ pairs, word, current, onCurrent }: Props) {
 
 const backgroundOf = ({ range, ground }: PalettePair) => (range ? `linear-gradient(${range[0]}, ${range[1]})` : ground);
 
-function PairCell({ pairs, word, current, onCurrent }: { pairs: readonly PalettePair[]; word: string; current: PalettePair | null; onCurrent(pair: PalettePair): void }) {
+function PairCell({
+  pairs,
+  word,
+  current,
+  onCurrent,
+}: {
+  pairs: readonly PalettePair[];
+  word: string;
+  current: PalettePair | null;
+  onCurrent(pair: PalettePair): void;
+}) {
   const [first] = pairs;
   return (
-    <td className={pairs.includes(current!) ? styles.currentCell : undefined} style={{ background: backgroundOf(first!) }}>
+    <td
+      className={pairs.includes(current!) ? styles.currentCell : undefined}
+      style={{ background: backgroundOf(first!) }}
+    >
       {pairs.map((pair) => {
         const figure = pair.range ? `${showRatio(pair.ratio)} to ${showRatio(pair.best)}` : showRatio(pair.ratio);
         const verdict = pair.passes ? "passes" : pair.certain || pair.best < pair.needs ? "fails" : "doubtful";
         return (
           <button
-            key={pair.needs} type="button" onClick={() => onCurrent(pair)}
+            key={pair.needs}
+            type="button"
+            onClick={() => onCurrent(pair)}
             aria-label={`${pair.inkName} on ${pair.groundName}: ${figure}, needs ${pair.needs}, ${verdict}`}
           >
             {pair === first && <span style={{ color: pair.ink }}>{word}</span>}

@@ -2,7 +2,17 @@
 
 import { useMemo, useState } from "react";
 import {
-  formatColor, nearestPassingInk, notationOf, parseColor, ratioOn, showRatio, type Color, type Need, type Palette, type PalettePair, type PaletteUse,
+  formatColor,
+  nearestPassingInk,
+  notationOf,
+  parseColor,
+  ratioOn,
+  showRatio,
+  type Color,
+  type Need,
+  type Palette,
+  type PalettePair,
+  type PaletteUse,
 } from "@/core";
 import { Ladder, type Track } from "../color/Ladder";
 import { plural } from "../shared/numbers";
@@ -11,24 +21,44 @@ import type { Proposal } from "../shared/WriteChanges";
 import styles from "./Colors.module.css";
 
 /** One pair: its places, and a ladder to bring it to pass. */
-export function PairPanel({ pair, palette, onPropose }: { pair: PalettePair; palette: Palette; onPropose(proposal: Proposal): void }) {
+export function PairPanel({
+  pair,
+  palette,
+  onPropose,
+}: {
+  pair: PalettePair;
+  palette: Palette;
+  onPropose(proposal: Proposal): void;
+}) {
   const pick = usePick();
   const spots = spotsOf(pair, palette);
   const original = useMemo(() => parseColor(pair.ink)!, [pair]);
   const [tried, setTried] = useState<{ of: PalettePair; color: Color } | null>(null);
   const color = tried?.of === pair ? tried.color : original;
   // The same value may stand on other grounds, too: it has to be enough on all of them.
-  const needs = useMemo(() => palette.pairs.filter(({ ink }) => ink === pair.ink).flatMap((one) => (one.range ?? [one.ground]).map((ground): Need => ({ color: parseColor(ground)!, needs: one.needs }))), [pair, palette]);
+  const needs = useMemo(
+    () =>
+      palette.pairs
+        .filter(({ ink }) => ink === pair.ink)
+        .flatMap((one) =>
+          (one.range ?? [one.ground]).map((ground): Need => ({ color: parseColor(ground)!, needs: one.needs })),
+        ),
+    [pair, palette],
+  );
   const found = useMemo(() => nearestPassingInk(original, needs), [original, needs]);
-  const track = useMemo((): Track => ({
-    key: "pair",
-    label: `on ${pair.groundName} · needs ${pair.needs}${needs.length > 1 ? `, and on ${plural(needs.length - 1, "other ground")}` : ""}`,
-    ratio: (one) => worstOn(one, needs),
-    enough: (one) => needs.every((need) => ratioOn(one, need) >= need.needs),
-    rungs: () => [],
-  }), [pair, needs]);
+  const track = useMemo(
+    (): Track => ({
+      key: "pair",
+      label: `on ${pair.groundName} · needs ${pair.needs}${needs.length > 1 ? `, and on ${plural(needs.length - 1, "other ground")}` : ""}`,
+      ratio: (one) => worstOn(one, needs),
+      enough: (one) => needs.every((need) => ratioOn(one, need) >= need.needs),
+      rungs: () => [],
+    }),
+    [pair, needs],
+  );
   const written = notationOf(spots[0]?.value ?? "") ?? { notation: "hex" as const, options: {} };
-  const spell = (one: Color) => formatColor(one, written.notation === "name" ? "hex" : written.notation, written.options);
+  const spell = (one: Color) =>
+    formatColor(one, written.notation === "name" ? "hex" : written.notation, written.options);
   const propose = (one: Color) => {
     const value = spell(one);
     const changes = spots.map(({ path, start, end }) => ({ path, start, end, insert: value }));
@@ -40,16 +70,36 @@ export function PairPanel({ pair, palette, onPropose }: { pair: PalettePair; pal
       <h2>
         <code>{pair.inkName}</code> on <code>{pair.groundName}</code>
       </h2>
-      <p className={styles.specimen} style={{ color: formatColor(color, "rgb"), background: pair.range ? `linear-gradient(${pair.range[0]}, ${pair.range[1]})` : pair.ground }}>
+      <p
+        className={styles.specimen}
+        style={{
+          color: formatColor(color, "rgb"),
+          background: pair.range ? `linear-gradient(${pair.range[0]}, ${pair.range[1]})` : pair.ground,
+        }}
+      >
         Winter sailings, at half past six
       </p>
       {spots.length === 0 ? (
-        <p>The ink is not a value that stands in the sheets by itself. Open one of its places to see where it comes from.</p>
+        <p>
+          The ink is not a value that stands in the sheets by itself. Open one of its places to see where it comes from.
+        </p>
       ) : (
         <Ladder
-          color={color} tracks={[track]}
-          nearest={pair.passes ? null : { ...found, label: found.passes ? `Write the nearest that passes: ${spell(found.color)}, ${showRatio(worstOn(found.color, needs))}` : `No lightness at this hue is enough on all its grounds. The best reaches ${showRatio(worstOn(found.color, needs))}.` }}
-          onTry={(one) => setTried({ of: pair, color: one })} onWrite={propose} onPutBack={() => setTried(null)}
+          color={color}
+          tracks={[track]}
+          nearest={
+            pair.passes
+              ? null
+              : {
+                  ...found,
+                  label: found.passes
+                    ? `Write the nearest that passes: ${spell(found.color)}, ${showRatio(worstOn(found.color, needs))}`
+                    : `No lightness at this hue is enough on all its grounds. The best reaches ${showRatio(worstOn(found.color, needs))}.`,
+                }
+          }
+          onTry={(one) => setTried({ of: pair, color: one })}
+          onWrite={propose}
+          onPutBack={() => setTried(null)}
         />
       )}
       <h3>{plural(pair.places.length, "place")}</h3>
@@ -72,7 +122,12 @@ const worstOn = (ink: Color, needs: readonly Need[]) => Math.min(...needs.map((n
 /** The values in the sheets that give the pair its ink. */
 function spotsOf(pair: PalettePair, { values }: Palette): PaletteUse[] {
   const there = new Set(pair.places.map(({ page, index }) => `${page} ${index}`));
-  return values.filter(({ css }) => css === pair.ink).flatMap(({ uses }) =>
-    uses.filter(({ role, places }) => (role === "ink" || role === "named") && places.some(({ page, index }) => there.has(`${page} ${index}`))),
-  );
+  return values
+    .filter(({ css }) => css === pair.ink)
+    .flatMap(({ uses }) =>
+      uses.filter(
+        ({ role, places }) =>
+          (role === "ink" || role === "named") && places.some(({ page, index }) => there.has(`${page} ${index}`)),
+      ),
+    );
 }

@@ -7,7 +7,8 @@ import styles from "./Colors.module.css";
 
 /** The custom properties that hold colours, used and unused. */
 export function Properties({ palette, onCurrent }: { palette: Palette; onCurrent(value: string): void }) {
-  if (palette.properties.length === 0) return <p className={styles.note}>No custom property of the site holds a colour. Select a value and name it.</p>;
+  if (palette.properties.length === 0)
+    return <p className={styles.note}>No custom property of the site holds a colour. Select a value and name it.</p>;
   return (
     <section className={styles.panel} aria-label="Custom properties">
       <table className={styles.table}>
@@ -32,7 +33,9 @@ export function Properties({ palette, onCurrent }: { palette: Palette; onCurrent
                 <td>
                   <code>{selector}</code> {path} line {line}
                 </td>
-                <td className={references === 0 ? "doubtful" : undefined}>{at === 0 && (references === 0 ? "◆ nowhere" : plural(references, "time"))}</td>
+                <td className={references === 0 ? "doubtful" : undefined}>
+                  {at === 0 && (references === 0 ? "◆ nowhere" : plural(references, "time"))}
+                </td>
               </tr>
             )),
           )}

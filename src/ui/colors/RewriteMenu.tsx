@@ -21,26 +21,69 @@ export function RewriteMenu({ values, all, onPropose }: Props) {
   const [options, setOptions] = useState<FormatOptions>({});
   const set = (more: FormatOptions) => setOptions({ ...options, ...more });
   const propose = () => {
-    const result = rewriteColors(values.flatMap(({ uses }) => uses), notation, options);
+    const result = rewriteColors(
+      values.flatMap(({ uses }) => uses),
+      notation,
+      options,
+    );
     setOpen(false);
     const label = notations.find((one) => one.notation === notation)!.label;
-    onPropose({ title: `Write ${all ? "all colours" : plural(values.length, "value")} as ${label}`, label: `Write colours as ${label}`, changes: result.changes, proof: <Proof result={result} /> });
+    onPropose({
+      title: `Write ${all ? "all colours" : plural(values.length, "value")} as ${label}`,
+      label: `Write colours as ${label}`,
+      changes: result.changes,
+      proof: <Proof result={result} />,
+    });
   };
   const isHex = notation === "hex";
   const hasCommas = notation === "rgb" || notation === "hsl";
   const form = (
     <div className={styles.form} role="group" aria-label="Rewrite">
-      <Select size="small" aria-label="Notation" value={notation} onChange={setNotation} options={notations.map((one) => ({ value: one.notation, label: one.label }))} popupMatchSelectWidth={false} />
-      {isHex && <Checkbox checked={options.upper ?? false} onChange={({ target }) => set({ upper: target.checked })}>Capital letters</Checkbox>}
-      {isHex && <Checkbox checked={options.short ?? false} onChange={({ target }) => set({ short: target.checked })}>Short where it is exact</Checkbox>}
-      {hasCommas && <Checkbox checked={options.commas ?? false} onChange={({ target }) => set({ commas: target.checked })}>With commas, as older browsers need</Checkbox>}
-      {!isHex && notation !== "name" && <Checkbox checked={options.percentAlpha ?? false} onChange={({ target }) => set({ percentAlpha: target.checked })}>Alpha in percent</Checkbox>}
+      <Select
+        size="small"
+        aria-label="Notation"
+        value={notation}
+        onChange={setNotation}
+        options={notations.map((one) => ({ value: one.notation, label: one.label }))}
+        popupMatchSelectWidth={false}
+      />
+      {isHex && (
+        <Checkbox checked={options.upper ?? false} onChange={({ target }) => set({ upper: target.checked })}>
+          Capital letters
+        </Checkbox>
+      )}
+      {isHex && (
+        <Checkbox checked={options.short ?? false} onChange={({ target }) => set({ short: target.checked })}>
+          Short where it is exact
+        </Checkbox>
+      )}
+      {hasCommas && (
+        <Checkbox checked={options.commas ?? false} onChange={({ target }) => set({ commas: target.checked })}>
+          With commas, as older browsers need
+        </Checkbox>
+      )}
+      {!isHex && notation !== "name" && (
+        <Checkbox
+          checked={options.percentAlpha ?? false}
+          onChange={({ target }) => set({ percentAlpha: target.checked })}
+        >
+          Alpha in percent
+        </Checkbox>
+      )}
       {!isHex && notation !== "name" && (
         <label>
           Digits{" "}
           <InputNumber
-            size="small" aria-label="Digits" min={0} max={6} placeholder="exact" value={options.digits ?? null}
-            onChange={(digits) => setOptions(typeof digits === "number" ? { ...options, digits } : { ...options, digits: undefined })} className={styles.within}
+            size="small"
+            aria-label="Digits"
+            min={0}
+            max={6}
+            placeholder="exact"
+            value={options.digits ?? null}
+            onChange={(digits) =>
+              setOptions(typeof digits === "number" ? { ...options, digits } : { ...options, digits: undefined })
+            }
+            className={styles.within}
           />
         </label>
       )}
@@ -63,12 +106,18 @@ export function Proof({ result: { same, different, left, changes } }: { result: 
   return (
     <>
       <p className={styles.proof}>
-        {plural(changes.length, "value")} written anew{different.length === 0 ? ", none changes on screen." : `; ${plural(different.length, "value")} would change on screen:`}
-        {same > changes.length && different.length === 0 && ` ${plural(same - changes.length, "is", "are")} so already.`}
+        {plural(changes.length, "value")} written anew
+        {different.length === 0
+          ? ", none changes on screen."
+          : `; ${plural(different.length, "value")} would change on screen:`}
+        {same > changes.length &&
+          different.length === 0 &&
+          ` ${plural(same - changes.length, "is", "are")} so already.`}
       </p>
       {different.slice(0, 12).map(({ value, written, distance, path, line }) => (
         <p key={`${path} ${line} ${value}`} className="fails">
-          ▲ <code>{value}</code> would be <code>{written}</code>, {(distance * 100).toFixed(2)} off, in {path} line {line}.
+          ▲ <code>{value}</code> would be <code>{written}</code>, {(distance * 100).toFixed(2)} off, in {path} line{" "}
+          {line}.
         </p>
       ))}
       {left.slice(0, 12).map(({ value, reason, path, line }, at) => (

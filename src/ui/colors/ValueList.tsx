@@ -42,7 +42,10 @@ function sorted(values: readonly PaletteValue[], order: Order): PaletteValue[] {
 const filters = [
   { value: "", label: "All values" },
   { value: "failing", label: "Those that fail" },
-  ...["ink", "ground", "edge", "line", "shadow", "named"].map((role) => ({ value: `role ${role}`, label: role === "named" ? "In custom properties" : `Used as ${role}` })),
+  ...["ink", "ground", "edge", "line", "shadow", "named"].map((role) => ({
+    value: `role ${role}`,
+    label: role === "named" ? "In custom properties" : `Used as ${role}`,
+  })),
 ];
 
 /** Every colour value as it is written; spellings of one colour stand together, twins are offered for joining. */
@@ -68,14 +71,37 @@ export function ValueList({ values, current, selected, within, onCurrent, onSele
   return (
     <section className={styles.values} aria-label="Values">
       <div className={styles.tools}>
-        <Select size="small" aria-label="Order" value={order} options={[...orders]} onChange={setOrder} popupMatchSelectWidth={false} />
         <Select
-          size="small" aria-label="Show" value={filter} onChange={setFilter} popupMatchSelectWidth={false}
-          options={[...filters, ...notations.map((notation) => ({ value: `in ${notation}`, label: `Written in ${notation}` }))]}
+          size="small"
+          aria-label="Order"
+          value={order}
+          options={[...orders]}
+          onChange={setOrder}
+          popupMatchSelectWidth={false}
+        />
+        <Select
+          size="small"
+          aria-label="Show"
+          value={filter}
+          onChange={setFilter}
+          popupMatchSelectWidth={false}
+          options={[
+            ...filters,
+            ...notations.map((notation) => ({ value: `in ${notation}`, label: `Written in ${notation}` })),
+          ]}
         />
         <label>
           Twins within{" "}
-          <InputNumber size="small" aria-label="Twins within" min={0} max={20} step={0.5} value={within * 100} onChange={(next) => typeof next === "number" && onWithin(next / 100)} className={styles.within} />
+          <InputNumber
+            size="small"
+            aria-label="Twins within"
+            min={0}
+            max={20}
+            step={0.5}
+            value={within * 100}
+            onChange={(next) => typeof next === "number" && onWithin(next / 100)}
+            className={styles.within}
+          />
         </label>
       </div>
       <ul>
@@ -85,8 +111,17 @@ export function ValueList({ values, current, selected, within, onCurrent, onSele
           return (
             <Fragment key={value.value}>
               <li className={value.value === current ? `${styles.value} ${styles.currentValue}` : styles.value}>
-                <input type="checkbox" aria-label={`Select ${value.value}`} checked={selected.has(value.value)} onChange={() => toggle(value.value)} />
-                <button type="button" onClick={() => onCurrent(value.value)} aria-current={value.value === current || undefined}>
+                <input
+                  type="checkbox"
+                  aria-label={`Select ${value.value}`}
+                  checked={selected.has(value.value)}
+                  onChange={() => toggle(value.value)}
+                />
+                <button
+                  type="button"
+                  onClick={() => onCurrent(value.value)}
+                  aria-current={value.value === current || undefined}
+                >
                   <Swatch css={value.css} size={30} />
                   <code>{value.value}</code>
                   <span className={styles.words}>
@@ -136,7 +171,11 @@ function twinsBeside(twins: readonly Twins[], value: string, shown: readonly Pal
 
 function proposeJoin(from: PaletteValue, into: PaletteValue, onPropose: (proposal: Proposal) => void): void {
   const changes = joinColors(from.uses, into.value);
-  onPropose({ title: `Write ${into.value} for ${from.value}`, label: `Join ${from.value} with ${into.value}`, changes });
+  onPropose({
+    title: `Write ${into.value} for ${from.value}`,
+    label: `Join ${from.value} with ${into.value}`,
+    changes,
+  });
 }
 
 function SameColor({ a, b, onPropose }: { a: PaletteValue; b: PaletteValue; onPropose(proposal: Proposal): void }) {
@@ -150,7 +189,15 @@ function SameColor({ a, b, onPropose }: { a: PaletteValue; b: PaletteValue; onPr
   );
 }
 
-function TwinLine({ pair, values, onPropose }: { pair: Twins; values: readonly PaletteValue[]; onPropose(proposal: Proposal): void }) {
+function TwinLine({
+  pair,
+  values,
+  onPropose,
+}: {
+  pair: Twins;
+  values: readonly PaletteValue[];
+  onPropose(proposal: Proposal): void;
+}) {
   const a = values.find(({ value }) => value === pair.a)!;
   const b = values.find(({ value }) => value === pair.b)!;
   return (

@@ -15,14 +15,23 @@ export function ValuePanel({ value, onPropose }: { value: PaletteValue; onPropos
   const color = value.css === null ? null : parseColor(value.value);
   const propose = (text: string, notation: Notation) => {
     const result = rewriteColors(value.uses, notation);
-    onPropose({ title: `Write ${text} for ${value.value}`, label: `Write ${value.value} as ${text}`, changes: result.changes, proof: <Proof result={result} /> });
+    onPropose({
+      title: `Write ${text} for ${value.value}`,
+      label: `Write ${value.value} as ${text}`,
+      changes: result.changes,
+      proof: <Proof result={result} />,
+    });
   };
   return (
     <section className={styles.panel} aria-label={`Value ${value.value}`}>
       <h2>
         <Swatch css={value.css} size={16} /> <code>{value.value}</code>
       </h2>
-      {color ? <Notations color={color} current={value.notation as Notation} onWrite={propose} /> : <p>What it comes to depends on where it stands.</p>}
+      {color ? (
+        <Notations color={color} current={value.notation as Notation} onWrite={propose} />
+      ) : (
+        <p>What it comes to depends on where it stands.</p>
+      )}
       {color && (
         <ul className={styles.visions} aria-label="Seen with fewer cones">
           {visions.map((vision) => {

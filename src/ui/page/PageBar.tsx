@@ -27,16 +27,25 @@ export function PageBar() {
   return (
     <div className={styles.bar}>
       <Select
-        aria-label="Page" size="small" value={page} popupMatchSelectWidth={false} onChange={go}
+        aria-label="Page"
+        size="small"
+        value={page}
+        popupMatchSelectWidth={false}
+        onChange={go}
         options={pages.map((path) => ({ value: path, label: path }))}
       />
-      <span className={styles.share}>{main ? `${plural(sharing, "page")} ${sharing === 1 ? "uses" : "share"} ${main}` : "no style sheet"}</span>
+      <span className={styles.share}>
+        {main ? `${plural(sharing, "page")} ${sharing === 1 ? "uses" : "share"} ${main}` : "no style sheet"}
+      </span>
       <OpeningNotes />
       <Reading />
       <span className={styles.space} />
       <Rehearse />
       <Select
-        aria-label="Colour scheme" size="small" value={conditions.scheme} popupMatchSelectWidth={false}
+        aria-label="Colour scheme"
+        size="small"
+        value={conditions.scheme}
+        popupMatchSelectWidth={false}
         onChange={(scheme) => void setConditions({ scheme })}
         options={[
           { value: "light", label: "Light" },

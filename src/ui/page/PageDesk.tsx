@@ -20,7 +20,8 @@ export interface Shown {
 export function PageDesk() {
   const [shown, setShown] = useState<Shown | null>(null);
   const hasPage = useWorkspace((state) => state.page !== null);
-  if (!hasPage) return <main className={styles.none}>There is no page among the files of this site, only style sheets.</main>;
+  if (!hasPage)
+    return <main className={styles.none}>There is no page among the files of this site, only style sheets.</main>;
   return (
     <Splitter className={styles.desk}>
       <Splitter.Panel min={400}>

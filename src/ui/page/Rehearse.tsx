@@ -34,28 +34,49 @@ export function Rehearse() {
   const words = rehearsed(conditions, unstyled);
   const reset = () => {
     setUnstyled(false);
-    void setConditions({ rootSize: defaultConditions.rootSize, medium: "screen", contrast: "no-preference", reducedMotion: false, absent: [] });
+    void setConditions({
+      rootSize: defaultConditions.rootSize,
+      medium: "screen",
+      contrast: "no-preference",
+      reducedMotion: false,
+      absent: [],
+    });
   };
   const list = (
     <div className={styles.rehearse} role="group" aria-label="Rehearse">
       <label className={styles.field}>
         <span>Reader’s text size</span>
         <InputNumber
-          size="small" min={12} max={32} value={conditions.rootSize} suffix="px" aria-label="Reader’s text size in px"
+          size="small"
+          min={12}
+          max={32}
+          value={conditions.rootSize}
+          suffix="px"
+          aria-label="Reader’s text size in px"
           onChange={(size) => typeof size === "number" && void setConditions({ rootSize: size })}
         />
       </label>
       <label className={styles.field}>
         <span>Contrast wished for</span>
         <Select
-          size="small" value={conditions.contrast} options={[...contrasts]} popupMatchSelectWidth={false} aria-label="Contrast wished for"
+          size="small"
+          value={conditions.contrast}
+          options={[...contrasts]}
+          popupMatchSelectWidth={false}
+          aria-label="Contrast wished for"
           onChange={(contrast) => void setConditions({ contrast })}
         />
       </label>
-      <Checkbox checked={conditions.medium === "print"} onChange={({ target }) => void setConditions({ medium: target.checked ? "print" : "screen" })}>
+      <Checkbox
+        checked={conditions.medium === "print"}
+        onChange={({ target }) => void setConditions({ medium: target.checked ? "print" : "screen" })}
+      >
         On paper
       </Checkbox>
-      <Checkbox checked={conditions.reducedMotion} onChange={({ target }) => void setConditions({ reducedMotion: target.checked })}>
+      <Checkbox
+        checked={conditions.reducedMotion}
+        onChange={({ target }) => void setConditions({ reducedMotion: target.checked })}
+      >
         Less motion
       </Checkbox>
       <Checkbox checked={unstyled} onChange={({ target }) => setUnstyled(target.checked)}>
@@ -81,10 +102,15 @@ function Fonts() {
   const conditions = useWorkspace((state) => state.conditions);
   const setConditions = useWorkspace((state) => state.setConditions);
   const stacks = useStacks() ?? [];
-  const families = [...new Set(stacks.flatMap(({ info }) => info.members.filter(({ generic }) => !generic).map(({ name }) => name)))];
+  const families = [
+    ...new Set(stacks.flatMap(({ info }) => info.members.filter(({ generic }) => !generic).map(({ name }) => name))),
+  ];
   if (families.length === 0) return null;
   const { absent } = conditions;
-  const toggle = (family: string) => void setConditions({ absent: absent.includes(family) ? absent.filter((one) => one !== family) : [...absent, family] });
+  const toggle = (family: string) =>
+    void setConditions({
+      absent: absent.includes(family) ? absent.filter((one) => one !== family) : [...absent, family],
+    });
   return (
     <div role="group" aria-label="Fonts that are not there">
       <span>Without the font</span>

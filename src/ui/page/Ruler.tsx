@@ -43,8 +43,15 @@ export function Ruler({ left, width, measure, onWidth }: Props) {
         ))}
       </svg>
       <div
-        role="slider" tabIndex={0} aria-label="Page width" aria-valuemin={narrowest} aria-valuemax={widest} aria-valuenow={width}
-        aria-valuetext={`${width} px`} className={styles.end} style={{ left: left + width - 4 }}
+        role="slider"
+        tabIndex={0}
+        aria-label="Page width"
+        aria-valuemin={narrowest}
+        aria-valuemax={widest}
+        aria-valuenow={width}
+        aria-valuetext={`${width} px`}
+        className={styles.end}
+        style={{ left: left + width - 4 }}
         onPointerDown={(event) => {
           event.currentTarget.setPointerCapture(event.pointerId);
           drag.current = { x: event.clientX, width };
@@ -56,7 +63,12 @@ export function Ruler({ left, width, measure, onWidth }: Props) {
           drag.current = null;
         }}
         onKeyDown={(event) => {
-          const direction = event.key === "ArrowRight" || event.key === "ArrowUp" ? 1 : event.key === "ArrowLeft" || event.key === "ArrowDown" ? -1 : 0;
+          const direction =
+            event.key === "ArrowRight" || event.key === "ArrowUp"
+              ? 1
+              : event.key === "ArrowLeft" || event.key === "ArrowDown"
+                ? -1
+                : 0;
           if (!direction) return;
           event.preventDefault();
           set(width + direction * (event.shiftKey ? 10 : 1));

@@ -55,11 +55,22 @@ export function SourcePane() {
     <section className={styles.pane} aria-label="Source">
       <div className={styles.head}>
         <b>{shown.path}</b>
-        {!shown.whole && <span>{shown.last > shown.first ? `lines ${shown.first} to ${shown.last}` : `line ${shown.first}`}</span>}
+        {!shown.whole && (
+          <span>{shown.last > shown.first ? `lines ${shown.first} to ${shown.last}` : `line ${shown.first}`}</span>
+        )}
         <span className={styles.space} />
         <span>{changedLines === 0 ? "as it was opened" : `${plural(changedLines, "line")} changed since opening`}</span>
       </div>
-      <Source key={shown.path} path={shown.path} text={record.file.text} original={record.original ?? ""} first={shown.first} last={shown.whole ? 0 : shown.last} html={record.file.kind === "html"} waiting={own.length > 0} />
+      <Source
+        key={shown.path}
+        path={shown.path}
+        text={record.file.text}
+        original={record.original ?? ""}
+        first={shown.first}
+        last={shown.whole ? 0 : shown.last}
+        html={record.file.kind === "html"}
+        waiting={own.length > 0}
+      />
     </section>
   );
 }
@@ -68,7 +79,10 @@ export function SourcePane() {
 function countChangedLines(before: string, after: string): number {
   if (before === after) return 0;
   const added = diffLines(before, after).filter((part) => part.added);
-  return Math.max(1, added.reduce((sum, { count }) => sum + count, 0));
+  return Math.max(
+    1,
+    added.reduce((sum, { count }) => sum + count, 0),
+  );
 }
 
 /** Offsets in the editor count every line end as one; those of the file count what is there. */
@@ -132,7 +146,10 @@ function Source({ path, text, original, first, last, html, waiting }: SourceProp
       }),
       EditorView.domEventHandlers({ blur: () => flush() }),
     ];
-    const editor = new EditorView({ parent: host.current!, state: EditorState.create({ doc: saved.current, extensions }) });
+    const editor = new EditorView({
+      parent: host.current!,
+      state: EditorState.create({ doc: saved.current, extensions }),
+    });
     view.current = editor;
     return () => {
       flush();
@@ -146,7 +163,11 @@ function Source({ path, text, original, first, last, html, waiting }: SourceProp
     const editor = view.current;
     if (!editor || timer.current) return;
     const change = changeBetween(path, editor.state.doc.toString(), normalised(text));
-    if (change) editor.dispatch({ changes: { from: change.start, to: change.end, insert: change.insert }, userEvent: "hevret.sync" });
+    if (change)
+      editor.dispatch({
+        changes: { from: change.start, to: change.end, insert: change.insert },
+        userEvent: "hevret.sync",
+      });
   }, [path, text]);
 
   useEffect(() => {
@@ -181,14 +202,20 @@ function editFrom(path: string, text: string, typed: string | undefined): Edit |
     return starts[line - 1]! + column - 1;
   };
   const newline = /\r\n|\n|\r/.exec(text)?.[0] ?? "\n";
-  return { kind: "text", changes: [{ path, start: offset(change.start), end: offset(change.end), insert: change.insert.replaceAll("\n", newline) }] };
+  return {
+    kind: "text",
+    changes: [
+      { path, start: offset(change.start), end: offset(change.end), insert: change.insert.replaceAll("\n", newline) },
+    ],
+  };
 }
 
 function marksFor(state: EditorState, original: string, first: number, last: number): DecorationSet {
   const builder = new RangeSetBuilder<Decoration>();
   const lines = new Map<number, { rule: boolean; changed: boolean; from: number; to: number }>();
   const { doc } = state;
-  for (let number = first; number <= Math.min(last, doc.lines); number += 1) lines.set(number, { rule: true, changed: false, from: 0, to: 0 });
+  for (let number = first; number <= Math.min(last, doc.lines); number += 1)
+    lines.set(number, { rule: true, changed: false, from: 0, to: 0 });
   if (original !== doc.toString()) {
     let number = 1;
     let removed: string[] = [];

@@ -67,7 +67,10 @@ export function Stage({ shown, onShown }: Props) {
   }, [store, width, room]);
 
   const built = rehearsal?.patch.document ? rehearsal.patch : null;
-  const toBuild = useMemo<PageView | null>(() => (built ? { ...built, document: built.document! } : view), [built, view]);
+  const toBuild = useMemo<PageView | null>(
+    () => (built ? { ...built, document: built.document! } : view),
+    [built, view],
+  );
   const buildKey = built ? built.structure : `${viewNumber}`;
   const [page, setPage] = useState<{ page: ShownPage; key: string } | null>(null);
   const latest = useRef(toBuild);
@@ -109,7 +112,13 @@ export function Stage({ shown, onShown }: Props) {
       await calm();
       const { view: current, rehearsal: shownRehearsal, layOut } = store.getState();
       const places = (shownRehearsal?.patch ?? current)?.places ?? [];
-      const layout = stillThere() ? await layoutOf(shownPage, places.map(({ index }) => index), stillThere) : null;
+      const layout = stillThere()
+        ? await layoutOf(
+            shownPage,
+            places.map(({ index }) => index),
+            stillThere,
+          )
+        : null;
       if (layout && stillThere()) await layOut(layout);
     };
     afterPaint(measure);
@@ -132,7 +141,8 @@ export function Stage({ shown, onShown }: Props) {
     if (!shown || !path || !asksContainers) return;
     const sizes = containerSizes(shown.page);
     const { conditions: known, setConditions } = store.getState();
-    if (JSON.stringify(known.containers[path]) !== JSON.stringify(sizes)) void setConditions({ containers: { ...known.containers, [path]: sizes } });
+    if (JSON.stringify(known.containers[path]) !== JSON.stringify(sizes))
+      void setConditions({ containers: { ...known.containers, [path]: sizes } });
   }, [store, shown, path, asksContainers]);
 
   // So do units that follow a font's metrics: the page measures its fonts.
@@ -141,14 +151,27 @@ export function Stage({ shown, onShown }: Props) {
     if (!shown || !asksFonts) return;
     const fonts = fontMeasures(shown.page);
     const { conditions: known, setConditions } = store.getState();
-    const news = Object.entries(fonts).some(([key, measure]) => JSON.stringify(known.fonts[key]) !== JSON.stringify(measure));
+    const news = Object.entries(fonts).some(
+      ([key, measure]) => JSON.stringify(known.fonts[key]) !== JSON.stringify(measure),
+    );
     if (news) void setConditions({ fonts: { ...known.fonts, ...fonts } });
   }, [store, shown, asksFonts]);
 
-  const shift = useShift(shown, view?.places ?? none, `${path} ${width}`, conditions.rootSize === defaultConditions.rootSize && conditions.absent.length === 0 && conditions.medium === "screen" && !unstyled && !rehearsal);
+  const shift = useShift(
+    shown,
+    view?.places ?? none,
+    `${path} ${width}`,
+    conditions.rootSize === defaultConditions.rootSize &&
+      conditions.absent.length === 0 &&
+      conditions.medium === "screen" &&
+      !unstyled &&
+      !rehearsal,
+  );
   const lines = useMemo(() => (shown && picked !== null ? linesOf(shown.page, picked) : null), [shown, picked]);
   const left = gutter - sideways;
-  const measure = lines ? { from: left + lines.left + 45 * lines.character, to: left + lines.left + 75 * lines.character } : null;
+  const measure = lines
+    ? { from: left + lines.left + 45 * lines.character, to: left + lines.left + 75 * lines.character }
+    : null;
 
   return (
     <div className={styles.area}>
@@ -164,10 +187,16 @@ export function Stage({ shown, onShown }: Props) {
       <div className={styles.stage} ref={stage} onScroll={(event) => setSideways(event.currentTarget.scrollLeft)}>
         <div className={styles.inner} style={{ width: gutter + (width ?? 0) + air }}>
           <iframe
-            ref={frame} title="The page" sandbox={frameSandbox} tabIndex={-1} className={styles.frame}
+            ref={frame}
+            title="The page"
+            sandbox={frameSandbox}
+            tabIndex={-1}
+            className={styles.frame}
             style={{ left: gutter, width: width ?? 0, colorScheme: conditions.scheme }}
           />
-          {shown && view && <Overlay shown={shown} places={rehearsal?.patch.places ?? view.places} picked={picked} width={width ?? 0} />}
+          {shown && view && (
+            <Overlay shown={shown} places={rehearsal?.patch.places ?? view.places} picked={picked} width={width ?? 0} />
+          )}
         </div>
       </div>
     </div>
@@ -182,7 +211,14 @@ function useShift(shown: Shown | null, places: readonly PlaceView[], key: string
     let current = true;
     const count = async () => {
       await calm();
-      const now = current && shown ? await extentOf(shown.page, places.map(({ index }) => index), () => current) : null;
+      const now =
+        current && shown
+          ? await extentOf(
+              shown.page,
+              places.map(({ index }) => index),
+              () => current,
+            )
+          : null;
       if (!now) return;
       if (plain) usual.current.set(key, now);
       setShift(now.height === 0 ? null : differenceOf(now, usual.current.get(key)));
@@ -219,8 +255,13 @@ function WidthField({ width, fits, onWidth }: { width: number; fits: boolean; on
   };
   return (
     <AutoComplete
-      aria-label="Page width in px" size="small" className={styles.width} popupMatchSelectWidth={false}
-      value={typed ?? `${width} px`} onChange={setTyped} onSelect={take}
+      aria-label="Page width in px"
+      size="small"
+      className={styles.width}
+      popupMatchSelectWidth={false}
+      value={typed ?? `${width} px`}
+      onChange={setTyped}
+      onSelect={take}
       onBlur={() => typed !== null && take(typed)}
       onKeyDown={(event) => {
         if (event.key === "Enter" && typed !== null) take(typed);
@@ -258,24 +299,36 @@ function Overlay({ shown, places, picked, width }: OverlayProps) {
   const indexes = useMemo(() => new Set(places.map(({ index }) => index)), [places]);
   const parents = useMemo(() => parentsIn(document.root), [document]);
 
-  const pick = useCallback((index: number | null) => void store.getState().pick(index === null ? null : { page: path, index }), [store, path]);
+  const pick = useCallback(
+    (index: number | null) => void store.getState().pick(index === null ? null : { page: path, index }),
+    [store, path],
+  );
 
   useEffect(() => {
     if (picked === null) return;
     const node = page.nodes[picked];
     const box = boxOf(page, picked);
     const view = page.document.defaultView!;
-    if (node && box && (box.top < 0 || box.top + Math.min(box.height, 40) > view.innerHeight)) node.scrollIntoView({ block: "center" });
+    if (node && box && (box.top < 0 || box.top + Math.min(box.height, 40) > view.innerHeight))
+      node.scrollIntoView({ block: "center" });
   }, [page, picked]);
 
   const step = (direction: 1 | -1) => {
     const order = places.map(({ index }) => index);
-    const at = picked === null ? (direction === 1 ? -1 : order.length) : direction === 1 ? order.findLastIndex((index) => index <= picked) : order.findIndex((index) => index >= picked);
+    const at =
+      picked === null
+        ? direction === 1
+          ? -1
+          : order.length
+        : direction === 1
+          ? order.findLastIndex((index) => index <= picked)
+          : order.findIndex((index) => index >= picked);
     trail.current = [];
     pick(order[Math.min(order.length - 1, Math.max(0, at + direction))] ?? null);
   };
 
-  const pickWords = (found: WordSpan | null) => store.getState().pickWords(found && { ...found, ref: { page: path, index: found.index } });
+  const pickWords = (found: WordSpan | null) =>
+    store.getState().pickWords(found && { ...found, ref: { page: path, index: found.index } });
   const known = words && { ...words, index: words.ref.index };
 
   const onKeyDown = (event: React.KeyboardEvent) => {
@@ -283,7 +336,9 @@ function Overlay({ shown, places, picked, width }: OverlayProps) {
     // With Shift the arrows pick words; with Alt as well, where they begin.
     if (event.shiftKey && picked !== null && (event.key === "ArrowRight" || event.key === "ArrowLeft")) {
       event.preventDefault();
-      return pickWords(stepWords(page, picked, known, event.altKey ? "start" : "end", event.key === "ArrowRight" ? 1 : -1));
+      return pickWords(
+        stepWords(page, picked, known, event.altKey ? "start" : "end", event.key === "ArrowRight" ? 1 : -1),
+      );
     }
     if (event.altKey) return;
     const actions: Record<string, () => void> = {
@@ -296,7 +351,8 @@ function Overlay({ shown, places, picked, width }: OverlayProps) {
         pick(parent);
       },
       ArrowRight: () => {
-        const back = trail.current.pop() ?? places.find(({ index }) => picked !== null && isInside(index, picked, parents))?.index;
+        const back =
+          trail.current.pop() ?? places.find(({ index }) => picked !== null && isInside(index, picked, parents))?.index;
         if (back !== undefined) pick(back);
       },
       Escape: () => (words ? pickWords(null) : pick(null)),
@@ -329,7 +385,10 @@ function Overlay({ shown, places, picked, width }: OverlayProps) {
     <>
       <Marks shown={shown} places={places} onPick={pick} />
       <div
-        role="application" tabIndex={0} className={styles.overlay} style={{ left: gutter, width }}
+        role="application"
+        tabIndex={0}
+        className={styles.overlay}
+        style={{ left: gutter, width }}
         aria-label="The page. Arrow down and up walk through its texts, left goes to the parent and right back, Shift with left and right picks words, U takes the styles off."
         onKeyDown={onKeyDown}
         onMouseDown={(event) => {
@@ -345,7 +404,11 @@ function Overlay({ shown, places, picked, width }: OverlayProps) {
           const found = wordsBetween(page, from, to);
           if (!found || !indexes.has(found.index)) return;
           if (found.index === picked) pickWords(found);
-          else void store.getState().pick({ page: path, index: found.index }).then(() => pickWords(found));
+          else
+            void store
+              .getState()
+              .pick({ page: path, index: found.index })
+              .then(() => pickWords(found));
         }}
         onMouseLeave={() => setHovered(null)}
         onClick={(event) => {
@@ -365,12 +428,20 @@ function Overlay({ shown, places, picked, width }: OverlayProps) {
         {inSight(page, touched).map(([index, box]) => (
           <Outline key={`reach-${index}`} box={box} kind="reach" />
         ))}
-        {known && boxesOfWords(page, known).map((box, line) => <span key={line} className={styles.words} style={box} />)}
-        {hovered !== null && hovered !== picked && <Outline box={boxOf(page, hovered)} kind="hover" label={hoveredPlace?.selector} />}
+        {known &&
+          boxesOfWords(page, known).map((box, line) => <span key={line} className={styles.words} style={box} />)}
+        {hovered !== null && hovered !== picked && (
+          <Outline box={boxOf(page, hovered)} kind="hover" label={hoveredPlace?.selector} />
+        )}
         {picked !== null && (
           <Outline
-            box={boxOf(page, picked)} kind="picked"
-            label={slip ? `${slip.selector} · ${plural(slip.targets[0]?.reach.places.length ?? 1, "place")}` : pickedPlace?.selector}
+            box={boxOf(page, picked)}
+            kind="picked"
+            label={
+              slip
+                ? `${slip.selector} · ${plural(slip.targets[0]?.reach.places.length ?? 1, "place")}`
+                : pickedPlace?.selector
+            }
           />
         )}
       </div>
@@ -404,15 +475,27 @@ function parentsIn(root: SafeElement | null): Map<number, number> {
 }
 
 function isInside(index: number, ancestor: number, parents: ReadonlyMap<number, number>): boolean {
-  for (let above = parents.get(index); above !== undefined; above = parents.get(above)) if (above === ancestor) return true;
+  for (let above = parents.get(index); above !== undefined; above = parents.get(above))
+    if (above === ancestor) return true;
   return false;
 }
 
-function Outline({ box, kind, label }: { box: Box | null; kind: "alike" | "reach" | "hover" | "picked"; label?: string }) {
+function Outline({
+  box,
+  kind,
+  label,
+}: {
+  box: Box | null;
+  kind: "alike" | "reach" | "hover" | "picked";
+  label?: string;
+}) {
   if (!box) return null;
   const { left, top, width, height } = box;
   return (
-    <div className={`${styles.outline} ${styles[kind]}`} style={{ left: left - 4, top: top - 3, width: width + 8, height: height + 6 }}>
+    <div
+      className={`${styles.outline} ${styles[kind]}`}
+      style={{ left: left - 4, top: top - 3, width: width + 8, height: height + 6 }}
+    >
       {label && <span className={top < 24 ? `${styles.tag} ${styles.below}` : styles.tag}>{label}</span>}
     </div>
   );
@@ -451,7 +534,13 @@ function Mark({ place, onPick }: { place: PlaceView; onPick(index: number): void
   const { verdict, ratio, needs, selector, index } = place;
   if (verdict === "passes") {
     return (
-      <button type="button" className={`${styles.mark} ${styles.doubtful}`} onClick={() => onPick(index)} aria-label={`Doubtful: the size does not follow the reader's, ${selector}`} title="The size stays as it is, whatever the reader has chosen">
+      <button
+        type="button"
+        className={`${styles.mark} ${styles.doubtful}`}
+        onClick={() => onPick(index)}
+        aria-label={`Doubtful: the size does not follow the reader's, ${selector}`}
+        title="The size stays as it is, whatever the reader has chosen"
+      >
         ◆ fixed
       </button>
     );
@@ -459,7 +548,9 @@ function Mark({ place, onPick }: { place: PlaceView; onPick(index: number): void
   const fails = verdict === "fails";
   return (
     <button
-      type="button" className={fails ? styles.mark : `${styles.mark} ${styles.doubtful}`} onClick={() => onPick(index)}
+      type="button"
+      className={fails ? styles.mark : `${styles.mark} ${styles.doubtful}`}
+      onClick={() => onPick(index)}
       aria-label={`${fails ? "Fails" : "Doubtful"}: contrast ${showRatio(ratio)}, needs ${needs}, ${selector}`}
       title={`Contrast ${showRatio(ratio)} to 1, needs ${needs}${fails ? "" : "; the ground is not certain"}`}
     >

@@ -11,10 +11,13 @@ export function Contrasts({ judged: { falls, rises } }: { judged: Judged }) {
     <>
       {falls.slice(0, mostFalls).map(({ role, before, after, needs, places }) => (
         <p key={`${role} ${before} ${after}`} className="fails">
-          ▲ {role}, {plural(places.length, "place")}: contrast falls from {showRatio(before)} to {showRatio(after)}, and {needs} is needed.
+          ▲ {role}, {plural(places.length, "place")}: contrast falls from {showRatio(before)} to {showRatio(after)}, and{" "}
+          {needs} is needed.
         </p>
       ))}
-      {falls.length > mostFalls && <p className="fails">▲ {plural(count(falls.slice(mostFalls)), "more place")} would fall below.</p>}
+      {falls.length > mostFalls && (
+        <p className="fails">▲ {plural(count(falls.slice(mostFalls)), "more place")} would fall below.</p>
+      )}
       {rises.length > 0 && <p className="good">{plural(count(rises), "place")} can be read that could not.</p>}
     </>
   );

@@ -22,8 +22,12 @@ function linesOf(before: string, after: string): Line[] {
       else all.push({ kind: "same", before: old++, after: now++, text });
     }
   }
-  const near = all.map((_, at) => all.slice(Math.max(0, at - around), at + around + 1).some(({ kind }) => kind !== "same"));
-  return all.flatMap((line, at) => (near[at] ? [line] : near[at - 1] ? [{ kind: "gap" as const, before: null, after: null, text: "" }] : []));
+  const near = all.map((_, at) =>
+    all.slice(Math.max(0, at - around), at + around + 1).some(({ kind }) => kind !== "same"),
+  );
+  return all.flatMap((line, at) =>
+    near[at] ? [line] : near[at - 1] ? [{ kind: "gap" as const, before: null, after: null, text: "" }] : [],
+  );
 }
 
 const signs = { same: "", gone: "\u2212", new: "+", gap: "" };

@@ -38,7 +38,9 @@ export function WriteChanges({ proposal, onClose }: Props) {
   useEffect(() => {
     if (!proposal) return;
     let current = true;
-    void engine.plan({ kind: "text", changes: proposal.changes }, conditions, true).then((result) => current && setPlanned({ of: proposal, result }));
+    void engine
+      .plan({ kind: "text", changes: proposal.changes }, conditions, true)
+      .then((result) => current && setPlanned({ of: proposal, result }));
     return () => {
       current = false;
     };
@@ -52,12 +54,23 @@ export function WriteChanges({ proposal, onClose }: Props) {
   };
   return (
     <Modal
-      open={proposal !== null} title={proposal?.title} onCancel={() => onClose(false)} onOk={() => void done()} okText="Write" cancelText="Leave as it is" width={720}
-      okButtonProps={{ disabled: !result?.plan || changes.length === 0 }} destroyOnHidden
+      open={proposal !== null}
+      title={proposal?.title}
+      onCancel={() => onClose(false)}
+      onOk={() => void done()}
+      okText="Write"
+      cancelText="Leave as it is"
+      width={720}
+      okButtonProps={{ disabled: !result?.plan || changes.length === 0 }}
+      destroyOnHidden
     >
       <div className={styles.body}>
         <p role="status" className="good">
-          {changes.length === 0 ? "Nothing would change." : result ? `${plural(proposal?.count ?? changes.length, "value")} in ${plural(paths.length, "file")}; ${reachWords(result)}` : "Looking at all pages…"}
+          {changes.length === 0
+            ? "Nothing would change."
+            : result
+              ? `${plural(proposal?.count ?? changes.length, "value")} in ${plural(paths.length, "file")}; ${reachWords(result)}`
+              : "Looking at all pages…"}
         </p>
         {result?.problem && <p className="fails">{result.problem}</p>}
         {proposal?.proof}
@@ -69,7 +82,13 @@ export function WriteChanges({ proposal, onClose }: Props) {
             return (
               <section key={path} aria-label={path}>
                 <h3 className="mono">{path}</h3>
-                <LineDifference before={file.text} after={applyChanges(file.text, changes.filter((change) => change.path === path))} />
+                <LineDifference
+                  before={file.text}
+                  after={applyChanges(
+                    file.text,
+                    changes.filter((change) => change.path === path),
+                  )}
+                />
               </section>
             );
           })}
@@ -82,5 +101,7 @@ export function WriteChanges({ proposal, onClose }: Props) {
 function reachWords({ plan }: PlanResult): string {
   if (!plan) return "";
   const { places, pages } = plan.reach;
-  return places.length === 0 ? "no place comes out differently." : `${showReach(places.length, pages.length)} ${places.length === 1 ? "comes" : "come"} out differently.`;
+  return places.length === 0
+    ? "no place comes out differently."
+    : `${showReach(places.length, pages.length)} ${places.length === 1 ? "comes" : "come"} out differently.`;
 }

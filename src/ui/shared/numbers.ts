@@ -28,7 +28,13 @@ export function showTime(milliseconds: number): string {
 }
 
 export function showDate(milliseconds: number): string {
-  return new Date(milliseconds).toLocaleString("en-GB", { day: "numeric", month: "long", year: "numeric", hour: "2-digit", minute: "2-digit" });
+  return new Date(milliseconds).toLocaleString("en-GB", {
+    day: "numeric",
+    month: "long",
+    year: "numeric",
+    hour: "2-digit",
+    minute: "2-digit",
+  });
 }
 
 /** "2 lines more, 48 px higher". */

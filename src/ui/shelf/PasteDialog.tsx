@@ -17,7 +17,12 @@ export function PasteDialog({ open, onClose, onOpen }: Props) {
   const [css, setCss] = useState("");
   return (
     <Modal
-      open={open} title="Paste a page" okText="Open" width={640} onCancel={onClose} okButtonProps={{ disabled: html.trim() === "" }}
+      open={open}
+      title="Paste a page"
+      okText="Open"
+      width={640}
+      onCancel={onClose}
+      okButtonProps={{ disabled: html.trim() === "" }}
       onOk={() => {
         onClose();
         onOpen(readPasted(html, css));
@@ -26,11 +31,25 @@ export function PasteDialog({ open, onClose, onOpen }: Props) {
       <label htmlFor={`${id}-html`} className={styles.label}>
         HTML
       </label>
-      <Input.TextArea id={`${id}-html`} rows={8} className="mono" spellCheck={false} value={html} onChange={(event) => setHtml(event.target.value)} />
+      <Input.TextArea
+        id={`${id}-html`}
+        rows={8}
+        className="mono"
+        spellCheck={false}
+        value={html}
+        onChange={(event) => setHtml(event.target.value)}
+      />
       <label htmlFor={`${id}-css`} className={styles.label}>
         CSS
       </label>
-      <Input.TextArea id={`${id}-css`} rows={8} className="mono" spellCheck={false} value={css} onChange={(event) => setCss(event.target.value)} />
+      <Input.TextArea
+        id={`${id}-css`}
+        rows={8}
+        className="mono"
+        spellCheck={false}
+        value={css}
+        onChange={(event) => setCss(event.target.value)}
+      />
     </Modal>
   );
 }

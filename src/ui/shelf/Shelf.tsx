@@ -7,7 +7,17 @@ import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
 import { OpenError } from "@/store/limits";
 import { readDrop, readFiles, readFolder, readZip, type Opened, type Progress } from "@/store/read";
-import { addSite, askForRoom, clearDeleted, deleteSite, duplicateSite, FullError, listSites, renameSite, restoreSite } from "@/store/sites";
+import {
+  addSite,
+  askForRoom,
+  clearDeleted,
+  deleteSite,
+  duplicateSite,
+  FullError,
+  listSites,
+  renameSite,
+  restoreSite,
+} from "@/store/sites";
 import type { SiteRecord } from "@/store/database";
 import { Mat, MatButton, matStyles } from "../shared/Mat";
 import { plural, showDate } from "../shared/numbers";
@@ -28,7 +38,10 @@ function useOpening() {
     setBusy({ what, files: 0, stop: () => stopping.abort() });
     setProblem(null);
     try {
-      const opened = await read({ signal: stopping.signal, report: (files) => setBusy((now) => now && { ...now, files }) });
+      const opened = await read({
+        signal: stopping.signal,
+        report: (files) => setBusy((now) => now && { ...now, files }),
+      });
       const id = await addSite(opened);
       router.push(`/site/${id}/page`);
     } catch (error) {
@@ -105,11 +118,27 @@ export function Shelf() {
           <h1 id="open-title">Open a site</h1>
           <p className={styles.lead}>Its pages and style sheets stay in this browser. Nothing is sent anywhere.</p>
           <ul className={styles.ways}>
-            <Way label="Folder" note="with leave to save back into it, where the browser can" onClick={() => void openFolder()} />
-            <Way label="Files or a zip" note="pages, sheets, fonts and pictures" onClick={() => filesInput.current?.click()} />
+            <Way
+              label="Folder"
+              note="with leave to save back into it, where the browser can"
+              onClick={() => void openFolder()}
+            />
+            <Way
+              label="Files or a zip"
+              note="pages, sheets, fonts and pictures"
+              onClick={() => filesInput.current?.click()}
+            />
             <Way label="Paste HTML and CSS" note="one page and its sheet" onClick={() => setDialog("paste")} />
-            <Way label="Specimen page" note="headings, lists, a table and a form, to try a sheet on" onClick={() => setDialog("specimen")} />
-            <Way label="Sample site" note="Ossel Island Ferries, four pages with faults in them" onClick={() => void openSample()} />
+            <Way
+              label="Specimen page"
+              note="headings, lists, a table and a form, to try a sheet on"
+              onClick={() => setDialog("specimen")}
+            />
+            <Way
+              label="Sample site"
+              note="Ossel Island Ferries, four pages with faults in them"
+              onClick={() => void openSample()}
+            />
           </ul>
           <p className={styles.hint}>Or drop a folder, files or a zip anywhere here.</p>
           <p role="status" className={styles.busy}>
@@ -128,17 +157,35 @@ export function Shelf() {
             </p>
           )}
           <input
-            ref={folderInput} type="file" hidden aria-label="Folder to open"
+            ref={folderInput}
+            type="file"
+            hidden
+            aria-label="Folder to open"
             onChange={(event) => fromInput("the folder", event.currentTarget)}
             {...({ webkitdirectory: "" } as object)}
           />
-          <input ref={filesInput} type="file" hidden multiple aria-label="Files to open" onChange={(event) => fromInput("the files", event.currentTarget)} />
+          <input
+            ref={filesInput}
+            type="file"
+            hidden
+            multiple
+            aria-label="Files to open"
+            onChange={(event) => fromInput("the files", event.currentTarget)}
+          />
         </section>
         <SiteList />
         {usage && <p className={styles.usage}>{usage}</p>}
       </main>
-      <PasteDialog open={dialog === "paste"} onClose={() => setDialog(null)} onOpen={(opened) => void open("the pasted page", () => opened)} />
-      <SpecimenDialog open={dialog === "specimen"} onClose={() => setDialog(null)} onOpen={(opened) => void open("the specimen", () => opened)} />
+      <PasteDialog
+        open={dialog === "paste"}
+        onClose={() => setDialog(null)}
+        onOpen={(opened) => void open("the pasted page", () => opened)}
+      />
+      <SpecimenDialog
+        open={dialog === "specimen"}
+        onClose={() => setDialog(null)}
+        onOpen={(opened) => void open("the specimen", () => opened)}
+      />
     </div>
   );
 }
@@ -238,7 +285,10 @@ function SiteRow({ site }: { site: SiteRecord }) {
       <td>
         {plural(site.pages, "page")}, {plural(site.sheets, "sheet")}
         {site.refused.length > 0 && (
-          <span className={styles.doubt} title={site.refused.map(({ path, reason }) => `${path}: ${reason}`).join("\n")}>
+          <span
+            className={styles.doubt}
+            title={site.refused.map(({ path, reason }) => `${path}: ${reason}`).join("\n")}
+          >
             {" "}
             ◆ {plural(site.refused.length, "file")} left out
           </span>
@@ -282,7 +332,12 @@ function RenameDialog({ site, onClose }: { site: SiteRecord; onClose(): void }) 
     <Modal open title="Rename the site" okText="Rename" onOk={() => void rename()} onCancel={onClose} width={420}>
       <label>
         Name
-        <Input value={name} onChange={(event) => setName(event.target.value)} onPressEnter={() => void rename()} autoFocus />
+        <Input
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+          onPressEnter={() => void rename()}
+          autoFocus
+        />
       </label>
       {problem && (
         <p role="alert" className={styles.problem}>

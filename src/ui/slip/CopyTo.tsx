@@ -20,16 +20,30 @@ export function CopyTo({ row, value, ownKey }: { row: SlipRowValue; value: strin
   const copy = async (key: string) => {
     const target = rows?.find((one) => one.key === key);
     if (!target) return;
-    const { edits, problem: why } = await engine.editsOn([{ ref: target.places[0]!, declarations: [[row.property, value]] }], conditions);
+    const { edits, problem: why } = await engine.editsOn(
+      [{ ref: target.places[0]!, declarations: [[row.property, value]] }],
+      conditions,
+    );
     const result = await engine.combine(edits);
     setProblem(why ?? result.problem);
-    if (!why && !result.problem) setProposal({ title: `${row.label}: ${value}`, label: `${row.property}: ${value}, copied`, changes: result.changes, count: edits.length });
+    if (!why && !result.problem)
+      setProposal({
+        title: `${row.label}: ${value}`,
+        label: `${row.property}: ${value}, copied`,
+        changes: result.changes,
+        count: edits.length,
+      });
   };
   return (
     <div className={styles.copyTo}>
       <Select
-        size="small" aria-label={`Copy ${row.label.toLowerCase()} to another text style`} placeholder="Copy to another text style" value={null} popupMatchSelectWidth={320}
-        onOpenChange={(open) => open && void engine.styleTable(conditions).then(setRows)} onSelect={(key: string | null) => void (key !== null && copy(key))}
+        size="small"
+        aria-label={`Copy ${row.label.toLowerCase()} to another text style`}
+        placeholder="Copy to another text style"
+        value={null}
+        popupMatchSelectWidth={320}
+        onOpenChange={(open) => open && void engine.styleTable(conditions).then(setRows)}
+        onSelect={(key: string | null) => void (key !== null && copy(key))}
         options={(rows ?? []).filter(({ key }) => key !== ownKey).map((one) => ({ value: one.key, label: name(one) }))}
       />
       <Problem>{problem}</Problem>

@@ -50,7 +50,12 @@ export const Row = memo(function Row({ row, slip, target, places, shown, open, o
           </span>
         )}
       </span>
-      <ValueField row={row} target={target} draft={draft} onAttribute={isAttached && target?.kind !== "style-attribute" ? onAttribute : null} />
+      <ValueField
+        row={row}
+        target={target}
+        draft={draft}
+        onAttribute={isAttached && target?.kind !== "style-attribute" ? onAttribute : null}
+      />
       <span className={styles.computed} title={row.computed}>
         {isColorRow(row) ? (
           <>
@@ -60,7 +65,13 @@ export const Row = memo(function Row({ row, slip, target, places, shown, open, o
           row.computed
         )}
       </span>
-      <button type="button" className={styles.origin} aria-expanded={open} aria-label={`${row.label}: ${originLabel(row)}. Why`} onClick={() => onOpen(open ? null : row.id)}>
+      <button
+        type="button"
+        className={styles.origin}
+        aria-expanded={open}
+        aria-label={`${row.label}: ${originLabel(row)}. Why`}
+        onClick={() => onOpen(open ? null : row.id)}
+      >
         {originLabel(row)}
         {off && " · off"}
       </button>
@@ -78,7 +89,9 @@ function originLabel(row: SlipRowValue): string {
   if (!winner) return "not set";
   if (winner.origin === "browser") return row.from === "inherited" ? "inherited, browser" : "browser";
   if (winner.origin === "hint") return "attribute";
-  const where = winner.attached ? "style attribute" : `${winner.property === row.longhand ? shortSelector(winner.selector) : winner.property} · line ${winner.place?.line}`;
+  const where = winner.attached
+    ? "style attribute"
+    : `${winner.property === row.longhand ? shortSelector(winner.selector) : winner.property} · line ${winner.place?.line}`;
   return row.from === "inherited" ? `inherited, ${where}` : where;
 }
 
@@ -104,7 +117,9 @@ function Why({ row, page }: { row: SlipRowValue; page: string }) {
               <SourceStep label={one.selector} path={one.path} line={one.line} offset={one.start} />
             </span>
             <em>{one.reason ? <Prose>{one.reason}</Prose> : "switched off"}</em>
-            {one.state === "off" && <Toggle label="Switch on" path={one.path} start={one.start} element={one.element} />}
+            {one.state === "off" && (
+              <Toggle label="Switch on" path={one.path} start={one.start} element={one.element} />
+            )}
           </li>
         ))}
       </ul>
@@ -134,7 +149,9 @@ function ContenderLine({ one, page }: { one: Contender; page: string }) {
       {!one.lost && one.place?.rule != null && <Fold one={one} rule={one.place.rule} path={one.place.path} />}
       {one.switch && (
         <Toggle
-          label="Switch off" path={one.switch.path} start={one.switch.start}
+          label="Switch off"
+          path={one.switch.path}
+          start={one.switch.start}
           element={one.switch.element === null ? null : { page, index: one.switch.element }}
         />
       )}
@@ -155,10 +172,26 @@ function SourceStep({ label, path, line, offset }: { label: string; path: string
   );
 }
 
-function Toggle({ label, path, start, element }: { label: string; path: string; start: number; element: Slip["ref"] | null }) {
+function Toggle({
+  label,
+  path,
+  start,
+  element,
+}: {
+  label: string;
+  path: string;
+  start: number;
+  element: Slip["ref"] | null;
+}) {
   const write = useWorkspace((state) => state.write);
   return (
-    <button type="button" className="text-button" onClick={() => void write({ kind: "toggle", path, start, element: element ?? undefined }, `${label} a declaration`)}>
+    <button
+      type="button"
+      className="text-button"
+      onClick={() =>
+        void write({ kind: "toggle", path, start, element: element ?? undefined }, `${label} a declaration`)
+      }
+    >
       {label}
     </button>
   );
@@ -171,11 +204,17 @@ function Fold({ one, rule, path }: { one: Contender; rule: number; path: string 
   const [problem, setProblem] = useState<string | null>(null);
   const conditions = useWorkspace((state) => state.conditions);
   const into = shorthandOf(one.property);
-  const isShorthand = shorthandOf(one.property) === null && ["font", "text-decoration", "margin", "padding", "background"].includes(one.property);
+  const isShorthand =
+    shorthandOf(one.property) === null &&
+    ["font", "text-decoration", "margin", "padding", "background"].includes(one.property);
   if (!into && !isShorthand) return null;
   const title = into ? `Fold into ${into}` : `Unfold ${one.property}`;
   const propose = async () => {
-    const { plan, problem: why } = await engine.plan({ kind: into ? "fold" : "unfold", path, start: rule, shorthand: into ?? one.property }, conditions, true);
+    const { plan, problem: why } = await engine.plan(
+      { kind: into ? "fold" : "unfold", path, start: rule, shorthand: into ?? one.property },
+      conditions,
+      true,
+    );
     setProblem(why);
     if (!plan) return;
     const proof = plan.warnings.map((warning) => (

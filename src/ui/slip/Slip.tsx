@@ -23,7 +23,10 @@ export function Slip({ shown }: { shown: Shown | null }) {
       <aside className={styles.slip} aria-label="Slip">
         <div className={styles.empty}>
           <h1>Pick a text</h1>
-          <p>Click any text on the page. Or press Tab until the page is outlined, then walk through its texts with the arrow keys.</p>
+          <p>
+            Click any text on the page. Or press Tab until the page is outlined, then walk through its texts with the
+            arrow keys.
+          </p>
           <p>The marks in the margin stand beside texts that cannot be read well enough: ▲ fails, ◆ is doubtful.</p>
         </div>
       </aside>
@@ -37,7 +40,10 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
   const [open, setOpen] = useState<string | null>(null);
   const reach = choice.option?.reach;
   const { choose, options } = choice;
-  const toAttribute = useCallback(() => choose(options.findIndex(({ group }) => group === "style attribute")), [choose, options]);
+  const toAttribute = useCallback(
+    () => choose(options.findIndex(({ group }) => group === "style attribute")),
+    [choose, options],
+  );
   return (
     <aside className={styles.slip} aria-label="Slip">
       <div className={styles.who}>
@@ -49,16 +55,33 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
       </div>
       {shown && <Words page={shown.page} />}
       <Specimen
-        className={styles.specimen} label={`Specimen: ${slip.text.slice(0, 60)}`} text={slip.text} ground={slip.ground.range ?? slip.ground.css}
-        declarations={[...slip.specimen, ["color", slip.ink], ["overflow", "hidden"], ["max-height", "108px"], ["padding-block", "6px"], ["box-sizing", "border-box"]]}
+        className={styles.specimen}
+        label={`Specimen: ${slip.text.slice(0, 60)}`}
+        text={slip.text}
+        ground={slip.ground.range ?? slip.ground.css}
+        declarations={[
+          ...slip.specimen,
+          ["color", slip.ink],
+          ["overflow", "hidden"],
+          ["max-height", "108px"],
+          ["padding-block", "6px"],
+          ["box-sizing", "border-box"],
+        ]}
       />
       <Readouts slip={slip} shown={shown} />
       <WriteTo choice={choice} />
       <div className={styles.rows}>
         {slip.rows.map((row) => (
           <Row
-            key={row.id} row={row} slip={slip} target={row.ownTarget ?? choice.target} places={reach?.places ?? none} shown={open === row.id ? shown : null}
-            open={open === row.id} onOpen={setOpen} onAttribute={toAttribute}
+            key={row.id}
+            row={row}
+            slip={slip}
+            target={row.ownTarget ?? choice.target}
+            places={reach?.places ?? none}
+            shown={open === row.id ? shown : null}
+            open={open === row.id}
+            onOpen={setOpen}
+            onAttribute={toAttribute}
           />
         ))}
       </div>
@@ -73,7 +96,12 @@ function Readouts({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
   const xRatio = useMemo(() => (shown ? xHeightOf(shown.page, index) : null), [shown, index]);
   const xHeight = xRatio && xRatio * sizePx;
   const sign = { passes: "", fails: "▲ ", doubtful: "◆ " }[verdict];
-  const words = ratio < invisibleBelow ? "invisible" : verdict === "passes" ? `needs ${needs}, passes` : `needs ${needs} at this size`;
+  const words =
+    ratio < invisibleBelow
+      ? "invisible"
+      : verdict === "passes"
+        ? `needs ${needs}, passes`
+        : `needs ${needs} at this size`;
   return (
     <>
       <dl className={styles.readouts}>

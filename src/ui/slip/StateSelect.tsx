@@ -25,7 +25,13 @@ export function StateSelect({ picked }: { picked: ElementRef }) {
   };
   return (
     <Select
-      size="small" variant="borderless" aria-label="State" value={forced?.at(-1) ?? ""} onChange={choose} options={states} popupMatchSelectWidth={false}
+      size="small"
+      variant="borderless"
+      aria-label="State"
+      value={forced?.at(-1) ?? ""}
+      onChange={choose}
+      options={states}
+      popupMatchSelectWidth={false}
     />
   );
 }

@@ -35,7 +35,18 @@ interface Props {
 const most = 6;
 
 /** Values side by side on the picked words. The page shows the one that is chosen; nothing is written until Enter. */
-export function Trials({ row, slip, draft, proposed, sets = [], figures, judgedIn = null, beside = null, lines = 1, shown = null }: Props) {
+export function Trials({
+  row,
+  slip,
+  draft,
+  proposed,
+  sets = [],
+  figures,
+  judgedIn = null,
+  beside = null,
+  lines = 1,
+  shown = null,
+}: Props) {
   // A trial set is kept for one kind of text and one row.
   const keptAs = `${slip.selector} ${row.id}`;
   const chosen = useWorkspace((state) => state.record?.trials?.[keptAs]);
@@ -72,14 +83,31 @@ export function Trials({ row, slip, draft, proposed, sets = [], figures, judgedI
 
   return (
     <div className={styles.trials}>
-      <div className={lines > 1 ? `${styles.list} ${styles.tall}` : styles.list} ref={list} role="radiogroup" aria-label={`Trials of ${row.label.toLowerCase()}`} style={{ gridTemplateColumns: `repeat(${values.length}, minmax(0, 1fr))` }}>
+      <div
+        className={lines > 1 ? `${styles.list} ${styles.tall}` : styles.list}
+        ref={list}
+        role="radiogroup"
+        aria-label={`Trials of ${row.label.toLowerCase()}`}
+        style={{ gridTemplateColumns: `repeat(${values.length}, minmax(0, 1fr))` }}
+      >
         {values.map((value, at) => (
           <button
-            key={value} type="button" role="radio" aria-checked={value === draft.value} aria-label={value} className={value === draft.value ? `${styles.trial} ${styles.chosen}` : styles.trial}
+            key={value}
+            type="button"
+            role="radio"
+            aria-checked={value === draft.value}
+            aria-label={value}
+            className={value === draft.value ? `${styles.trial} ${styles.chosen}` : styles.trial}
             tabIndex={value === draft.value || (at === 0 && !values.includes(draft.value)) ? 0 : -1}
-            onClick={() => draft.attempt(value)} onDoubleClick={() => void draft.write(value)} onKeyDown={(event) => move(event, at)}
+            onClick={() => draft.attempt(value)}
+            onDoubleClick={() => void draft.write(value)}
+            onKeyDown={(event) => move(event, at)}
           >
-            {beside ? <Beside slip={slip} value={value} {...beside} /> : <TrialSpecimen slip={slip} property={row.property} value={value} wraps={lines > 1} width={width} />}
+            {beside ? (
+              <Beside slip={slip} value={value} {...beside} />
+            ) : (
+              <TrialSpecimen slip={slip} property={row.property} value={value} wraps={lines > 1} width={width} />
+            )}
             <span className={styles.figures}>
               <code>{value}</code>
               <span>{value === written ? "now" : null}</span>
@@ -92,7 +120,11 @@ export function Trials({ row, slip, draft, proposed, sets = [], figures, judgedI
       <label className={styles.add}>
         <span className="visually-hidden">Add a trial of {row.label.toLowerCase()}</span>
         <input
-          className="mono" value={typed} placeholder="add a value" spellCheck={false} onChange={(event) => setTyped(event.target.value)}
+          className="mono"
+          value={typed}
+          placeholder="add a value"
+          spellCheck={false}
+          onChange={(event) => setTyped(event.target.value)}
           onKeyDown={(event) => {
             if (event.key === "Enter") add();
             event.stopPropagation();
@@ -117,7 +149,12 @@ export function Trials({ row, slip, draft, proposed, sets = [], figures, judgedI
 }
 
 /** What contrast each value comes to; nothing is asked without a place to write to. */
-function useContrasts({ ref: { page, index } }: Slip, target: Target | null, property: string, values: readonly string[]): readonly (TrialContrast | null)[] | null {
+function useContrasts(
+  { ref: { page, index } }: Slip,
+  target: Target | null,
+  property: string,
+  values: readonly string[],
+): readonly (TrialContrast | null)[] | null {
   const conditions = useWorkspace((state) => state.conditions);
   const key = JSON.stringify([target, values]);
   return useAnswer(
@@ -143,11 +180,28 @@ function Contrast({ ratio, needs, verdict }: TrialContrast) {
 /** The picked words with the text above or below them, so far apart as the value says. */
 function Beside({ slip, value, side, text }: { slip: Slip; value: string; side: "before" | "after"; text: Neighbour }) {
   const ground = slip.ground.range ?? slip.ground.css;
-  const own = <Specimen className={undefined} text={slip.text} declarations={[...slip.specimen, ["color", slip.ink], ...oneLine]} ground="transparent" />;
-  const other = <Specimen className={undefined} text={text.text} declarations={[...text.declarations, ...oneLine]} ground="transparent" />;
+  const own = (
+    <Specimen
+      className={undefined}
+      text={slip.text}
+      declarations={[...slip.specimen, ["color", slip.ink], ...oneLine]}
+      ground="transparent"
+    />
+  );
+  const other = (
+    <Specimen
+      className={undefined}
+      text={text.text}
+      declarations={[...text.declarations, ...oneLine]}
+      ground="transparent"
+    />
+  );
   const gap = <div style={{ fontSize: slip.sizePx, height: value }} />;
   return (
-    <div className={styles.beside} style={{ background: typeof ground === "string" ? ground : `linear-gradient(${ground[0]}, ${ground[1]})` }}>
+    <div
+      className={styles.beside}
+      style={{ background: typeof ground === "string" ? ground : `linear-gradient(${ground[0]}, ${ground[1]})` }}
+    >
       {side === "before" ? other : own}
       {gap}
       {side === "before" ? own : other}
@@ -155,25 +209,52 @@ function Beside({ slip, value, side, text }: { slip: Slip; value: string; side: 
   );
 }
 
-const oneLine = [["white-space", "nowrap"], ["overflow", "hidden"], ["text-indent", "0"]] as const;
+const oneLine = [
+  ["white-space", "nowrap"],
+  ["overflow", "hidden"],
+  ["text-indent", "0"],
+] as const;
 
 /** The picked words with one property set otherwise, on their true ground. */
-function TrialSpecimen({ slip, property, value, wraps, width }: { slip: Slip; property: string; value: string; wraps: boolean; width: number | null }) {
+function TrialSpecimen({
+  slip,
+  property,
+  value,
+  wraps,
+  width,
+}: {
+  slip: Slip;
+  property: string;
+  value: string;
+  wraps: boolean;
+  width: number | null;
+}) {
   const [broken, setBroken] = useState<Broken | null>(null);
   const isGround = property === "background-color";
   const declarations: Declarations = [
-    ...slip.specimen, ["color", property === "opacity" ? (slip.rows.find(({ id }) => id === "ink")?.computed ?? slip.ink) : slip.ink], ["margin", "0"], ["max-height", "100%"], ["overflow", "hidden"], ["text-indent", "0"],
-    ...(wraps ? [] : [["white-space", "nowrap"] as const]), ...(isGround ? [] : [[property, value] as const]),
+    ...slip.specimen,
+    ["color", property === "opacity" ? (slip.rows.find(({ id }) => id === "ink")?.computed ?? slip.ink) : slip.ink],
+    ["margin", "0"],
+    ["max-height", "100%"],
+    ["overflow", "hidden"],
+    ["text-indent", "0"],
+    ...(wraps ? [] : [["white-space", "nowrap"] as const]),
+    ...(isGround ? [] : [[property, value] as const]),
   ];
   return (
     <>
       <Specimen
-        className={styles.specimen} text={slip.text} declarations={declarations} ground={isGround ? value : (slip.ground.range ?? slip.ground.css)}
+        className={styles.specimen}
+        text={slip.text}
+        declarations={declarations}
+        ground={isGround ? value : (slip.ground.range ?? slip.ground.css)}
         onDrawn={(line) => setBroken(width === null ? null : brokenWithin(line, width))}
       />
       {broken && (
         <span className={styles.lines}>
-          {plural(broken.lines, "line")}, {broken.lines > 1 ? `about ${Math.round(slip.text.length / broken.lines)}` : slip.text.length} ch, {Math.round(broken.width)} px
+          {plural(broken.lines, "line")},{" "}
+          {broken.lines > 1 ? `about ${Math.round(slip.text.length / broken.lines)}` : slip.text.length} ch,{" "}
+          {Math.round(broken.width)} px
         </span>
       )}
     </>
@@ -195,5 +276,8 @@ function brokenWithin(line: HTMLElement, width: number): Broken {
   range.selectNodeContents(probe);
   const rects = [...range.getClientRects()];
   probe.remove();
-  return { lines: new Set(rects.map(({ top }) => Math.round(top))).size, width: Math.max(0, ...rects.map((rect) => rect.width)) };
+  return {
+    lines: new Set(rects.map(({ top }) => Math.round(top))).size,
+    width: Math.max(0, ...rects.map((rect) => rect.width)),
+  };
 }

@@ -28,7 +28,9 @@ export function ValueField({ row, target, draft, onAttribute }: Props) {
 
   const type = (text: string, caret: number) => {
     draft.attempt(text);
-    void engine.complete(row.property, text.slice(0, caret)).then((found) => setOptions(found.map((one) => one + text.slice(caret))));
+    void engine
+      .complete(row.property, text.slice(0, caret))
+      .then((found) => setOptions(found.map((one) => one + text.slice(caret))));
   };
 
   const putBack = () => {
@@ -63,8 +65,13 @@ export function ValueField({ row, target, draft, onAttribute }: Props) {
   return (
     <>
       <AutoComplete
-        className={styles.field} value={value} options={options.map((one) => ({ value: one }))} defaultActiveFirstOption={false}
-        popupMatchSelectWidth={false} open={options.length > 0} variant="borderless"
+        className={styles.field}
+        value={value}
+        options={options.map((one) => ({ value: one }))}
+        defaultActiveFirstOption={false}
+        popupMatchSelectWidth={false}
+        open={options.length > 0}
+        variant="borderless"
         onSelect={(text: string) => {
           setOptions([]);
           draft.attempt(text);
@@ -74,8 +81,13 @@ export function ValueField({ row, target, draft, onAttribute }: Props) {
         onChange={(text: string) => type(text, input.current?.input?.selectionStart ?? text.length)}
       >
         <Input
-          ref={input} aria-label={`${row.label} value`} className={tried ? `${styles.input} ${styles.draft}` : styles.input} spellCheck={false}
-          placeholder={row.computed} status={verdict?.kind === "refused" ? "error" : undefined} aria-invalid={verdict?.kind === "refused"}
+          ref={input}
+          aria-label={`${row.label} value`}
+          className={tried ? `${styles.input} ${styles.draft}` : styles.input}
+          spellCheck={false}
+          placeholder={row.computed}
+          status={verdict?.kind === "refused" ? "error" : undefined}
+          aria-invalid={verdict?.kind === "refused"}
         />
       </AutoComplete>
       {tried && (

@@ -18,7 +18,9 @@ export function Words({ page }: { page: ShownPage }) {
   const wrap = async (attribute: "class" | "style", value: string) => {
     const { ref, node, start, end, text } = words;
     const span = { page: ref.page, index: indexOfSpan(page, { index: ref.index, node, start, end, text }) };
-    const { plan, problem: why } = await store.getState().write({ kind: "wrap", element: ref, node, start, end, attribute, value }, `A span around \u201c${text}\u201d`);
+    const { plan, problem: why } = await store
+      .getState()
+      .write({ kind: "wrap", element: ref, node, start, end, attribute, value }, `A span around \u201c${text}\u201d`);
     if (!plan) return setProblem(why);
     setProblem(null);
     await store.getState().pick(span);
@@ -29,7 +31,15 @@ export function Words({ page }: { page: ShownPage }) {
         Words: <b>{words.text.length > 60 ? `${words.text.slice(0, 59)}\u2026` : words.text}</b>
       </p>
       <span>
-        <Input size="small" className="mono" aria-label="Class for the words" value={name} onChange={({ target }) => setName(target.value)} spellCheck={false} onPressEnter={() => void wrap("class", name.trim())} />
+        <Input
+          size="small"
+          className="mono"
+          aria-label="Class for the words"
+          value={name}
+          onChange={({ target }) => setName(target.value)}
+          spellCheck={false}
+          onPressEnter={() => void wrap("class", name.trim())}
+        />
         <button type="button" className="chip" onClick={() => void wrap("class", name.trim())}>
           Give them a class
         </button>
@@ -48,7 +58,11 @@ export function Unwrap() {
   const write = useWorkspace((state) => state.write);
   if (!slip?.plainSpan) return null;
   return (
-    <button type="button" className="text-button" onClick={() => void write({ kind: "unwrap", element: slip.ref }, "Take a span away")}>
+    <button
+      type="button"
+      className="text-button"
+      onClick={() => void write({ kind: "unwrap", element: slip.ref }, "Take a span away")}
+    >
       Take the span away
     </button>
   );

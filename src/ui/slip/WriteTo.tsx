@@ -22,7 +22,10 @@ export interface Choice {
 export function useTarget(options: readonly TargetOption[]): Choice {
   const [key, setKey] = useState<string | null>(null);
   const [name, setName] = useState<string | null>(null);
-  const at = Math.max(0, options.findIndex((option) => keyOf(option) === key));
+  const at = Math.max(
+    0,
+    options.findIndex((option) => keyOf(option) === key),
+  );
   const option = options[at];
   const target = useMemo(() => (option ? named(option.target, name) : null), [option, name]);
   const choose = useCallback(
@@ -77,8 +80,14 @@ export function WriteTo({ choice }: { choice: Choice }) {
     <div className={styles.writeTo}>
       <span id="write-to">Write to</span>
       <Select
-        aria-labelledby="write-to" className={styles.target} value={at} onChange={choose} popupMatchSelectWidth={420} listHeight={360}
-        onActive={(value) => mark(Number(value))} onOpenChange={(open) => mark(open ? at : null)}
+        aria-labelledby="write-to"
+        className={styles.target}
+        value={at}
+        onChange={choose}
+        popupMatchSelectWidth={420}
+        listHeight={360}
+        onActive={(value) => mark(Number(value))}
+        onOpenChange={(open) => mark(open ? at : null)}
         options={groups.map((group) => ({
           label: groupLabels[group],
           title: group,
@@ -89,14 +98,24 @@ export function WriteTo({ choice }: { choice: Choice }) {
         }))}
       />
       {newRule >= 0 && (
-        <button type="button" className={`chip ${styles.newRule}`} aria-pressed={at === newRule} onClick={() => choose(newRule)}>
+        <button
+          type="button"
+          className={`chip ${styles.newRule}`}
+          aria-pressed={at === newRule}
+          onClick={() => choose(newRule)}
+        >
           New rule
         </button>
       )}
       {choice.name !== null && option && (
         <label className={styles.naming}>
           {option.group === "new rule" ? "Selectors" : option.group === "class" ? "Class" : "Id"}
-          <Input className="mono" value={choice.name} onChange={(event) => choice.setName(event.target.value)} spellCheck={false} />
+          <Input
+            className="mono"
+            value={choice.name}
+            onChange={(event) => choice.setName(event.target.value)}
+            spellCheck={false}
+          />
         </label>
       )}
     </div>

@@ -32,7 +32,8 @@ export function useDraft(row: SlipRowValue, slip: Slip, target: Target | null): 
   const writing = useRef(-1);
   const written = row.written ?? "";
 
-  const editFor = (value: string): Edit | null => target && { kind: "declare", target, property: row.property, value, place: slip.ref };
+  const editFor = (value: string): Edit | null =>
+    target && { kind: "declare", target, property: row.property, value, place: slip.ref };
 
   const consider = async (value: string) => {
     const mine = (turn.current += 1);

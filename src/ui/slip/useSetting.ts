@@ -6,7 +6,16 @@ import { useAnswer } from "../workspace/answers";
 import { useWorkspace } from "../workspace/context";
 
 /** How a longhand comes out over the places the rule reaches. */
-export function useSetting({ ref: { page, index } }: Slip, places: readonly ElementRef[], property: string): Setting | null {
+export function useSetting(
+  { ref: { page, index } }: Slip,
+  places: readonly ElementRef[],
+  property: string,
+): Setting | null {
   const conditions = useWorkspace((state) => state.conditions);
-  return useAnswer(useCallback((engine) => engine.setting({ page, index }, places, property, conditions), [page, index, places, property, conditions]));
+  return useAnswer(
+    useCallback(
+      (engine) => engine.setting({ page, index }, places, property, conditions),
+      [page, index, places, property, conditions],
+    ),
+  );
 }

@@ -37,7 +37,10 @@ export function Shifts({ places, assumptions }: Props) {
       const list = JSON.parse(key) as Assumption[];
       const found: Extent[] = [];
       for (const { absent, changes } of [{ absent: [], changes: [] }, ...list]) {
-        const view = await engine.variant(path, [...changes], { ...conditions, absent: [...new Set([...conditions.absent, ...absent])] });
+        const view = await engine.variant(path, [...changes], {
+          ...conditions,
+          absent: [...new Set([...conditions.absent, ...absent])],
+        });
         if (!current || !frame.current) return;
         const page = await showPage(frame.current, view);
         await page.document.fonts.ready;
@@ -67,7 +70,15 @@ export function Shifts({ places, assumptions }: Props) {
           </div>
         ))}
       </dl>
-      <iframe ref={frame} title="A page laid out to be measured" sandbox={frameSandbox} tabIndex={-1} aria-hidden="true" className={desk.survey} style={{ width: conditions.width, height: conditions.height, colorScheme: conditions.scheme }} />
+      <iframe
+        ref={frame}
+        title="A page laid out to be measured"
+        sandbox={frameSandbox}
+        tabIndex={-1}
+        aria-hidden="true"
+        className={desk.survey}
+        style={{ width: conditions.width, height: conditions.height, colorScheme: conditions.scheme }}
+      />
     </>
   );
 }
@@ -75,7 +86,10 @@ export function Shifts({ places, assumptions }: Props) {
 /** "2 lines more, 48 px higher; the words 9% wider". */
 function shifted(usual: Extent, now: Extent): string {
   const wider = usual.width > 0 ? (now.width / usual.width - 1) * 100 : 0;
-  const words = Math.abs(wider) < 0.5 ? "the words as wide" : `the words ${showNumber(Math.abs(wider), Math.abs(wider) < 10 ? 1 : 0)}% ${wider > 0 ? "wider" : "narrower"}`;
+  const words =
+    Math.abs(wider) < 0.5
+      ? "the words as wide"
+      : `the words ${showNumber(Math.abs(wider), Math.abs(wider) < 10 ? 1 : 0)}% ${wider > 0 ? "wider" : "narrower"}`;
   return `${shiftWords({ lines: now.lines - usual.lines, height: now.height - usual.height })}; ${words}`;
 }
 
@@ -86,10 +100,16 @@ function pageWithMost(places: readonly ElementRef[]): string {
 }
 
 /** The page without the first members of a stack, one more each time, as far as something else would come out. */
-export function withoutMembers({ info }: StackUse, isHere: (member: { name: string; generic: boolean }) => boolean): Assumption[] {
+export function withoutMembers(
+  { info }: StackUse,
+  isHere: (member: { name: string; generic: boolean }) => boolean,
+): Assumption[] {
   const present = info.members.filter(isHere);
   return present.slice(0, -1).map((member, at) => ({
-    label: `without ${present.slice(0, at + 1).map(({ name }) => name).join(" and ")}, in ${present[at + 1]!.name}`,
+    label: `without ${present
+      .slice(0, at + 1)
+      .map(({ name }) => name)
+      .join(" and ")}, in ${present[at + 1]!.name}`,
     absent: present.slice(0, at + 1).map(({ name }) => name),
     changes: [],
   }));

@@ -59,7 +59,10 @@ function AddFont({ onPropose }: { onPropose(proposal: Proposal): void }) {
       <label className={`chip ${styles.addFont}`}>
         Add a font file
         <input
-          type="file" className="visually-hidden" aria-label="Font file to add" accept=".woff2,.woff,.ttf,.otf"
+          type="file"
+          className="visually-hidden"
+          aria-label="Font file to add"
+          accept=".woff2,.woff,.ttf,.otf"
           onChange={(event) => {
             const file = event.target.files?.[0];
             event.target.value = "";
@@ -84,13 +87,18 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
   const [shifting, setShifting] = useState(false);
   const { info, places, sample } = use;
   const pages = new Set(places.map(({ page }) => page)).size;
-  const own = info.members.filter(({ source, problem: broken }) => source === "site" && !broken).map((member) => member.name);
+  const own = info.members
+    .filter(({ source, problem: broken }) => source === "site" && !broken)
+    .map((member) => member.name);
   const here = memberHere(info.members, own);
   const first = info.members.find(({ metrics }) => metrics)?.metrics ?? null;
   const present = (member: { name: string; generic: boolean }) => member.generic || memberHere([member], own) !== null;
   const without = withoutMembers(use, present);
   const rewrite = async (text: string, title: string) => {
-    if (!stackMembers(text)) return setProblem("This is not a font stack: names are parted by commas, and names of several words stand in quotes.");
+    if (!stackMembers(text))
+      return setProblem(
+        "This is not a font stack: names are parted by commas, and names of several words stand in quotes.",
+      );
     const result = await engine.restack(use.stack, text);
     if (result.problem) return setProblem(result.problem);
     setProblem(null);
@@ -113,7 +121,12 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
         ]}
       />
     );
-    onPropose({ title: `A fallback from ${family} with the measures of ${wanted}`, label: `Match ${family} to ${wanted}`, changes: result.changes, proof });
+    onPropose({
+      title: `A fallback from ${family} with the measures of ${wanted}`,
+      label: `Match ${family} to ${wanted}`,
+      changes: result.changes,
+      proof,
+    });
   };
   const define = async () => {
     const result = await engine.nameStack(use.stack, (name ?? "").trim());
@@ -122,7 +135,10 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
     setName(null);
     onPropose({ title: `Name the stack ${name}`, changes: result.changes });
   };
-  const toggle = (family: string) => void setConditions({ absent: absent.includes(family) ? absent.filter((one) => one !== family) : [...absent, family] });
+  const toggle = (family: string) =>
+    void setConditions({
+      absent: absent.includes(family) ? absent.filter((one) => one !== family) : [...absent, family],
+    });
   return (
     <section className={styles.stack} aria-label={`Stack ${use.stack}`}>
       <h2>
@@ -178,16 +194,34 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
                   </td>
                 ))}
                 <td className={here === at ? styles.taken : undefined}>{here === at ? "used" : ""}</td>
-                <td>{member.metrics && first && member.metrics !== first ? comparedWith(member.metrics, first) : member.metrics ? `x-height ${showNumber((member.metrics.xHeight / member.metrics.unitsPerEm) * 100, 0)}%` : "not known"}
-                  {at > 0 && member.source === "system" && member.metrics && info.members[0]!.metrics && use.declarations.length > 0 && (
-                    <button type="button" className={`text-button ${styles.match}`} onClick={() => void match(member.name)}>
-                      Match to the first
-                    </button>
-                  )}
+                <td>
+                  {member.metrics && first && member.metrics !== first
+                    ? comparedWith(member.metrics, first)
+                    : member.metrics
+                      ? `x-height ${showNumber((member.metrics.xHeight / member.metrics.unitsPerEm) * 100, 0)}%`
+                      : "not known"}
+                  {at > 0 &&
+                    member.source === "system" &&
+                    member.metrics &&
+                    info.members[0]!.metrics &&
+                    use.declarations.length > 0 && (
+                      <button
+                        type="button"
+                        className={`text-button ${styles.match}`}
+                        onClick={() => void match(member.name)}
+                      >
+                        Match to the first
+                      </button>
+                    )}
                 </td>
                 <td>
                   {!member.generic && (
-                    <button type="button" className="chip" aria-pressed={absent.includes(member.name)} onClick={() => toggle(member.name)}>
+                    <button
+                      type="button"
+                      className="chip"
+                      aria-pressed={absent.includes(member.name)}
+                      onClick={() => toggle(member.name)}
+                    >
                       {absent.includes(member.name) ? "Off" : "Switch off"}
                     </button>
                   )}
@@ -206,36 +240,72 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
         </p>
       )}
       {shifting && <Shifts places={places} assumptions={without} />}
-      {use.declarations.length === 0 && <p className="quiet">No sheet writes this stack as it stands: it is the browser’s own, or comes from a custom property. Pick a place to set one.</p>}
+      {use.declarations.length === 0 && (
+        <p className="quiet">
+          No sheet writes this stack as it stands: it is the browser’s own, or comes from a custom property. Pick a
+          place to set one.
+        </p>
+      )}
       {(use.declarations.length ? info.faults : []).map(({ message, mended }) => (
         <p key={message} className="doubtful">
           ◆ <Prose>{message}</Prose>{" "}
           {mended && (
-            <button type="button" className="text-button" onClick={() => void rewrite(writeStack(mended), `Write ${writeStack(mended)}`)}>
+            <button
+              type="button"
+              className="text-button"
+              onClick={() => void rewrite(writeStack(mended), `Write ${writeStack(mended)}`)}
+            >
               Write {writeStack(mended)}
             </button>
           )}
         </p>
       ))}
-      {use.declarations.length > 0 && <p className={styles.edit}>
-        <Input
-          size="small" className="mono" aria-label={`Stack instead of ${use.stack}`} value={typed ?? use.stack} onChange={({ target }) => setTyped(target.value)} spellCheck={false}
-          onPressEnter={() => typed && void rewrite(typed, `Write ${typed}`)}
-        />
-        <button type="button" className="chip" disabled={typed === null || typed === use.stack} onClick={() => typed && void rewrite(typed, `Write ${typed}`)}>
-          Write everywhere…
-        </button>
-        <Input size="small" className={`mono ${styles.name}`} aria-label={`Name for ${use.stack}`} placeholder="--stack-name" value={name ?? ""} onChange={({ target }) => setName(target.value)} spellCheck={false} />
-        <button type="button" className="chip" disabled={!name?.trim()} onClick={() => void define()}>
-          Name it…
-        </button>
-      </p>}
+      {use.declarations.length > 0 && (
+        <p className={styles.edit}>
+          <Input
+            size="small"
+            className="mono"
+            aria-label={`Stack instead of ${use.stack}`}
+            value={typed ?? use.stack}
+            onChange={({ target }) => setTyped(target.value)}
+            spellCheck={false}
+            onPressEnter={() => typed && void rewrite(typed, `Write ${typed}`)}
+          />
+          <button
+            type="button"
+            className="chip"
+            disabled={typed === null || typed === use.stack}
+            onClick={() => typed && void rewrite(typed, `Write ${typed}`)}
+          >
+            Write everywhere…
+          </button>
+          <Input
+            size="small"
+            className={`mono ${styles.name}`}
+            aria-label={`Name for ${use.stack}`}
+            placeholder="--stack-name"
+            value={name ?? ""}
+            onChange={({ target }) => setName(target.value)}
+            spellCheck={false}
+          />
+          <button type="button" className="chip" disabled={!name?.trim()} onClick={() => void define()}>
+            Name it…
+          </button>
+        </p>
+      )}
       <Problem>{problem}</Problem>
     </section>
   );
 }
 
-const measures = [["xHeight", "x-height"], ["capHeight", "Capitals"], ["ascent", "Ascent"], ["descent", "Descent"], ["lineGap", "Line gap"], ["averageWidth", "Usual width"]] as const;
+const measures = [
+  ["xHeight", "x-height"],
+  ["capHeight", "Capitals"],
+  ["ascent", "Ascent"],
+  ["descent", "Descent"],
+  ["lineGap", "Line gap"],
+  ["averageWidth", "Usual width"],
+] as const;
 
 /** What is known of the faces' measures, in hundredths of their size. */
 function Metrics({ members }: { members: readonly MemberInfo[] }) {

@@ -31,15 +31,25 @@ export function Scale({ rows, onPreview, onSteps, onPropose }: Props) {
   const largest = Math.max(...rows.map(({ sizePx }) => sizePx), base);
   const smallest = Math.min(...rows.map(({ sizePx }) => sizePx), base);
   const steps = useMemo(() => {
-    if (ratio === "own") return own.split(/[\s,;]+/).map(Number).filter((size) => size > 0 && size < 1000).sort((a, b) => a - b);
-    if (ratio === "grid") return Array.from({ length: Math.min(200, Math.ceil(largest / grid) + 1) }, (_, at) => (at + 1) * grid);
+    if (ratio === "own")
+      return own
+        .split(/[\s,;]+/)
+        .map(Number)
+        .filter((size) => size > 0 && size < 1000)
+        .sort((a, b) => a - b);
+    if (ratio === "grid")
+      return Array.from({ length: Math.min(200, Math.ceil(largest / grid) + 1) }, (_, at) => (at + 1) * grid);
     return scaleSteps(base, ratio, smallest * 0.9, largest * 1.1);
   }, [ratio, own, grid, base, smallest, largest]);
   const leadingGrid = ratio === "grid" && leadings ? grid : null;
-  const moves = useMemo(() => rows.flatMap((row) => {
-    const tried = snapped(row, steps, leadingGrid);
-    return tried ? [{ row, tried }] : [];
-  }), [rows, steps, leadingGrid]);
+  const moves = useMemo(
+    () =>
+      rows.flatMap((row) => {
+        const tried = snapped(row, steps, leadingGrid);
+        return tried ? [{ row, tried }] : [];
+      }),
+    [rows, steps, leadingGrid],
+  );
   const chosen = useMemo(() => moves.filter(({ row }) => !left.has(row.key)), [moves, left]);
   useEffect(() => {
     onPreview(new Map(chosen.map(({ row, tried }) => [row.key, tried])));
@@ -54,26 +64,64 @@ export function Scale({ rows, onPreview, onSteps, onPropose }: Props) {
       const key = `${edit.property} ${JSON.stringify(edit.target)}`;
       edits.set(key, edits.get(key) ?? edit);
     };
-    for (const { row, tried } of chosen) if (tried.sizePx !== row.sizePx) add(resize(row, tried.sizePx, conditions.width));
+    for (const { row, tried } of chosen)
+      if (tried.sizePx !== row.sizePx) add(resize(row, tried.sizePx, conditions.width));
     const relined = chosen.filter(({ row, tried }) => tried.leading !== row.leading);
-    const leading = await engine.editsOn(relined.map(({ row, tried }) => ({ ref: row.places[0]!, declarations: [["line-height", showPlain(tried.leading!)]] as const })), conditions);
+    const leading = await engine.editsOn(
+      relined.map(({ row, tried }) => ({
+        ref: row.places[0]!,
+        declarations: [["line-height", showPlain(tried.leading!)]] as const,
+      })),
+      conditions,
+    );
     for (const edit of leading.edits) add(edit);
     const result = await engine.combine([...edits.values()]);
     setProblem(leading.problem ?? result.problem);
     if (leading.problem || result.problem) return;
-    onPropose({ title: `Snap ${plural(chosen.length, "text style")} to steps`, label: "Snap text styles to steps", changes: result.changes, count: edits.size });
+    onPropose({
+      title: `Snap ${plural(chosen.length, "text style")} to steps`,
+      label: "Snap text styles to steps",
+      changes: result.changes,
+      count: edits.size,
+    });
   };
   return (
     <section className={styles.tool} aria-label="Scale">
       <div className={styles.copy}>
         <Select
-          size="small" aria-label="Steps by" value={ratio} onChange={setRatio} popupMatchSelectWidth={false}
-          options={[...ratios.map(({ name, ratio: value }) => ({ value, label: `${name}, ${showNumber(value, 3)}` })), { value: "own" as const, label: "Own steps" }, { value: "grid" as const, label: "A grid" }]}
+          size="small"
+          aria-label="Steps by"
+          value={ratio}
+          onChange={setRatio}
+          popupMatchSelectWidth={false}
+          options={[
+            ...ratios.map(({ name, ratio: value }) => ({ value, label: `${name}, ${showNumber(value, 3)}` })),
+            { value: "own" as const, label: "Own steps" },
+            { value: "grid" as const, label: "A grid" },
+          ]}
         />
-        {ratio === "own" && <Input size="small" aria-label="Own steps in px" className={styles.ownSteps} value={own} onChange={({ target }) => setOwn(target.value)} />}
+        {ratio === "own" && (
+          <Input
+            size="small"
+            aria-label="Own steps in px"
+            className={styles.ownSteps}
+            value={own}
+            onChange={({ target }) => setOwn(target.value)}
+          />
+        )}
         {ratio === "grid" && (
           <label>
-            every <InputNumber size="small" aria-label="Grid in px" min={0.5} max={16} step={0.5} value={grid} onChange={(value) => typeof value === "number" && setGrid(value)} /> px
+            every{" "}
+            <InputNumber
+              size="small"
+              aria-label="Grid in px"
+              min={0.5}
+              max={16}
+              step={0.5}
+              value={grid}
+              onChange={(value) => typeof value === "number" && setGrid(value)}
+            />{" "}
+            px
           </label>
         )}
         {ratio === "grid" && (
@@ -83,7 +131,16 @@ export function Scale({ rows, onPreview, onSteps, onPropose }: Props) {
         )}
         {typeof ratio === "number" && (
           <label>
-            through <InputNumber size="small" aria-label="Base in px" min={6} max={64} value={base} onChange={(value) => typeof value === "number" && setBase(value)} /> px
+            through{" "}
+            <InputNumber
+              size="small"
+              aria-label="Base in px"
+              min={6}
+              max={64}
+              value={base}
+              onChange={(value) => typeof value === "number" && setBase(value)}
+            />{" "}
+            px
           </label>
         )}
         <button type="button" className="chip" disabled={chosen.length === 0} onClick={() => void propose()}>
@@ -106,12 +163,18 @@ export function Scale({ rows, onPreview, onSteps, onPropose }: Props) {
             >
               {row.selector} {showPx(row.sizePx)}
               {tried.sizePx !== row.sizePx && ` → ${showPx(tried.sizePx)}`}
-              {tried.leading !== row.leading && `, leading ${showPx(row.sizePx * row.leading!)} → ${showPx(tried.sizePx * tried.leading!)}`}
+              {tried.leading !== row.leading &&
+                `, leading ${showPx(row.sizePx * row.leading!)} → ${showPx(tried.sizePx * tried.leading!)}`}
             </Checkbox>
           </li>
         ))}
       </ul>
-      {moves.length === 0 && <p className={styles.note}>Every size that a rule of the site sets lies on a step{leadingGrid !== null && ", and every leading on the grid"}.</p>}
+      {moves.length === 0 && (
+        <p className={styles.note}>
+          Every size that a rule of the site sets lies on a step
+          {leadingGrid !== null && ", and every leading on the grid"}.
+        </p>
+      )}
     </section>
   );
 }

@@ -15,21 +15,67 @@ const axis = { stroke: "var(--ink-2)", fontSize: 12, tick: { fill: "var(--ink-2)
 export function SizeChart({ rows }: { rows: readonly StyleRow[] }) {
   const conditions = useWorkspace((state) => state.conditions);
   const sizes = useAnswer(
-    useCallback(async (engine) => ({ of: rows, lists: await engine.sizesAt(rows.map(({ places }) => places[0]!), widths, conditions) }), [rows, conditions]),
+    useCallback(
+      async (engine) => ({
+        of: rows,
+        lists: await engine.sizesAt(
+          rows.map(({ places }) => places[0]!),
+          widths,
+          conditions,
+        ),
+      }),
+      [rows, conditions],
+    ),
   );
-  if (!sizes || sizes.of !== rows) return <p role="status" className={styles.note}>Setting the pages at {widths.length} widths…</p>;
-  const data = widths.map((width, at) => ({ width, ...Object.fromEntries(sizes.lists.map((list, row) => [`s${row}`, list[at]])) }));
+  if (!sizes || sizes.of !== rows)
+    return (
+      <p role="status" className={styles.note}>
+        Setting the pages at {widths.length} widths…
+      </p>
+    );
+  const data = widths.map((width, at) => ({
+    width,
+    ...Object.fromEntries(sizes.lists.map((list, row) => [`s${row}`, list[at]])),
+  }));
   return (
     <figure className={styles.tool} aria-label="Sizes over widths">
       <figcaption>Size of every text style over window widths from 320 to 1920 px</figcaption>
       <ResponsiveContainer width="100%" height={260}>
         <LineChart data={data} margin={{ top: 8, right: 16, bottom: 4, left: 0 }}>
           <CartesianGrid stroke="var(--line-2)" />
-          <XAxis dataKey="width" type="number" domain={[320, 1920]} ticks={[320, 600, 960, 1280, 1600, 1920]} unit=" px" {...axis} />
+          <XAxis
+            dataKey="width"
+            type="number"
+            domain={[320, 1920]}
+            ticks={[320, 600, 960, 1280, 1600, 1920]}
+            unit=" px"
+            {...axis}
+          />
           <YAxis {...axis} width={40} domain={["dataMin - 2", "dataMax + 2"]} allowDecimals={false} />
-          <Tooltip isAnimationActive={false} content={({ payload, label }) => (payload?.length ? <div className={styles.tip}>{[...new Set(payload.map((one) => Number(one.value)))].sort((a, b) => b - a).map((px) => showPx(px)).join(", ")} px at {label}</div> : null)} />
+          <Tooltip
+            isAnimationActive={false}
+            content={({ payload, label }) =>
+              payload?.length ? (
+                <div className={styles.tip}>
+                  {[...new Set(payload.map((one) => Number(one.value)))]
+                    .sort((a, b) => b - a)
+                    .map((px) => showPx(px))
+                    .join(", ")}{" "}
+                  px at {label}
+                </div>
+              ) : null
+            }
+          />
           {rows.map((row, at) => (
-            <Line key={row.key} dataKey={`s${at}`} dot={false} isAnimationActive={false} type="linear" stroke={sizes.lists[at]!.every((px) => px === sizes.lists[at]![0]) ? "var(--edge)" : "var(--pick)"} name={row.selector} />
+            <Line
+              key={row.key}
+              dataKey={`s${at}`}
+              dot={false}
+              isAnimationActive={false}
+              type="linear"
+              stroke={sizes.lists[at]!.every((px) => px === sizes.lists[at]![0]) ? "var(--edge)" : "var(--pick)"}
+              name={row.selector}
+            />
           ))}
         </LineChart>
       </ResponsiveContainer>

@@ -50,7 +50,15 @@ export function StyleDetail({ row, twin, all, onPropose }: Props) {
     return from.specimen.find(([one]) => one === property)?.[1] ?? "initial";
   };
   const copy = async (from: StyleRow, target: StyleRow, properties: readonly Property[]) => {
-    const { edits, problem: why } = await engine.editsOn([{ ref: target.places[0]!, declarations: properties.map((property) => [property, valueOf(from, property, target)]) }], conditions);
+    const { edits, problem: why } = await engine.editsOn(
+      [
+        {
+          ref: target.places[0]!,
+          declarations: properties.map((property) => [property, valueOf(from, property, target)]),
+        },
+      ],
+      conditions,
+    );
     const result = await engine.combine(edits);
     setProblem(why ?? result.problem);
     if (why || result.problem) return;
@@ -62,10 +70,18 @@ export function StyleDetail({ row, twin, all, onPropose }: Props) {
       {twin && (
         <p>
           <b className="doubtful">◆ So like {name(twin)} that one would do.</b>{" "}
-          <button type="button" className="text-button" onClick={() => void copy(twin, row, ["font-size", "line-height", "color"])}>
+          <button
+            type="button"
+            className="text-button"
+            onClick={() => void copy(twin, row, ["font-size", "line-height", "color"])}
+          >
             Set this one as {showPx(twin.sizePx)} px
           </button>{" "}
-          <button type="button" className="text-button" onClick={() => void copy(row, twin, ["font-size", "line-height", "color"])}>
+          <button
+            type="button"
+            className="text-button"
+            onClick={() => void copy(row, twin, ["font-size", "line-height", "color"])}
+          >
             Set the other as {showPx(row.sizePx)} px
           </button>
         </p>
@@ -73,13 +89,33 @@ export function StyleDetail({ row, twin, all, onPropose }: Props) {
       <p className={styles.copy}>
         <span>Copy its</span>
         {settings.map(({ property, label }) => (
-          <Checkbox key={property} checked={chosen.includes(property)} onChange={({ target: box }) => setChosen(box.checked ? [...chosen, property] : chosen.filter((one) => one !== property))}>
+          <Checkbox
+            key={property}
+            checked={chosen.includes(property)}
+            onChange={({ target: box }) =>
+              setChosen(box.checked ? [...chosen, property] : chosen.filter((one) => one !== property))
+            }
+          >
             {label}
           </Checkbox>
         ))}
         <span>to</span>
-        <Select size="small" aria-label="Copy to" className={styles.copyTo} value={to} onChange={setTo} placeholder="another style" options={all.filter(({ key }) => key !== row.key).map((one) => ({ value: one.key, label: name(one) }))} popupMatchSelectWidth={false} />
-        <button type="button" className="chip" disabled={!target || chosen.length === 0} onClick={() => target && void copy(row, target, chosen)}>
+        <Select
+          size="small"
+          aria-label="Copy to"
+          className={styles.copyTo}
+          value={to}
+          onChange={setTo}
+          placeholder="another style"
+          options={all.filter(({ key }) => key !== row.key).map((one) => ({ value: one.key, label: name(one) }))}
+          popupMatchSelectWidth={false}
+        />
+        <button
+          type="button"
+          className="chip"
+          disabled={!target || chosen.length === 0}
+          onClick={() => target && void copy(row, target, chosen)}
+        >
           Show what changes
         </button>
       </p>

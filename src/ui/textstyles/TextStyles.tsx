@@ -40,16 +40,53 @@ export function TextStyles() {
           <b>{plural(rows.length, "text style")} set the whole site.</b>
           <span>Largest first, each in its own ink on its own ground, at true size.</span>
           <Space />
-          <Input size="small" aria-label="Search" placeholder="Search" className={styles.search} value={search} onChange={({ target }) => setSearch(target.value)} allowClear />
-          <Select size="small" aria-label="Pages" value={page} onChange={setPage} popupMatchSelectWidth={false} options={[{ value: "", label: "All pages" }, ...(pages ?? []).map(({ path }) => ({ value: path, label: path }))]} />
-          <Select
-            size="small" aria-label="Show" value={show} onChange={setShow} popupMatchSelectWidth={false}
-            options={[{ value: "", label: "All styles" }, { value: "failing", label: "Those that fail" }, { value: "headings", label: "Headings" }, { value: "twins", label: `Near twins (${twins})` }]}
+          <Input
+            size="small"
+            aria-label="Search"
+            placeholder="Search"
+            className={styles.search}
+            value={search}
+            onChange={({ target }) => setSearch(target.value)}
+            allowClear
           />
-          <button type="button" className="chip" aria-pressed={tool === "scale"} onClick={() => setTool(tool === "scale" ? null : "scale")}>
+          <Select
+            size="small"
+            aria-label="Pages"
+            value={page}
+            onChange={setPage}
+            popupMatchSelectWidth={false}
+            options={[
+              { value: "", label: "All pages" },
+              ...(pages ?? []).map(({ path }) => ({ value: path, label: path })),
+            ]}
+          />
+          <Select
+            size="small"
+            aria-label="Show"
+            value={show}
+            onChange={setShow}
+            popupMatchSelectWidth={false}
+            options={[
+              { value: "", label: "All styles" },
+              { value: "failing", label: "Those that fail" },
+              { value: "headings", label: "Headings" },
+              { value: "twins", label: `Near twins (${twins})` },
+            ]}
+          />
+          <button
+            type="button"
+            className="chip"
+            aria-pressed={tool === "scale"}
+            onClick={() => setTool(tool === "scale" ? null : "scale")}
+          >
             Line up steps
           </button>
-          <button type="button" className="chip" aria-pressed={tool === "chart"} onClick={() => setTool(tool === "chart" ? null : "chart")}>
+          <button
+            type="button"
+            className="chip"
+            aria-pressed={tool === "chart"}
+            onClick={() => setTool(tool === "chart" ? null : "chart")}
+          >
             Over widths
           </button>
         </>
@@ -60,10 +97,20 @@ export function TextStyles() {
         {tool === "chart" && <SizeChart rows={shown} />}
         {odd.map(({ level, px, above, abovePx }) => (
           <p key={level} className={styles.odd}>
-            ◆ A heading of level {level} is set at {showPx(px)} px, larger than one of level {above} at {showPx(abovePx)} px: their order of size contradicts their order of level.
+            ◆ A heading of level {level} is set at {showPx(px)} px, larger than one of level {above} at{" "}
+            {showPx(abovePx)} px: their order of size contradicts their order of level.
           </p>
         ))}
-        <Table rows={shown} all={rows} own={own} open={open} onOpen={setOpen} preview={tool === "scale" ? preview : none} steps={tool === "scale" ? steps : []} onPropose={setProposal} />
+        <Table
+          rows={shown}
+          all={rows}
+          own={own}
+          open={open}
+          onOpen={setOpen}
+          preview={tool === "scale" ? preview : none}
+          steps={tool === "scale" ? steps : []}
+          onPropose={setProposal}
+        />
         {shown.length === 0 && <p className={styles.odd}>No text style is like that.</p>}
       </div>
       <WriteChanges proposal={proposal} onClose={() => setProposal(null)} />
@@ -71,7 +118,10 @@ export function TextStyles() {
   );
 }
 
-const oneLine = [["white-space", "nowrap"], ["overflow", "hidden"]] as const;
+const oneLine = [
+  ["white-space", "nowrap"],
+  ["overflow", "hidden"],
+] as const;
 const none: ReadonlyMap<string, Snapped> = new Map();
 
 function fits(row: StyleRow, page: string, show: string, search: string): boolean {
@@ -80,7 +130,10 @@ function fits(row: StyleRow, page: string, show: string, search: string): boolea
   if (show === "headings" && row.level === null) return false;
   if (show === "twins" && row.twin === null) return false;
   const words = search.trim().toLowerCase();
-  return words === "" || [row.role, row.selector, row.text, row.stack, `${row.sizePx}`].some((text) => text.toLowerCase().includes(words));
+  return (
+    words === "" ||
+    [row.role, row.selector, row.text, row.stack, `${row.sizePx}`].some((text) => text.toLowerCase().includes(words))
+  );
 }
 
 interface TableProps {
@@ -117,7 +170,13 @@ function Table({ rows, all, own, open, onOpen, preview, steps, onPropose }: Tabl
   const sizeOf = (row: StyleRow) => preview.get(row.key)?.sizePx ?? row.sizePx;
   return (
     <div className={styles.table}>
-      <Axis sizes={rows.map(sizeOf)} odd={rows.map(({ twin }) => twin !== null)} centres={centres} height={height} steps={steps} />
+      <Axis
+        sizes={rows.map(sizeOf)}
+        odd={rows.map(({ twin }) => twin !== null)}
+        centres={centres}
+        height={height}
+        steps={steps}
+      />
       <div className={styles.rows} ref={list} role="table" aria-label="Text styles">
         <div className={styles.head} role="row">
           {["As set", "Leading", "Weight", "Face in use", "Contrast", "Longest line", "Where"].map((name) => (
@@ -132,11 +191,29 @@ function Table({ rows, all, own, open, onOpen, preview, steps, onPropose }: Tabl
           const twin = row.twin ? all.find(({ key }) => key === row.twin) : null;
           const tried = preview.get(row.key);
           const leading = tried ? tried.leading : row.leading;
-          const declarations = tried === undefined ? row.specimen : row.specimen.map(([name, value]) => [name, name === "font-size" ? `${tried.sizePx}px` : name === "line-height" && leading !== null ? String(leading) : value] as const);
+          const declarations =
+            tried === undefined
+              ? row.specimen
+              : row.specimen.map(
+                  ([name, value]) =>
+                    [
+                      name,
+                      name === "font-size"
+                        ? `${tried.sizePx}px`
+                        : name === "line-height" && leading !== null
+                          ? String(leading)
+                          : value,
+                    ] as const,
+                );
           return (
             <div key={row.key} className={row.key === open ? `${styles.entry} ${styles.open}` : styles.entry}>
               <div
-                data-row className={styles.row} role="row" tabIndex={0} aria-expanded={row.key === open} aria-label={`${row.role}, ${showPx(sizeOf(row))} px, ${plural(row.places.length, "place")}`}
+                data-row
+                className={styles.row}
+                role="row"
+                tabIndex={0}
+                aria-expanded={row.key === open}
+                aria-label={`${row.role}, ${showPx(sizeOf(row))} px, ${plural(row.places.length, "place")}`}
                 onClick={() => onOpen(row.key === open ? null : row.key)}
                 onKeyDown={(event) => {
                   if (event.target !== event.currentTarget || (event.key !== "Enter" && event.key !== " ")) return;
@@ -145,13 +222,24 @@ function Table({ rows, all, own, open, onOpen, preview, steps, onPropose }: Tabl
                 }}
               >
                 <span role="cell">
-                  <Specimen className={styles.sample} text={row.text} declarations={[...declarations, ["color", row.ink], ...oneLine]} ground={row.range ?? row.ground} />
+                  <Specimen
+                    className={styles.sample}
+                    text={row.text}
+                    declarations={[...declarations, ["color", row.ink], ...oneLine]}
+                    ground={row.range ?? row.ground}
+                  />
                 </span>
                 <span role="cell">{leading === null ? "normal" : showNumber(leading, 2)}</span>
                 <span role="cell">{row.weight}</span>
                 <span role="cell">{here === null ? "standard" : members[here]!.name}</span>
                 <span role="cell">
-                  {row.verdict === "passes" ? showRatio(row.ratio) : <b className={row.verdict === "fails" ? "fails" : "doubtful"}>{row.verdict === "fails" ? "▲" : "◆"} {showRatio(row.ratio)} of {row.needs}</b>}
+                  {row.verdict === "passes" ? (
+                    showRatio(row.ratio)
+                  ) : (
+                    <b className={row.verdict === "fails" ? "fails" : "doubtful"}>
+                      {row.verdict === "fails" ? "▲" : "◆"} {showRatio(row.ratio)} of {row.needs}
+                    </b>
+                  )}
                   {twin && <b className="doubtful">◆ twin of {showPx(twin.sizePx)}</b>}
                 </span>
                 <span role="cell">{row.longest === null ? "not laid out" : `${row.longest} ch`}</span>
@@ -173,12 +261,27 @@ const gutter = 118;
 const apart = 15;
 
 /** The sizes on a scale of their own, each tied to the rows that have it. */
-function Axis({ sizes, odd, centres, height, steps }: { sizes: readonly number[]; odd: readonly boolean[]; centres: readonly number[]; height: number; steps: readonly number[] }) {
+function Axis({
+  sizes,
+  odd,
+  centres,
+  height,
+  steps,
+}: {
+  sizes: readonly number[];
+  odd: readonly boolean[];
+  centres: readonly number[];
+  height: number;
+  steps: readonly number[];
+}) {
   if (centres.length !== sizes.length || sizes.length === 0) return <div className={styles.axis} />;
   const top = centres[0]!;
   const bottom = centres[centres.length - 1]!;
   const [largest, smallest] = [Math.max(...sizes), Math.min(...sizes)];
-  const place = (size: number) => (largest === smallest ? (top + bottom) / 2 : top + ((Math.log(largest) - Math.log(size)) / (Math.log(largest) - Math.log(smallest))) * (bottom - top));
+  const place = (size: number) =>
+    largest === smallest
+      ? (top + bottom) / 2
+      : top + ((Math.log(largest) - Math.log(size)) / (Math.log(largest) - Math.log(smallest))) * (bottom - top);
   // The scale gives way to the rows, so that no tie has to go far.
   const between = (size: number) => {
     const own = centres.filter((_, at) => sizes[at] === size);
@@ -191,14 +294,21 @@ function Axis({ sizes, odd, centres, height, steps }: { sizes: readonly number[]
     labels.push({ size, y, odd: sizes.every((other, at) => other !== size || odd[at]) });
   }
   return (
-    <svg className={styles.axis} width={gutter} height={Math.max(height, (labels.at(-1)?.y ?? 0) + 20)} aria-hidden="true">
+    <svg
+      className={styles.axis}
+      width={gutter}
+      height={Math.max(height, (labels.at(-1)?.y ?? 0) + 20)}
+      aria-hidden="true"
+    >
       <text x={10} y={20}>
         px
       </text>
       <line x1={axisX} x2={axisX} y1={30} y2={height - 8} />
-      {labels.filter(({ size }) => steps.some((step) => Math.abs(step - size) < 0.005)).map(({ size, y }) => (
-        <circle key={size} className={styles.step} cx={axisX} cy={y} r={3.5} />
-      ))}
+      {labels
+        .filter(({ size }) => steps.some((step) => Math.abs(step - size) < 0.005))
+        .map(({ size, y }) => (
+          <circle key={size} className={styles.step} cx={axisX} cy={y} r={3.5} />
+        ))}
       {labels.map(({ size, y, odd: isOdd }) => (
         <text key={size} x={axisX - 8} y={y + 4} textAnchor="end" className={isOdd ? styles.oddLabel : undefined}>
           {showNumber(size, 1)}
@@ -206,7 +316,13 @@ function Axis({ sizes, odd, centres, height, steps }: { sizes: readonly number[]
       ))}
       {sizes.map((size, at) => {
         const from = labels.find((label) => label.size === size)!.y;
-        return <path key={at} className={odd[at] ? styles.oddTie : styles.tie} d={`M${axisX},${from} H${axisX + 10} C${axisX + 45},${from} ${axisX + 45},${centres[at]} ${gutter},${centres[at]}`} />;
+        return (
+          <path
+            key={at}
+            className={odd[at] ? styles.oddTie : styles.tie}
+            d={`M${axisX},${from} H${axisX + 10} C${axisX + 45},${from} ${axisX + 45},${centres[at]} ${gutter},${centres[at]}`}
+          />
+        );
       })}
     </svg>
   );

@@ -111,7 +111,8 @@ function Tab({ href, count, children }: { href: string; count?: number; children
 
 function SaveNote() {
   const save = useWorkspace((state) => state.save);
-  const text = save.kind === "saved" ? `Saved ${showTime(save.time)}` : save.kind === "saving" ? "Saving…" : "Not saved";
+  const text =
+    save.kind === "saved" ? `Saved ${showTime(save.time)}` : save.kind === "saving" ? "Saving…" : "Not saved";
   return (
     <span className={matStyles.state} role="status" title={save.kind === "unsaved" ? save.reason : undefined}>
       {text}
@@ -134,7 +135,10 @@ function Notices() {
 }
 
 function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && (target.isContentEditable || ["INPUT", "TEXTAREA", "SELECT"].includes(target.tagName));
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable || ["INPUT", "TEXTAREA", "SELECT"].includes(target.tagName))
+  );
 }
 
 /** Undo and redo by the keys every program has, except while typing, where they belong to the field. */

@@ -51,7 +51,11 @@ export function Survey() {
         const page = await showPage(frame.current, view);
         if (!current) return;
         await page.document.fonts.ready;
-        const layout = await layoutOf(page, view.places.map(({ index }) => index), () => current);
+        const layout = await layoutOf(
+          page,
+          view.places.map(({ index }) => index),
+          () => current,
+        );
         if (!layout) return;
         await engine.layOut(path, view.structure, layout, conditions, []);
         await pause();
@@ -64,5 +68,15 @@ export function Survey() {
       clearTimeout(timer);
     };
   }, [engine, files, conditions, shown, saving, surveyed]);
-  return <iframe ref={frame} title="Pages that are not shown" sandbox={frameSandbox} tabIndex={-1} aria-hidden="true" className={styles.survey} style={{ width: conditions.width, height: conditions.height, colorScheme: conditions.scheme }} />;
+  return (
+    <iframe
+      ref={frame}
+      title="Pages that are not shown"
+      sandbox={frameSandbox}
+      tabIndex={-1}
+      aria-hidden="true"
+      className={styles.survey}
+      style={{ width: conditions.width, height: conditions.height, colorScheme: conditions.scheme }}
+    />
+  );
 }

@@ -49,7 +49,9 @@ export function WorkspaceProvider({ id, children }: { id: string; children: Reac
       if (record.name !== known.name) store.getState().renamed(record.name);
       if (record.revision > known.revision) void store.getState().catchUp();
     });
-    const showing = store.subscribe(() => setHeld((current) => (current?.store === store ? current : { store, engine })));
+    const showing = store.subscribe(() =>
+      setHeld((current) => (current?.store === store ? current : { store, engine })),
+    );
     return () => {
       showing();
       following.unsubscribe();

@@ -4,7 +4,15 @@
 import { proxy, type Remote } from "comlink";
 import { createStore } from "zustand/vanilla";
 import {
-  applyChanges, defaultConditions, type Conditions, type Edit, type ElementRef, type PageLayout, type Plan, type Slip, type TextChange,
+  applyChanges,
+  defaultConditions,
+  type Conditions,
+  type Edit,
+  type ElementRef,
+  type PageLayout,
+  type Plan,
+  type Slip,
+  type TextChange,
 } from "@/core";
 import type { Engine, PagePatch, PageView, PlanResult, SiteSummary } from "@/engine/protocol";
 import type { FileRecord, SiteRecord } from "@/store/database";
@@ -100,8 +108,27 @@ const noticeable = 300;
 export type WorkspaceStore = ReturnType<typeof createWorkspace>;
 
 const initial: Workspace = {
-  status: "loading", record: null, files: new Map(), redoable: 0, conditions: defaultConditions, summary: null, reading: null, page: null, view: null,
-  viewNumber: 0, picked: null, slip: null, reach: null, rehearsal: null, source: null, words: null, save: { kind: "saving" }, notice: null, unstyled: false, ownFamilies: [], edition: 0,
+  status: "loading",
+  record: null,
+  files: new Map(),
+  redoable: 0,
+  conditions: defaultConditions,
+  summary: null,
+  reading: null,
+  page: null,
+  view: null,
+  viewNumber: 0,
+  picked: null,
+  slip: null,
+  reach: null,
+  rehearsal: null,
+  source: null,
+  words: null,
+  save: { kind: "saving" },
+  notice: null,
+  unstyled: false,
+  ownFamilies: [],
+  edition: 0,
 };
 
 export function createWorkspace(engine: Remote<Engine>) {
@@ -200,7 +227,8 @@ export function createWorkspace(engine: Remote<Engine>) {
         await catchUp();
         set({ notice: error.message });
       } else {
-        const reason = error instanceof FullError ? error.message : `It could not be saved: ${(error as Error).message}`;
+        const reason =
+          error instanceof FullError ? error.message : `It could not be saved: ${(error as Error).message}`;
         set({ save: { kind: "unsaved", reason }, notice: reason });
       }
     };
@@ -215,7 +243,16 @@ export function createWorkspace(engine: Remote<Engine>) {
 
     const openPage = async (path: string) => {
       const view = await engine.page(path, get().conditions);
-      set({ page: path, view, viewNumber: get().viewNumber + 1, picked: null, slip: null, reach: null, rehearsal: null, source: null });
+      set({
+        page: path,
+        view,
+        viewNumber: get().viewNumber + 1,
+        picked: null,
+        slip: null,
+        reach: null,
+        rehearsal: null,
+        source: null,
+      });
     };
 
     const move = (direction: "undo" | "redo") =>
@@ -243,7 +280,10 @@ export function createWorkspace(engine: Remote<Engine>) {
       load: async (id, page) => {
         if (!(await readFrom(id))) return;
         const pages = [...get().files.values()].filter(({ file }) => file.kind === "html").map(({ path }) => path);
-        const first = page && pages.includes(page) ? page : (pages.find((path) => /(?:^|\/)index\.html?$/i.test(path)) ?? pages[0] ?? null);
+        const first =
+          page && pages.includes(page)
+            ? page
+            : (pages.find((path) => /(?:^|\/)index\.html?$/i.test(path)) ?? pages[0] ?? null);
         if (first) await openPage(first);
         set({ status: "ready" });
         await refreshSummary();
@@ -255,7 +295,8 @@ export function createWorkspace(engine: Remote<Engine>) {
         set({ picked: ref, reach: null, source: null, words: null });
         // A state is forced only on what is picked.
         const { conditions } = get();
-        if (Object.keys(conditions.forced).length && !(ref && conditions.forced[ref.page]?.[ref.index])) void get().setConditions({ forced: {} });
+        if (Object.keys(conditions.forced).length && !(ref && conditions.forced[ref.page]?.[ref.index]))
+          void get().setConditions({ forced: {} });
         if (ref && ref.page !== get().page) {
           await openPage(ref.page);
           set({ picked: ref });
@@ -381,4 +422,3 @@ export function createWorkspace(engine: Remote<Engine>) {
     };
   });
 }
-

@@ -1,7 +1,15 @@
 /** Boxes: display, margins, padding, borders (CSS Display 3, CSS Box 4, CSS Backgrounds 3). */
 import { absoluteUnit, evaluateMath, measureOf } from "../../source/css/math";
 import { isKeyword, splitAt, type Component } from "../../source/css/components";
-import { colorLonghand, computeLength, isLength, keywords, serialiseLengthPercentage, serialiseNumber, serialisePx } from "./kinds";
+import {
+  colorLonghand,
+  computeLength,
+  isLength,
+  keywords,
+  serialiseLengthPercentage,
+  serialiseNumber,
+  serialisePx,
+} from "./kinds";
 import type { ComputeContext, LengthPercentage, Longhand } from "./types";
 
 export const sides = ["top", "right", "bottom", "left"] as const;
@@ -14,7 +22,8 @@ const margin = (side: string): Longhand<Component | "auto", Margin> => ({
   name: `margin-${side}`,
   inherited: false,
   initial: "0",
-  parse: ([only, more]) => (more ? null : isKeyword(only, "auto") ? "auto" : isLength(only, marginRules, absoluteUnit) ? only! : null),
+  parse: ([only, more]) =>
+    more ? null : isKeyword(only, "auto") ? "auto" : isLength(only, marginRules, absoluteUnit) ? only! : null,
   compute: (value, context) => (value === "auto" ? value : computeLength(value, context, marginRules)),
   serialise: (value) => (value === "auto" ? value : serialiseLengthPercentage(value)),
 });
@@ -46,33 +55,66 @@ const borderWidth = (side: string): Longhand<Component, number> => ({
   compute: (value, context) => {
     const style = context.own(`border-${side}-style`);
     if (style === "none" || style === "hidden") return 0;
-    return snapWidth(value.type === "ident" ? namedWidths[value.name.toLowerCase()]! : computeLength(value, context, widthRules).px);
+    return snapWidth(
+      value.type === "ident" ? namedWidths[value.name.toLowerCase()]! : computeLength(value, context, widthRules).px,
+    );
   },
   serialise: serialisePx,
 });
 
 export function isBorderWidth(component: Component): boolean {
-  return (component.type === "ident" && component.name.toLowerCase() in namedWidths) || isLength(component, widthRules, absoluteUnit);
+  return (
+    (component.type === "ident" && component.name.toLowerCase() in namedWidths) ||
+    isLength(component, widthRules, absoluteUnit)
+  );
 }
 
 export const borderStyles = "hidden dotted dashed solid double groove ridge inset outset";
 
 /** Values of display by their short forms (CSS Display 3, 2.8); longer spellings come down to these. */
 const displayWords = new Set(
-  ("none contents block inline inline-block flow-root list-item flex inline-flex grid inline-grid table inline-table table-row-group " +
+  (
+    "none contents block inline inline-block flow-root list-item flex inline-flex grid inline-grid table inline-table table-row-group " +
     "table-header-group table-footer-group table-row table-cell table-column-group table-column table-caption ruby ruby-text " +
-    "math grid-lanes inline-grid-lanes -webkit-box -webkit-inline-box").split(" "),
+    "math grid-lanes inline-grid-lanes -webkit-box -webkit-inline-box"
+  ).split(" "),
 );
 const longDisplays: Readonly<Record<string, string>> = {
-  "block flow": "block", "block flow-root": "flow-root", "inline flow": "inline", "inline flow-root": "inline-block", flow: "block",
-  "block flex": "flex", "inline flex": "inline-flex", "block grid": "grid", "inline grid": "inline-grid", "block table": "table",
-  "inline table": "inline-table", "inline ruby": "ruby", "block flow list-item": "list-item", "block list-item": "list-item",
-  "flow list-item": "list-item", "-webkit-flex": "flex", "-webkit-inline-flex": "inline-flex", "inline math": "math",
-  "block ruby": "block ruby", "block math": "block math", "inline list-item": "inline list-item", "inline flow list-item": "inline list-item", "list-item inline": "inline list-item",
+  "block flow": "block",
+  "block flow-root": "flow-root",
+  "inline flow": "inline",
+  "inline flow-root": "inline-block",
+  flow: "block",
+  "block flex": "flex",
+  "inline flex": "inline-flex",
+  "block grid": "grid",
+  "inline grid": "inline-grid",
+  "block table": "table",
+  "inline table": "inline-table",
+  "inline ruby": "ruby",
+  "block flow list-item": "list-item",
+  "block list-item": "list-item",
+  "flow list-item": "list-item",
+  "-webkit-flex": "flex",
+  "-webkit-inline-flex": "inline-flex",
+  "inline math": "math",
+  "block ruby": "block ruby",
+  "block math": "block math",
+  "inline list-item": "inline list-item",
+  "inline flow list-item": "inline list-item",
+  "list-item inline": "inline list-item",
 };
 const blockified: Readonly<Record<string, string>> = {
-  inline: "block", "inline-block": "block", "inline-flex": "flex", "inline-grid": "grid", "inline-table": "table", ruby: "block ruby",
-  math: "block math", "inline list-item": "list-item", "-webkit-inline-box": "-webkit-box", "inline-grid-lanes": "grid-lanes",
+  inline: "block",
+  "inline-block": "block",
+  "inline-flex": "flex",
+  "inline-grid": "grid",
+  "inline-table": "table",
+  ruby: "block ruby",
+  math: "block math",
+  "inline list-item": "list-item",
+  "-webkit-inline-box": "-webkit-box",
+  "inline-grid-lanes": "grid-lanes",
 };
 
 export const display: Longhand<string, string> = {
@@ -122,7 +164,9 @@ export const colorScheme: Longhand<string, string> = {
     if (value.some((part) => part.type !== "ident") || value.length === 0) return null;
     const words = value.map((part) => (part as { name: string }).name);
     if (words.length > 1 && words.some((word) => word.toLowerCase() === "normal")) return null;
-    return words.map((word) => (["light", "dark", "only", "normal"].includes(word.toLowerCase()) ? word.toLowerCase() : word)).join(" ");
+    return words
+      .map((word) => (["light", "dark", "only", "normal"].includes(word.toLowerCase()) ? word.toLowerCase() : word))
+      .join(" ");
   },
   compute: (value) => {
     const words = value.split(" ");
@@ -139,7 +183,10 @@ const content: Longhand<readonly Component[] | null, readonly Component[] | null
   parse: (value) => {
     const only = value.length === 1 && value[0]!.type === "ident" ? value[0]!.name.toLowerCase() : null;
     if (only === "normal" || only === "none") return [];
-    return value.length > 0 && value.every((part) => ["string", "url", "function"].includes(part.type) || part.type === "ident" || isSlash(part)) ? value : null;
+    return value.length > 0 &&
+      value.every((part) => ["string", "url", "function"].includes(part.type) || part.type === "ident" || isSlash(part))
+      ? value
+      : null;
   },
   compute: (value) => (value?.length ? value : null),
   serialise: () => "",
@@ -150,7 +197,16 @@ const listStyleType: Longhand<string, string> = {
   name: "list-style-type",
   inherited: true,
   initial: "disc",
-  parse: ([only, more]) => (more || !only ? null : only.type === "ident" ? only.name.toLowerCase() : only.type === "string" ? only.value : only.type === "function" && only.name === "symbols" ? "symbols" : null),
+  parse: ([only, more]) =>
+    more || !only
+      ? null
+      : only.type === "ident"
+        ? only.name.toLowerCase()
+        : only.type === "string"
+          ? only.value
+          : only.type === "function" && only.name === "symbols"
+            ? "symbols"
+            : null,
   compute: (value) => value,
   serialise: (value) => value,
 };
@@ -180,7 +236,9 @@ const backgroundBlendMode: Longhand<string[], string[]> = {
   inherited: false,
   initial: "normal",
   parse: (value) => {
-    const modes = splitAt(value, ",").map((part) => (part.length === 1 && part[0]!.type === "ident" ? part[0]!.name.toLowerCase() : ""));
+    const modes = splitAt(value, ",").map((part) =>
+      part.length === 1 && part[0]!.type === "ident" ? part[0]!.name.toLowerCase() : "",
+    );
     return modes.every((mode) => mode === "normal" || blendModes.split(" ").includes(mode)) ? modes : null;
   },
   compute: (value) => value,
@@ -192,7 +250,9 @@ export const boxLonghands: readonly Longhand<never, never>[] = [
   keywords("float", false, "none", "left right inline-start inline-end"),
   display,
   keywords(
-    "appearance", false, "none",
+    "appearance",
+    false,
+    "none",
     "auto base-select textfield menulist-button searchfield textarea push-button slider-horizontal checkbox radio square-button menulist listbox meter progress-bar button",
   ),
   keywords("container-type", false, "normal", "size inline-size"),
@@ -209,4 +269,3 @@ export const boxLonghands: readonly Longhand<never, never>[] = [
   ...sides.map(borderWidth),
   ...sides.map((side) => colorLonghand(`border-${side}-color`, "currentcolor")),
 ] as unknown as Longhand<never, never>[];
-

@@ -18,7 +18,8 @@ const color: Longhand<ColorValue, PlainColor> = {
 /** One layer of a background: its source as components, null for `none`. */
 export type Image = Component | null;
 
-const imageFunction = /^(?:-webkit-)?(?:repeating-)?(?:linear|radial|conic)-gradient$|^(?:-webkit-)?image-set$|^(?:-webkit-)?cross-fade$|^url$|^src$|^-webkit-gradient$|^paint$|^element$|^image$/;
+const imageFunction =
+  /^(?:-webkit-)?(?:repeating-)?(?:linear|radial|conic)-gradient$|^(?:-webkit-)?image-set$|^(?:-webkit-)?cross-fade$|^url$|^src$|^-webkit-gradient$|^paint$|^element$|^image$/;
 
 export function isImage(component: Component | undefined): boolean {
   return component?.type === "url" || (component?.type === "function" && imageFunction.test(component.name));
@@ -51,7 +52,9 @@ function serialiseImage(component: Component, context: ComputeContext): string {
     const address = component.args[0];
     return serialiseAddress(address?.type === "string" ? address.value : "");
   }
-  return `${component.name}(${splitAt(component.args, ",").map((part) => part.map((one) => serialisePart(one, context)).join(" ")).join(", ")})`;
+  return `${component.name}(${splitAt(component.args, ",")
+    .map((part) => part.map((one) => serialisePart(one, context)).join(" "))
+    .join(", ")})`;
 }
 
 /** Whole addresses in the URL standard's spelling; relative ones as they are written. */
@@ -93,7 +96,9 @@ const backgroundClip: Longhand<string[], string[]> = {
   inherited: false,
   initial: "border-box",
   parse: (value) => {
-    const words = splitAt(value, ",").map((part) => (part.length === 1 && part[0]!.type === "ident" ? part[0]!.name.toLowerCase() : ""));
+    const words = splitAt(value, ",").map((part) =>
+      part.length === 1 && part[0]!.type === "ident" ? part[0]!.name.toLowerCase() : "",
+    );
     return words.every((word) => clipWords.has(word)) ? words : null;
   },
   compute: (value) => value,

@@ -11,7 +11,17 @@ export interface FamilyName {
 }
 
 export const genericFamilies: ReadonlySet<string> = new Set([
-  "serif", "sans-serif", "monospace", "cursive", "fantasy", "system-ui", "math", "ui-serif", "ui-sans-serif", "ui-monospace", "ui-rounded",
+  "serif",
+  "sans-serif",
+  "monospace",
+  "cursive",
+  "fantasy",
+  "system-ui",
+  "math",
+  "ui-serif",
+  "ui-sans-serif",
+  "ui-monospace",
+  "ui-rounded",
   "-webkit-body",
 ]);
 const reserved = new Set(["inherit", "initial", "unset", "revert", "revert-layer", "default"]);
@@ -39,7 +49,10 @@ export function parseFamilies(value: readonly Component[]): FamilyName[] | null 
 
 export function serialiseFamily({ name, generic }: FamilyName): string {
   if (generic) return name;
-  const plain = /^-?[a-z_\u0080-\uffff][-\w\u0080-\uffff]*$/i.test(name) && !genericFamilies.has(name.toLowerCase()) && !reserved.has(name.toLowerCase());
+  const plain =
+    /^-?[a-z_\u0080-\uffff][-\w\u0080-\uffff]*$/i.test(name) &&
+    !genericFamilies.has(name.toLowerCase()) &&
+    !reserved.has(name.toLowerCase());
   return plain ? name : `"${name.replace(/["\\]/g, "\\$&")}"`;
 }
 
@@ -53,7 +66,16 @@ const fontFamily: Longhand<FamilyName[], FamilyName[]> = {
 };
 
 /** Sizes of the keywords at a default of 16 px (CSS Fonts 4, 2.5.1), and at 13 px for monospace alone. */
-export const sizeKeywords: readonly string[] = ["xx-small", "x-small", "small", "medium", "large", "x-large", "xx-large", "xxx-large"];
+export const sizeKeywords: readonly string[] = [
+  "xx-small",
+  "x-small",
+  "small",
+  "medium",
+  "large",
+  "x-large",
+  "xx-large",
+  "xxx-large",
+];
 const sizes16 = [9, 10, 13, 16, 18, 24, 32, 48];
 const sizes13 = [9, 10, 12, 13, 16, 20, 26, 39];
 /** In quirks mode the steps for monospace alone are others. */
@@ -75,7 +97,13 @@ const largestSize = 10_000;
  * The size after a turn to or from monospace alone, which browsers set at 13 px where other text has 16:
  * sizes that go back to absolute units stay.
  */
-export function fitMonospace(size: FontSize, own: boolean, parent: boolean, defaultSize: number, quirks: boolean): FontSize {
+export function fitMonospace(
+  size: FontSize,
+  own: boolean,
+  parent: boolean,
+  defaultSize: number,
+  quirks: boolean,
+): FontSize {
   if (own === parent || size.absolute) return size;
   if (size.keyword !== null) return { ...size, px: keywordSize(size.keyword, own, defaultSize, quirks) };
   return { ...size, px: own ? size.px * defaultMonospace : size.px / defaultMonospace };
@@ -112,19 +140,26 @@ const fontSize: Longhand<Component, FontSize> = {
     if (value.type === "ident") {
       const word = value.name.toLowerCase();
       const keyword = word === "-webkit-xxx-large" ? 7 : sizeKeywords.indexOf(word);
-      if (keyword >= 0) return { px: keywordSize(keyword, own, context.defaultSize, context.quirks), keyword, absolute: false };
-      const px = word === "math" ? context.parentFontSize : context.parentFontSize * (word === "larger" ? 1.2 : 1 / 1.2);
+      if (keyword >= 0)
+        return { px: keywordSize(keyword, own, context.defaultSize, context.quirks), keyword, absolute: false };
+      const px =
+        word === "math" ? context.parentFontSize : context.parentFontSize * (word === "larger" ? 1.2 : 1 / 1.2);
       return fitted({ px, keyword: null, absolute });
     }
     const { px, percent } = computeLength(value, context, sizeRules);
     const relative = value.type === "percentage" || (value.type === "dimension" && ofElement.has(value.unit));
-    return fitted({ px: Math.min(largestSize, Math.max(0, px + (percent * context.parentFontSize) / 100)), keyword: null, absolute: absolute || !relative });
+    return fitted({
+      px: Math.min(largestSize, Math.max(0, px + (percent * context.parentFontSize) / 100)),
+      keyword: null,
+      absolute: absolute || !relative,
+    });
   },
   serialise: ({ px }) => serialisePx(px),
 };
 
 export function isFontSize(component: Component): boolean {
-  if (component.type === "ident") return [...sizeKeywords, "larger", "smaller", "math", "-webkit-xxx-large"].includes(component.name.toLowerCase());
+  if (component.type === "ident")
+    return [...sizeKeywords, "larger", "smaller", "math", "-webkit-xxx-large"].includes(component.name.toLowerCase());
   return isLength(component, sizeRules, absoluteUnit);
 }
 
@@ -181,8 +216,15 @@ const fontStyle: Longhand<string, string> = {
 };
 
 export const stretchKeywords: Readonly<Record<string, number>> = {
-  "ultra-condensed": 50, "extra-condensed": 62.5, condensed: 75, "semi-condensed": 87.5, normal: 100, "semi-expanded": 112.5,
-  expanded: 125, "extra-expanded": 150, "ultra-expanded": 200,
+  "ultra-condensed": 50,
+  "extra-condensed": 62.5,
+  condensed: 75,
+  "semi-condensed": 87.5,
+  normal: 100,
+  "semi-expanded": 112.5,
+  expanded: 125,
+  "extra-expanded": 150,
+  "ultra-expanded": 200,
 };
 
 const fontStretch: Longhand<number, number> = {
@@ -243,7 +285,8 @@ const lineHeight: Longhand<Component, LineHeight> = {
     const { px, percent } = computeLength(value, context, leadingRules);
     return { kind: "px", value: px + (percent * context.fontSize) / 100 };
   },
-  serialise: (value, context) => (value.kind === "normal" ? "normal" : serialisePx(leadingPx(value, context.fontSize)!)),
+  serialise: (value, context) =>
+    value.kind === "normal" ? "normal" : serialisePx(leadingPx(value, context.fontSize)!),
 };
 
 /** Line height in px; null for `normal`, which only the font knows. */
@@ -279,8 +322,13 @@ export function isSlash(component: Component | undefined): boolean {
 
 /** In the order in which they are computed: the size needs the family, line height the size. */
 export const fontLonghands: readonly Longhand<never, never>[] = [
-  fontFamily, fontSize, fontWeight, fontStyle, fontStretch,
+  fontFamily,
+  fontSize,
+  fontWeight,
+  fontStyle,
+  fontStretch,
   keywords("font-variant-caps", true, "normal", capsKeywords),
-  fontSizeAdjust, fontVariations, lineHeight,
+  fontSizeAdjust,
+  fontVariations,
+  lineHeight,
 ] as unknown as Longhand<never, never>[];
-

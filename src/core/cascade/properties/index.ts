@@ -40,7 +40,9 @@ const logical: ReadonlyMap<string, { flow: Flow; physical: (side: string) => str
   flows.flatMap((flow) => [
     [`margin-${flow}`, { flow, physical: (side: string) => `margin-${side}` }] as const,
     [`padding-${flow}`, { flow, physical: (side: string) => `padding-${side}` }] as const,
-    ...["width", "style", "color"].map((part) => [`border-${flow}-${part}`, { flow, physical: (side: string) => `border-${side}-${part}` }] as const),
+    ...["width", "style", "color"].map(
+      (part) => [`border-${flow}-${part}`, { flow, physical: (side: string) => `border-${side}-${part}` }] as const,
+    ),
   ]),
 );
 
@@ -65,7 +67,8 @@ function sideOf(flow: Flow, writingMode: string, direction: string): string {
   const [axis, end] = flow.split("-") as ["block" | "inline", "start" | "end"];
   const opposite: Record<string, string> = { top: "bottom", bottom: "top", left: "right", right: "left" };
   let start: string;
-  if (axis === "block") start = writingMode === "horizontal-tb" ? "top" : writingMode.endsWith("-rl") ? "right" : "left";
+  if (axis === "block")
+    start = writingMode === "horizontal-tb" ? "top" : writingMode.endsWith("-rl") ? "right" : "left";
   else {
     const forward = writingMode === "horizontal-tb" ? "left" : writingMode === "sideways-lr" ? "bottom" : "top";
     start = direction === "rtl" ? opposite[forward]! : forward;
@@ -75,12 +78,23 @@ function sideOf(flow: Flow, writingMode: string, direction: string): string {
 
 /** Computed because other things depend on them. */
 const unreported = new Set([
-  "position", "float", "appearance", "container-type", "container-name", "content", "list-style-type", "-webkit-text-fill-color", "mix-blend-mode",
+  "position",
+  "float",
+  "appearance",
+  "container-type",
+  "container-name",
+  "content",
+  "list-style-type",
+  "-webkit-text-fill-color",
+  "mix-blend-mode",
   "background-blend-mode",
 ]);
 
 /** The longhands `getComputedStyle` is compared on and that reports carry. */
 export const reportedLonghands: readonly string[] = longhands
   .map(({ name }) => name)
-  .filter((name) => !unreported.has(name) && (!name.endsWith("-style") || name === "font-style" || name === "text-decoration-style"))
+  .filter(
+    (name) =>
+      !unreported.has(name) && (!name.endsWith("-style") || name === "font-style" || name === "text-decoration-style"),
+  )
   .sort();

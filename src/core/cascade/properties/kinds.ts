@@ -2,7 +2,14 @@
 import { colorFromComponent, resolveColor, type ColorValue } from "../../color/value";
 import { serialiseColor } from "../../color/format";
 import { soleKeyword, type Component } from "../../source/css/components";
-import { evaluateMath, isMath, measureOf, UnresolvedPercentage, type MathEnvironment, type Measure } from "../../source/css/math";
+import {
+  evaluateMath,
+  isMath,
+  measureOf,
+  UnresolvedPercentage,
+  type MathEnvironment,
+  type Measure,
+} from "../../source/css/math";
 import type { ComputeContext, LengthPercentage, Longhand } from "./types";
 
 /** Numbers as browsers serialise them: six significant digits. */
@@ -36,12 +43,17 @@ export function keywords(name: string, inherited: boolean, initial: string, othe
 
 /** Units whose meaning depends on the element or the window. */
 const relativeUnits = new Set(
-  ("em rem ex rex ch rch cap rcap ic ric lh rlh vw vh vi vb vmin vmax svw svh svi svb svmin svmax lvw lvh lvi lvb lvmin lvmax " +
-    "dvw dvh dvi dvb dvmin dvmax cqw cqh cqi cqb cqmin cqmax").split(" "),
+  (
+    "em rem ex rex ch rch cap rcap ic ric lh rlh vw vh vi vb vmin vmax svw svh svi svb svmin svmax lvw lvh lvi lvb lvmin lvmax " +
+    "dvw dvh dvi dvb dvmin dvmax cqw cqh cqi cqb cqmin cqmax"
+  ).split(" "),
 );
 
 /** Enough of an environment to tell whether an expression is valid. */
-function checking(absolute: (value: number, unit: string) => { value: number; measure: Measure } | null, percent: boolean): MathEnvironment {
+function checking(
+  absolute: (value: number, unit: string) => { value: number; measure: Measure } | null,
+  percent: boolean,
+): MathEnvironment {
   return {
     unit: (value, unit) => (relativeUnits.has(unit) ? { value, measure: "length" } : absolute(value, unit)),
     percentAs: percent ? "length" : null,
@@ -83,15 +95,24 @@ export function isLength(component: Component | undefined, rules: LengthRules, a
 export type AbsoluteUnits = (value: number, unit: string) => { value: number; measure: Measure } | null;
 
 /** The computed value of a component that `isLength` has let through. */
-export function computeLength(component: Component, context: Pick<ComputeContext, "unit">, rules: LengthRules): LengthPercentage {
+export function computeLength(
+  component: Component,
+  context: Pick<ComputeContext, "unit">,
+  rules: LengthRules,
+): LengthPercentage {
   if (component.type === "percentage") return { px: 0, percent: component.value };
   try {
     const quantity = evaluateMath(component, { unit: context.unit, percentAs: rules.percent ? "length" : null });
     if (!quantity) return { px: 0, percent: 0 };
-    const clampAt = (value: number) => (rules.negative || !isMath(component) || quantity.percent !== 0 ? value : Math.max(0, value));
-    return { px: clampAt(finite(quantity.value)), percent: rules.negative || quantity.value !== 0 ? quantity.percent : Math.max(0, quantity.percent) };
+    const clampAt = (value: number) =>
+      rules.negative || !isMath(component) || quantity.percent !== 0 ? value : Math.max(0, value);
+    return {
+      px: clampAt(finite(quantity.value)),
+      percent: rules.negative || quantity.value !== 0 ? quantity.percent : Math.max(0, quantity.percent),
+    };
   } catch (error) {
-    if (error instanceof UnresolvedPercentage) return { px: 0, percent: 0, expression: serialiseExpression(component, context) };
+    if (error instanceof UnresolvedPercentage)
+      return { px: 0, percent: 0, expression: serialiseExpression(component, context) };
     throw error;
   }
 }
@@ -144,6 +165,7 @@ export function colorLonghand(name: string, initial: string): Longhand<ColorValu
     initial,
     parse: (value) => (value.length === 1 ? colorFromComponent(value[0]!) : null),
     compute: (value) => value,
-    serialise: (value, context) => serialiseColor(resolveColor(value, { current: context.color, scheme: context.scheme })),
+    serialise: (value, context) =>
+      serialiseColor(resolveColor(value, { current: context.color, scheme: context.scheme })),
   };
 }

@@ -31,7 +31,8 @@ function twoSides(name: string, longhands: readonly [string, string]): Shorthand
   return {
     name,
     longhands,
-    expand: ([start, end = start, more]) => (!start || more ? null : { [longhands[0]]: [start], [longhands[1]]: [end!] }),
+    expand: ([start, end = start, more]) =>
+      !start || more ? null : { [longhands[0]]: [start], [longhands[1]]: [end!] },
   };
 }
 
@@ -69,7 +70,17 @@ const systemFonts = new Set(["caption", "icon", "menu", "message-box", "small-ca
 /** CSS Fonts 4, 2.7: style, caps, weight and stretch in any order, then size, line height and family. */
 const font: Shorthand = {
   name: "font",
-  longhands: ["font-family", "font-size", "font-weight", "font-style", "font-stretch", "font-variant-caps", "font-size-adjust", "font-variation-settings", "line-height"],
+  longhands: [
+    "font-family",
+    "font-size",
+    "font-weight",
+    "font-style",
+    "font-stretch",
+    "font-variant-caps",
+    "font-size-adjust",
+    "font-variation-settings",
+    "line-height",
+  ],
   expand: (value) => {
     const system = soleKeyword(value);
     if (system && systemFonts.has(system)) {
@@ -82,10 +93,17 @@ const font: Shorthand = {
       const word = wordOf(part);
       if (word === "normal" && at < 4) continue;
       if (fontStyles.has(word) && !expansion["font-style"]) {
-        const angle = word === "oblique" && value[at + 1]?.type === "dimension" && absoluteUnit(0, (value[at + 1] as { unit: string }).unit)?.measure === "angle";
+        const angle =
+          word === "oblique" &&
+          value[at + 1]?.type === "dimension" &&
+          absoluteUnit(0, (value[at + 1] as { unit: string }).unit)?.measure === "angle";
         expansion["font-style"] = angle ? [part, value[++at]!] : [part];
       } else if (word === "small-caps" && !expansion["font-variant-caps"]) expansion["font-variant-caps"] = [part];
-      else if ((["bold", "bolder", "lighter"].includes(word) || (part.type === "number" && !expansion["font-weight"] && !isFontSize(part))) && !expansion["font-weight"]) {
+      else if (
+        (["bold", "bolder", "lighter"].includes(word) ||
+          (part.type === "number" && !expansion["font-weight"] && !isFontSize(part))) &&
+        !expansion["font-weight"]
+      ) {
         expansion["font-weight"] = [part];
       } else if (word in stretchKeywords && !expansion["font-stretch"]) expansion["font-stretch"] = [part];
       else break;
@@ -115,9 +133,12 @@ const textDecoration: Shorthand = {
     const expansion: Expansion = {};
     for (const part of value) {
       if (isDecorationLine(part)) lines.push(part);
-      else if (decorationStyles.includes(wordOf(part)) && !expansion["text-decoration-style"]) expansion["text-decoration-style"] = [part];
-      else if (isThickness(part) && !expansion["text-decoration-thickness"]) expansion["text-decoration-thickness"] = [part];
-      else if (colorFromComponent(part) && !expansion["text-decoration-color"]) expansion["text-decoration-color"] = [part];
+      else if (decorationStyles.includes(wordOf(part)) && !expansion["text-decoration-style"])
+        expansion["text-decoration-style"] = [part];
+      else if (isThickness(part) && !expansion["text-decoration-thickness"])
+        expansion["text-decoration-thickness"] = [part];
+      else if (colorFromComponent(part) && !expansion["text-decoration-color"])
+        expansion["text-decoration-color"] = [part];
       else return null;
     }
     if (lines.length) expansion["text-decoration-line"] = lines;
@@ -179,13 +200,21 @@ const background: Shorthand = {
 };
 
 function isSize(part: Component): boolean {
-  return ["auto", "cover", "contain"].includes(wordOf(part)) || isLength(part, { percent: true, negative: false }, absoluteUnit);
+  return (
+    ["auto", "cover", "contain"].includes(wordOf(part)) ||
+    isLength(part, { percent: true, negative: false }, absoluteUnit)
+  );
 }
 
 /** CSS Text 4, 3: the old keywords and the new parts. */
 const whiteSpaceKeywords: Readonly<Record<string, [string, string]>> = {
-  normal: ["collapse", "wrap"], pre: ["preserve", "nowrap"], nowrap: ["collapse", "nowrap"], "pre-wrap": ["preserve", "wrap"],
-  "pre-line": ["preserve-breaks", "wrap"], "break-spaces": ["break-spaces", "wrap"], "-webkit-nowrap": ["collapse", "nowrap"],
+  normal: ["collapse", "wrap"],
+  pre: ["preserve", "nowrap"],
+  nowrap: ["collapse", "nowrap"],
+  "pre-wrap": ["preserve", "wrap"],
+  "pre-line": ["preserve-breaks", "wrap"],
+  "break-spaces": ["break-spaces", "wrap"],
+  "-webkit-nowrap": ["collapse", "nowrap"],
 };
 const collapseWords = new Set(["collapse", "preserve", "preserve-breaks", "preserve-spaces", "break-spaces"]);
 
@@ -199,7 +228,8 @@ const whiteSpace: Shorthand = {
     for (const part of value) {
       const word = wordOf(part);
       if (collapseWords.has(word) && !expansion["white-space-collapse"]) expansion["white-space-collapse"] = [part];
-      else if ((word === "wrap" || word === "nowrap") && !expansion["text-wrap-mode"]) expansion["text-wrap-mode"] = [part];
+      else if ((word === "wrap" || word === "nowrap") && !expansion["text-wrap-mode"])
+        expansion["text-wrap-mode"] = [part];
       else return null;
     }
     return value.length ? expansion : null;
@@ -219,9 +249,11 @@ const textWrap: Shorthand = {
 };
 
 const variantWords = new Set(
-  ("common-ligatures no-common-ligatures discretionary-ligatures no-discretionary-ligatures historical-ligatures no-historical-ligatures " +
+  (
+    "common-ligatures no-common-ligatures discretionary-ligatures no-discretionary-ligatures historical-ligatures no-historical-ligatures " +
     "contextual no-contextual lining-nums oldstyle-nums proportional-nums tabular-nums diagonal-fractions stacked-fractions ordinal " +
-    "slashed-zero historical-forms jis78 jis83 jis90 jis04 simplified traditional full-width proportional-width ruby sub super text emoji unicode").split(" "),
+    "slashed-zero historical-forms jis78 jis83 jis90 jis04 simplified traditional full-width proportional-width ruby sub super text emoji unicode"
+  ).split(" "),
 );
 
 const fontVariant: Shorthand = {
@@ -272,9 +304,20 @@ export const shorthands: ReadonlyMap<string, Shorthand> = new Map(
     textWrap,
     container,
     listStyle,
-    fourSides("margin", sides.map((side) => `margin-${side}`)),
-    fourSides("padding", sides.map((side) => `padding-${side}`)),
-    ...(["width", "style", "color"] as const).map((part) => fourSides(`border-${part}`, sides.map((side) => `border-${side}-${part}`))),
+    fourSides(
+      "margin",
+      sides.map((side) => `margin-${side}`),
+    ),
+    fourSides(
+      "padding",
+      sides.map((side) => `padding-${side}`),
+    ),
+    ...(["width", "style", "color"] as const).map((part) =>
+      fourSides(
+        `border-${part}`,
+        sides.map((side) => `border-${side}-${part}`),
+      ),
+    ),
     border("border", sides),
     ...sides.map((side) => border(`border-${side}`, [side])),
     ...(["block", "inline"] as const).flatMap((axis) => [
@@ -282,7 +325,9 @@ export const shorthands: ReadonlyMap<string, Shorthand> = new Map(
       twoSides(`padding-${axis}`, [`padding-${axis}-start`, `padding-${axis}-end`]),
       border(`border-${axis}`, edgesOf[axis]),
       ...edgesOf[axis].map((edge) => border(`border-${edge}`, [edge])),
-      ...(["width", "style", "color"] as const).map((part) => twoSides(`border-${axis}-${part}`, [`border-${axis}-start-${part}`, `border-${axis}-end-${part}`])),
+      ...(["width", "style", "color"] as const).map((part) =>
+        twoSides(`border-${axis}-${part}`, [`border-${axis}-start-${part}`, `border-${axis}-end-${part}`]),
+      ),
     ]),
   ].map((shorthand) => [shorthand.name, shorthand]),
 );

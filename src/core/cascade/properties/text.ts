@@ -14,7 +14,14 @@ function spacing(name: string): Longhand<Component | "normal", LengthPercentage 
     name,
     inherited: true,
     initial: "normal",
-    parse: ([only, more]) => (more || !only ? null : isKeyword(only, "normal") ? "normal" : isLength(only, spacingRules, absoluteUnit) ? only : null),
+    parse: ([only, more]) =>
+      more || !only
+        ? null
+        : isKeyword(only, "normal")
+          ? "normal"
+          : isLength(only, spacingRules, absoluteUnit)
+            ? only
+            : null,
     compute: (value, context) => (value === "normal" ? value : computeLength(value, context, spacingRules)),
     serialise: (value) => {
       if (value === "normal") return name === "word-spacing" ? "0px" : "normal";
@@ -37,7 +44,9 @@ const textIndent: Longhand<{ length: Component; words: string }, Indent> = {
   initial: "0",
   parse: (value) => {
     const lengths = value.filter((part) => isLength(part, indentRules, absoluteUnit));
-    const words = value.filter((part) => part.type === "ident").map((part) => (part as { name: string }).name.toLowerCase());
+    const words = value
+      .filter((part) => part.type === "ident")
+      .map((part) => (part as { name: string }).name.toLowerCase());
     const known = words.every((word, at) => ["hanging", "each-line"].includes(word) && words.indexOf(word) === at);
     if (lengths.length !== 1 || lengths.length + words.length !== value.length || !known) return null;
     return { length: lengths[0]!, words: ["hanging", "each-line"].filter((word) => words.includes(word)).join(" ") };
@@ -47,7 +56,12 @@ const textIndent: Longhand<{ length: Component; words: string }, Indent> = {
 };
 
 const textAlign: Longhand<string, string> = {
-  ...keywords("text-align", true, "start", "end left right center justify -webkit-auto -webkit-left -webkit-right -webkit-center -webkit-match-parent -internal-center"),
+  ...keywords(
+    "text-align",
+    true,
+    "start",
+    "end left right center justify -webkit-auto -webkit-left -webkit-right -webkit-center -webkit-match-parent -internal-center",
+  ),
   compute: (value, context) => {
     if (value === "-webkit-auto") return "start";
     if (value === "-internal-center") {
@@ -80,14 +94,21 @@ const decorationLine: Longhand<string, string> = {
 };
 
 export function isDecorationLine(component: Component): boolean {
-  return component.type === "ident" && [...lineWords, "none", "spelling-error", "grammar-error"].includes(component.name.toLowerCase());
+  return (
+    component.type === "ident" &&
+    [...lineWords, "none", "spelling-error", "grammar-error"].includes(component.name.toLowerCase())
+  );
 }
 
 export const decorationStyles = ["solid", "double", "dotted", "dashed", "wavy"];
 
 const thicknessRules = { percent: true, negative: true };
 
-function lineLength(name: string, inherited: boolean, words: readonly string[]): Longhand<Component, LengthPercentage | string> {
+function lineLength(
+  name: string,
+  inherited: boolean,
+  words: readonly string[],
+): Longhand<Component, LengthPercentage | string> {
   return {
     name,
     inherited,
@@ -97,13 +118,18 @@ function lineLength(name: string, inherited: boolean, words: readonly string[]):
       if (only.type === "ident") return words.includes(only.name.toLowerCase()) ? only : null;
       return isLength(only, thicknessRules, absoluteUnit) ? only : null;
     },
-    compute: (value, context) => (value.type === "ident" ? value.name.toLowerCase() : computeLength(value, context, thicknessRules)),
+    compute: (value, context) =>
+      value.type === "ident" ? value.name.toLowerCase() : computeLength(value, context, thicknessRules),
     serialise: (value) => (typeof value === "string" ? value : serialiseLengthPercentage(value)),
   };
 }
 
 export function isThickness(component: Component): boolean {
-  return isKeyword(component, "auto") || isKeyword(component, "from-font") || isLength(component, thicknessRules, absoluteUnit);
+  return (
+    isKeyword(component, "auto") ||
+    isKeyword(component, "from-font") ||
+    isLength(component, thicknessRules, absoluteUnit)
+  );
 }
 
 const underlinePosition: Longhand<string, string> = {
@@ -137,10 +163,18 @@ const textShadow: Longhand<Shadow<Component>[], Shadow<number>[]> = {
     if (soleKeyword(value) === "none") return [];
     const shadows: Shadow<Component>[] = [];
     for (const part of splitAt(value, ",")) {
-      const colorAt = part.findIndex((one) => colorFromComponent(one) !== null && !isLength(one, shadowRules, absoluteUnit));
+      const colorAt = part.findIndex(
+        (one) => colorFromComponent(one) !== null && !isLength(one, shadowRules, absoluteUnit),
+      );
       const lengths = part.filter((_, at) => at !== colorAt);
       const inOneRun = colorAt <= 0 || colorAt === part.length - 1;
-      if (lengths.length < 2 || lengths.length > 3 || !inOneRun || !lengths.every((one) => isLength(one, shadowRules, absoluteUnit))) return null;
+      if (
+        lengths.length < 2 ||
+        lengths.length > 3 ||
+        !inOneRun ||
+        !lengths.every((one) => isLength(one, shadowRules, absoluteUnit))
+      )
+        return null;
       const blur = lengths[2];
       if (blur && (blur.type === "dimension" || blur.type === "number") && blur.value < 0) return null;
       shadows.push({ color: colorAt < 0 ? null : colorFromComponent(part[colorAt]!), lengths });
@@ -148,7 +182,10 @@ const textShadow: Longhand<Shadow<Component>[], Shadow<number>[]> = {
     return shadows;
   },
   compute: (value, context) =>
-    value.map(({ color, lengths }) => ({ color, lengths: lengths.map((length) => computeLength(length, context, shadowRules).px) })),
+    value.map(({ color, lengths }) => ({
+      color,
+      lengths: lengths.map((length) => computeLength(length, context, shadowRules).px),
+    })),
   serialise: (value, context) => {
     if (value.length === 0) return "none";
     return value

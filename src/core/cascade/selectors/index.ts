@@ -7,5 +7,9 @@ export function matchingElements(document: HtmlDocument, selectors: string): num
   const list = tryParseSelectorList(selectors);
   if (!list) return null;
   const context = { quirks: document.mode === "quirks", scope: null, forced: null };
-  return document.elements.filter((element) => list.some((selector) => selector.pseudoElement === null && matches(selector, element, context))).map(({ index }) => index);
+  return document.elements
+    .filter((element) =>
+      list.some((selector) => selector.pseudoElement === null && matches(selector, element, context)),
+    )
+    .map(({ index }) => index);
 }

@@ -59,7 +59,10 @@ function matchesSimple(simple: SimpleSelector, element: ElementNode, context: Ma
     case "id":
       return element.id !== null && (element.id === simple.name || (context.quirks && same(element.id, simple.name)));
     case "class":
-      return element.classes.includes(simple.name) || (context.quirks && element.classes.some((name) => same(name, simple.name)));
+      return (
+        element.classes.includes(simple.name) ||
+        (context.quirks && element.classes.some((name) => same(name, simple.name)))
+      );
     case "attribute":
       return matchesAttribute(simple, element);
     case "state":
@@ -94,9 +97,11 @@ function asciiLower(text: string): string {
 
 /** Attributes whose values match in any letter case on HTML elements (HTML, 4.16.2). */
 const caseless = new Set(
-  ("accept accept-charset align alink axis bgcolor charset checked clear codetype color compact declare defer dir direction disabled " +
+  (
+    "accept accept-charset align alink axis bgcolor charset checked clear codetype color compact declare defer dir direction disabled " +
     "enctype face frame hreflang http-equiv lang language link media method multiple nohref noresize noshade nowrap readonly rel rev " +
-    "rules scope scrolling selected shape target text type valign valuetype vlink").split(" "),
+    "rules scope scrolling selected shape target text type valign valuetype vlink"
+  ).split(" "),
 );
 
 function matchesAttribute(simple: SimpleSelector & { kind: "attribute" }, element: ElementNode): boolean {
@@ -199,14 +204,22 @@ function placeOf(of: NthKind, list: readonly Selector[] | null, element: Element
 function hasRelative(selector: Selector, anchor: ElementNode, context: MatchContext): boolean {
   const candidates: Iterable<ElementNode> =
     selector.leading === "+" || selector.leading === "~" ? fromSiblings(anchor) : descendants(anchor);
-  for (const candidate of candidates) if (matchesRelative(selector, selector.compounds.length - 1, candidate, anchor, context)) return true;
+  for (const candidate of candidates)
+    if (matchesRelative(selector, selector.compounds.length - 1, candidate, anchor, context)) return true;
   return false;
 }
 
-function matchesRelative(selector: Selector, at: number, element: ElementNode, anchor: ElementNode, context: MatchContext): boolean {
+function matchesRelative(
+  selector: Selector,
+  at: number,
+  element: ElementNode,
+  anchor: ElementNode,
+  context: MatchContext,
+): boolean {
   if (!matchesCompound(selector.compounds[at]!, element, context)) return false;
   const join = at === 0 ? selector.leading : selector.combinators[at - 1];
-  const fits = (other: ElementNode) => (at === 0 ? other === anchor : matchesRelative(selector, at - 1, other, anchor, context));
+  const fits = (other: ElementNode) =>
+    at === 0 ? other === anchor : matchesRelative(selector, at - 1, other, anchor, context);
   switch (join) {
     case ">":
       return element.parent !== null && fits(element.parent);

@@ -3,12 +3,22 @@ import { componentsOf, isDelim, isKeyword, splitAt, type Component } from "../..
 import type { Namespace } from "../../source/html/document";
 import { forcedStates, neverStates, states } from "./states";
 import {
-  compareSpecificity, type AttributeOperator, type Combinator, type Compound, type NthKind, type Selector, type SimpleSelector, type Specificity,
+  compareSpecificity,
+  type AttributeOperator,
+  type Combinator,
+  type Compound,
+  type NthKind,
+  type Selector,
+  type SimpleSelector,
+  type Specificity,
 } from "./types";
 
 /** Why a selector is not valid, and where in its text. */
 export class SelectorError extends Error {
-  constructor(message: string, readonly offset: number) {
+  constructor(
+    message: string,
+    readonly offset: number,
+  ) {
     super(message);
   }
 }
@@ -48,13 +58,36 @@ const nothing: Specificity = [0, 0, 0];
 const combinators = new Set([">", "+", "~"]);
 const legacyPseudoElements = new Set(["before", "after", "first-line", "first-letter"]);
 const pseudoElements = new Set([
-  ...legacyPseudoElements, "marker", "placeholder", "selection", "backdrop", "file-selector-button", "cue", "target-text",
-  "spelling-error", "grammar-error", "search-text", "details-content", "view-transition", "scroll-marker", "scroll-marker-group",
-  "column", "checkmark", "picker-icon",
+  ...legacyPseudoElements,
+  "marker",
+  "placeholder",
+  "selection",
+  "backdrop",
+  "file-selector-button",
+  "cue",
+  "target-text",
+  "spelling-error",
+  "grammar-error",
+  "search-text",
+  "details-content",
+  "view-transition",
+  "scroll-marker",
+  "scroll-marker-group",
+  "column",
+  "checkmark",
+  "picker-icon",
 ]);
 const functionalPseudoElements = new Set([
-  "part", "slotted", "highlight", "cue", "view-transition-group", "view-transition-image-pair", "view-transition-old",
-  "view-transition-new", "scroll-button", "picker",
+  "part",
+  "slotted",
+  "highlight",
+  "cue",
+  "view-transition-group",
+  "view-transition-image-pair",
+  "view-transition-old",
+  "view-transition-new",
+  "scroll-button",
+  "picker",
 ]);
 /** Deeper `:is(:is(…` than this is refused rather than followed. */
 const deepest = 64;
@@ -113,7 +146,14 @@ class SelectorReader {
         specificity: add(nesting.specificity, specificity),
       };
     }
-    return { text, compounds, combinators: joins, leading: mode === "relative" ? (leading ?? " ") : null, pseudoElement, specificity };
+    return {
+      text,
+      compounds,
+      combinators: joins,
+      leading: mode === "relative" ? (leading ?? " ") : null,
+      pseudoElement,
+      specificity,
+    };
   }
 
   private compound(parts: readonly Component[], from: number) {
@@ -183,12 +223,20 @@ class SelectorReader {
     return { simples, namespace, specificity, pseudoElement, usesNesting, next: at };
   }
 
-  private typeSelector(parts: readonly Component[], at: number): { simple: SimpleSelector; namespace: Compound["namespace"]; next: number } | null {
-    const name = (part: Component | undefined) => (part?.type === "ident" ? part.name : isDelim(part, "*") ? "*" : null);
+  private typeSelector(
+    parts: readonly Component[],
+    at: number,
+  ): { simple: SimpleSelector; namespace: Compound["namespace"]; next: number } | null {
+    const name = (part: Component | undefined) =>
+      part?.type === "ident" ? part.name : isDelim(part, "*") ? "*" : null;
     let prefix: string | null = null;
     let local = name(parts[at]);
     let next = at + 1;
-    const bar = isDelim(parts[at], "|") ? at : local !== null && isDelim(parts[at + 1], "|") && !parts[at + 1]!.spaced ? at + 1 : -1;
+    const bar = isDelim(parts[at], "|")
+      ? at
+      : local !== null && isDelim(parts[at + 1], "|") && !parts[at + 1]!.spaced
+        ? at + 1
+        : -1;
     if (bar >= 0) {
       prefix = bar === at ? "" : local;
       local = parts[bar + 1]?.spaced ? null : name(parts[bar + 1]);
@@ -199,7 +247,8 @@ class SelectorReader {
       }
     }
     if (local === null) return null;
-    const namespace = prefix === "" ? "none" : prefix === "*" ? null : (this.options.namespaces?.get(prefix ?? "") ?? null);
+    const namespace =
+      prefix === "" ? "none" : prefix === "*" ? null : (this.options.namespaces?.get(prefix ?? "") ?? null);
     if (local === "*") return { simple: { kind: "universal" }, namespace, next };
     return { simple: { kind: "type", name: local!, lower: local!.toLowerCase() }, namespace, next };
   }
@@ -210,13 +259,20 @@ class SelectorReader {
     else if (isDelim(parts[0], "|")) parts.shift();
     const name = parts.shift();
     if (name?.type !== "ident") this.fail("An attribute name is missing.", block.start);
-    const base = { kind: "attribute" as const, name: (name as { name: string }).name, lower: (name as { name: string }).name.toLowerCase() };
+    const base = {
+      kind: "attribute" as const,
+      name: (name as { name: string }).name,
+      lower: (name as { name: string }).name.toLowerCase(),
+    };
     if (parts.length === 0) return { ...base, operator: null, value: "", flag: null };
     let operator = "";
-    while (parts[0]?.type === "delim" && operator.length < 2 && !operator.endsWith("=")) operator += (parts.shift() as { value: string }).value;
-    if (!["=", "~=", "|=", "^=", "$=", "*="].includes(operator)) this.fail(`"${operator}" does not compare attributes.`, block.start);
+    while (parts[0]?.type === "delim" && operator.length < 2 && !operator.endsWith("="))
+      operator += (parts.shift() as { value: string }).value;
+    if (!["=", "~=", "|=", "^=", "$=", "*="].includes(operator))
+      this.fail(`"${operator}" does not compare attributes.`, block.start);
     const value = parts.shift();
-    if (value?.type !== "string" && value?.type !== "ident") this.fail("The attribute's value must be a word or stand in quotes.", block.start);
+    if (value?.type !== "string" && value?.type !== "ident")
+      this.fail("The attribute's value must be a word or stand in quotes.", block.start);
     let flag: "i" | null = null;
     const last = parts.shift();
     if (last) {
@@ -235,7 +291,10 @@ class SelectorReader {
     }
   }
 
-  private pseudoClass(part: Component, word: string): { simple: SimpleSelector; specificity: Specificity; usesNesting: boolean } {
+  private pseudoClass(
+    part: Component,
+    word: string,
+  ): { simple: SimpleSelector; specificity: Specificity; usesNesting: boolean } {
     const plain = (simple: SimpleSelector) => ({ simple, specificity: [0, 1, 0] as Specificity, usesNesting: false });
     if (part.type !== "function") {
       const nth = plainNth[word];
@@ -243,7 +302,15 @@ class SelectorReader {
       if (word === "only-child" || word === "only-of-type") {
         const of = word === "only-child" ? (["child", "last-child"] as const) : (["of-type", "last-of-type"] as const);
         const list = of.map((kind) => this.wrap({ kind: "nth", of: kind, step: 0, offset: 1, list: null }));
-        const neither: SimpleSelector = { kind: "is", list: [{ ...list[0]!, compounds: [{ simples: list.flatMap((one) => one.compounds[0]!.simples), namespace: null }] }] };
+        const neither: SimpleSelector = {
+          kind: "is",
+          list: [
+            {
+              ...list[0]!,
+              compounds: [{ simples: list.flatMap((one) => one.compounds[0]!.simples), namespace: null }],
+            },
+          ],
+        };
         return plain(neither);
       }
       if (states.has(word) || forcedStates.has(word)) return plain({ kind: "state", name: word });
@@ -274,7 +341,9 @@ class SelectorReader {
       case "nth-last-of-type":
         return this.nth(part, args, word.slice(4) as NthKind);
       case "lang": {
-        const ranges = splitAt(args, ",").map(([range]) => (range?.type === "ident" ? range.name : range?.type === "string" ? range.value : null));
+        const ranges = splitAt(args, ",").map(([range]) =>
+          range?.type === "ident" ? range.name : range?.type === "string" ? range.value : null,
+        );
         if (ranges.includes(null)) this.fail(":lang() takes language codes.", part.start);
         return plain({ kind: "lang", ranges: ranges as string[] });
       }
@@ -297,7 +366,10 @@ class SelectorReader {
     this.depth += 1;
     if (this.depth > deepest) this.fail("The selector is nested too deeply.", args[0]?.start ?? 0);
     const list: Selector[] = [];
-    const usesNesting = args.some((arg, at) => mentionsNesting(arg) || (this.options.scoped === true && isDelim(args[at - 1], ":") && isKeyword(arg, "scope")));
+    const usesNesting = args.some(
+      (arg, at) =>
+        mentionsNesting(arg) || (this.options.scoped === true && isDelim(args[at - 1], ":") && isKeyword(arg, "scope")),
+    );
     for (const part of splitAt(args, ",")) {
       try {
         const selector = this.complex(part, mode);
@@ -320,7 +392,8 @@ class SelectorReader {
     if (!parsed) this.fail(`"${text}" is not a formula such as 2n+1.`, formula[0]!.start);
     let list: Selector[] | null = null;
     if (ofWord >= 0) {
-      if (of === "of-type" || of === "last-of-type") this.fail("Only the child forms take a selector.", args[ofWord]!.start);
+      if (of === "of-type" || of === "last-of-type")
+        this.fail("Only the child forms take a selector.", args[ofWord]!.start);
       list = this.list(args.slice(ofWord + 1), "absolute", false).list;
     }
     const specificity = add([0, 1, 0], list ? greatest(list) : nothing);
@@ -335,7 +408,14 @@ class SelectorReader {
   }
 
   private wrap(simple: SimpleSelector): Selector {
-    return { text: "", compounds: [{ simples: [simple], namespace: null }], combinators: [], leading: null, pseudoElement: null, specificity: nothing };
+    return {
+      text: "",
+      compounds: [{ simples: [simple], namespace: null }],
+      combinators: [],
+      leading: null,
+      pseudoElement: null,
+      specificity: nothing,
+    };
   }
 
   private fail(message: string, offset: number): never {
@@ -352,7 +432,10 @@ const plainNth: Record<string, { of: NthKind; step: number; offset: number }> = 
 
 /** An+B (CSS Syntax 3, section 6). */
 export function parseNth(text: string): { step: number; offset: number } | null {
-  const bare = text.trim().toLowerCase().replace(/\/\*[\s\S]*?\*\//g, "");
+  const bare = text
+    .trim()
+    .toLowerCase()
+    .replace(/\/\*[\s\S]*?\*\//g, "");
   if (bare === "odd") return { step: 2, offset: 1 };
   if (bare === "even") return { step: 2, offset: 0 };
   if (/^[+-]?\d+$/.test(bare)) return { step: 0, offset: Number(bare) };
@@ -373,5 +456,8 @@ function add(a: Specificity, b: Specificity): Specificity {
 }
 
 function greatest(list: readonly Selector[]): Specificity {
-  return list.reduce<Specificity>((most, { specificity }) => (compareSpecificity(specificity, most) > 0 ? specificity : most), nothing);
+  return list.reduce<Specificity>(
+    (most, { specificity }) => (compareSpecificity(specificity, most) > 0 ? specificity : most),
+    nothing,
+  );
 }

@@ -14,17 +14,44 @@ const { elements } = documentOf(textFile(from, "index.html")!);
 const context = { quirks: false, scope: null, forced: null };
 const found = (selector: string) => {
   const list = parseSelectorList(selector);
-  return elements.filter((element) => list.some((one) => matches(one, element, context))).map(({ id, tag }) => id ?? tag).join(" ");
+  return elements
+    .filter((element) => list.some((one) => matches(one, element, context)))
+    .map(({ id, tag }) => id ?? tag)
+    .join(" ");
 };
 
 describe("matching", () => {
   test.each([
-    ["p", "b d"], ["main > p", "b d"], ["h2 + p", "b"], ["h2 ~ p", "b d"], ["#m.x.y em", "c"], [".X", ""], ["P", "b d"],
-    ["[title~=two]", "b"], ["[data-k|=pre]", "b"], ["[title='one two' i]", "b"], ["[type=checkbox]", "i"], ["[data-k=PRE-FIX]", ""],
-    ["li:nth-child(2n+1)", "l1 l3"], ["li:nth-last-child(-n+2)", "l3 l4"], ["li:nth-child(1 of .x)", "l2"], ["li:first-child, li:last-of-type", "l1 l4"],
-    [":is(h2, em, ::before)", "a c"], ["p:not(:has(em))", "d"], ["main:has(> h2 + p)", "m"], ["ul:has(+ p)", ""],
-    ["div:empty", "e"], [":lang(fr)", "d"], ["li:lang(en)", "l1 l2 l3 l4"], ["a:link", "h"], ["a:not(:any-link)", "n"],
-    ["input:disabled:required:checked", "i"], ["em:only-child", "c"], [":root", "html"], ["li:hover", ""], ["*|li.x", "l2"],
+    ["p", "b d"],
+    ["main > p", "b d"],
+    ["h2 + p", "b"],
+    ["h2 ~ p", "b d"],
+    ["#m.x.y em", "c"],
+    [".X", ""],
+    ["P", "b d"],
+    ["[title~=two]", "b"],
+    ["[data-k|=pre]", "b"],
+    ["[title='one two' i]", "b"],
+    ["[type=checkbox]", "i"],
+    ["[data-k=PRE-FIX]", ""],
+    ["li:nth-child(2n+1)", "l1 l3"],
+    ["li:nth-last-child(-n+2)", "l3 l4"],
+    ["li:nth-child(1 of .x)", "l2"],
+    ["li:first-child, li:last-of-type", "l1 l4"],
+    [":is(h2, em, ::before)", "a c"],
+    ["p:not(:has(em))", "d"],
+    ["main:has(> h2 + p)", "m"],
+    ["ul:has(+ p)", ""],
+    ["div:empty", "e"],
+    [":lang(fr)", "d"],
+    ["li:lang(en)", "l1 l2 l3 l4"],
+    ["a:link", "h"],
+    ["a:not(:any-link)", "n"],
+    ["input:disabled:required:checked", "i"],
+    ["em:only-child", "c"],
+    [":root", "html"],
+    ["li:hover", ""],
+    ["*|li.x", "l2"],
   ])("%s", (selector, expected) => {
     expect(found(selector)).toBe(expected);
   });
@@ -43,9 +70,20 @@ describe("matching", () => {
 
 describe("specificity (Selectors 4, 17)", () => {
   test.each([
-    ["*", [0, 0, 0]], ["li", [0, 0, 1]], ["ul li", [0, 0, 2]], ["ul ol+li", [0, 0, 3]], ["h1 + *[rel=up]", [0, 1, 1]], ["ul ol li.red", [0, 1, 3]],
-    ["li.red.level", [0, 2, 1]], ["#x34y", [1, 0, 0]], ["#s12:not(FOO)", [1, 0, 1]], [".foo :is(.bar, #baz)", [1, 1, 0]], [":where(#a)", [0, 0, 0]],
-    ["a::before", [0, 0, 2]], [":nth-child(2n of li, .item)", [0, 2, 0]], ["a:hover", [0, 1, 1]],
+    ["*", [0, 0, 0]],
+    ["li", [0, 0, 1]],
+    ["ul li", [0, 0, 2]],
+    ["ul ol+li", [0, 0, 3]],
+    ["h1 + *[rel=up]", [0, 1, 1]],
+    ["ul ol li.red", [0, 1, 3]],
+    ["li.red.level", [0, 2, 1]],
+    ["#x34y", [1, 0, 0]],
+    ["#s12:not(FOO)", [1, 0, 1]],
+    [".foo :is(.bar, #baz)", [1, 1, 0]],
+    [":where(#a)", [0, 0, 0]],
+    ["a::before", [0, 0, 2]],
+    [":nth-child(2n of li, .item)", [0, 2, 0]],
+    ["a:hover", [0, 1, 1]],
   ])("%s", (selector, expected) => {
     expect(parseSelectorList(selector)[0]!.specificity).toEqual(expected);
   });
@@ -57,10 +95,28 @@ describe("specificity (Selectors 4, 17)", () => {
   });
 });
 
-test.each(["", "p,", "..a", "p >", "> p", ":nope", "::nope", ":not(", "#1a", "p[", "a:nth-child(x)", "a::before b", "ns|a", "a b | c"])("%j is refused with a reason", (selector) => {
+test.each([
+  "",
+  "p,",
+  "..a",
+  "p >",
+  "> p",
+  ":nope",
+  "::nope",
+  ":not(",
+  "#1a",
+  "p[",
+  "a:nth-child(x)",
+  "a::before b",
+  "ns|a",
+  "a b | c",
+])("%j is refused with a reason", (selector) => {
   expect(() => parseSelectorList(selector)).toThrow(SelectorError);
 });
 
 test("nothing but a reason comes of bad text", () => {
-  fc.assert(fc.property(cssSoup, (text) => void tryParseSelectorList(text)), { numRuns: 500 });
+  fc.assert(
+    fc.property(cssSoup, (text) => void tryParseSelectorList(text)),
+    { numRuns: 500 },
+  );
 });

@@ -4,15 +4,29 @@
  */
 import type { ElementNode } from "../../source/html/document";
 
-const inputTypesWithoutText = new Set(["hidden", "range", "color", "checkbox", "radio", "file", "submit", "image", "reset", "button"]);
+const inputTypesWithoutText = new Set([
+  "hidden",
+  "range",
+  "color",
+  "checkbox",
+  "radio",
+  "file",
+  "submit",
+  "image",
+  "reset",
+  "button",
+]);
 const canRequire = new Set(["input", "select", "textarea"]);
 const canDisable = new Set(["button", "input", "select", "textarea", "optgroup", "option", "fieldset"]);
 const canHoldPlaceholder = new Set(["text", "search", "url", "tel", "email", "password", "number"]);
 
 const isHtml = (element: ElementNode, tag: string) => element.tag === tag && element.namespace === "html";
 const has = (element: ElementNode, name: string) => element.attributes.has(name);
-const typeOf = (element: ElementNode) => (element.attributes.get("type") ?? (element.tag === "button" ? "submit" : "text")).toLowerCase();
-const isLink = (element: ElementNode) => (element.tag === "a" || element.tag === "area") && (has(element, "href") || (element.namespace === "svg" && has(element, "xlink:href")));
+const typeOf = (element: ElementNode) =>
+  (element.attributes.get("type") ?? (element.tag === "button" ? "submit" : "text")).toLowerCase();
+const isLink = (element: ElementNode) =>
+  (element.tag === "a" || element.tag === "area") &&
+  (has(element, "href") || (element.namespace === "svg" && has(element, "xlink:href")));
 
 function isDisabled(element: ElementNode): boolean {
   if (!canDisable.has(element.tag) || element.namespace !== "html") return false;
@@ -27,7 +41,8 @@ function isDisabled(element: ElementNode): boolean {
   return false;
 }
 
-const isEnabled = (element: ElementNode) => canDisable.has(element.tag) && element.namespace === "html" && !isDisabled(element);
+const isEnabled = (element: ElementNode) =>
+  canDisable.has(element.tag) && element.namespace === "html" && !isDisabled(element);
 
 function isSelected(option: ElementNode): boolean {
   if (has(option, "selected")) return true;
@@ -35,7 +50,8 @@ function isSelected(option: ElementNode): boolean {
   while (select && select.tag !== "select") select = select.parent;
   if (!select || has(select, "multiple") || Number(select.attributes.get("size") ?? 1) > 1) return false;
   const options: ElementNode[] = [];
-  const collect = (node: ElementNode) => node.children.forEach((child) => (child.tag === "option" ? options.push(child) : collect(child)));
+  const collect = (node: ElementNode) =>
+    node.children.forEach((child) => (child.tag === "option" ? options.push(child) : collect(child)));
   collect(select);
   if (options.some((one) => has(one, "selected"))) return false;
   return options.find((one) => !isDisabled(one)) === option;
@@ -68,7 +84,8 @@ function valueOf(element: ElementNode): string {
 
 function isInvalid(element: ElementNode): boolean {
   if (element.tag === "form" || element.tag === "fieldset") return element.children.some((child) => isInvalid(child));
-  if (!canRequire.has(element.tag)) return element.children.some((child) => canRequire.has(child.tag) && isInvalid(child));
+  if (!canRequire.has(element.tag))
+    return element.children.some((child) => canRequire.has(child.tag) && isInvalid(child));
   if (isDisabled(element) || has(element, "readonly")) return false;
   if (has(element, "required")) {
     if (element.tag === "select") return false;
@@ -83,11 +100,18 @@ function isInvalid(element: ElementNode): boolean {
 const canValidate = (element: ElementNode) =>
   element.namespace === "html" &&
   (["form", "fieldset"].includes(element.tag) ||
-    (canRequire.has(element.tag) && !isDisabled(element) && !has(element, "readonly") && !["hidden", "reset", "button"].includes(typeOf(element))) ||
+    (canRequire.has(element.tag) &&
+      !isDisabled(element) &&
+      !has(element, "readonly") &&
+      !["hidden", "reset", "button"].includes(typeOf(element))) ||
     (element.tag === "button" && typeOf(element) === "submit" && !isDisabled(element)));
 
 function isInRange(element: ElementNode): boolean | null {
-  if (!isHtml(element, "input") || !["number", "range", "date", "month", "week", "time", "datetime-local"].includes(typeOf(element))) return null;
+  if (
+    !isHtml(element, "input") ||
+    !["number", "range", "date", "month", "week", "time", "datetime-local"].includes(typeOf(element))
+  )
+    return null;
   const bound = (name: string) => element.attributes.get(name);
   const low = bound("min");
   const high = bound("max");
@@ -101,7 +125,8 @@ function isDefault(element: ElementNode): boolean {
   if (isHtml(element, "input") && ["checkbox", "radio"].includes(typeOf(element))) return has(element, "checked");
   if (isHtml(element, "option")) return has(element, "selected");
   const submits = (one: ElementNode) =>
-    (one.tag === "button" && typeOf(one) === "submit") || (one.tag === "input" && ["submit", "image"].includes(typeOf(one)));
+    (one.tag === "button" && typeOf(one) === "submit") ||
+    (one.tag === "input" && ["submit", "image"].includes(typeOf(one)));
   if (!submits(element)) return false;
   let form = element.parent;
   while (form && form.tag !== "form") form = form.parent;
@@ -132,7 +157,13 @@ export const states: ReadonlyMap<string, Test> = new Map<string, Test>([
   ["default", isDefault],
   ["indeterminate", (element) => isHtml(element, "progress") && !has(element, "value")],
   ["required", (element) => canRequire.has(element.tag) && has(element, "required")],
-  ["optional", (element) => (canRequire.has(element.tag) || element.tag === "button") && element.namespace === "html" && !has(element, "required")],
+  [
+    "optional",
+    (element) =>
+      (canRequire.has(element.tag) || element.tag === "button") &&
+      element.namespace === "html" &&
+      !has(element, "required"),
+  ],
   ["valid", (element) => canValidate(element) && !isInvalid(element)],
   ["invalid", (element) => canValidate(element) && isInvalid(element)],
   ["in-range", (element) => isInRange(element) === true],
@@ -142,7 +173,8 @@ export const states: ReadonlyMap<string, Test> = new Map<string, Test>([
   [
     "placeholder-shown",
     (element) =>
-      has(element, "placeholder") && valueOf(element) === "" &&
+      has(element, "placeholder") &&
+      valueOf(element) === "" &&
       (isHtml(element, "textarea") || (isHtml(element, "input") && canHoldPlaceholder.has(typeOf(element)))),
   ],
   ["open", (element) => (isHtml(element, "details") || isHtml(element, "dialog")) && has(element, "open")],
@@ -150,13 +182,58 @@ export const states: ReadonlyMap<string, Test> = new Map<string, Test>([
 ]);
 
 /** States a reader brings about; they match only where the caller forces them. */
-export const forcedStates: ReadonlySet<string> = new Set(["hover", "focus", "focus-visible", "focus-within", "active", "visited", "target"]);
+export const forcedStates: ReadonlySet<string> = new Set([
+  "hover",
+  "focus",
+  "focus-visible",
+  "focus-within",
+  "active",
+  "visited",
+  "target",
+]);
 
 /** Known to the browser; on a page at rest nothing is in them. */
 export const neverStates: ReadonlySet<string> = new Set([
-  "target-within", "fullscreen", "-webkit-full-screen", "modal", "popover-open", "autofill", "-webkit-autofill",
-  "user-valid", "user-invalid", "picture-in-picture", "playing", "paused", "seeking", "buffering", "stalled", "muted", "volume-locked",
-  "host", "has-slotted", "current", "past", "future", "active-view-transition", "target-current", "xr-overlay", "interest-source",
-  "-webkit-drag", "-webkit-full-page-media", "horizontal", "vertical", "start", "end", "increment", "decrement", "single-button",
-  "double-button", "no-button", "corner-present", "window-inactive", "left", "right", "first",
+  "target-within",
+  "fullscreen",
+  "-webkit-full-screen",
+  "modal",
+  "popover-open",
+  "autofill",
+  "-webkit-autofill",
+  "user-valid",
+  "user-invalid",
+  "picture-in-picture",
+  "playing",
+  "paused",
+  "seeking",
+  "buffering",
+  "stalled",
+  "muted",
+  "volume-locked",
+  "host",
+  "has-slotted",
+  "current",
+  "past",
+  "future",
+  "active-view-transition",
+  "target-current",
+  "xr-overlay",
+  "interest-source",
+  "-webkit-drag",
+  "-webkit-full-page-media",
+  "horizontal",
+  "vertical",
+  "start",
+  "end",
+  "increment",
+  "decrement",
+  "single-button",
+  "double-button",
+  "no-button",
+  "corner-present",
+  "window-inactive",
+  "left",
+  "right",
+  "first",
 ]);

@@ -11,7 +11,14 @@ export type SimpleSelector =
   | { kind: "universal" }
   | { kind: "id"; name: string }
   | { kind: "class"; name: string }
-  | { kind: "attribute"; name: string; lower: string; operator: AttributeOperator | null; value: string; flag: "i" | null }
+  | {
+      kind: "attribute";
+      name: string;
+      lower: string;
+      operator: AttributeOperator | null;
+      value: string;
+      flag: "i" | null;
+    }
   | { kind: "state"; name: string }
   | { kind: "lang"; ranges: readonly string[] }
   | { kind: "dir"; direction: string }

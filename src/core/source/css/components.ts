@@ -69,7 +69,8 @@ function read(text: string, tokens: Tokens, cursor: { at: number }, closer: numb
       const closed = cursor.at < tokens.count;
       if (closed) cursor.at += 1;
       const whole = { start, end: tokens.starts[cursor.at]!, spaced };
-      if (type === T.Function) list.push({ type: "function", name: ident.decode(raw.slice(0, -1)).toLowerCase(), args, ...whole });
+      if (type === T.Function)
+        list.push({ type: "function", name: ident.decode(raw.slice(0, -1)).toLowerCase(), args, ...whole });
       else list.push({ type: "block", open: raw as "(" | "[" | "{", args, ...whole });
     } else {
       list.push(single(type, raw, { start, end, spaced }));
@@ -92,7 +93,13 @@ function single(type: number, raw: string, where: Located): Component {
     case T.AtKeyword:
       return { type: "at", name: ident.decode(raw.slice(1)).toLowerCase(), ...where };
     case T.Number:
-      return { type: "number", value: Number(raw), integer: /^[+-]?\d+$/.test(raw), signed: /^[+-]/.test(raw), ...where };
+      return {
+        type: "number",
+        value: Number(raw),
+        integer: /^[+-]?\d+$/.test(raw),
+        signed: /^[+-]/.test(raw),
+        ...where,
+      };
     case T.Percentage:
       return { type: "percentage", value: Number(raw.slice(0, -1)), signed: /^[+-]/.test(raw), ...where };
     case T.Dimension: {

@@ -30,12 +30,36 @@ export interface MathEnvironment {
 export class UnresolvedPercentage extends Error {}
 
 const mathFunctions = new Set([
-  "calc", "-webkit-calc", "min", "max", "clamp", "round", "mod", "rem", "sin", "cos", "tan", "asin", "acos", "atan", "atan2",
-  "pow", "sqrt", "hypot", "log", "exp", "abs", "sign",
+  "calc",
+  "-webkit-calc",
+  "min",
+  "max",
+  "clamp",
+  "round",
+  "mod",
+  "rem",
+  "sin",
+  "cos",
+  "tan",
+  "asin",
+  "acos",
+  "atan",
+  "atan2",
+  "pow",
+  "sqrt",
+  "hypot",
+  "log",
+  "exp",
+  "abs",
+  "sign",
 ]);
 
 const constants: Readonly<Record<string, number>> = {
-  e: Math.E, pi: Math.PI, infinity: Infinity, "-infinity": -Infinity, nan: NaN,
+  e: Math.E,
+  pi: Math.PI,
+  infinity: Infinity,
+  "-infinity": -Infinity,
+  nan: NaN,
 };
 
 export function isMath(component: Component | undefined): component is ComponentOf<"function"> {
@@ -66,7 +90,8 @@ function value(component: Component, environment: MathEnvironment): Quantity | n
     case "number":
       return number(component.value);
     case "percentage":
-      if (environment.percentAs) return { value: 0, percent: component.value, dimensions: { [environment.percentAs]: 1 } };
+      if (environment.percentAs)
+        return { value: 0, percent: component.value, dimensions: { [environment.percentAs]: 1 } };
       return { value: component.value, percent: 0, dimensions: { percent: 1 } };
     case "dimension": {
       const known = environment.unit(component.value, component.unit);
@@ -104,7 +129,9 @@ function sum(parts: readonly Component[], environment: MathEnvironment): Quantit
     if (!amount) return null;
     const signed = scale(amount, term.sign);
     if (total && !sameDimensions(total, signed)) return null;
-    total = total ? { value: total.value + signed.value, percent: total.percent + signed.percent, dimensions: total.dimensions } : signed;
+    total = total
+      ? { value: total.value + signed.value, percent: total.percent + signed.percent, dimensions: total.dimensions }
+      : signed;
   }
   return total;
 }
@@ -174,8 +201,13 @@ function call(component: ComponentOf<"function">, environment: MathEnvironment):
   if (values.some((one) => one.percent !== 0)) throw new UnresolvedPercentage();
   const sameType = consistent(values);
   const plain = values.every((one) => measureOf(one) === "number");
-  const angle = () => (measureOf(a) === "angle" ? (a.value * Math.PI) / 180 : measureOf(a) === "number" ? a.value : NaN);
-  const degrees = (radians: number): Quantity => ({ value: (radians * 180) / Math.PI, percent: 0, dimensions: { angle: 1 } });
+  const angle = () =>
+    measureOf(a) === "angle" ? (a.value * Math.PI) / 180 : measureOf(a) === "number" ? a.value : NaN;
+  const degrees = (radians: number): Quantity => ({
+    value: (radians * 180) / Math.PI,
+    percent: 0,
+    dimensions: { angle: 1 },
+  });
   const like = (amount: number): Quantity => ({ value: amount, percent: 0, dimensions: a.dimensions });
   switch (name) {
     case "round": {
@@ -219,7 +251,9 @@ function clamp(parts: readonly Component[][], environment: MathEnvironment): Qua
   if (parts.length !== 3) return null;
   const bounds = parts.map((part) => {
     const only = part[0];
-    return part.length === 1 && only?.type === "ident" && only.name.toLowerCase() === "none" ? "none" : sum(part, environment);
+    return part.length === 1 && only?.type === "ident" && only.name.toLowerCase() === "none"
+      ? "none"
+      : sum(part, environment);
   });
   const [low, middle, high] = bounds;
   if (!middle || middle === "none" || !low || !high) return null;
@@ -237,7 +271,9 @@ function consistent(values: readonly Quantity[]): boolean {
 function choose(values: readonly Quantity[], name: "min" | "max"): Quantity {
   if (values.length > 1 && values.some((one) => one.percent !== 0)) throw new UnresolvedPercentage();
   if (values.some((one) => Number.isNaN(one.value))) return { ...values[0]!, value: NaN };
-  return values.reduce((best, one) => ((name === "min" ? one.value < best.value : one.value > best.value) ? one : best));
+  return values.reduce((best, one) =>
+    (name === "min" ? one.value < best.value : one.value > best.value) ? one : best,
+  );
 }
 
 const absoluteUnits: Record<string, { measure: Measure; factor: number }> = {

@@ -9,10 +9,22 @@ const placed = new Set(["import", "charset", "namespace"]);
  * The items of a text in which one stretch was replaced; null when the whole has to be read again.
  * @param start where the stretch starts, `oldEnd` where it ended in the old text, `newEnd` where it ends now
  */
-export function reparse(items: readonly Item[], text: string, start: number, oldEnd: number, newEnd: number): Item[] | null {
+export function reparse(
+  items: readonly Item[],
+  text: string,
+  start: number,
+  oldEnd: number,
+  newEnd: number,
+): Item[] | null {
   const at = items.findIndex((item) => item.start < start && oldEnd < item.end);
   const item = items[at];
-  if (!item || (item.kind !== "style" && item.kind !== "at") || !item.closed || (item.kind === "at" && (placed.has(item.name) || !item.block))) return null;
+  if (
+    !item ||
+    (item.kind !== "style" && item.kind !== "at") ||
+    !item.closed ||
+    (item.kind === "at" && (placed.has(item.name) || !item.block))
+  )
+    return null;
   const by = newEnd - oldEnd;
   const slice = text.slice(item.start, item.end + by);
   const [own, more] = parseSheet(slice);
@@ -31,9 +43,21 @@ function moved(item: Item, by: number): Item {
     case "skipped":
       return { ...item, ...span(item) };
     case "style":
-      return { ...item, ...span(item), prelude: span(item.prelude), block: span(item.block), items: item.items.map((one) => moved(one, by)) };
+      return {
+        ...item,
+        ...span(item),
+        prelude: span(item.prelude),
+        block: span(item.block),
+        items: item.items.map((one) => moved(one, by)),
+      };
     case "at":
-      return { ...item, ...span(item), prelude: span(item.prelude), block: item.block && span(item.block), items: item.items.map((one) => moved(one, by)) };
+      return {
+        ...item,
+        ...span(item),
+        prelude: span(item.prelude),
+        block: item.block && span(item.block),
+        items: item.items.map((one) => moved(one, by)),
+      };
   }
 }
 

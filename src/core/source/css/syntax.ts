@@ -67,7 +67,14 @@ const deepest = 256;
 
 /** At-rules whose block holds declarations (and rules nested in a style rule) rather than only rules. */
 const declarationBlocks = new Set([
-  "font-face", "page", "property", "counter-style", "font-feature-values", "font-palette-values", "view-transition", "position-try",
+  "font-face",
+  "page",
+  "property",
+  "counter-style",
+  "font-feature-values",
+  "font-palette-values",
+  "view-transition",
+  "position-try",
 ]);
 
 /** Reads a style sheet. Never throws. */
@@ -144,7 +151,15 @@ class Reader {
     }
     const prelude = this.trimmed(preludeStart, this.at);
     const rule: AtRule = {
-      kind: "at", name, start, end: this.start(), prelude, preludeText: this.slice(prelude), block: null, closed: true, items: [],
+      kind: "at",
+      name,
+      start,
+      end: this.start(),
+      prelude,
+      preludeText: this.slice(prelude),
+      block: null,
+      closed: true,
+      items: [],
     };
     if (this.at >= this.tokens.count) rule.closed = false;
     else if (this.type() === T.Semicolon) this.at += 1;
@@ -175,7 +190,14 @@ class Reader {
     }
     const prelude = this.trimmed(first, this.at);
     const rule: StyleRule = {
-      kind: "style", start, end: start, prelude, preludeText: this.slice(prelude), block: prelude, closed: true, items: [],
+      kind: "style",
+      start,
+      end: start,
+      prelude,
+      preludeText: this.slice(prelude),
+      block: prelude,
+      closed: true,
+      items: [],
     };
     this.block(rule, depth, true);
     rule.end = this.start();
@@ -242,7 +264,11 @@ class Reader {
   private valueEnd(from: number, to: number): number {
     const word = this.lastSolid(from, to);
     if (word < from || this.tokens.types[word] !== T.Ident) return to;
-    if (ident.decode(this.text.slice(this.tokens.starts[word], this.tokens.starts[word + 1])).toLowerCase() !== "important") return to;
+    if (
+      ident.decode(this.text.slice(this.tokens.starts[word], this.tokens.starts[word + 1])).toLowerCase() !==
+      "important"
+    )
+      return to;
     const bang = this.lastSolid(from, word);
     if (bang < from || this.text[this.tokens.starts[bang]!] !== "!") return to;
     return bang;
@@ -336,7 +362,8 @@ class Reader {
   /** The span of the tokens [from, to) without white space and comments at either end. */
   private trimmed(from: number, to: number): Span {
     let first = from;
-    while (first < to && (this.tokens.types[first] === T.WhiteSpace || this.tokens.types[first] === T.Comment)) first += 1;
+    while (first < to && (this.tokens.types[first] === T.WhiteSpace || this.tokens.types[first] === T.Comment))
+      first += 1;
     const last = this.lastSolid(first, to);
     if (last < first) return { start: this.tokens.starts[to]!, end: this.tokens.starts[to]! };
     return { start: this.tokens.starts[first]!, end: this.tokens.starts[last + 1]! };

@@ -33,7 +33,12 @@ export interface TextNode {
 
 /** The words of an element's own text nodes, blanks folded. */
 export function ownWords(element: ElementNode): string {
-  return element.content.filter(isText).map(({ text }) => text).join(" ").replace(/\s+/g, " ").trim();
+  return element.content
+    .filter(isText)
+    .map(({ text }) => text)
+    .join(" ")
+    .replace(/\s+/g, " ")
+    .trim();
 }
 
 /** A selector for elements of a kind: the first class, or the tag. */
@@ -67,7 +72,11 @@ export interface HtmlDocument {
 
 const documents = new WeakMap<TextFile, HtmlDocument>();
 
-const namespaces: Record<string, Namespace> = { [html.NS.HTML]: "html", [html.NS.SVG]: "svg", [html.NS.MATHML]: "math" };
+const namespaces: Record<string, Namespace> = {
+  [html.NS.HTML]: "html",
+  [html.NS.SVG]: "svg",
+  [html.NS.MATHML]: "math",
+};
 
 /** Whether a node of an element's content is text. */
 export function isText(node: ElementNode | TextNode): node is TextNode {
@@ -115,7 +124,9 @@ function read(file: TextFile): HtmlDocument {
     }
     pending.push(...inside.reverse());
   }
-  const body = root?.children.find((child) => child.namespace === "html" && (child.tag === "body" || child.tag === "frameset")) ?? null;
+  const body =
+    root?.children.find((child) => child.namespace === "html" && (child.tag === "body" || child.tag === "frameset")) ??
+    null;
   return { path: file.path, elements, root, body, mode: tree.mode };
 }
 
@@ -144,7 +155,10 @@ function elementOf(node: Tree.Element, parent: ElementNode | null, index: number
           endTag: at.endTag ? { start: at.endTag.startOffset, end: at.endTag.endOffset } : null,
           whole: { start: at.startOffset, end: at.endOffset },
           attributes: new Map(
-            Object.entries(at.attrs ?? {}).map(([name, span]) => [name, { start: span.startOffset, end: span.endOffset }]),
+            Object.entries(at.attrs ?? {}).map(([name, span]) => [
+              name,
+              { start: span.startOffset, end: span.endOffset },
+            ]),
           ),
         }
       : null,

@@ -40,12 +40,24 @@ test("nothing that runs, refreshes or could be asked for is left", () => {
 
 test("every element stays in its place, so that selectors match as before", () => {
   const all = everything(safeDocument(from, page, addressOf).root!);
-  expect(all.map(({ index }) => index).sort((a, b) => a - b)).toEqual(documentOf(page).elements.map(({ index }) => index));
+  expect(all.map(({ index }) => index).sort((a, b) => a - b)).toEqual(
+    documentOf(page).elements.map(({ index }) => index),
+  );
 });
 
 test("sheets lose what lies elsewhere and keep what is in the site", () => {
-  const local = site({ "index.html": "<style>@import 'p.css' screen; a{background:url( in/boat.png )} b{src:url(\"//far.example/x\")}</style>", "p.css": "p{top:0", "in/boat.png": "png" });
-  const [sheet] = safeSheets(local, textFile(local, "index.html")!, rewritingFor(defaultConditions, "index.html"), (path) => (local.files.has(path) ? `memory:${path}` : null));
+  const local = site({
+    "index.html":
+      "<style>@import 'p.css' screen; a{background:url( in/boat.png )} b{src:url(\"//far.example/x\")}</style>",
+    "p.css": "p{top:0",
+    "in/boat.png": "png",
+  });
+  const [sheet] = safeSheets(
+    local,
+    textFile(local, "index.html")!,
+    rewritingFor(defaultConditions, "index.html"),
+    (path) => (local.files.has(path) ? `memory:${path}` : null),
+  );
   expect(sheet!.text).toContain('url("memory:in/boat.png")');
   expect(sheet!.text).not.toContain("far.example");
   expect(sheet!.text).not.toContain("@import");
@@ -54,7 +66,13 @@ test("sheets lose what lies elsewhere and keep what is in the site", () => {
 
 test("the scheme is answered in the sheet", () => {
   const local = site({ "index.html": "<style>@media (prefers-color-scheme: dark) { a { top: 0 } }</style>" });
-  const text = (scheme: "light" | "dark") => safeSheets(local, textFile(local, "index.html")!, rewritingFor({ ...defaultConditions, scheme }, "index.html"), () => null)[0]!.text;
+  const text = (scheme: "light" | "dark") =>
+    safeSheets(
+      local,
+      textFile(local, "index.html")!,
+      rewritingFor({ ...defaultConditions, scheme }, "index.html"),
+      () => null,
+    )[0]!.text;
   expect(text("dark")).toContain("(min-width: 0px)");
   expect(text("light")).toContain("(max-width: 0px)");
 });

@@ -43,12 +43,48 @@ export interface SheetRewriting {
 export type AddressOf = (path: string) => string | null;
 
 /** Elements whose content or address would run or fetch something: they stay, empty. */
-const emptied = new Set(["script", "iframe", "frame", "object", "embed", "applet", "noembed", "noframes", "template", "portal", "fencedframe"]);
+const emptied = new Set([
+  "script",
+  "iframe",
+  "frame",
+  "object",
+  "embed",
+  "applet",
+  "noembed",
+  "noframes",
+  "template",
+  "portal",
+  "fencedframe",
+]);
 const animations = new Set(["animate", "set", "animatemotion", "animatetransform", "discard"]);
 /** Attributes that hold addresses; only what follows lets some of them through. */
 const addresses = new Set([
-  "src", "srcset", "href", "xlink:href", "data", "action", "formaction", "poster", "background", "cite", "longdesc", "manifest", "ping",
-  "archive", "codebase", "classid", "profile", "imagesrcset", "srcdoc", "icon", "usemap", "dynsrc", "lowsrc", "target", "autofocus", "http-equiv",
+  "src",
+  "srcset",
+  "href",
+  "xlink:href",
+  "data",
+  "action",
+  "formaction",
+  "poster",
+  "background",
+  "cite",
+  "longdesc",
+  "manifest",
+  "ping",
+  "archive",
+  "codebase",
+  "classid",
+  "profile",
+  "imagesrcset",
+  "srcdoc",
+  "icon",
+  "usemap",
+  "dynsrc",
+  "lowsrc",
+  "target",
+  "autofocus",
+  "http-equiv",
 ]);
 
 export function safeDocument(site: Site, file: TextFile, addressOf: AddressOf): SafeDocument {
@@ -108,9 +144,14 @@ export function safeAttributes(element: ElementNode, { base, addressOf }: SafeCo
 }
 
 function safeAddress(tag: string, name: string, value: string, base: string, addressOf: AddressOf): string | null {
-  if (name === "href" && (tag === "a" || tag === "area")) return /^(?:javascript|data|vbscript|blob):/i.test(value.replace(/[\u0000-\u0020]/g, "")) ? "#" : value;
+  if (name === "href" && (tag === "a" || tag === "area"))
+    return /^(?:javascript|data|vbscript|blob):/i.test(value.replace(/[\u0000-\u0020]/g, "")) ? "#" : value;
   if ((name === "href" || name === "xlink:href") && value.trim().startsWith("#")) return value;
-  const picture = (name === "src" && (tag === "img" || tag === "input")) || ((name === "href" || name === "xlink:href") && tag === "image") || name === "background" || name === "poster";
+  const picture =
+    (name === "src" && (tag === "img" || tag === "input")) ||
+    ((name === "href" || name === "xlink:href") && tag === "image") ||
+    name === "background" ||
+    name === "poster";
   return picture ? pictureAddress(value, base, addressOf) : null;
 }
 
@@ -127,7 +168,9 @@ export function safeSheets(site: Site, file: TextFile, rewriting: SheetRewriting
 
 function safeSheet(owner: SheetOwner, base: string, rewriting: SheetRewriting, addressOf: AddressOf): SafeSheet {
   const own = owner.sheets[owner.sheets.length - 1]!;
-  const text = owner.sheets.map((sheet) => layerStatements(sheet) + wrapped(sheet, base, rewriting, addressOf)).join("\n");
+  const text = owner.sheets
+    .map((sheet) => layerStatements(sheet) + wrapped(sheet, base, rewriting, addressOf))
+    .join("\n");
   return { owner: owner.element, media: rewriting.media(own.media[0] ?? ""), text };
 }
 
@@ -152,7 +195,8 @@ function wrapped(sheet: SheetSource, base: string, rewriting: SheetRewriting, ad
     const media = sheet.media[at + 1];
     if (media) text = `@media ${rewriting.media(media)} {\n${text}\n}`;
   });
-  for (const supports of sheet.supports) text = `@supports ${/^\s*(?:\(|not\b|selector\()/i.test(supports) ? supports : `(${supports})`} {\n${text}\n}`;
+  for (const supports of sheet.supports)
+    text = `@supports ${/^\s*(?:\(|not\b|selector\()/i.test(supports) ? supports : `(${supports})`} {\n${text}\n}`;
   return text;
 }
 
@@ -161,7 +205,8 @@ function safeBody(sheet: SheetSource, base: string, rewriting: SheetRewriting, a
   for (const rule of importRules(sheet.items)) cuts.push({ start: rule.start, end: rule.end, insert: "" });
   const visit = (items: readonly Item[]) => {
     for (const item of items) {
-      if (item.kind === "at" && item.name === "import" && !cuts.some(({ start }) => start === item.start)) cuts.push({ start: item.start, end: item.end, insert: "" });
+      if (item.kind === "at" && item.name === "import" && !cuts.some(({ start }) => start === item.start))
+        cuts.push({ start: item.start, end: item.end, insert: "" });
       else if (item.kind === "at" && item.name === "media") {
         const insert = rewriting.media(item.preludeText);
         if (insert !== item.preludeText) cuts.push({ ...item.prelude, insert });
@@ -175,7 +220,8 @@ function safeBody(sheet: SheetSource, base: string, rewriting: SheetRewriting, a
   };
   visit(sheet.items);
   let text = sheet.text;
-  for (const { start, end, insert } of cuts.sort((a, b) => b.start - a.start)) text = text.slice(0, start) + insert + text.slice(end);
+  for (const { start, end, insert } of cuts.sort((a, b) => b.start - a.start))
+    text = text.slice(0, start) + insert + text.slice(end);
   return safeUrls(text, base, addressOf);
 }
 
@@ -215,7 +261,10 @@ function safeUrls(text: string, base: string, addressOf: AddressOf): string {
 function cssAddress(address: string, base: string, addressOf: AddressOf): string {
   const target = resolveAddress(address, base);
   if (address.startsWith("#")) return address;
-  if (target.kind === "data") return /^data:(?:image|font|application\/(?:x-)?font)/i.test(target.url) ? target.url.replace(/["\\\n]/g, encodeURIComponent) : "";
+  if (target.kind === "data")
+    return /^data:(?:image|font|application\/(?:x-)?font)/i.test(target.url)
+      ? target.url.replace(/["\\\n]/g, encodeURIComponent)
+      : "";
   return target.kind === "file" ? (addressOf(target.path) ?? "") : "";
 }
 
@@ -231,6 +280,13 @@ function closersFor(text: string): string {
   }
   const last = tokens.count - 1;
   const comment = last >= 0 && tokens.types[last] === T.Comment && !/\*\/$/.test(text) ? "*/" : "";
-  const marks: Record<number, string> = { [T.RightCurlyBracket]: "}", [T.RightSquareBracket]: "]", [T.RightParenthesis]: ")" };
-  return `${comment}\n${open.reverse().map((type) => marks[type]).join("")}`;
+  const marks: Record<number, string> = {
+    [T.RightCurlyBracket]: "}",
+    [T.RightSquareBracket]: "]",
+    [T.RightParenthesis]: ")",
+  };
+  return `${comment}\n${open
+    .reverse()
+    .map((type) => marks[type])
+    .join("")}`;
 }

@@ -18,9 +18,21 @@ describe("the sheets of a page are found as a browser finds them", () => {
     ["base", '<base href="../css/"><link rel=stylesheet href=main.css>', ["linked css/main.css"]],
     ["disabled", '<link rel=stylesheet href="s.css" disabled>', []],
     ["another type", '<link rel=stylesheet type="text/less" href="s.css">', []],
-    ["alternates stay out", '<link rel=stylesheet title=A href="s.css"><link rel="alternate stylesheet" title=B href="/root.css">', ["linked a/s.css"]],
-    ["only the first named set counts", '<link rel=stylesheet title=A href="s.css"><link rel=stylesheet title=B href="/root.css">', ["linked a/s.css"]],
-    ["embedded and linked in order", '<style>a{}</style><link rel=stylesheet href="s.css">', ["embedded a/page.html", "linked a/s.css"]],
+    [
+      "alternates stay out",
+      '<link rel=stylesheet title=A href="s.css"><link rel="alternate stylesheet" title=B href="/root.css">',
+      ["linked a/s.css"],
+    ],
+    [
+      "only the first named set counts",
+      '<link rel=stylesheet title=A href="s.css"><link rel=stylesheet title=B href="/root.css">',
+      ["linked a/s.css"],
+    ],
+    [
+      "embedded and linked in order",
+      '<style>a{}</style><link rel=stylesheet href="s.css">',
+      ["embedded a/page.html", "linked a/s.css"],
+    ],
     ["no sheet", "<p>x", []],
   ])("%s", (_, html, expected) => {
     expect(found(site({ ...files, "a/page.html": html })).sheets).toEqual(expected);
@@ -30,7 +42,8 @@ describe("the sheets of a page are found as a browser finds them", () => {
     const result = found(
       site({
         "a/page.html": '<link rel=stylesheet href="../css/main.css">',
-        "css/main.css": '@charset "utf-8"; @layer x; @import url(part.css) layer(x) screen; @import "main.css"; a{} @import "late.css";',
+        "css/main.css":
+          '@charset "utf-8"; @layer x; @import url(part.css) layer(x) screen; @import "main.css"; a{} @import "late.css";',
         "css/part.css": '@import "../root.css" supports(display: grid);',
         "root.css": "",
       }),
@@ -42,11 +55,25 @@ describe("the sheets of a page are found as a browser finds them", () => {
   test("a missing sheet is named with where it is asked for and the nearest file", () => {
     const html = '<p>\n<link rel=stylesheet href="../css/mian.css">';
     const { missing } = found(site({ ...files, "a/page.html": html }));
-    expect(missing).toEqual([{ path: "a/page.html", offset: 4, address: "../css/mian.css", target: "css/mian.css", why: "not among the files", nearest: "css/main.css" }]);
+    expect(missing).toEqual([
+      {
+        path: "a/page.html",
+        offset: 4,
+        address: "../css/mian.css",
+        target: "css/mian.css",
+        why: "not among the files",
+        nearest: "css/main.css",
+      },
+    ]);
   });
 
   test("remote sheets are named and left out", () => {
-    const { sheets, missing } = found(site({ "a/page.html": '<link rel=stylesheet href="//far.example/x.css"><style>@import "https://far.example/y.css"; a{}</style>' }));
+    const { sheets, missing } = found(
+      site({
+        "a/page.html":
+          '<link rel=stylesheet href="//far.example/x.css"><style>@import "https://far.example/y.css"; a{}</style>',
+      }),
+    );
     expect(sheets).toEqual(["embedded a/page.html"]);
     expect(missing.map(({ why }) => why)).toEqual(["remote", "remote"]);
   });

@@ -66,7 +66,8 @@ export function sheetsOfPage(site: Site, file: TextFile): PageSheets {
   const preferred = preferredSet(document);
   for (const element of document.elements) {
     if (element.tag === "link" && element.namespace === "html") linked(site, element, file, base, preferred, result);
-    else if (element.tag === "style" && element.namespace !== "math") embedded(site, element, file, base, preferred, result);
+    else if (element.tag === "style" && element.namespace !== "math")
+      embedded(site, element, file, base, preferred, result);
   }
   return result;
 }
@@ -78,7 +79,12 @@ export function baseOf(document: HtmlDocument): string {
   const address = element.attributes.get("href")!;
   const target = resolveAddress(address, document.path);
   if (target.kind !== "file") return document.path;
-  return address.trim().replace(/[?#].*$/s, "").endsWith("/") || target.path === "" ? `${target.path}/`.replace(/^\/$/, "") : target.path;
+  return address
+    .trim()
+    .replace(/[?#].*$/s, "")
+    .endsWith("/") || target.path === ""
+    ? `${target.path}/`.replace(/^\/$/, "")
+    : target.path;
 }
 
 /** The title of the first titled sheet that is not alternate: the set in force. */
@@ -104,10 +110,18 @@ function isCssType(element: ElementNode): boolean {
   return type === "" || type === "text/css" || (element.tag === "link" && type.startsWith("text/css;"));
 }
 
-function linked(site: Site, element: ElementNode, file: TextFile, base: string, preferred: string | null, result: PageSheets): void {
+function linked(
+  site: Site,
+  element: ElementNode,
+  file: TextFile,
+  base: string,
+  preferred: string | null,
+  result: PageSheets,
+): void {
   const words = relWords(element);
   const href = element.attributes.get("href");
-  if (!words.includes("stylesheet") || !href?.trim() || !isCssType(element) || element.attributes.has("disabled")) return;
+  if (!words.includes("stylesheet") || !href?.trim() || !isCssType(element) || element.attributes.has("disabled"))
+    return;
   const title = element.attributes.get("title");
   if (words.includes("alternate") && (!title || title !== preferred)) return;
   if (title && title !== preferred) return;
@@ -119,13 +133,27 @@ function linked(site: Site, element: ElementNode, file: TextFile, base: string, 
     return;
   }
   const source: SheetSource = {
-    kind: "linked", path: sheet.path, text: sheet.text, offset: 0, items: itemsOf(sheet),
-    media: [element.attributes.get("media") ?? ""], supports: [], owner: element.index, imports: [],
+    kind: "linked",
+    path: sheet.path,
+    text: sheet.text,
+    offset: 0,
+    items: itemsOf(sheet),
+    media: [element.attributes.get("media") ?? ""],
+    supports: [],
+    owner: element.index,
+    imports: [],
   };
   result.owners.push({ element: element.index, sheets: withImports(site, source, sheet.path, [sheet.path], result) });
 }
 
-function embedded(site: Site, element: ElementNode, file: TextFile, base: string, preferred: string | null, result: PageSheets): void {
+function embedded(
+  site: Site,
+  element: ElementNode,
+  file: TextFile,
+  base: string,
+  preferred: string | null,
+  result: PageSheets,
+): void {
   if (!isCssType(element)) return;
   const title = element.attributes.get("title");
   if (title && title !== preferred) return;
@@ -133,8 +161,15 @@ function embedded(site: Site, element: ElementNode, file: TextFile, base: string
   const span = inside?.source ?? null;
   const text = span ? file.text.slice(span.start, span.end) : (inside?.text ?? "");
   const source: SheetSource = {
-    kind: "embedded", path: file.path, text, offset: span?.start ?? 0, items: parsedSheet(text),
-    media: [element.attributes.get("media") ?? ""], supports: [], owner: element.index, imports: [],
+    kind: "embedded",
+    path: file.path,
+    text,
+    offset: span?.start ?? 0,
+    items: parsedSheet(text),
+    media: [element.attributes.get("media") ?? ""],
+    supports: [],
+    owner: element.index,
+    imports: [],
   };
   result.owners.push({ element: element.index, sheets: withImports(site, source, base, [], result) });
 }
@@ -143,11 +178,24 @@ function missing(site: Site, address: string, path: string, offset: number, base
   const target = resolveAddress(address, base);
   if (target.kind !== "file") return { path, offset, address, target: null, why: "remote", nearest: null };
   const sheets = [...site.files.keys()].filter((name) => name.toLowerCase().endsWith(".css"));
-  return { path, offset, address, target: target.path, why: "not among the files", nearest: nearestPath(target.path, sheets) };
+  return {
+    path,
+    offset,
+    address,
+    target: target.path,
+    why: "not among the files",
+    nearest: nearestPath(target.path, sheets),
+  };
 }
 
 /** The sheet after all that it imports. */
-function withImports(site: Site, sheet: SheetSource, base: string, chain: readonly string[], result: PageSheets): SheetSource[] {
+function withImports(
+  site: Site,
+  sheet: SheetSource,
+  base: string,
+  chain: readonly string[],
+  result: PageSheets,
+): SheetSource[] {
   const all: SheetSource[] = [];
   for (const rule of importRules(sheet.items)) {
     const wanted = importOf(rule);
@@ -160,11 +208,22 @@ function withImports(site: Site, sheet: SheetSource, base: string, chain: readon
       continue;
     }
     if (chain.includes(file.path) || chain.length >= deepestImport) {
-      result.missing.push({ path: sheet.path, offset, address: wanted.address, target: file.path, why: "imports itself", nearest: null });
+      result.missing.push({
+        path: sheet.path,
+        offset,
+        address: wanted.address,
+        target: file.path,
+        why: "imports itself",
+        nearest: null,
+      });
       continue;
     }
     const imported: SheetSource = {
-      kind: "imported", path: file.path, text: file.text, offset: 0, items: itemsOf(file),
+      kind: "imported",
+      path: file.path,
+      text: file.text,
+      offset: 0,
+      items: itemsOf(file),
       media: [...sheet.media, wanted.media],
       supports: wanted.supports === null ? sheet.supports : [...sheet.supports, wanted.supports],
       owner: sheet.owner,
@@ -225,7 +284,8 @@ export function importOf(rule: AtRule): Import | null {
 
 function addressIn(component: Component): string | null {
   if (component.type === "string" || component.type === "url") return component.value;
-  if (component.type === "function" && component.name === "url" && component.args[0]?.type === "string") return component.args[0].value;
+  if (component.type === "function" && component.name === "url" && component.args[0]?.type === "string")
+    return component.args[0].value;
   return null;
 }
 

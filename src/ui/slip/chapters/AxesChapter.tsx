@@ -12,7 +12,13 @@ import type { ChapterProps } from "./types";
 import styles from "./Chapter.module.css";
 
 /** Axes that have a property of their own (CSS Fonts 4, 2.2 to 2.4). */
-const properties: Readonly<Record<string, string>> = { wght: "font-weight", wdth: "font-stretch", slnt: "font-style", ital: "font-style", opsz: "font-optical-sizing" };
+const properties: Readonly<Record<string, string>> = {
+  wght: "font-weight",
+  wdth: "font-stretch",
+  slnt: "font-style",
+  ital: "font-style",
+  opsz: "font-optical-sizing",
+};
 
 /** The axes of a variable font of the site: its width, or all that have no property of their own. */
 export function AxesChapter({ row, slip, draft, places, shown }: ChapterProps) {
@@ -26,7 +32,13 @@ export function AxesChapter({ row, slip, draft, places, shown }: ChapterProps) {
     return (
       <div className={styles.chapter}>
         <AxisSlider axis={axis} value={now} unit="%" draft={draft} onTry={(value) => draft.attempt(`${value}%`)} />
-        <Trials row={row} slip={slip} draft={draft} shown={shown} proposed={stepsOf(axis).map((value) => `${value}%`)} />
+        <Trials
+          row={row}
+          slip={slip}
+          draft={draft}
+          shown={shown}
+          proposed={stepsOf(axis).map((value) => `${value}%`)}
+        />
       </div>
     );
   }
@@ -40,7 +52,13 @@ export function AxesChapter({ row, slip, draft, places, shown }: ChapterProps) {
         <p className="quiet">This value is worked out by a function: type another one to set the axes here.</p>
       ) : (
         axes.map((axis) => (
-          <AxisSlider key={axis.tag} axis={axis} value={valueOf(settings, axis)} draft={draft} onTry={(value) => draft.attempt(withAxis(settings, axis.tag, value === axis.default ? null : value))} />
+          <AxisSlider
+            key={axis.tag}
+            axis={axis}
+            value={valueOf(settings, axis)}
+            draft={draft}
+            onTry={(value) => draft.attempt(withAxis(settings, axis.tag, value === axis.default ? null : value))}
+          />
         ))
       )}
       {owned.map(({ tag }) => (
@@ -48,16 +66,32 @@ export function AxesChapter({ row, slip, draft, places, shown }: ChapterProps) {
           <Prose>{`\`${tag}\` has a property of its own, \`${properties[tag]}\`: set here, it beats that one, and is lost where the axes are set anew.`}</Prose>
         </Doubt>
       ))}
-      {first && settings && <Trials row={row} slip={slip} draft={draft} shown={shown} proposed={[...new Set([row.written ?? row.computed, ...stepsOf(first).map((value) => withAxis(settings, first.tag, value))])].slice(0, 5)} />}
+      {first && settings && (
+        <Trials
+          row={row}
+          slip={slip}
+          draft={draft}
+          shown={shown}
+          proposed={[
+            ...new Set([
+              row.written ?? row.computed,
+              ...stepsOf(first).map((value) => withAxis(settings, first.tag, value)),
+            ]),
+          ].slice(0, 5)}
+        />
+      )}
     </div>
   );
 }
 
-const valueOf = (settings: readonly AxisSetting[], { tag, default: usual }: FontAxis) => settings.find((one) => one.tag === tag)?.value ?? usual;
+const valueOf = (settings: readonly AxisSetting[], { tag, default: usual }: FontAxis) =>
+  settings.find((one) => one.tag === tag)?.value ?? usual;
 
 /** Five values over an axis, in round numbers. */
 function stepsOf({ min, max }: FontAxis): number[] {
-  return [...new Set([0, 1, 2, 3, 4].map((step) => Number((min + ((max - min) * step) / 4).toFixed(max - min > 10 ? 0 : 2))))];
+  return [
+    ...new Set([0, 1, 2, 3, 4].map((step) => Number((min + ((max - min) * step) / 4).toFixed(max - min > 10 ? 0 : 2)))),
+  ];
 }
 
 interface AxisSliderProps {
@@ -83,9 +117,29 @@ function AxisSlider({ axis: { tag, name, min, max }, value, unit = "", draft, on
         {name || tag} <code>{tag}</code>
       </span>
       <span>{showNumber(min, 2)}</span>
-      <input type="range" aria-label={`${name || tag} axis`} min={min} max={max} step={step} value={value} onChange={({ target }) => onTry(Number(target.value))} onPointerUp={() => draft.tried && void draft.write(draft.value)} />
+      <input
+        type="range"
+        aria-label={`${name || tag} axis`}
+        min={min}
+        max={max}
+        step={step}
+        value={value}
+        onChange={({ target }) => onTry(Number(target.value))}
+        onPointerUp={() => draft.tried && void draft.write(draft.value)}
+      />
       <span>{showNumber(max, 2)}</span>
-      <InputNumber size="small" aria-label={`${name || tag} as a number`} className={styles.number} controls={false} min={min} max={max} step={step} value={value} suffix={unit} onChange={(next) => typeof next === "number" && onTry(next)} />
+      <InputNumber
+        size="small"
+        aria-label={`${name || tag} as a number`}
+        className={styles.number}
+        controls={false}
+        min={min}
+        max={max}
+        step={step}
+        value={value}
+        suffix={unit}
+        onChange={(next) => typeof next === "number" && onTry(next)}
+      />
     </label>
   );
 }

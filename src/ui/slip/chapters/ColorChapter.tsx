@@ -3,8 +3,21 @@
 import type { Remote } from "comlink";
 import { useCallback, useMemo } from "react";
 import {
-  formatColor, ladder, nearestPassingGround, nearestPassingInk, notationOf, parseColor, ratioOn, showRatio,
-  type Color, type ElementRef, type InkThere, type Need, type Notation, type Space, type StandsOn,
+  formatColor,
+  ladder,
+  nearestPassingGround,
+  nearestPassingInk,
+  notationOf,
+  parseColor,
+  ratioOn,
+  showRatio,
+  type Color,
+  type ElementRef,
+  type InkThere,
+  type Need,
+  type Notation,
+  type Space,
+  type StandsOn,
 } from "@/core";
 import type { Engine, SiteColor } from "@/engine/protocol";
 import { colorName } from "../../color/names";
@@ -34,13 +47,20 @@ const mostTracks = 6;
 
 export function ColorChapter(props: ChapterProps) {
   const { row, slip, draft, places } = props;
-  const color = useMemo(() => parseColor(draft.value) ?? parseColor(row.computed) ?? black, [draft.value, row.computed]);
+  const color = useMemo(
+    () => parseColor(draft.value) ?? parseColor(row.computed) ?? black,
+    [draft.value, row.computed],
+  );
   const written = notationOf(row.written ?? "") ?? { notation: "hex" as Notation, options: {} };
   const against = useAgainst(row.id === "ink", slip.ref, places);
   const colors = useAnswer(askSiteColors) ?? none;
-  const spell = (one: Color) => formatColor(one, written.notation === "name" ? "hex" : written.notation, written.options);
+  const spell = (one: Color) =>
+    formatColor(one, written.notation === "name" ? "hex" : written.notation, written.options);
 
-  const found = useMemo(() => against && nearestFor(against, parseColor(row.computed) ?? black), [against, row.computed]);
+  const found = useMemo(
+    () => against && nearestFor(against, parseColor(row.computed) ?? black),
+    [against, row.computed],
+  );
   const nearest = found && {
     ...found,
     label: found.passes
@@ -48,15 +68,31 @@ export function ColorChapter(props: ChapterProps) {
       : `No lightness at this hue is enough everywhere. The best reaches ${showRatio(found.ratio)} of ${found.needs}.`,
   };
   const space = spaceOf(written.notation);
-  const proposed = [...new Set([row.written ?? row.computed, ...(found?.passes ? [spell(found.color)] : []), ...bestOf(colors, against)])];
+  const proposed = [
+    ...new Set([
+      row.written ?? row.computed,
+      ...(found?.passes ? [spell(found.color)] : []),
+      ...bestOf(colors, against),
+    ]),
+  ];
 
   return (
     <div className={styles.chapter}>
       <Ladder
-        color={color} tracks={against?.tracks ?? []} nearest={nearest}
-        onTry={(one) => draft.attempt(spell(one))} onWrite={(one) => void draft.write(spell(one))} onPutBack={draft.putBack}
+        color={color}
+        tracks={against?.tracks ?? []}
+        nearest={nearest}
+        onTry={(one) => draft.attempt(spell(one))}
+        onWrite={(one) => void draft.write(spell(one))}
+        onPutBack={draft.putBack}
       />
-      <Trials row={row} slip={slip} draft={draft} proposed={proposed.slice(0, 5)} figures={(value) => <Figure value={value} against={against} />} />
+      <Trials
+        row={row}
+        slip={slip}
+        draft={draft}
+        proposed={proposed.slice(0, 5)}
+        figures={(value) => <Figure value={value} against={against} />}
+      />
       <details className={styles.more}>
         <summary>Colours of the site</summary>
         <ul className={styles.colors} aria-label="Colours of the site">
@@ -73,12 +109,22 @@ export function ColorChapter(props: ChapterProps) {
       </details>
       <details className={styles.more}>
         <summary>Channels and alpha</summary>
-        <Channels color={color} space={space} onTry={(one) => draft.attempt(spell(one))} onWrite={() => void draft.write(draft.value)} onPutBack={draft.putBack} />
+        <Channels
+          color={color}
+          space={space}
+          onTry={(one) => draft.attempt(spell(one))}
+          onWrite={() => void draft.write(draft.value)}
+          onPutBack={draft.putBack}
+        />
         <Pipette onTake={(one) => draft.attempt(spell(one))} />
       </details>
       <details className={styles.more}>
         <summary>In every notation</summary>
-        <Notations color={color} current={draft.tried ? null : (notationOf(row.written ?? "")?.notation ?? null)} onWrite={(text) => void draft.write(text)} />
+        <Notations
+          color={color}
+          current={draft.tried ? null : (notationOf(row.written ?? "")?.notation ?? null)}
+          onWrite={(text) => void draft.write(text)}
+        />
       </details>
     </div>
   );
@@ -97,7 +143,9 @@ function Figure({ value, against }: { value: string; against: Against | null }) 
   const worst = color && against?.worst(color);
   if (!worst) return null;
   const passes = worst.ratio >= worst.needs;
-  return <b className={passes ? undefined : "fails"}>{passes ? showRatio(worst.ratio) : `▲ ${showRatio(worst.ratio)}`}</b>;
+  return (
+    <b className={passes ? undefined : "fails"}>{passes ? showRatio(worst.ratio) : `▲ ${showRatio(worst.ratio)}`}</b>
+  );
 }
 
 /** The site's own colours that are enough, those most used first. */
@@ -110,7 +158,9 @@ function bestOf(colors: readonly SiteColor[], against: Against | null): string[]
 }
 
 function spaceOf(notation: Notation): Space {
-  return notation === "hex" || notation === "name" || notation === "rgb" || notation.startsWith("xyz") ? "srgb" : (notation as Space);
+  return notation === "hex" || notation === "name" || notation === "rgb" || notation.startsWith("xyz")
+    ? "srgb"
+    : (notation as Space);
 }
 
 const askSiteColors = (engine: Remote<Engine>) => engine.siteColors();
@@ -122,12 +172,17 @@ function useAgainst(isInk: boolean, { page, index }: ElementRef, places: readonl
     useCallback(
       async (engine) => {
         const picked = { page, index };
-        return isInk ? ({ of: "ink", grounds: await engine.grounds(picked, places, conditions) } as const) : ({ of: "ground", inks: await engine.inks(picked, conditions) } as const);
+        return isInk
+          ? ({ of: "ink", grounds: await engine.grounds(picked, places, conditions) } as const)
+          : ({ of: "ground", inks: await engine.inks(picked, conditions) } as const);
       },
       [isInk, page, index, places, conditions],
     ),
   );
-  return useMemo(() => (found === null ? null : found.of === "ink" ? againstGrounds(found.grounds) : againstInks(found.inks)), [found]);
+  return useMemo(
+    () => (found === null ? null : found.of === "ink" ? againstGrounds(found.grounds) : againstInks(found.inks)),
+    [found],
+  );
 }
 
 function againstGrounds(grounds: readonly StandsOn[]): Against {
@@ -180,7 +235,10 @@ function againstInks(inks: readonly InkThere[]): Against {
 }
 
 function worstOf(list: readonly { ratio: number; needs: number }[]): { ratio: number; needs: number } | null {
-  return list.reduce<{ ratio: number; needs: number } | null>((worst, one) => (worst && worst.ratio / worst.needs <= one.ratio / one.needs ? worst : one), null);
+  return list.reduce<{ ratio: number; needs: number } | null>(
+    (worst, one) => (worst && worst.ratio / worst.needs <= one.ratio / one.needs ? worst : one),
+    null,
+  );
 }
 
 interface EyeDropperLike {

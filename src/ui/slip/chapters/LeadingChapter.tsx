@@ -33,33 +33,65 @@ export function LeadingChapter({ row, slip, draft, places, shown }: ChapterProps
   // Where the length is inherited, the number belongs into the rule that gives it.
   const mend =
     source?.place && start !== null
-      ? { label: `Write ${showNumber(px / setting.declaredAt, 3)} in ${source.selector}`, target: { kind: "rule", path: source.place.path, start } as const, value: showNumber(px / setting.declaredAt, 3) }
+      ? {
+          label: `Write ${showNumber(px / setting.declaredAt, 3)} in ${source.selector}`,
+          target: { kind: "rule", path: source.place.path, start } as const,
+          value: showNumber(px / setting.declaredAt, 3),
+        }
       : null;
   const metrics = stack?.members.find((member) => member.metrics)?.metrics ?? null;
   const needed = metrics ? (metrics.ascent - metrics.descent) / metrics.unitsPerEm : null;
-  const inUnit = (text: number) => (isLength && written.endsWith("px") ? `${showNumber(text * size, 1)}px` : isLength && written.endsWith("%") ? `${showNumber(text * 100, 1)}%` : isLength && written.endsWith("em") ? `${showNumber(text, 3)}em` : String(text));
+  const inUnit = (text: number) =>
+    isLength && written.endsWith("px")
+      ? `${showNumber(text * size, 1)}px`
+      : isLength && written.endsWith("%")
+        ? `${showNumber(text * 100, 1)}%`
+        : isLength && written.endsWith("em")
+          ? `${showNumber(text, 3)}em`
+          : String(text);
   return (
     <div className={styles.chapter}>
-      <Spellings label="The same leading in other units" texts={[plain, `${showNumber(ratio, 3)}em`, `${showPx(px)}px`, `${showNumber(ratio * 100, 1)}%`]} draft={draft} />
+      <Spellings
+        label="The same leading in other units"
+        texts={[plain, `${showNumber(ratio, 3)}em`, `${showPx(px)}px`, `${showNumber(ratio * 100, 1)}%`]}
+        draft={draft}
+      />
       <p className="quiet">
         {leading === null ? "The font decides: " : ""}
         {showPx(px)} px, {plain} of the size.
-        {needed !== null && (ratio < needed - 0.005
-          ? ` Below ${showNumber(needed, 2)} descenders and the ascenders of the next line may meet in ${metrics!.family}.`
-          : ` Descenders and ascenders of ${metrics!.family} stay apart from ${showNumber(needed, 2)} on.`)}
+        {needed !== null &&
+          (ratio < needed - 0.005
+            ? ` Below ${showNumber(needed, 2)} descenders and the ascenders of the next line may meet in ${metrics!.family}.`
+            : ` Descenders and ascenders of ${metrics!.family} stay apart from ${showNumber(needed, 2)} on.`)}
       </p>
       {isLength && !written.startsWith("0") && (
         <Doubt
           label={mend?.label ?? `Write ${plain}`}
-          onMend={() => void (mend ? write({ kind: "declare", target: mend.target, property: "line-height", value: mend.value, place: slip.ref }, `line-height: ${mend.value}`) : draft.write(plain))}
+          onMend={() =>
+            void (mend
+              ? write(
+                  { kind: "declare", target: mend.target, property: "line-height", value: mend.value, place: slip.ref },
+                  `line-height: ${mend.value}`,
+                )
+              : draft.write(plain))
+          }
         >
-          As a length it is inherited as {showPx(px)} px, whatever size the text inside has. A number is worked out anew for each.
-          {setting.heirs.length > 0 && ` So it is in ${setting.heirs.slice(0, mostHeirs).map(heirWords).join("; ")}${setting.heirs.length > mostHeirs ? "; and others" : ""}.`}
+          As a length it is inherited as {showPx(px)} px, whatever size the text inside has. A number is worked out anew
+          for each.
+          {setting.heirs.length > 0 &&
+            ` So it is in ${setting.heirs.slice(0, mostHeirs).map(heirWords).join("; ")}${setting.heirs.length > mostHeirs ? "; and others" : ""}.`}
         </Doubt>
       )}
       <Outcomes setting={setting} />
       <Trials
-        row={row} slip={slip} draft={draft} shown={shown} lines={2} proposed={[...new Set([written || plain, ...steps.filter((step) => Math.abs(step - ratio) > 0.04).map(inUnit)])].slice(0, 5)}
+        row={row}
+        slip={slip}
+        draft={draft}
+        shown={shown}
+        lines={2}
+        proposed={[
+          ...new Set([written || plain, ...steps.filter((step) => Math.abs(step - ratio) > 0.04).map(inUnit)]),
+        ].slice(0, 5)}
         figures={(value) => {
           const number = Number.parseFloat(value);
           if (!Number.isFinite(number)) return null;

@@ -2,7 +2,18 @@
 
 import { Checkbox, Input, Select } from "antd";
 import { useCallback, useState } from "react";
-import { decorationLonghands, decorationParts, lineKinds, lineStyles, showRatio, writeDecoration, type DecorationParts, type LinkState, type Slip, type Target } from "@/core";
+import {
+  decorationLonghands,
+  decorationParts,
+  lineKinds,
+  lineStyles,
+  showRatio,
+  writeDecoration,
+  type DecorationParts,
+  type LinkState,
+  type Slip,
+  type Target,
+} from "@/core";
 import { Swatch } from "../../color/Swatch";
 import { Problem } from "../../shared/Problem";
 import { Prose } from "../../shared/Prose";
@@ -14,14 +25,19 @@ import { Doubt } from "./parts";
 import type { ChapterProps } from "./types";
 import styles from "./Chapter.module.css";
 
-const labels: Readonly<Record<(typeof lineKinds)[number], string>> = { underline: "under", overline: "over", "line-through": "through" };
+const labels: Readonly<Record<(typeof lineKinds)[number], string>> = {
+  underline: "under",
+  overline: "over",
+  "line-through": "through",
+};
 const trials = ["none", "underline", "underline dotted", "underline 2px", "underline overline"];
 
 /** Lines under, over and through; and how a link looks in each of its states. */
 export function LinesChapter({ row, slip, target, draft, shown }: ChapterProps) {
   const parts = decorationParts(draft.value || row.computed);
   const set = (more: Partial<DecorationParts>) => draft.attempt(writeDecoration({ ...parts, ...more }));
-  const toggle = (line: string) => set({ lines: parts.lines.includes(line) ? parts.lines.filter((one) => one !== line) : [...parts.lines, line] });
+  const toggle = (line: string) =>
+    set({ lines: parts.lines.includes(line) ? parts.lines.filter((one) => one !== line) : [...parts.lines, line] });
   const dangling = parts.lines.length === 0 && (parts.color !== "" || parts.style !== "" || parts.thickness !== "");
   const onlyOver = parts.lines.length > 0 && !parts.lines.includes("underline");
   const offset = slip.rows.find(({ id }) => id === "offset");
@@ -33,12 +49,46 @@ export function LinesChapter({ row, slip, target, draft, shown }: ChapterProps) 
             {labels[line]}
           </Checkbox>
         ))}
-        <Select size="small" aria-label="Style of the lines" value={parts.style || "solid"} onChange={(style) => set({ style })} options={lineStyles.map((value) => ({ value, label: value }))} popupMatchSelectWidth={false} />
-        <Input size="small" aria-label="Thickness of the lines" className={styles.short} placeholder="auto" value={parts.thickness} onChange={({ target: box }) => set({ thickness: box.value.trim() })} />
-        <Input size="small" aria-label="Colour of the lines" className={styles.short} placeholder="as the text" value={parts.color} onChange={({ target: box }) => set({ color: box.value.trim() })} />
+        <Select
+          size="small"
+          aria-label="Style of the lines"
+          value={parts.style || "solid"}
+          onChange={(style) => set({ style })}
+          options={lineStyles.map((value) => ({ value, label: value }))}
+          popupMatchSelectWidth={false}
+        />
+        <Input
+          size="small"
+          aria-label="Thickness of the lines"
+          className={styles.short}
+          placeholder="auto"
+          value={parts.thickness}
+          onChange={({ target: box }) => set({ thickness: box.value.trim() })}
+        />
+        <Input
+          size="small"
+          aria-label="Colour of the lines"
+          className={styles.short}
+          placeholder="as the text"
+          value={parts.color}
+          onChange={({ target: box }) => set({ color: box.value.trim() })}
+        />
       </div>
-      <Trials row={row} slip={slip} draft={draft} shown={shown} proposed={[...new Set([row.written ?? row.computed, ...trials])].slice(0, 5)} />
-      {dangling && <Doubt label="Write underline" onMend={() => void draft.write(writeDecoration({ ...parts, lines: ["underline"] }))}>A colour, style or thickness does nothing without a line.</Doubt>}
+      <Trials
+        row={row}
+        slip={slip}
+        draft={draft}
+        shown={shown}
+        proposed={[...new Set([row.written ?? row.computed, ...trials])].slice(0, 5)}
+      />
+      {dangling && (
+        <Doubt
+          label="Write underline"
+          onMend={() => void draft.write(writeDecoration({ ...parts, lines: ["underline"] }))}
+        >
+          A colour, style or thickness does nothing without a line.
+        </Doubt>
+      )}
       {onlyOver && offset && offset.computed !== "auto" && (
         <Doubt>
           <Prose>`text-underline-offset` moves only lines under the text.</Prose>
@@ -58,7 +108,9 @@ function WrittenAs({ parts, target, draft }: { parts: DecorationParts; target: T
   const longhands = decorationLonghands(parts);
   const asLonghands = async () => {
     if (!target) return;
-    const { changes, problem: why } = await engine.combine(longhands.map(([property, value]) => ({ kind: "declare", target, property, value })));
+    const { changes, problem: why } = await engine.combine(
+      longhands.map(([property, value]) => ({ kind: "declare", target, property, value })),
+    );
     setProblem(why);
     if (why) return;
     await write({ kind: "text", changes }, longhands.map(([property, value]) => `${property}: ${value}`).join("; "));
@@ -79,16 +131,25 @@ function WrittenAs({ parts, target, draft }: { parts: DecorationParts; target: T
   );
 }
 
-const stateNames: Readonly<Record<LinkState, string>> = { rest: "at rest", visited: "visited", hover: "hover", focus: "focus", active: "active" };
+const stateNames: Readonly<Record<LinkState, string>> = {
+  rest: "at rest",
+  visited: "visited",
+  hover: "hover",
+  focus: "focus",
+  active: "active",
+};
 
 /** The link in all its states side by side; a click looks at it in that state, and edits then go to its rule. */
 function States({ slip: { ref, text } }: { slip: Slip }) {
   const conditions = useWorkspace((state) => state.conditions);
   const setConditions = useWorkspace((state) => state.setConditions);
   const { page, index } = ref;
-  const looks = useAnswer(useCallback((engine) => engine.linkLooks({ page, index }, conditions), [page, index, conditions]));
+  const looks = useAnswer(
+    useCallback((engine) => engine.linkLooks({ page, index }, conditions), [page, index, conditions]),
+  );
   const now = conditions.forced[page]?.[index]?.at(-1) ?? "rest";
-  const look = (state: LinkState) => void setConditions({ forced: state === "rest" ? {} : { [page]: { [index]: [state] } } });
+  const look = (state: LinkState) =>
+    void setConditions({ forced: state === "rest" ? {} : { [page]: { [index]: [state] } } });
   return (
     <>
       <div className={styles.states} role="group" aria-label="States of the link">
@@ -105,7 +166,10 @@ function States({ slip: { ref, text } }: { slip: Slip }) {
         ))}
       </div>
       {looks?.tellsApart && looks.tellsApart < 3 && (
-        <Doubt>Only its colour tells this link from the text around it, and the two differ by {showRatio(looks.tellsApart)} to 1: 3 is needed, or a line (WCAG 2.2, 1.4.1).</Doubt>
+        <Doubt>
+          Only its colour tells this link from the text around it, and the two differ by {showRatio(looks.tellsApart)}{" "}
+          to 1: 3 is needed, or a line (WCAG 2.2, 1.4.1).
+        </Doubt>
       )}
     </>
   );

@@ -25,19 +25,51 @@ export function SizeChapter({ row, slip, draft, places, shown }: ChapterProps) {
   const basis = { parent: setting.parent, root: setting.root, width: conditions.width };
   const unit: SizeUnit = unitOf(row.written ?? "") ?? "px";
   const now = setting.size;
-  const proposed = steps.map((step) => (step === 1 ? (unitOf(row.written ?? "") ? row.written! : sizeIn(now, unit, basis)) : sizeIn(Math.round(now * step), unit, basis)));
+  const proposed = steps.map((step) =>
+    step === 1
+      ? unitOf(row.written ?? "")
+        ? row.written!
+        : sizeIn(now, unit, basis)
+      : sizeIn(Math.round(now * step), unit, basis),
+  );
   // At this width it comes to the same, on narrower windows to less.
-  const fluid = conditions.width > narrow ? fluidSize({ size: Math.round(now * 0.8), width: narrow }, { size: now, width: conditions.width }, setting.root) : null;
+  const fluid =
+    conditions.width > narrow
+      ? fluidSize({ size: Math.round(now * 0.8), width: narrow }, { size: now, width: conditions.width }, setting.root)
+      : null;
   const monospace = setting.stack?.members.length === 1 && setting.stack.members[0]!.name === "monospace";
   const keywords = keywordSizes(setting.parent, conditions.rootSize, monospace);
   const weight = Number(slip.rows.find(({ id }) => id === "weight")?.computed ?? 400);
   return (
     <div className={styles.chapter}>
-      <Spellings label="The same size in other units" texts={[...sizeUnits.map((one) => sizeIn(now, one, basis)), ...(fluid ? [fluid.text] : [])]} draft={draft} />
+      <Spellings
+        label="The same size in other units"
+        texts={[...sizeUnits.map((one) => sizeIn(now, one, basis)), ...(fluid ? [fluid.text] : [])]}
+        draft={draft}
+      />
       <Outcomes setting={setting} />
       <Trials
-        row={row} slip={slip} draft={draft} shown={shown} proposed={[...new Set(proposed)]}
-        sets={sizes.length > 1 ? [{ label: "Try the site’s own sizes", values: [...new Set(nearestSizes(sizes, now).map((px) => (px === Math.round(now * 100) / 100 && row.written ? row.written : sizeIn(px, unit, basis))))] }] : []}
+        row={row}
+        slip={slip}
+        draft={draft}
+        shown={shown}
+        proposed={[...new Set(proposed)]}
+        sets={
+          sizes.length > 1
+            ? [
+                {
+                  label: "Try the site’s own sizes",
+                  values: [
+                    ...new Set(
+                      nearestSizes(sizes, now).map((px) =>
+                        px === Math.round(now * 100) / 100 && row.written ? row.written : sizeIn(px, unit, basis),
+                      ),
+                    ),
+                  ],
+                },
+              ]
+            : []
+        }
         figures={(value) => {
           const px = pxOf(value, basis);
           return px === null ? null : <span>needs {neededRatio(px, weight)}</span>;
@@ -47,7 +79,13 @@ export function SizeChapter({ row, slip, draft, places, shown }: ChapterProps) {
         <summary>Keywords</summary>
         <p className={styles.spellings} role="group" aria-label="Keywords">
           {keywords.map(({ keyword, px }) => (
-            <button key={keyword} type="button" className={keyword === draft.value ? `${styles.spelling} ${styles.inForce}` : styles.spelling} aria-pressed={keyword === draft.value} onClick={() => draft.attempt(keyword)}>
+            <button
+              key={keyword}
+              type="button"
+              className={keyword === draft.value ? `${styles.spelling} ${styles.inForce}` : styles.spelling}
+              aria-pressed={keyword === draft.value}
+              onClick={() => draft.attempt(keyword)}
+            >
               {keyword} {showPx(px)} px
             </button>
           ))}
@@ -71,26 +109,67 @@ function pxOf(value: string, basis: Basis): number | null {
 /** As many sizes as can be compared, those nearest to the one now. */
 function nearestSizes(sizes: readonly number[], now: number): number[] {
   const way = (px: number) => Math.abs(Math.log(px / now));
-  return [...sizes].sort((a, b) => way(a) - way(b)).slice(0, 6).sort((a, b) => a - b);
+  return [...sizes]
+    .sort((a, b) => way(a) - way(b))
+    .slice(0, 6)
+    .sort((a, b) => a - b);
 }
 
 /** A size that grows with the window, written as `clamp()` with the line it follows. */
-function Fluid({ now, root, onTry, onWrite }: { now: number; root: number; onTry(text: string): void; onWrite(text: string): void }) {
-  const [values, setValues] = useState({ small: Math.round(now * 0.8), narrow, large: Math.round(now * 1.2), wide: 1280 });
-  const fluid = fluidSize({ size: values.small, width: values.narrow }, { size: values.large, width: values.wide }, root);
+function Fluid({
+  now,
+  root,
+  onTry,
+  onWrite,
+}: {
+  now: number;
+  root: number;
+  onTry(text: string): void;
+  onWrite(text: string): void;
+}) {
+  const [values, setValues] = useState({
+    small: Math.round(now * 0.8),
+    narrow,
+    large: Math.round(now * 1.2),
+    wide: 1280,
+  });
+  const fluid = fluidSize(
+    { size: values.small, width: values.narrow },
+    { size: values.large, width: values.wide },
+    root,
+  );
   const field = (key: keyof typeof values, label: string) => (
-    <InputNumber size="small" className={styles.number} aria-label={label} min={1} max={5000} value={values[key]} suffix="px" controls={false} onChange={(next) => typeof next === "number" && setValues({ ...values, [key]: next })} />
+    <InputNumber
+      size="small"
+      className={styles.number}
+      aria-label={label}
+      min={1}
+      max={5000}
+      value={values[key]}
+      suffix="px"
+      controls={false}
+      onChange={(next) => typeof next === "number" && setValues({ ...values, [key]: next })}
+    />
   );
   return (
     <div className={styles.fluid}>
       <p>
-        {field("small", "Size when narrow")} at {field("narrow", "Narrow width")} wide, up to {field("large", "Size when wide")} at {field("wide", "Wide width")}
+        {field("small", "Size when narrow")} at {field("narrow", "Narrow width")} wide, up to{" "}
+        {field("large", "Size when wide")} at {field("wide", "Wide width")}
       </p>
       {fluid ? (
         <>
           <code>{fluid.text}</code>
           <p className="quiet">
-            Between the two it is {showNumber(fluid.base, 2)} px {fluid.slope < 0 ? "less" : "and"} {showNumber(Math.abs(fluid.slope) * 100, 2)} px for every 100 px of width. At 800 px: {showPx(Math.min(Math.max(fluid.base + fluid.slope * 800, Math.min(values.small, values.large)), Math.max(values.small, values.large)))} px.
+            Between the two it is {showNumber(fluid.base, 2)} px {fluid.slope < 0 ? "less" : "and"}{" "}
+            {showNumber(Math.abs(fluid.slope) * 100, 2)} px for every 100 px of width. At 800 px:{" "}
+            {showPx(
+              Math.min(
+                Math.max(fluid.base + fluid.slope * 800, Math.min(values.small, values.large)),
+                Math.max(values.small, values.large),
+              ),
+            )}{" "}
+            px.
           </p>
           <span className={styles.actions}>
             <button type="button" className="chip" onClick={() => onTry(fluid.text)}>

@@ -30,8 +30,14 @@ export function SpacingChapter({ row, slip, draft, places, shown }: ChapterProps
   const isMargin = row.id === "above" || row.id === "below";
   const side = row.id === "above" ? "before" : "after";
   // Only what the row is about is measured, once for each layout of the page.
-  const lines = useMemo(() => (shown && row.id === "alignment" ? linesOf(shown.page, index) : null), [shown, row.id, index]);
-  const neighbour = useMemo(() => (shown && isMargin ? neighbourOf(shown.page, index, side) : null), [shown, isMargin, index, side]);
+  const lines = useMemo(
+    () => (shown && row.id === "alignment" ? linesOf(shown.page, index) : null),
+    [shown, row.id, index],
+  );
+  const neighbour = useMemo(
+    () => (shown && isMargin ? neighbourOf(shown.page, index, side) : null),
+    [shown, isMargin, index, side],
+  );
   if (!setting) return null;
   const { size, leading } = setting;
   const px = Number.parseFloat(row.computed);
@@ -42,24 +48,47 @@ export function SpacingChapter({ row, slip, draft, places, shown }: ChapterProps
   return (
     <div className={styles.chapter}>
       {Number.isFinite(px) && px !== 0 && (
-        <Spellings label="The same in other units" texts={[`${showNumber(px, 2)}px`, `${showNumber(px / size, 3)}em`]} draft={draft} />
+        <Spellings
+          label="The same in other units"
+          texts={[`${showNumber(px, 2)}px`, `${showNumber(px / size, 3)}em`]}
+          draft={draft}
+        />
       )}
       {isMargin && (
         <p className="quiet">
-          {showNumber(px, 2)} px, {showNumber(px / size, 2)} of the size, {showNumber(px / (leading ?? size * 1.2), 2)} lines.
+          {showNumber(px, 2)} px, {showNumber(px / size, 2)} of the size, {showNumber(px / (leading ?? size * 1.2), 2)}{" "}
+          lines.
         </p>
       )}
       <Trials
-        row={row} slip={slip} draft={draft} shown={isMargin ? null : shown} lines={2} beside={beside} proposed={[...new Set([row.written ?? row.computed, ...trials[row.id]!])].slice(0, 5)}
+        row={row}
+        slip={slip}
+        draft={draft}
+        shown={isMargin ? null : shown}
+        lines={2}
+        beside={beside}
+        proposed={[...new Set([row.written ?? row.computed, ...trials[row.id]!])].slice(0, 5)}
         figures={(one) => (one.endsWith("em") ? <span>{showNumber(Number.parseFloat(one) * size, 2)} px</span> : null)}
       />
-      {row.id === "case" && value === "uppercase" && running && <Doubt>Capitals alone are slow to read in running text: words lose their shape.</Doubt>}
-      {row.id === "alignment" && value === "justify" && lines && lines.longest < 45 && computed("hyphens") !== "auto" && (
-        <Doubt>Justified lines of {lines.longest} characters tear holes without hyphens.</Doubt>
+      {row.id === "case" && value === "uppercase" && running && (
+        <Doubt>Capitals alone are slow to read in running text: words lose their shape.</Doubt>
       )}
-      {row.id === "alignment" && value === "center" && lines && lines.lines > 3 && <Doubt>Centred over {lines.lines} lines: every line starts somewhere else.</Doubt>}
-      {row.id === "hyphens" && value === "auto" && <p className="quiet">The page has to say its language for this to work.</p>}
-      {(row.id === "offset" || row.id === "position") && !computed("lines").includes("underline") && <Doubt>It moves only lines under the text, and there is none here.</Doubt>}
+      {row.id === "alignment" &&
+        value === "justify" &&
+        lines &&
+        lines.longest < 45 &&
+        computed("hyphens") !== "auto" && (
+          <Doubt>Justified lines of {lines.longest} characters tear holes without hyphens.</Doubt>
+        )}
+      {row.id === "alignment" && value === "center" && lines && lines.lines > 3 && (
+        <Doubt>Centred over {lines.lines} lines: every line starts somewhere else.</Doubt>
+      )}
+      {row.id === "hyphens" && value === "auto" && (
+        <p className="quiet">The page has to say its language for this to work.</p>
+      )}
+      {(row.id === "offset" || row.id === "position") && !computed("lines").includes("underline") && (
+        <Doubt>It moves only lines under the text, and there is none here.</Doubt>
+      )}
       <Outcomes setting={setting} />
     </div>
   );

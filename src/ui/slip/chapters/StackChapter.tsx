@@ -52,12 +52,16 @@ export function StackChapter({ row, slip, draft, places, shown }: ChapterProps) 
           const size = known?.metrics && first && known.metrics !== first ? comparedWith(known.metrics, first) : null;
           return (
             <li
-              key={`${name} ${at}`} draggable onDragStart={() => setDragged(at)} onDragOver={(event) => event.preventDefault()}
+              key={`${name} ${at}`}
+              draggable
+              onDragStart={() => setDragged(at)}
+              onDragOver={(event) => event.preventDefault()}
               onDrop={() => {
                 if (dragged !== null) move(dragged, at);
                 setDragged(null);
               }}
-              tabIndex={0} aria-label={`${name}, ${at + 1} of ${members.length}${at === here ? ", used on this machine" : ""}. Alt and arrows move it, Delete takes it out`}
+              tabIndex={0}
+              aria-label={`${name}, ${at + 1} of ${members.length}${at === here ? ", used on this machine" : ""}. Alt and arrows move it, Delete takes it out`}
               onKeyDown={(event) => {
                 if (event.altKey && event.key === "ArrowUp") move(at, at - 1);
                 else if (event.altKey && event.key === "ArrowDown") move(at, at + 1);
@@ -71,18 +75,45 @@ export function StackChapter({ row, slip, draft, places, shown }: ChapterProps) 
             >
               <span style={{ fontFamily: specimenStack(writeStack([{ name, generic }])) }}>{name}</span>
               <em>
-                {generic ? "generic" : known?.source === "site" ? (known.problem ?? "comes with the site") : known?.source === "system" ? platforms.filter(({ platform }) => known.platforms.includes(platform)).map(({ label }) => label).join(", ") : "comes with no system"}
+                {generic
+                  ? "generic"
+                  : known?.source === "site"
+                    ? (known.problem ?? "comes with the site")
+                    : known?.source === "system"
+                      ? platforms
+                          .filter(({ platform }) => known.platforms.includes(platform))
+                          .map(({ label }) => label)
+                          .join(", ")
+                      : "comes with no system"}
                 {size && ` · ${size}`}
               </em>
               {at === here && <b>used here</b>}
               <span className={styles.memberTools}>
-                <button type="button" className="text-button" aria-label={`Move ${name} up`} disabled={at === 0} onClick={() => move(at, at - 1)}>
+                <button
+                  type="button"
+                  className="text-button"
+                  aria-label={`Move ${name} up`}
+                  disabled={at === 0}
+                  onClick={() => move(at, at - 1)}
+                >
                   up
                 </button>
-                <button type="button" className="text-button" aria-label={`Move ${name} down`} disabled={at === members.length - 1} onClick={() => move(at, at + 1)}>
+                <button
+                  type="button"
+                  className="text-button"
+                  aria-label={`Move ${name} down`}
+                  disabled={at === members.length - 1}
+                  onClick={() => move(at, at + 1)}
+                >
                   down
                 </button>
-                <button type="button" className="text-button" aria-label={`Take ${name} out`} disabled={members.length === 1} onClick={() => apply(members.toSpliced(at, 1))}>
+                <button
+                  type="button"
+                  className="text-button"
+                  aria-label={`Take ${name} out`}
+                  disabled={members.length === 1}
+                  onClick={() => apply(members.toSpliced(at, 1))}
+                >
                   out
                 </button>
               </span>
@@ -92,8 +123,20 @@ export function StackChapter({ row, slip, draft, places, shown }: ChapterProps) 
       </ol>
       <span className={styles.addMember}>
         <AutoComplete
-          size="small" aria-label="Add a face" value={typed} onChange={setTyped} onSelect={add} placeholder="Add a face" className={styles.adder}
-          options={[...own, ...genericNames, ...platformFaces.map(({ family }) => family)].filter((name) => name.toLowerCase().includes(typed.toLowerCase()) && !members.some((member) => member.name === name)).slice(0, 40).map((name) => ({ value: name }))}
+          size="small"
+          aria-label="Add a face"
+          value={typed}
+          onChange={setTyped}
+          onSelect={add}
+          placeholder="Add a face"
+          className={styles.adder}
+          options={[...own, ...genericNames, ...platformFaces.map(({ family }) => family)]
+            .filter(
+              (name) =>
+                name.toLowerCase().includes(typed.toLowerCase()) && !members.some((member) => member.name === name),
+            )
+            .slice(0, 40)
+            .map((name) => ({ value: name }))}
           onKeyDown={(event) => {
             if (event.key === "Enter" && typed) add(typed);
             event.stopPropagation();
@@ -109,17 +152,29 @@ export function StackChapter({ row, slip, draft, places, shown }: ChapterProps) 
         )}
       </span>
       {stackFaults(members, own).map(({ kind, message, mended }) => (
-        <Doubt key={message} label={mended ? `Write ${writeStack(mended)}` : undefined} onMend={mended ? () => void draft.write(writeStack(mended)) : undefined}>
+        <Doubt
+          key={message}
+          label={mended ? `Write ${writeStack(mended)}` : undefined}
+          onMend={mended ? () => void draft.write(writeStack(mended)) : undefined}
+        >
           <Prose>{message}</Prose>
           {kind === "twice" && " It can be left out."}
         </Doubt>
       ))}
       {setting?.stack && !draft.tried && (
-        <p className="quiet">
-          {setting.stack.readers.map(({ label, face }) => `${label}: ${face}`).join(" · ")}
-        </p>
+        <p className="quiet">{setting.stack.readers.map(({ label, face }) => `${label}: ${face}`).join(" · ")}</p>
       )}
-      {stacks.length > 1 && <Trials row={row} slip={slip} draft={draft} shown={shown} proposed={[...new Set([draft.tried ? (row.written ?? row.computed) : draft.value || row.computed, ...stacks])].slice(0, 4)} />}
+      {stacks.length > 1 && (
+        <Trials
+          row={row}
+          slip={slip}
+          draft={draft}
+          shown={shown}
+          proposed={[
+            ...new Set([draft.tried ? (row.written ?? row.computed) : draft.value || row.computed, ...stacks]),
+          ].slice(0, 4)}
+        />
+      )}
     </div>
   );
 }

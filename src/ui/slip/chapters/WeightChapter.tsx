@@ -9,7 +9,17 @@ import { Doubt } from "./parts";
 import type { ChapterProps } from "./types";
 import styles from "./Chapter.module.css";
 
-const names: Readonly<Record<number, string>> = { 100: "thin", 200: "extra light", 300: "light", 400: "regular", 500: "medium", 600: "semi-bold", 700: "bold", 800: "extra bold", 900: "black" };
+const names: Readonly<Record<number, string>> = {
+  100: "thin",
+  200: "extra light",
+  300: "light",
+  400: "regular",
+  500: "medium",
+  600: "semi-bold",
+  700: "bold",
+  800: "extra bold",
+  900: "black",
+};
 
 const trials: Readonly<Record<string, readonly string[]>> = {
   weight: ["300", "400", "500", "600", "700"],
@@ -28,15 +38,22 @@ export function WeightChapter({ row, slip, target, draft, places, shown }: Chapt
   return (
     <div className={styles.chapter}>
       <Trials
-        row={row} slip={slip} draft={draft} shown={shown} proposed={[...new Set([...(row.id === "weight" ? [] : [row.written ?? row.computed]), ...trials[row.id]!])]}
-        judgedIn={row.id === "weight" ? target : null} figures={(value) => (row.id === "weight" ? <span>{names[Number(value)]}</span> : null)}
+        row={row}
+        slip={slip}
+        draft={draft}
+        shown={shown}
+        proposed={[...new Set([...(row.id === "weight" ? [] : [row.written ?? row.computed]), ...trials[row.id]!])]}
+        judgedIn={row.id === "weight" ? target : null}
+        figures={(value) => (row.id === "weight" ? <span>{names[Number(value)]}</span> : null)}
       />
       <table className={styles.faces}>
         <thead>
           <tr>
             <th scope="col">Face</th>
             <th scope="col">Weights</th>
-            <th scope="col">{row.id === "weight" ? `At ${asked}` : row.id === "style" ? "Italic" : "Small capitals"}</th>
+            <th scope="col">
+              {row.id === "weight" ? `At ${asked}` : row.id === "style" ? "Italic" : "Small capitals"}
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -51,12 +68,30 @@ export function WeightChapter({ row, slip, target, draft, places, shown }: Chapt
                 </th>
                 <td>
                   {weightWords(member.weights)}
-                  {member.axes.length > 0 && `; axes ${member.axes.map(({ tag, min, max }) => `${tag} ${min} to ${max}`).join(", ")}`}
+                  {member.axes.length > 0 &&
+                    `; axes ${member.axes.map(({ tag, min, max }) => `${tag} ${min} to ${max}`).join(", ")}`}
                 </td>
-                <td className={(row.id === "weight" && faked) || (row.id === "style" && member.italic === false) || (row.id === "caps" && member.smallCaps === false) ? "doubtful" : undefined}>
-                  {row.id === "weight" && (taken === null ? "not known" : faked ? "◆ made up from " + taken : taken === asked ? "real" : `takes ${taken}`)}
-                  {row.id === "style" && (member.italic === null ? "not known" : member.italic ? "real" : "◆ made up by slanting")}
-                  {row.id === "caps" && (member.smallCaps === null ? "not known" : member.smallCaps ? "real" : "◆ made up by scaling")}
+                <td
+                  className={
+                    (row.id === "weight" && faked) ||
+                    (row.id === "style" && member.italic === false) ||
+                    (row.id === "caps" && member.smallCaps === false)
+                      ? "doubtful"
+                      : undefined
+                  }
+                >
+                  {row.id === "weight" &&
+                    (taken === null
+                      ? "not known"
+                      : faked
+                        ? "◆ made up from " + taken
+                        : taken === asked
+                          ? "real"
+                          : `takes ${taken}`)}
+                  {row.id === "style" &&
+                    (member.italic === null ? "not known" : member.italic ? "real" : "◆ made up by slanting")}
+                  {row.id === "caps" &&
+                    (member.smallCaps === null ? "not known" : member.smallCaps ? "real" : "◆ made up by scaling")}
                 </td>
               </tr>
             );

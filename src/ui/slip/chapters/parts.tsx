@@ -10,7 +10,13 @@ export function Spellings({ label, texts, draft }: { label: string; texts: reado
   return (
     <p className={styles.spellings} role="group" aria-label={label}>
       {[...new Set(texts)].map((text) => (
-        <button key={text} type="button" className={text === draft.value ? `${styles.spelling} ${styles.inForce}` : styles.spelling} aria-pressed={text === draft.value} onClick={() => void draft.write(text)}>
+        <button
+          key={text}
+          type="button"
+          className={text === draft.value ? `${styles.spelling} ${styles.inForce}` : styles.spelling}
+          aria-pressed={text === draft.value}
+          onClick={() => void draft.write(text)}
+        >
           {text}
         </button>
       ))}
@@ -23,7 +29,11 @@ export function Outcomes({ setting }: { setting: Setting | null }) {
   if (!setting || setting.outcomes.length < 2) return null;
   return (
     <p className="quiet">
-      It does not come out the same everywhere: {setting.outcomes.slice(0, 6).map(({ value, places }) => `${value} in ${plural(places.length, "place")}`).join(", ")}
+      It does not come out the same everywhere:{" "}
+      {setting.outcomes
+        .slice(0, 6)
+        .map(({ value, places }) => `${value} in ${plural(places.length, "place")}`)
+        .join(", ")}
       {setting.outcomes.length > 6 && " and more"}.
     </p>
   );
