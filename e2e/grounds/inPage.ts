@@ -1,55 +1,104 @@
-/** Run inside a test page: what the product says lies under each place, for the pixels to confirm. */
-import { defaultConditions, isPlace, legibilityOn, openSite, pagesOf, stylePage, type Color } from "../../src/core";
+/** Run inside a page of its own: what the product says lies under each text, for the pixels to confirm. */
+import {
+  defaultConditions,
+  legibilityOn,
+  openSite,
+  pagesOf,
+  styledPage,
+  textId,
+  textsOf,
+  type Color,
+  type Layouts,
+} from "../../src/core";
+import { pageAsPicture, viewOf } from "../../src/engine/views";
+import { bandsOf } from "../../src/preview/bands";
+import { frameSandbox, showPage } from "../../src/preview/frame";
 import { layoutOf } from "../../src/preview/grounds";
-import type { ShownPage } from "../../src/preview/frame";
+import { paintedLayouts } from "../../src/preview/paint";
 
 export interface SaidGround {
+  /** The element's `id`, or its tag, with the pseudo-element. */
   id: string;
-  text: { left: number; top: number; width: number; height: number };
+  /** Bands along its lines, in CSS px of the page. */
+  bands: { left: number; top: number; right: number; bottom: number }[];
   certain: boolean;
   doubt: string | null;
+  unjudged: string | null;
+  verdict: string;
+  ratio: number;
+  needs: number;
   /** 0 to 255. */
   darkest: number[];
   lightest: number[];
+  ink: number[];
+  painted: boolean;
+  /** Part of it that was seen. */
+  seen: number;
+  kind: string;
 }
 
 const bytes = ({ channels }: Color) => channels.map((value) => Math.round(Math.min(1, Math.max(0, value ?? 0)) * 255));
 
 declare global {
   interface Window {
-    saidGrounds(html: string, scheme: "light" | "dark"): Promise<SaidGround[]>;
+    saidGrounds(html: string, scheme: "light" | "dark", width: number, height: number): Promise<SaidGround[]>;
   }
 }
 
-window.saidGrounds = async (html, scheme) => {
-  const site = openSite([{ path: "index.html", text: html }]);
-  const page = stylePage(site, pagesOf(site)[0]!, {
-    ...defaultConditions,
-    width: window.innerWidth,
-    height: window.innerHeight,
-    scheme,
-  });
-  const shown: ShownPage = { document, nodes: [...document.querySelectorAll("*")], dress: () => undefined };
-  const places = page.styles.filter(isPlace);
-  const layout = await layoutOf(
+const base64 = (text: string) => {
+  let binary = "";
+  for (const byte of new TextEncoder().encode(text)) binary += String.fromCharCode(byte);
+  return btoa(binary);
+};
+
+window.saidGrounds = async (html, scheme, width, height) => {
+  const path = "index.html";
+  const site = openSite([{ path, text: html }]);
+  const conditions = { ...defaultConditions, width, height, scheme };
+  const page = styledPage(site, pagesOf(site)[0]!, conditions);
+  const addressOf = () => null;
+  const view = viewOf(site, path, conditions, addressOf, () => ({}));
+  const frame = document.createElement("iframe");
+  frame.setAttribute("sandbox", frameSandbox);
+  frame.style.cssText = `position:absolute;left:0;top:0;border:0;width:${width}px;height:${height}px;color-scheme:${scheme}`;
+  document.body.append(frame);
+  const shown = await showPage(frame, view);
+  await shown.document.fonts.ready;
+  await Promise.all([...shown.document.images].map((image) => image.decode().catch(() => undefined)));
+  const own = view.places.filter(({ pseudo }) => pseudo === null).map(({ index }) => index);
+  const always = () => true;
+  const layout = (await layoutOf(shown, own, always))!;
+  const painted = await paintedLayouts(
     shown,
-    places.map(({ element }) => element.index),
-    () => true,
+    { layouts: layout, texts: view.places },
+    async (look, stage, unknown) =>
+      `data:image/svg+xml;base64,${base64(pageAsPicture(site, path, conditions, addressOf, stage, look, unknown))}`,
+    always,
   );
-  return places.flatMap((style) => {
-    const place = layout![style.element.index];
-    if (!place) return [];
-    const { ground } = legibilityOn(page, style, { "index.html": layout! });
+  const layouts: Layouts = { [path]: painted ?? layout };
+  return textsOf(page).map(({ style, pseudo }) => {
+    const { ground, ink, ratio, needs, verdict, unjudged } = legibilityOn(page, style, layouts, pseudo);
     const [darkest, lightest] = ground.range ?? [ground.color, ground.color];
-    return [
-      {
-        id: style.element.id ?? style.element.tag,
-        text: place.text,
-        certain: ground.certain,
-        doubt: ground.doubt,
-        darkest: bytes(darkest),
-        lightest: bytes(lightest),
-      },
-    ];
+    const place = view.places.find((one) => one.index === style.element.index && one.pseudo === pseudo)!;
+    let bands = bandsOf(shown, place);
+    const text = layouts[path]![textId(place.index, pseudo)]?.text;
+    if (bands.length === 0 && text)
+      bands = [{ left: text.left, top: text.top, right: text.left + text.width, bottom: text.top + text.height, upright: true }];
+    return {
+      id: (style.element.id ?? style.element.tag) + (pseudo ? `::${pseudo}` : ""),
+      bands,
+      certain: ground.certain,
+      doubt: ground.doubt,
+      unjudged,
+      verdict,
+      ratio,
+      needs,
+      darkest: bytes(darkest),
+      lightest: bytes(lightest),
+      ink: bytes(ink),
+      painted: ground.painted,
+      seen: layouts[path]![textId(place.index, pseudo)]?.painted?.seen ?? 1,
+      kind: ground.kind,
+    };
   });
 };

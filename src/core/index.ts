@@ -6,7 +6,7 @@ export { findingsFor } from "./findings";
 export { reportedLonghands } from "./cascade/properties";
 export { forcedStatesOf } from "./cascade/forced";
 export { overridesFor, rewritingFor, stateAttribute, type Override } from "./cascade/rehearse";
-export { computedValue, fontSizeOf, stylePage, type Style, type StyledPage } from "./cascade/styles";
+export { computedValue, fontSizeOf, usedScheme, stylePage, type Style, type StyledPage } from "./cascade/styles";
 export { styledPage, type KnownPage } from "./cascade/styledPages";
 export { explain, type Contender, type Explanation } from "./cascade/explain";
 export { matchingElements } from "./cascade/selectors";
@@ -93,16 +93,30 @@ export {
   type StoredFile,
   type TextFile,
 } from "./source/site";
+export {
+  heldBy,
+  pictureOf,
+  pictureRewriting,
+  type PictureLook,
+  type PictureStage,
+  type PictureUnknown,
+  type Strike,
+} from "./ground/picture";
+export { layoutNow } from "./ground/layoutNow";
+export { cssColor } from "./color/format";
+export { textsOf, type PageText } from "./pageTexts";
 export { pseudoTexts, type PseudoText } from "./pseudoTexts";
 export { isPlace, legibility, legibilityOn, roleName, textStyleKey, type Layouts } from "./textStyles";
-export { invisibleBelow, type Ground, type Legibility, type Verdict } from "./ground/ground";
+export { inkOf, invisibleBelow, type Ground, type Legibility, type Verdict } from "./ground/ground";
 export {
   gridColumns,
   gridPoints,
   gridRows,
+  textId,
   type Box,
   type ImageLayout,
   type PageLayout,
+  type Painted,
   type PlaceLayout,
   type UnderLayer,
 } from "./ground/layout";

@@ -1,7 +1,9 @@
 /** Places and the text styles they are set in. */
 import { legibilityOf, type Legibility } from "./ground/ground";
-import type { PageLayout, PlaceLayout } from "./ground/layout";
+import { mayBeOverlapped } from "./ground/moved";
+import { textId, type PageLayout, type PlaceLayout } from "./ground/layout";
 import { cssColor } from "./color/format";
+import type { ElementNode } from "./source/html/document";
 import { computedValue, fontSizeOf, leadingOf, valueOf, type Style, type StyledPage } from "./cascade/styles";
 import type { ElementRef } from "./edits/types";
 
@@ -36,20 +38,45 @@ const silent = new Set([
   "template",
   "noscript",
   "head",
-  "textarea",
-  "option",
   "optgroup",
-  "select",
+  "datalist",
 ]);
+
+/** Fields that show what is written in them, and buttons that are named by it. */
+const unwritten = new Set(["hidden", "checkbox", "radio", "range", "color", "file", "image"]);
+
+/** Whether a control shows a text that no text node of it holds: what is written in it, or chosen. */
+function showsValue({ tag, namespace, attributes, hasText, children, parent }: ElementNode): boolean {
+  if (namespace !== "html") return false;
+  if (tag === "select") return children.length > 0 && !isList(attributes);
+  if (tag === "textarea") return hasText;
+  if (tag === "option") {
+    const select = parent?.tag === "optgroup" ? parent.parent : parent;
+    return hasText && select?.tag === "select" && isList(select.attributes);
+  }
+  if (tag !== "input") return false;
+  const type = attributes.get("type")?.toLowerCase() ?? "text";
+  if (type === "submit" || type === "reset") return attributes.get("value") !== "";
+  return !unwritten.has(type) && (attributes.get("value") ?? "").trim() !== "";
+}
+
+/** Whether a select shows its options, not only the one that is chosen. */
+function isList(attributes: ReadonlyMap<string, string>): boolean {
+  return attributes.has("multiple") || Number.parseInt(attributes.get("size") ?? "", 10) > 1;
+}
+
+const asControl = new Set(["input", "select", "textarea", "option"]);
 
 /** Whether an element shows text of its own. */
 export function isPlace(style: Style): boolean {
-  return style.element.hasText && style.element.tag !== "textarea" && isShown(style);
+  const { element } = style;
+  const shows = asControl.has(element.tag) ? showsValue(element) : element.hasText;
+  return shows && isShown(style);
 }
 
 /** Whether an element is on the page at all, and not one whose text is not shown. */
 export function isShown(style: Style): boolean {
-  if (silent.has(style.element.tag) && style.element.tag !== "textarea") return false;
+  if (silent.has(style.element.tag)) return false;
   return valueOf<string>(style, "visibility") === "visible" && isRendered(style);
 }
 
@@ -75,14 +102,39 @@ export type Layouts = Readonly<Record<string, PageLayout>>;
 const measured = new WeakMap<PlaceLayout, { style: Style; legibility: Legibility }>();
 
 /** The legibility of an element's text, on what really lies under it where its page was laid out. */
-export function legibilityOn(page: Pick<StyledPage, "file" | "styles">, style: Style, layouts: Layouts): Legibility {
+export function legibilityOn(
+  page: Pick<StyledPage, "file" | "styles">,
+  style: Style,
+  layouts: Layouts,
+  pseudo: string | null = null,
+): Legibility {
   const { index } = style.element;
-  const layout = page.styles[index] === style ? layouts[page.file.path]?.[index] : undefined;
-  if (!layout) return legibility(style);
+  const own = pseudo !== null || page.styles[index] === style;
+  const layout = own ? layouts[page.file.path]?.[textId(index, pseudo)] : undefined;
+  if (!layout) return mayBeOverlapped(page, style) ? overlapped(legibility(style)) : legibility(style);
   const known = measured.get(layout);
   if (known?.style === style) return known.legibility;
   const result = legibilityOf(style, layout, page.styles);
   measured.set(layout, { style, legibility: result });
+  return result;
+}
+
+const doubted = new WeakMap<Legibility, Legibility>();
+
+/** The same where other parts of the page may lie over or under the text: nothing is certain. */
+function overlapped(legibility: Legibility): Legibility {
+  let result = doubted.get(legibility);
+  if (!result) {
+    const { ground, verdict } = legibility;
+    const doubt = ground.doubt ?? "Other parts of the page may lie over or under it.";
+    result = {
+      ...legibility,
+      ground: { ...ground, certain: false, doubt },
+      passes: false,
+      verdict: verdict === "unjudged" ? verdict : "doubtful",
+    };
+    doubted.set(legibility, result);
+  }
   return result;
 }
 

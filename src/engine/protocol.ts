@@ -11,6 +11,9 @@ import type {
   Override,
   PageLayout,
   Palette,
+  PictureLook,
+  PictureStage,
+  PictureUnknown,
   Plan,
   SafeDocument,
   SafeSheet,
@@ -47,6 +50,8 @@ export interface SiteSummary {
 /** A place on the page, as the page view needs it. */
 export interface PlaceView {
   index: number;
+  /** The pseudo-element that shows the text; null for the element's own. */
+  pseudo: string | null;
   /** Equal for places of one text style. */
   key: string;
   role: string;
@@ -55,6 +60,13 @@ export interface PlaceView {
   ratio: number;
   needs: number;
   verdict: Verdict;
+  /** Why it is not judged; null where it is. */
+  unjudged: string | null;
+  /** Before anything is laid over or under it, as CSS. */
+  ink: string;
+  sizePx: number;
+  /** How many translucent inks around it have to be looked at apart from it. */
+  level: number;
   /** While another size of the reader's is rehearsed: whether the text stays as it is. */
   fixed: boolean;
 }
@@ -185,6 +197,15 @@ export interface Engine {
     conditions: Conditions,
     changes: TextChange[],
   ): Promise<PlaceView[]>;
+  /** The address of a picture of a page, to be painted out of sight. */
+  picture(
+    path: string,
+    changes: TextChange[],
+    conditions: Conditions,
+    stage: PictureStage,
+    look: PictureLook,
+    unknown: PictureUnknown | null,
+  ): Promise<string>;
   /** Pages of which it is not known, or not any more, what lies under their texts. */
   unlaidPages(conditions: Conditions): Promise<string[]>;
   commit(changes: TextChange[]): Promise<void>;

@@ -6,27 +6,22 @@ import {
   combine,
   completions,
   computedValue,
-  defaultConditions,
   definedProperties,
-  documentOf,
   EditError,
   editsOn,
   findingsFor,
   FontError,
   fontFaceFor,
-  fontSizeOf,
-  forcedStatesOf,
   groundsUnder,
   ignoredMessage,
   inksOn,
   isPlace,
   judgeChange,
-  legibilityOn,
+  layoutNow,
   linkLooks,
   matchFallback,
   nameColor,
   nameStack,
-  overridesFor,
   pagesOf,
   paletteOf,
   planSteps,
@@ -34,14 +29,9 @@ import {
   readFontFile,
   reports,
   restack,
-  rewritingFor,
-  roleName,
   ruleAround,
-  safeDocument,
-  safeSheets,
   settingOf,
   sheetsOf,
-  shortSelector,
   siteOf,
   sizesAt,
   slipFor,
@@ -56,13 +46,12 @@ import {
   type KnownPage,
   type Layouts,
   type PageLayout,
-  type SafeDocument,
   type Site,
   type StyledPage,
   type TextChange,
-  type TextFile,
 } from "@/core";
-import type { Engine, PagePatch, PageView, PlaceView, SiteColor, SiteFont, SiteSummary } from "./protocol";
+import { pageAsPicture, pageOf, placesOf, titleOf, viewOf } from "./views";
+import type { Engine, PagePatch, PageView, SiteColor, SiteFont, SiteSummary } from "./protocol";
 
 let site: Site = siteOf([]);
 /** Counts the looks at all pages; only the latest goes on. */
@@ -102,10 +91,24 @@ const addressOf: AddressOf = (path) => {
   return address;
 };
 
-function pageOf(from: Site, path: string, conditions: Conditions): StyledPage {
-  const file = textFile(from, path);
-  if (file?.kind !== "html") throw new RangeError(`There is no page ${path}.`);
-  return styledPage(from, file, conditions);
+/** File API, 6.5: there is one in workers only. */
+declare class FileReaderSync {
+  readAsDataURL(blob: Blob): string;
+}
+
+const reader = new FileReaderSync();
+const dataAddresses = new Map<string, string>();
+
+/** A picture or font that a page shows from memory, as an address that holds all of it. */
+function dataAddress(address: string): string {
+  const known = dataAddresses.get(address);
+  if (known !== undefined) return known;
+  const bytes = [...addresses].find(([, own]) => own === address)?.[0];
+  const path = [...site.files.values()].find((file) => file.kind === "other" && file.bytes === bytes)?.path ?? "";
+  const type = mediaTypes[path.slice(path.lastIndexOf(".") + 1).toLowerCase()];
+  const data = bytes ? reader.readAsDataURL(new Blob([bytes as BlobPart], { type })) : "data:,";
+  dataAddresses.set(address, data);
+  return data;
 }
 
 /** Layouts of the pages that were shown: each for one structure of its page, and of the page as it was shown last. */
@@ -113,88 +116,36 @@ const layouts = new Map<string, { structure: string; layout: PageLayout; page: S
 /** The pages as they were sent to be shown last. */
 const shown = new Map<string, StyledPage>();
 
-function knownLayouts(): Layouts {
-  return Object.fromEntries([...layouts].map(([path, { layout }]) => [path, layout]));
+/** What is known of all pages as they are laid out: what was painted counts for texts that are as they were. */
+function knownLayouts(conditions: Conditions): Layouts {
+  return Object.fromEntries(
+    [...layouts].flatMap(([path, { layout, page }]) => {
+      const file = textFile(site, path);
+      if (file?.kind !== "html") return [];
+      return [[path, layoutNow(layout, page, styledPage(site, file, conditions))]];
+    }),
+  );
 }
 
 /** The layout of a page, if it is of the page with this structure. */
-function layoutFor(path: string, structure: string): Layouts {
+function layoutFor(path: string, structure: string, page: StyledPage): Layouts {
   const known = layouts.get(path);
-  return known?.structure === structure ? { [path]: known.layout } : {};
-}
-
-function placesOf(page: StyledPage, of: Site, from: Layouts): PlaceView[] {
-  const { conditions } = page;
-  // Texts whose size is the same for every reader.
-  const usual =
-    conditions.rootSize === defaultConditions.rootSize
-      ? null
-      : styledPage(of, page.file, { ...conditions, rootSize: defaultConditions.rootSize });
-  return page.styles.filter(isPlace).map((style) => {
-    const { element } = style;
-    const { ratio, needs, verdict } = legibilityOn(page, style, from);
-    const short = shortSelector(element);
-    const selector = short === element.tag ? short : element.tag + short;
-    return {
-      index: element.index,
-      key: textStyleKey(style),
-      role: roleName(style),
-      selector,
-      ratio,
-      needs,
-      verdict,
-      fixed: usual !== null && fontSizeOf(usual.styles[element.index]!) === fontSizeOf(style),
-    };
-  });
+  return known?.structure === structure ? { [path]: layoutNow(known.layout, known.page, page) } : {};
 }
 
 /** @param kept whether it is the page as it is shown from now on */
-function viewOf(from: Site, path: string, conditions: Conditions, kept = from === site): PageView {
-  const page = pageOf(from, path, conditions);
-  const known = documentOfPage(from, page);
-  if (kept) {
+function viewFor(from: Site, path: string, conditions: Conditions, kept = from === site): PageView {
+  const view = viewOf(from, path, conditions, addressOf, (structure) => {
     // A page that has got other elements has to be laid out anew.
-    if (layouts.get(path)?.structure !== known.structure) layouts.delete(path);
-    shown.set(path, page);
-  }
-  return {
-    ...known,
-    sheets: safeSheets(from, page.file, rewritingFor(conditions, path), addressOf),
-    places: placesOf(page, from, layoutFor(path, known.structure)),
-    overrides: overridesFor(page),
-    states: [...forcedStatesOf(page.document, conditions)].map(([index, names]) => [index, [...names].join(" ")]),
-  };
-}
-
-interface KnownDocument {
-  owners: string;
-  document: SafeDocument;
-  structure: string;
-}
-
-const knownDocuments = new WeakMap<TextFile, KnownDocument>();
-
-/** The page without its sheets, made once for each version of its file and each set of sheets it finds. */
-function documentOfPage(from: Site, { file, sheets }: StyledPage): KnownDocument {
-  const owners = sheets.owners.map(({ element }) => element).join();
-  let known = knownDocuments.get(file);
-  if (known?.owners !== owners) {
-    const document = safeDocument(from, file, addressOf);
-    known = { owners, document, structure: fingerprint(document) };
-    knownDocuments.set(file, known);
-  }
-  return known;
-}
-
-function fingerprint(document: SafeDocument): string {
-  const text = JSON.stringify(document);
-  let hash = 0;
-  for (let at = 0; at < text.length; at += 1) hash = (Math.imul(hash, 31) + text.charCodeAt(at)) | 0;
-  return `${text.length}:${hash}`;
+    if (kept && layouts.get(path)?.structure !== structure) layouts.delete(path);
+    return layoutFor(path, structure, pageOf(from, path, conditions));
+  });
+  if (kept) shown.set(path, pageOf(from, path, conditions));
+  return view;
 }
 
 function patchOf(from: Site, path: string, structure: string, conditions: Conditions): PagePatch {
-  const view = viewOf(from, path, conditions);
+  const view = viewFor(from, path, conditions);
   return { ...view, document: view.structure === structure ? null : view.document };
 }
 
@@ -217,6 +168,9 @@ const engine: Engine = {
   open: async (files) => {
     for (const address of addresses.values()) URL.revokeObjectURL(address);
     addresses.clear();
+    dataAddresses.clear();
+    layouts.clear();
+    shown.clear();
     site = siteOf(files);
   },
 
@@ -240,14 +194,9 @@ const engine: Engine = {
           keys.add(textStyleKey(style));
           stacks.add(computedValue(style, "font-family"));
         }
-        const title = documentOf(page.file).elements.find(({ tag }) => tag === "title");
-        const words = title?.content
-          .map((node) => ("text" in node ? node.text : ""))
-          .join("")
-          .trim();
         return {
           path: page.file.path,
-          title: words || page.file.path,
+          title: titleOf(page.file),
           places: places.length,
           sheets: [...page.sources],
         };
@@ -256,7 +205,7 @@ const engine: Engine = {
       textStyles: keys.size,
       stacks: stacks.size,
       colors: new Set(colorSpots(site).map(({ value }) => value)).size,
-      findings: findingsFor({ site, pages, conditions, layouts: knownLayouts() }),
+      findings: findingsFor({ site, pages, conditions, layouts: knownLayouts(conditions) }),
     };
   },
 
@@ -264,7 +213,7 @@ const engine: Engine = {
     summaries += 1;
   },
 
-  page: async (path, conditions) => viewOf(site, path, conditions),
+  page: async (path, conditions) => viewFor(site, path, conditions),
 
   setting: async (picked, places, property, conditions) => settingOf(site, picked, places, property, conditions),
 
@@ -284,16 +233,16 @@ const engine: Engine = {
     return [...fonts.values()];
   },
 
-  grounds: async (picked, places, conditions) => groundsUnder(site, picked, places, conditions, knownLayouts()),
+  grounds: async (picked, places, conditions) => groundsUnder(site, picked, places, conditions, knownLayouts(conditions)),
 
-  inks: async (picked, conditions) => inksOn(site, picked, conditions, knownLayouts()),
+  inks: async (picked, conditions) => inksOn(site, picked, conditions, knownLayouts(conditions)),
 
-  palette: async (conditions) => paletteOf(site, conditions, knownLayouts()),
+  palette: async (conditions) => paletteOf(site, conditions, knownLayouts(conditions)),
 
-  styleTable: async (conditions) => textStyleTable(site, conditions, knownLayouts()),
+  styleTable: async (conditions) => textStyleTable(site, conditions, knownLayouts(conditions)),
 
   trialContrasts: async (picked, target, property, values, conditions) =>
-    trialContrasts(site, picked, target, property, values, conditions, knownLayouts()),
+    trialContrasts(site, picked, target, property, values, conditions, knownLayouts(conditions)),
 
   editsOn: async (texts, conditions) => {
     const { made, problem } = attempt(() =>
@@ -302,7 +251,7 @@ const engine: Engine = {
     return { edits: made ?? [], problem };
   },
 
-  variant: async (path, changes, conditions) => viewOf(changeSite(site, changes), path, conditions, false),
+  variant: async (path, changes, conditions) => viewFor(changeSite(site, changes), path, conditions, false),
 
   combine: async (edits) => changesOf(() => combine(site, edits)),
 
@@ -341,7 +290,7 @@ const engine: Engine = {
   report: async (id, conditions) => {
     const report = reports.find((one) => one.id === id);
     if (!report) throw new RangeError(`There is no report ${id}.`);
-    return { file: report.file, type: report.type, text: report.make({ site, conditions, layouts: knownLayouts() }) };
+    return { file: report.file, type: report.type, text: report.make({ site, conditions, layouts: knownLayouts(conditions) }) };
   },
 
   siteColors: async () => {
@@ -355,11 +304,11 @@ const engine: Engine = {
     return [...colors.values()].sort((a, b) => b.uses - a.uses);
   },
 
-  linkLooks: async (ref, conditions) => linkLooks(site, ref, conditions, knownLayouts()),
+  linkLooks: async (ref, conditions) => linkLooks(site, ref, conditions, knownLayouts(conditions)),
 
   slip: async (ref, conditions) => {
     try {
-      return slipFor(site, ref, conditions, knownLayouts());
+      return slipFor(site, ref, conditions, knownLayouts(conditions));
     } catch (error) {
       if (error instanceof EditError) return null;
       throw error;
@@ -377,7 +326,7 @@ const engine: Engine = {
           const { changes, reach } = step.value;
           return {
             plan: step.value,
-            judged: judgeChange(site, changeSite(site, changes), reach.places, conditions, knownLayouts()),
+            judged: judgeChange(site, changeSite(site, changes), reach.places, conditions, knownLayouts(conditions)),
             problem: null,
           };
         }
@@ -398,12 +347,17 @@ const engine: Engine = {
 
   layOut: async (path, structure, layout, conditions, changes) => {
     // What is shown before it is written is not kept.
-    if (changes.length) {
-      const changed = changeSite(site, changes);
-      return placesOf(pageOf(changed, path, conditions), changed, { [path]: layout });
-    }
+    const changed = changes.length ? changeSite(site, changes) : site;
+    if (changes.length) return placesOf(pageOf(changed, path, conditions), changed, { [path]: layout });
     layouts.set(path, { structure, layout, page: shown.get(path) });
     return placesOf(pageOf(site, path, conditions), site, { [path]: layout });
+  },
+
+  picture: async (path, changes, conditions, stage, look, unknown) => {
+    const from = changes.length ? changeSite(site, changes) : site;
+    const svg = pageAsPicture(from, path, conditions, addressOf, stage, look, unknown);
+    const whole = svg.replace(/blob:[^"'()\s&<>\\]+/g, (address) => dataAddress(address));
+    return reader.readAsDataURL(new Blob([whole], { type: "image/svg+xml" }));
   },
 
   unlaidPages: async (conditions) =>

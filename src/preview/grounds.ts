@@ -2,6 +2,7 @@
 import type { Box, ImageLayout, PageLayout, PlaceLayout, UnderLayer } from "@/core";
 import type { ShownPage } from "./frame";
 import { longestLineOf } from "./measure";
+import { isClear } from "./clear";
 import { inSlices } from "./slices";
 import { comparePaths, groundPath, textPath, type PaintPath, type PaintedNode } from "./paintOrder";
 import { loadPicture, pixelsUnder } from "./pictures";
@@ -72,8 +73,6 @@ function paintsGround(node: Element, style: CSSStyleDeclaration): boolean {
   );
 }
 
-const isClear = (color: string) => color === "transparent" || /[,/]\s*0\)$/.test(color);
-
 /** Around the text nodes directly in the element. */
 function textBox({ document, nodes }: ShownPage, index: number): Box | null {
   const view = document.defaultView!;
@@ -102,6 +101,33 @@ function textBox({ document, nodes }: ShownPage, index: number): Box | null {
       height: box.bottom - box.top,
     }
   );
+}
+
+/** What keeps a text from being seen: for good, if a clip or a mask does it, or until something is scrolled. */
+function hiddenBy(place: Painter, text: Box): Pick<PlaceLayout, "unseen" | "hides" | "away"> {
+  const view = place.node.ownerDocument.defaultView!;
+  const root = place.node.ownerDocument.documentElement;
+  const check = place.node as Element & { checkVisibility?(options: object): boolean };
+  const [right, bottom] = [text.left + text.width, text.top + text.height];
+  const outside = right <= 0 || bottom <= 0 || text.left >= Math.max(root.scrollWidth, view.innerWidth);
+  const unseen =
+    check.checkVisibility?.({ contentVisibilityAuto: false }) === false
+      ? "What it stands in is not rendered."
+      : outside
+        ? "It is moved out of the page."
+        : null;
+  let hides: string | null = null;
+  let away: string | null = null;
+  for (let current: Painter | null = place; current; current = current.parent) {
+    const { style, parent, node } = current;
+    if (style.clipPath !== "none" || (style.clip !== "auto" && style.clip !== "")) hides ??= "It is clipped to nothing.";
+    if ((style.maskImage ?? "none") !== "none") hides ??= "It is masked away.";
+    if (!parent || node.localName === "body") continue;
+    if (/auto|scroll/.test(`${style.overflowX} ${style.overflowY}`)) away ??= "It is scrolled out of its box.";
+    else if (/hidden|clip/.test(`${style.overflowX} ${style.overflowY}`)) hides ??= "It is cut off by the box around it.";
+  }
+  if (place.node.closest("svg")) away ??= "Text in a drawing is not looked at.";
+  return { unseen, hides, away };
 }
 
 function overlaps(a: Box, b: Box): boolean {
@@ -156,7 +182,15 @@ function placeLayout(
   }
   under.sort((a, b) => comparePaths(a.path, b.path));
   const afloat = held ? "It stays in its place while the page scrolls under it." : null;
-  return { text, longest, afloat, under: under.map((painter) => underLayer(painter, place, text, pictures)), over };
+  return {
+    text,
+    longest,
+    afloat,
+    under: under.map((painter) => underLayer(painter, place, text, pictures)),
+    over,
+    ...hiddenBy(place, text),
+    painted: null,
+  };
 }
 
 function underLayer(

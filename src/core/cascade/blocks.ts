@@ -43,6 +43,8 @@ export function blockOf(declarations: readonly Declaration[]): { normal: BlockEn
       const into = declaration.important ? block.important : block.normal;
       if (prepared.kind === "longhands") into.push({ declaration, entries: prepared.entries, custom: null });
       else if (prepared.kind === "custom") into.push({ declaration, entries: [], custom: prepared });
+      // Not computed, but asked for as it is written (`declaredText`).
+      else if (prepared.kind === "other") into.push({ declaration, entries: [], custom: null });
     }
     blocks.set(declarations, block);
   }

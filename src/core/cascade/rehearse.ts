@@ -39,7 +39,7 @@ function withScheme(media: string, scheme: "light" | "dark"): string {
 }
 
 /** Lets forced states match by an attribute, at the same specificity. */
-function withStates(selectors: string, states: ReadonlySet<string>): string {
+export function withStates(selectors: string, states: ReadonlySet<string>): string {
   const { count, types, starts } = tokensOf(selectors);
   let text = "";
   let at = 0;

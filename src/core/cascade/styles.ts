@@ -457,6 +457,11 @@ class Computer {
   }
 }
 
+/** The scheme in which a page is shown. */
+export function usedScheme({ styles }: StyledPage): "light" | "dark" {
+  return styles[0]?.shared.scheme ?? "light";
+}
+
 /** The style of the page's root element. */
 export function rootOf(style: Style): Style {
   let root = style;

@@ -1,7 +1,7 @@
 import { invisibleBelow } from "../ground/ground";
 import { showRatio } from "../color/contrast";
-import { pseudoTexts } from "../pseudoTexts";
-import { isPlace, legibilityOn } from "../textStyles";
+import { textsOf } from "../pageTexts";
+import { legibilityOn } from "../textStyles";
 import { plainSelector } from "../source/html/document";
 import { at, type Check, type Finding } from "./types";
 
@@ -12,15 +12,11 @@ export const contrast: Check = {
     const findings: Finding[] = [];
     for (const page of pages) {
       const found = new Map<string, Finding>();
-      const texts = [
-        ...page.styles.filter(isPlace).map((style) => ({ style, part: "" })),
-        ...pseudoTexts(page).map(({ style, name }) => ({ style, part: `::${name}` })),
-      ];
-      for (const { style, part } of texts) {
-        const { ratio, needs, passes, verdict, ground } = legibilityOn(page, style, layouts);
-        if (passes) continue;
+      for (const { style, pseudo } of textsOf(page)) {
+        const { ratio, needs, passes, verdict, ground } = legibilityOn(page, style, layouts, pseudo);
+        if (passes || verdict === "unjudged") continue;
         const { element } = style;
-        const name = plainSelector(element) + part;
+        const name = plainSelector(element) + (pseudo ? `::${pseudo}` : "");
         const key = `${name} ${showRatio(ratio)} ${needs}`;
         const place = { page: page.file.path, index: element.index };
         const known = found.get(key);

@@ -7,9 +7,11 @@ import type { Color } from "../color/types";
 import { resolveColor, type ColorValue } from "../color/value";
 import { fontSizeOf, valueOf, type Style } from "../cascade/styles";
 import { colorsOf } from "./backgrounds";
-import type { PlaceLayout } from "./layout";
+import type { Painted, PlaceLayout } from "./layout";
 import { groundFromStyles } from "./layers";
+import { agrees, groundFromPaint, type PaintedGround } from "./painted";
 import { groundUnder } from "./under";
+import { exemption, unseenReason } from "./unseen";
 
 export interface Ground {
   /** The colour behind the text; of several, the one with the least contrast to the ink. Opaque. */
@@ -22,31 +24,43 @@ export interface Ground {
   /** Index of the element that gives the topmost opaque layer; null for the browser's canvas. */
   from: number | null;
   kind: GroundKind;
+  /** Whether it was seen in the pixels the browser made, not only reasoned from styles. */
+  painted: boolean;
 }
 
-export type GroundKind = "color" | "gradient" | "picture" | "canvas";
+/** "painted": something that is no background, or is changed on its way to the screen. */
+export type GroundKind = "color" | "gradient" | "picture" | "canvas" | "painted";
 
 export interface Legibility {
   ground: Ground;
   /** The ink as it comes out on the ground, alpha and opacity included. */
   ink: Color;
-  /** Contrast ratio, unrounded; of several grounds the worst. */
+  /** Contrast ratio, unrounded; of several grounds the worst, where it was painted that of the worst twentieth. */
   ratio: number;
+  /** Ratio at the worst single point. */
+  least: number;
   /** Ratio on the best of several grounds. */
   best: number;
   needs: 3 | 4.5;
   passes: boolean;
-  /** "doubtful" where the ground is not certain and it would be enough on some of what may lie there. */
   verdict: Verdict;
+  /** Why the text is not judged, in plain words; null where it is. */
+  unjudged: string | null;
 }
 
-export type Verdict = "passes" | "fails" | "doubtful";
+/**
+ * "doubtful" where the ground is not certain and it would be enough on some of what may lie there, or nothing is known of
+ * it; "unjudged" where nobody can see the text, or the standard exempts it.
+ */
+export type Verdict = "passes" | "fails" | "doubtful" | "unjudged";
 
 /** What a way to look behind a text finds: colours that may lie there, and the ink as it comes out on each. */
 export interface Found {
   bare: readonly Color[];
   inked: readonly Color[];
   doubt: string | null;
+  /** Whether something else than these colours may lie there, for all that is known. */
+  open: boolean;
   from: number | null;
   kind: GroundKind;
 }
@@ -54,40 +68,87 @@ export interface Found {
 /**
  * @param layout of the text on the laid-out page
  * @param styles of the page, by index
- * @param ink before compositing; the text's own by default
+ * @param ink before compositing, instead of the text's own
  */
 export function legibilityOf(
   style: Style,
   layout: PlaceLayout | null = null,
   styles: readonly Style[] = [],
-  ink: Color = inkOf(style),
+  ink: Color | null = null,
 ): Legibility {
-  const found = layout ? groundUnder(style, ink, layout, styles) : groundFromStyles(style, ink);
-  const { bare, inked } = found;
+  const found = layout ? groundUnder(style, ink ?? inkOf(style), layout, styles) : groundFromStyles(style, ink ?? inkOf(style));
+  const needs = neededRatio(fontSizeOf(style), valueOf<number>(style, "font-weight"));
+  const unjudged = exemption(style) ?? unseenReason(style) ?? layout?.unseen ?? null;
+  const painted = layout?.painted && ink === null ? layout.painted : null;
+  const seen = painted && groundFromPaint(painted);
+  const legibility =
+    painted && seen ? fromPaint(found, painted, seen, needs) : fromLayers(found, needs, painted ? covered(layout!) : null);
+  const hidden = painted && !seen ? layout!.hides : null;
+  return unjudged || hidden ? { ...legibility, passes: false, verdict: "unjudged", unjudged: unjudged ?? hidden } : legibility;
+}
+
+function fromLayers(found: Found, needs: 3 | 4.5, covering: string | null): Legibility {
+  const { bare, inked, from, kind } = found;
+  const doubt = covering ?? found.doubt;
   const ratios = bare.map((color, at) => contrastRatio(inked[at]!, color));
   const ratio = Math.min(...ratios);
   const worst = ratios.indexOf(ratio);
   const luminances = bare.map(relativeLuminance);
   const [low, high] = [Math.min(...luminances), Math.max(...luminances)];
-  const needs = neededRatio(fontSizeOf(style), valueOf<number>(style, "font-weight"));
   const best = Math.max(...ratios);
-  const passes = ratio >= needs;
+  const range: [Color, Color] | null =
+    high - low > 1e-9 ? [bare[luminances.indexOf(low)]!, bare[luminances.indexOf(high)]!] : null;
   return {
-    ground: {
-      color: bare[worst]!,
-      range: high - low > 1e-9 ? [bare[luminances.indexOf(low)]!, bare[luminances.indexOf(high)]!] : null,
-      certain: found.doubt === null,
-      doubt: found.doubt,
-      from: found.from,
-      kind: found.kind,
-    },
+    ground: { color: bare[worst]!, range, certain: doubt === null, doubt, from, kind, painted: false },
     ink: inked[worst]!,
     ratio,
+    least: ratio,
     best,
     needs,
-    passes,
-    verdict: passes ? "passes" : found.doubt === null || best < needs ? "fails" : "doubtful",
+    ...judged(ratio, best, needs, doubt !== null, found.open || covering !== null),
+    unjudged: null,
   };
+}
+
+function fromPaint(found: Found, painted: Painted, seen: PaintedGround, needs: 3 | 4.5): Legibility {
+  const { color, ink, range, ratio, least, best } = seen;
+  const explained = agrees(found, seen);
+  const { doubt } = painted;
+  return {
+    ground: {
+      color,
+      range,
+      certain: doubt === null,
+      doubt,
+      from: explained ? found.from : null,
+      kind: explained ? found.kind : "painted",
+      painted: true,
+    },
+    ink,
+    ratio,
+    least,
+    best,
+    needs,
+    ...judged(ratio, best, needs, doubt !== null, painted.seen < 1 && doubt !== null),
+    unjudged: null,
+  };
+}
+
+/** Nothing of the text was seen, though nothing hides it that is known. */
+function covered({ hides, away }: PlaceLayout): string {
+  return hides ?? away ?? "Another part of the page lies over it.";
+}
+
+/** Where nothing is known for sure, there is no verdict; where all that may lie there is known, the ends decide. */
+function judged(
+  ratio: number,
+  best: number,
+  needs: number,
+  doubtful: boolean,
+  open: boolean,
+): Pick<Legibility, "passes" | "verdict"> {
+  const verdict = open ? "doubtful" : ratio >= needs ? "passes" : !doubtful || best < needs ? "fails" : "doubtful";
+  return { passes: verdict === "passes", verdict };
 }
 
 /** The colour text is filled with, before compositing. */

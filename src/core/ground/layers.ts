@@ -1,4 +1,5 @@
 /** The ground of a text from styles alone: all layers of its ancestors, from the canvas up (Compositing 1, section 5). */
+import { declaredText } from "../cascade/declared";
 import { valueOf, type Style } from "../cascade/styles";
 import { paintOver } from "../color/contrast";
 import type { Color } from "../color/types";
@@ -14,6 +15,7 @@ import {
   isCanvasOwner,
   white,
 } from "./backgrounds";
+import { filterDoubt, isMoved } from "./moved";
 import { stopColors } from "./gradient";
 import type { Found, GroundKind } from "./ground";
 
@@ -27,6 +29,7 @@ interface Layer {
 interface Layers {
   layers: readonly Layer[];
   doubt: string | null;
+  open: boolean;
   from: number | null;
   kind: GroundKind;
 }
@@ -35,12 +38,13 @@ interface Layers {
 const mostCandidates = 12;
 
 export function groundFromStyles(style: Style, ink: Color): Found {
-  const { layers, doubt, from, kind } = layersUpTo(style);
+  const { layers, doubt, open, from, kind } = layersUpTo(style);
   const cutOut = colorClip(style) === "text" || backgroundImages(style).some(({ clip }) => clip === "text");
   return {
     bare: composite(layers, null),
     inked: composite(layers, ink),
     doubt: cutOut ? "The text is filled with its background." : doubt,
+    open: cutOut || open,
     from,
     kind,
   };
@@ -58,7 +62,7 @@ function layersUpTo(style: Style): Layers {
   let layers = current ? known.get(current)! : null;
   for (const one of above.reverse()) {
     layers = withOwn(
-      layers ?? { layers: [{ colors: [canvasColor(one)], opacity: 1 }], doubt: null, from: null, kind: "canvas" },
+      layers ?? { layers: [{ colors: [canvasColor(one)], opacity: 1 }], doubt: null, open: false, from: null, kind: "canvas" },
       one,
     );
     known.set(one, layers);
@@ -71,19 +75,22 @@ function withOwn(below: Layers, style: Style): Layers {
   const opacity = valueOf<number>(style, "opacity");
   const color = backgroundColor(style);
   const images = backgroundImages(style).filter(({ image, clip }) => image && clip !== "text");
-  const position = valueOf<string>(style, "position");
-  const isPlaced = position === "absolute" || position === "fixed";
-  const blend = blendDoubt(style);
+  const moved = movedWords(style);
+  const blend = blendDoubt(style) ?? filterDoubt(style);
   const paints = colorClip(style) !== "text" && (color.alpha ?? 0) > 0;
-  if (!paints && images.length === 0 && opacity >= 1 && !isPlaced && !blend) return below;
+  if (!paints && images.length === 0 && opacity >= 1 && !moved && !blend) return below;
   const layers = [...below.layers];
-  let { doubt, from, kind } = below;
+  let { doubt, open, from, kind } = below;
+  if (moved) [doubt, open] = [doubt ?? moved, true];
   // What is carried to the canvas lies behind the root, outside of any group.
   const toCanvas = isCanvasOwner(style);
   if (opacity < 1 && !toCanvas) layers.push({ colors: [clear], opacity });
   if (paints) {
     layers.push({ colors: [color], opacity: 1 });
-    if ((color.alpha ?? 0) >= 1) [doubt, from, kind] = [null, style.element.index, "color"];
+    if ((color.alpha ?? 0) >= 1) {
+      const fixedHeight = toCanvas ? null : heightDoubt(style);
+      [doubt, open, from, kind] = [fixedHeight, fixedHeight !== null, style.element.index, "color"];
+    }
   }
   for (const { image } of images.reverse()) {
     const colors = stopColors(image!, colorsOf(style));
@@ -95,8 +102,27 @@ function withOwn(below: Layers, style: Style): Layers {
       [from, kind] = [style.element.index, colors ? "gradient" : "picture"];
   }
   if (opacity < 1 && toCanvas) layers.push({ colors: [clear], opacity });
-  if (isPlaced) doubt ??= "It is placed over or under other parts of the page.";
-  return { layers, doubt: blend ?? doubt, from, kind };
+  return { layers, doubt: blend ?? doubt, open: open || blend !== null, from, kind };
+}
+
+/** Why a box may stand elsewhere than on what is around it; null where it stands there. */
+function movedWords(style: Style): string | null {
+  if (!style.parent) return null;
+  const position = valueOf<string>(style, "position");
+  if (position === "absolute" || position === "fixed" || position === "sticky")
+    return "It is placed over or under other parts of the page.";
+  if (isMoved(style)) return "It is moved from where it would stand.";
+  if (valueOf<string>(style, "float") !== "none") return "It floats, and may hang out of what is around it.";
+  return null;
+}
+
+const fixedHeightWords = "Its ground has a height of its own, and the text may stand out of it.";
+
+function heightDoubt(style: Style): string | null {
+  const lengths = ["height", "max-height", "block-size", "max-block-size"].map((name) => declaredText(style, name));
+  return lengths.some((value) => value !== null && /^[\d.]+(?!%)[a-z]|^(?:calc|min|max|clamp|var)\(/.test(value))
+    ? fixedHeightWords
+    : null;
 }
 
 /** Every colour that may come out, with the ink on top or without. */

@@ -46,10 +46,33 @@ export interface PlaceLayout {
   under: readonly UnderLayer[];
   /** Elements that are painted over the text, at least in part. */
   over: readonly number[];
+  /** Why nobody sees the text, in plain words; null where it may be seen. */
+  unseen: string | null;
+  /** What cuts it off or masks it, if nothing of it is seen, in plain words; null where nothing does. */
+  hides: string | null;
+  /** Why nothing of it may be seen as the page opens, though it can be brought into view; null where nothing is known. */
+  away: string | null;
+  /** Null until the page was painted. */
+  painted: Painted | null;
 }
 
-/** By element index. */
-export type PageLayout = Readonly<Record<number, PlaceLayout>>;
+/** What was seen of a text in pictures that the browser painted of its page. */
+export interface Painted {
+  /** Ground and ink at points along its lines, as seven numbers each: r g b of the ground, r g b of the ink, how many. */
+  points: readonly number[];
+  /** Part of its lines that is seen, 0 to 1. */
+  seen: number;
+  /** Why it may come out otherwise, in plain words. */
+  doubt: string | null;
+}
+
+/** By the id of a text: `textId`. */
+export type PageLayout = Readonly<Record<string, PlaceLayout>>;
+
+/** Names a text on its page: an element's own, or that of one of its pseudo-elements. */
+export function textId(index: number, pseudo: string | null): string {
+  return pseudo === null ? `${index}` : `${index}::${pseudo}`;
+}
 
 /** Points of a text's box that its ground is taken at: a grid with the edges in it. */
 export const gridColumns = 33;

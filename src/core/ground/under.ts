@@ -23,6 +23,8 @@ interface Paint {
   opacity: number;
   kind: GroundKind;
   doubt: string | null;
+  /** Whether it may come out as anything, for all that is known. */
+  open: boolean;
   index: number;
   /** Opens a group that all later layers are in. */
   group: number | null;
@@ -46,6 +48,7 @@ export function groundUnder(style: Style, ink: Color, layout: PlaceLayout, style
   const bare: Color[] = [];
   const inked: Color[] = [];
   let doubt: string | null = null;
+  let open = false;
   let from: number | null = null;
   let kind: GroundKind = "canvas";
   points.forEach(([x, y], point) => {
@@ -56,6 +59,7 @@ export function groundUnder(style: Style, ink: Color, layout: PlaceLayout, style
       ];
       let fill = ink;
       let under: string | null = layout.afloat;
+      let opened = false;
       for (const paint of paints) {
         if (paint.group !== null) groups.push({ color: clear, opacity: paint.group });
         const colors = paint.at(point, x, y);
@@ -68,17 +72,26 @@ export function groundUnder(style: Style, ink: Color, layout: PlaceLayout, style
         if (alpha === 0 && !paint.doubt) continue;
         const top = groups[groups.length - 1]!;
         top.color = paintOver({ ...color, alpha }, top.color);
-        if (alpha >= 1) [under, from, kind] = [paint.doubt, paint.index, paint.kind];
-        else under ??= paint.doubt;
+        if (alpha >= 1) {
+          [under, from, kind] = [paint.doubt, paint.index, paint.kind];
+          opened = paint.open && paint.doubt !== null;
+        } else {
+          under ??= paint.doubt;
+          opened ||= paint.open && paint.doubt !== null;
+        }
         if (paint.kind === "picture") kind = "picture";
       }
       doubt ??= under;
+      open ||= opened;
       bare.push(unwind(groups, null));
       inked.push(unwind(groups, fill));
     }
   });
-  if (layout.over.length) doubt ??= "Another part of the page lies over it.";
-  return { bare, inked, doubt, from, kind };
+  if (layout.over.length) {
+    doubt ??= "Another part of the page lies over it.";
+    open = true;
+  }
+  return { bare, inked, doubt, open, from, kind };
 }
 
 /**
@@ -108,7 +121,7 @@ export function layoutAfter(layout: PlaceLayout, before: Style, after: Style): P
       });
     }
   }
-  return { ...layout, under };
+  return { ...layout, under, painted: null };
 }
 
 /** The text's element and those around it, outermost first, as they were and as they are. */
@@ -144,7 +157,7 @@ function paintsOf(layer: UnderLayer, styles: readonly Style[], text: Style): Pai
   const style = styles[layer.index];
   if (!style) return [];
   const blend = blendDoubt(style) ?? layer.doubt;
-  const base = { opacity: layer.opacity, doubt: blend, index: layer.index, group: null, inText: false };
+  const base = { opacity: layer.opacity, doubt: blend, open: blend !== null, index: layer.index, group: null, inText: false };
   const paints: Paint[] = [];
   const toCanvas = isCanvasOwner(style);
   const group: Paint | null = layer.group
@@ -179,6 +192,7 @@ function paintsOf(layer: UnderLayer, styles: readonly Style[], text: Style): Pai
       at: gradient ? tiled(where, gradient) : pixelsOf(where),
       kind: gradient ? "gradient" : "picture",
       doubt: blend ?? (unread ? "A picture lies under the text that cannot be read." : null),
+      open: blend !== null,
       inText: ownText(own),
     });
   }

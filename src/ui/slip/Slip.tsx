@@ -95,7 +95,7 @@ function Readouts({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
   const lines = useMemo(() => (shown ? linesOf(shown.page, index) : null), [shown, index]);
   const xRatio = useMemo(() => (shown ? xHeightOf(shown.page, index) : null), [shown, index]);
   const xHeight = xRatio && xRatio * sizePx;
-  const sign = { passes: "", fails: "▲ ", doubtful: "◆ " }[verdict];
+  const sign = { passes: "", fails: "▲ ", doubtful: "◆ ", unjudged: "" }[verdict];
   const words =
     ratio < invisibleBelow
       ? "invisible"
@@ -105,7 +105,7 @@ function Readouts({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
   return (
     <>
       <dl className={styles.readouts}>
-        <div className={{ passes: undefined, fails: styles.fails, doubtful: styles.doubtful }[verdict]}>
+        <div className={{ passes: undefined, fails: styles.fails, doubtful: styles.doubtful, unjudged: undefined }[verdict]}>
           <dt>{words}</dt>
           <dd aria-label="Contrast">
             {sign}

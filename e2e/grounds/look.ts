@@ -1,0 +1,109 @@
+/** A page as the product says it is, beside what a screenshot of it shows. */
+import type { Browser } from "@playwright/test";
+import { join } from "node:path";
+import { build } from "rolldown";
+import type { SaidGround } from "./inPage";
+
+const root = new URL("../..", import.meta.url).pathname;
+const address = "http://ground.example/";
+const host = "http://ground.example/host";
+
+export interface SeenGround extends SaidGround {
+  /** Of the screenshot's pixels along the text's lines; null where none of it is on the page. */
+  seenDarkest: number[] | null;
+  seenLightest: number[] | null;
+}
+
+let script: Promise<string> | null = null;
+
+/** The product's own code, for a page of its own. */
+export function productScript(): Promise<string> {
+  script ??= build({
+    input: join(root, "e2e/grounds/inPage.ts"),
+    resolve: { alias: { "@": join(root, "src") } },
+    output: { file: join(root, "node_modules/.cache/hevret/grounds.js"), format: "iife" },
+    logLevel: "silent",
+  }).then(({ output }) => output[0].code);
+  return script;
+}
+
+export interface View {
+  scheme: "light" | "dark";
+  width: number;
+  height: number;
+}
+
+export async function look(browser: Browser, html: string, { scheme, width, height }: View): Promise<SeenGround[]> {
+  const context = await browser.newContext({ viewport: { width, height }, colorScheme: scheme });
+  await context.route("**/*", (route) => {
+    const url = route.request().url();
+    if (url === address) return route.fulfill({ body: html, contentType: "text/html; charset=utf-8" });
+    if (url === host) return route.fulfill({ body: "<!doctype html><body style='margin:0'>", contentType: "text/html" });
+    return route.fulfill({ status: 404 });
+  });
+  const desk = await context.newPage();
+  await desk.goto(host);
+  await desk.addScriptTag({ content: await productScript() });
+  const said = await desk.evaluate(
+    (all) => window.saidGrounds(...all),
+    [html, scheme, width, height] as [string, "light" | "dark", number, number],
+  );
+  const page = await context.newPage();
+  await page.goto(address);
+  await page.evaluate(() => {
+    for (const animation of document.getAnimations()) {
+      try {
+        animation.finish();
+      } catch {
+        animation.cancel();
+      }
+    }
+    return Promise.all([...document.images].map((image) => image.decode().catch(() => undefined)));
+  });
+  await page.addStyleTag({
+    content:
+      "*, *::before, *::after, *::first-line, *::first-letter, *::marker, *::placeholder { -webkit-text-fill-color: transparent !important; text-decoration-color: transparent !important; text-shadow: none !important; caret-color: transparent !important }",
+  });
+  const picture = (await page.screenshot({ fullPage: true })).toString("base64");
+  const seen = await page.evaluate(readBands, [picture, said] as const);
+  await context.close();
+  return seen;
+}
+
+async function readBands([data, list]: readonly [string, SaidGround[]]): Promise<SeenGround[]> {
+  const image = new Image();
+  image.src = `data:image/png;base64,${data}`;
+  await image.decode();
+  const canvas = document.createElement("canvas");
+  canvas.width = image.width;
+  canvas.height = image.height;
+  const drawing = canvas.getContext("2d", { willReadFrequently: true })!;
+  drawing.drawImage(image, 0, 0);
+  const light = (pixels: Uint8ClampedArray, at: number) => {
+    const linear = [0, 1, 2].map((channel) => {
+      const value = pixels[at + channel]! / 255;
+      return value <= 0.04045 ? value / 12.92 : ((value + 0.055) / 1.055) ** 2.4;
+    });
+    return 0.2126 * linear[0]! + 0.7152 * linear[1]! + 0.0722 * linear[2]!;
+  };
+  return list.map((one) => {
+    let low: [number, number[]] | null = null;
+    let high: [number, number[]] | null = null;
+    for (const { left, top, right, bottom } of one.bands) {
+      const [x, y] = [Math.ceil(left), Math.ceil(top)];
+      const [w, h] = [Math.max(1, Math.floor(right) - x), Math.max(1, Math.floor(bottom) - y)];
+      if (x < 0 || y < 0 || x + w > image.width || y + h > image.height) continue;
+      const pixels = drawing.getImageData(x, y, w, h).data;
+      for (let at = 0; at < pixels.length; at += 4) {
+        const value = light(pixels, at);
+        if (!low || value < low[0]) low = [value, [...pixels.slice(at, at + 3)]];
+        if (!high || value > high[0]) high = [value, [...pixels.slice(at, at + 3)]];
+      }
+    }
+    return { ...one, seenDarkest: low?.[1] ?? null, seenLightest: high?.[1] ?? null };
+  });
+}
+
+/** Largest difference in one channel. */
+export const off = (a: readonly number[], b: readonly number[]) =>
+  Math.max(...a.map((value, at) => Math.abs(value - b[at]!)));

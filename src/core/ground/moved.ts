@@ -1,0 +1,102 @@
+/** What takes a box from where the flow puts it, or changes it on its way to the screen, as far as styles tell. */
+import { declaredText } from "../cascade/declared";
+import { valueOf, type Style } from "../cascade/styles";
+import type { LengthPercentage } from "../cascade/properties/types";
+import { pseudoStyler, type StyledPage } from "../cascade/styles";
+import { backgroundImages, hasBackground } from "./backgrounds";
+
+const still = /^(?:none|auto|normal|initial|unset|revert|0(?:px|em|rem|%)?)$/;
+
+const says = (style: Style, property: string) => {
+  const text = declaredText(style, property);
+  return text !== null && !still.test(text);
+};
+
+const transforms = ["transform", "-webkit-transform", "translate", "rotate", "scale", "offset-path", "offset", "zoom"];
+const offsets = ["top", "left", "right", "bottom", "inset", "inset-block", "inset-inline", "inset-block-start"];
+
+/** Whether a box is drawn elsewhere than the flow puts it. */
+export function isMoved(style: Style): boolean {
+  if (transforms.some((property) => says(style, property))) return true;
+  const position = valueOf<string>(style, "position");
+  if (position === "relative" && offsets.some((property) => says(style, property))) return true;
+  return ["top", "left", "right", "bottom"].some((side) => {
+    const margin = valueOf<LengthPercentage | "auto">(style, `margin-${side}`);
+    return margin !== "auto" && (margin.px < 0 || margin.percent < 0 || margin.expression !== undefined);
+  });
+}
+
+/** Why what an element paints comes out in other colours; null where it does not. */
+export function filterDoubt(style: Style): string | null {
+  if (says(style, "filter") || says(style, "-webkit-filter")) return "A filter changes what it looks like.";
+  if (says(style, "backdrop-filter") || says(style, "-webkit-backdrop-filter"))
+    return "A filter changes what lies under it.";
+  if (["mask", "mask-image", "-webkit-mask", "-webkit-mask-image"].some((property) => says(style, property)))
+    return "It is masked.";
+  return null;
+}
+
+const replaced = new Set(["img", "svg", "canvas", "video", "picture", "iframe", "object", "embed", "input", "button"]);
+
+interface Loose {
+  first: number;
+  last: number;
+}
+
+const known = new WeakMap<readonly Style[], Loose[]>();
+
+/** Elements that paint something and need not stand where the flow puts them; with the last element in each. */
+function looseIn(page: Pick<StyledPage, "styles">): Loose[] {
+  let list = known.get(page.styles);
+  if (!list) {
+    list = page.styles.filter((style) => isLoose(style) && paints(style, page)).map(spanOf);
+    if ("rules" in page) list.push(...loosePseudos(page as StyledPage));
+    known.set(page.styles, list);
+  }
+  return list;
+}
+
+function spanOf({ element }: Style): Loose {
+  let last = element;
+  while (last.children.length) last = last.children[last.children.length - 1]!;
+  return { first: element.index, last: last.index };
+}
+
+function isLoose(style: Style): boolean {
+  if (!style.parent || valueOf<string>(style, "display") === "none") return false;
+  return /absolute|fixed|sticky/.test(valueOf<string>(style, "position")) || isMoved(style);
+}
+
+function paints(style: Style, { styles }: Pick<StyledPage, "styles">): boolean {
+  const { first, last } = spanOf(style);
+  return styles
+    .slice(first, last + 1)
+    .some(
+      (one) =>
+        hasBackground(one) ||
+        replaced.has(one.element.tag) ||
+        backgroundImages(one).some(({ image }) => image !== null) ||
+        says(one, "box-shadow") ||
+        ["top", "right", "bottom", "left"].some((side) => valueOf<number>(one, `border-${side}-width`) > 0),
+    );
+}
+
+/** Generated boxes that paint: they may lie over or under anything in their element, and beyond it where they are placed. */
+function loosePseudos(page: StyledPage): Loose[] {
+  const styler = pseudoStyler(page);
+  return page.styles.flatMap((origin) =>
+    valueOf<string>(origin, "display") === "none"
+      ? []
+      : (["before", "after"] as const).flatMap((name) => {
+          const style = styler(name, origin);
+          if (!style || !says(style, "content")) return [];
+          if (!hasBackground(style) && !says(style, "box-shadow")) return [];
+          return isLoose(style) ? [{ first: -1, last: -2 }] : [];
+        }),
+  );
+}
+
+/** Whether another part of the page may lie over or under a text, for all that styles tell. */
+export function mayBeOverlapped(page: Pick<StyledPage, "styles">, { element: { index } }: Style): boolean {
+  return looseIn(page).some(({ first, last }) => index < first || index > last);
+}

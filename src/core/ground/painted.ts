@@ -1,0 +1,78 @@
+/** A verdict from pixels: what was seen of a text where the browser painted it. */
+import { contrastRatio, relativeLuminance } from "../color/contrast";
+import type { Color } from "../color/types";
+import type { Found } from "./ground";
+import type { Painted } from "./layout";
+
+/** Part of a text's band that may be worse than its ratio says. */
+export const worstPart = 1 / 20;
+/** Bytes of a colour that layers and pixels may differ by and still tell the same. */
+const sameWithin = 4;
+
+export interface PaintedGround {
+  /** What lies at the point the ratio is taken from. */
+  color: Color;
+  ink: Color;
+  /** Darkest and lightest, where there is more than one. */
+  range: [Color, Color] | null;
+  /** Of the worst twentieth of the band. */
+  ratio: number;
+  /** At the worst point, and at the best. */
+  least: number;
+  best: number;
+}
+
+const ofBytes = (bytes: readonly number[], at: number): Color => ({
+  space: "srgb",
+  channels: [bytes[at]! / 255, bytes[at + 1]! / 255, bytes[at + 2]! / 255],
+  alpha: 1,
+});
+
+interface Point {
+  ground: Color;
+  ink: Color;
+  ratio: number;
+  light: number;
+  count: number;
+}
+
+/** Null where nothing of the text was seen. */
+export function groundFromPaint({ points }: Painted): PaintedGround | null {
+  const list: Point[] = [];
+  let total = 0;
+  for (let at = 0; at + 6 < points.length; at += 7) {
+    const [ground, ink] = [ofBytes(points, at), ofBytes(points, at + 3)];
+    const count = points[at + 6]!;
+    list.push({ ground, ink, ratio: contrastRatio(ink, ground), light: relativeLuminance(ground), count });
+    total += count;
+  }
+  if (list.length === 0) return null;
+  list.sort((a, b) => a.ratio - b.ratio);
+  let left = total * worstPart;
+  const worst = list.find(({ count }) => (left -= count) < 0) ?? list[list.length - 1]!;
+  const byLight = [...list].sort((a, b) => a.light - b.light);
+  const [dark, light] = [byLight[0]!.ground, byLight[byLight.length - 1]!.ground];
+  return {
+    color: worst.ground,
+    ink: worst.ink,
+    range: bytesApart(dark, light) > 2 ? [dark, light] : null,
+    ratio: worst.ratio,
+    least: list[0]!.ratio,
+    best: list[list.length - 1]!.ratio,
+  };
+}
+
+/** Largest difference of two opaque sRGB colours in one channel, in bytes. */
+function bytesApart(a: Color, b: Color): number {
+  const byte = (value: number | null) => Math.min(1, Math.max(0, value ?? 0)) * 255;
+  return Math.max(...a.channels.map((value, at) => Math.abs(byte(value) - byte(b.channels[at]!))));
+}
+
+/** Whether what layers tell is what was seen: the ends of both lie where the others' do. */
+export function agrees({ bare }: Found, { color, range }: PaintedGround): boolean {
+  const seen = range ?? [color, color];
+  const sorted = [...bare].sort((a, b) => relativeLuminance(a) - relativeLuminance(b));
+  const [dark, light] = [sorted[0]!, sorted[sorted.length - 1]!];
+  const tolerance = range ? sameWithin * 2 : sameWithin;
+  return bytesApart(dark, seen[0]!) <= tolerance && bytesApart(light, seen[1]!) <= tolerance;
+}

@@ -1,0 +1,180 @@
+/** A page of the site as the interface shows it, and pictures of it. */
+import {
+  cssColor,
+  defaultConditions,
+  documentOf,
+  fontSizeOf,
+  forcedStatesOf,
+  inkOf,
+  legibilityOn,
+  overridesFor,
+  pictureOf,
+  pictureRewriting,
+  rewritingFor,
+  roleName,
+  safeDocument,
+  safeSheets,
+  shortSelector,
+  styledPage,
+  textFile,
+  textsOf,
+  textStyleKey,
+  usedScheme,
+  type AddressOf,
+  type Conditions,
+  type Layouts,
+  type PageText,
+  type PictureLook,
+  type PictureStage,
+  type PictureUnknown,
+  type SafeDocument,
+  type Site,
+  type StyledPage,
+  type TextFile,
+} from "@/core";
+import type { PageView, PlaceView } from "./protocol";
+
+/** @throws RangeError when there is no such page */
+export function pageOf(site: Site, path: string, conditions: Conditions): StyledPage {
+  const file = textFile(site, path);
+  if (file?.kind !== "html") throw new RangeError(`There is no page ${path}.`);
+  return styledPage(site, file, conditions);
+}
+
+/** The texts of a page with their verdicts. @param layouts what is known of the page as it is laid out */
+export function placesOf(page: StyledPage, site: Site, layouts: Layouts): PlaceView[] {
+  const { conditions } = page;
+  // Texts whose size is the same for every reader.
+  const usual =
+    conditions.rootSize === defaultConditions.rootSize
+      ? null
+      : styledPage(site, page.file, { ...conditions, rootSize: defaultConditions.rootSize });
+  const levels = new LevelsOfInk();
+  return textsOf(page).map((text) => {
+    const { style, pseudo } = text;
+    const { element } = style;
+    const { ratio, needs, verdict, unjudged } = legibilityOn(page, style, layouts, pseudo);
+    const short = shortSelector(element);
+    const selector = (short === element.tag ? short : element.tag + short) + (pseudo ? `::${pseudo}` : "");
+    const ink = inkOf(style);
+    return {
+      index: element.index,
+      pseudo,
+      key: textStyleKey(style),
+      role: roleName(style),
+      selector,
+      ratio,
+      needs,
+      verdict,
+      unjudged,
+      fixed:
+        usual !== null && pseudo === null && fontSizeOf(usual.styles[element.index]!) === fontSizeOf(style),
+      ink: cssColor(ink),
+      sizePx: fontSizeOf(style),
+      level: levels.of(text, (ink.alpha ?? 0) < 1),
+    };
+  });
+}
+
+/** Texts of opaque ink stand on level 0; a translucent one on the level after that of the text it stands in. */
+class LevelsOfInk {
+  private readonly known = new Map<number, number>();
+
+  of({ style, pseudo }: PageText, translucent: boolean): number {
+    if (!translucent) {
+      if (pseudo === null) this.known.set(style.element.index, 0);
+      return 0;
+    }
+    let around = 0;
+    let above = pseudo === null ? style.parent : style;
+    for (; above; above = above.parent) {
+      const level = this.known.get(above.element.index);
+      if (level === undefined) continue;
+      around = level + 1;
+      break;
+    }
+    if (pseudo === null) this.known.set(style.element.index, around);
+    return around;
+  }
+}
+
+/** How a page is shown. @param layouts what is known of it as it is laid out, when it has the structure that it is told */
+export function viewOf(
+  site: Site,
+  path: string,
+  conditions: Conditions,
+  addressOf: AddressOf,
+  layouts: (structure: string) => Layouts,
+): PageView {
+  const page = pageOf(site, path, conditions);
+  const known = documentOfPage(site, page, addressOf);
+  return {
+    ...known,
+    sheets: safeSheets(site, page.file, rewritingFor(conditions, path), addressOf),
+    places: placesOf(page, site, layouts(known.structure)),
+    overrides: overridesFor(page),
+    states: statesOf(page),
+  };
+}
+
+function statesOf({ document, conditions }: StyledPage): PageView["states"] {
+  return [...forcedStatesOf(document, conditions)].map(([index, names]) => [index, [...names].join(" ")]);
+}
+
+/** A picture of a page as the text of an SVG document, with the addresses of the page in it. */
+export function pageAsPicture(
+  site: Site,
+  path: string,
+  conditions: Conditions,
+  addressOf: AddressOf,
+  stage: PictureStage,
+  look: PictureLook,
+  unknown: PictureUnknown | null,
+): string {
+  const page = pageOf(site, path, conditions);
+  const picture = {
+    document: documentOfPage(site, page, addressOf).document,
+    sheets: safeSheets(site, page.file, pictureRewriting(conditions, path), addressOf),
+    overrides: overridesFor(page),
+    states: statesOf(page),
+    scheme: usedScheme(page),
+  };
+  return pictureOf(picture, stage, look, unknown);
+}
+
+interface KnownDocument {
+  owners: string;
+  document: SafeDocument;
+  structure: string;
+}
+
+const knownDocuments = new WeakMap<TextFile, KnownDocument>();
+
+/** The page without its sheets, made once for each version of its file and each set of sheets it finds. */
+function documentOfPage(site: Site, { file, sheets }: StyledPage, addressOf: AddressOf): KnownDocument {
+  const owners = sheets.owners.map(({ element }) => element).join();
+  let known = knownDocuments.get(file);
+  if (known?.owners !== owners) {
+    const document = safeDocument(site, file, addressOf);
+    known = { owners, document, structure: fingerprint(document) };
+    knownDocuments.set(file, known);
+  }
+  return known;
+}
+
+function fingerprint(document: SafeDocument): string {
+  const text = JSON.stringify(document);
+  let hash = 0;
+  for (let at = 0; at < text.length; at += 1) hash = (Math.imul(hash, 31) + text.charCodeAt(at)) | 0;
+  return `${text.length}:${hash}`;
+}
+
+/** The words of a page's title; its path where it has none. */
+export function titleOf(file: TextFile): string {
+  const title = documentOf(file).elements.find(({ tag }) => tag === "title");
+  const words = title?.content
+    .map((node) => ("text" in node ? node.text : ""))
+    .join("")
+    .trim();
+  return words || file.path;
+}

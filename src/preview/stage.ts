@@ -1,0 +1,162 @@
+/** What a picture of the page has to be told of the page as it is laid out. */
+import type { PictureStage } from "@/core";
+import { isClear } from "./clear";
+import type { ShownPage } from "./frame";
+
+const unpainted = new Set(["video", "audio", "iframe", "object", "embed", "canvas", "frame"]);
+const backgroundProperties = [
+  "background-color",
+  "background-image",
+  "background-position",
+  "background-size",
+  "background-repeat",
+  "background-blend-mode",
+] as const;
+const rootProperties = ["font-size", "font-family", "font-weight", "font-style", "line-height"] as const;
+
+export function readStage({ document, nodes }: ShownPage): PictureStage {
+  const view = document.defaultView!;
+  const root = document.documentElement;
+  const body = document.body as HTMLElement | null;
+  const indexOf = new Map(nodes.map((node, index) => [node, index]));
+  const rootStyle = view.getComputedStyle(root);
+  const bodyStyle = body && view.getComputedStyle(body);
+  const shows = (style: CSSStyleDeclaration) => !isClear(style.backgroundColor) || style.backgroundImage !== "none";
+  const hands = (style: CSSStyleDeclaration) => style.display !== "none" && style.display !== "contents";
+  const owner = shows(rootStyle)
+    ? root
+    : body && bodyStyle && shows(bodyStyle) && hands(bodyStyle) && !contains(rootStyle) && !contains(bodyStyle)
+      ? body
+      : null;
+  const width = Math.max(root.scrollWidth, body?.scrollWidth ?? 0, view.innerWidth);
+  const height = Math.max(root.scrollHeight, body?.scrollHeight ?? 0, view.innerHeight);
+  const scrolls = height > view.innerHeight + 1;
+  const fixed: number[] = [];
+  const cutOut: number[] = [];
+  const sticking: number[] = [];
+  const unknown: number[] = [];
+  nodes.forEach((node, index) => {
+    const style = view.getComputedStyle(node);
+    if (scrolls && style.position === "fixed") fixed.push(index);
+    if (style.position === "sticky") sticking.push(index);
+    if (style.backgroundClip.includes("text")) cutOut.push(index);
+    if (unpainted.has(node.localName) || (node.localName === "img" && !isLoaded(node as HTMLImageElement)))
+      unknown.push(index);
+  });
+  const moving = document.getAnimations().flatMap((animation) => {
+    const { effect } = animation;
+    const target = effect instanceof view.KeyframeEffect ? effect.target : null;
+    const ends = effect?.getComputedTiming().endTime !== Infinity;
+    return target && !ends ? [indexOf.get(target) ?? -1] : [];
+  });
+  return {
+    width,
+    height,
+    room: root.clientWidth || view.innerWidth,
+    bars: takesRoom(document),
+    window: { width: view.innerWidth, height: view.innerHeight },
+    paper: paperOf(document),
+    canvas: owner ? canvasOf(owner, indexOf.get(owner)!, root, view) : null,
+    root: rootProperties.map((name) => `${name}:${rootStyle.getPropertyValue(name)}`).join(";"),
+    spilling: [root, ...(body && rootStyle.overflowX === "visible" && rootStyle.overflowY === "visible" ? [body] : [])].map(
+      (node) => indexOf.get(node)!,
+    ),
+    moving: [...new Set(moving)].filter((index) => index >= 0),
+    fixed,
+    sticky: sticking.map((index) => [index, atRest(nodes[index] as HTMLElement, view)] as const),
+    cutOut,
+    unknown,
+    remote: [...document.querySelectorAll("style, [style]")].some(
+      (node) => node.textContent.includes('url("")') || node.getAttribute("style")?.includes('url("")'),
+    ),
+  };
+}
+
+/** Whether scroll bars take room in this browser. */
+function takesRoom(document: Document): boolean {
+  const probe = document.createElement("div");
+  probe.style.cssText = "all: initial; position: absolute; overflow: scroll; width: 50px; height: 50px; visibility: hidden";
+  document.documentElement.append(probe);
+  const { clientWidth } = probe;
+  probe.remove();
+  return clientWidth < 50;
+}
+
+/** Where a sticking element stands while nothing is scrolled, as a shift from where the flow puts it (CSS Position 3, 6.3). */
+function atRest(node: HTMLElement, view: Window): string {
+  const { top, right, bottom, left } = view.getComputedStyle(node);
+  const { style } = node;
+  const before = style.cssText;
+  style.setProperty("position", "relative", "important");
+  style.setProperty("inset", "auto", "important");
+  const own = node.getBoundingClientRect();
+  const around = node.parentElement?.getBoundingClientRect() ?? own;
+  style.cssText = before;
+  const px = (value: string) => (value === "auto" ? null : Number.parseFloat(value));
+  const along = (
+    start: string,
+    end: string,
+    from: number,
+    to: number,
+    room: number,
+    limits: readonly [number, number],
+  ): number => {
+    const [low, high] = [px(start), px(end)];
+    if (low !== null && from < low) return Math.max(0, Math.min(low - from, limits[1] - to));
+    if (high !== null && to > room - high) return Math.min(0, Math.max(room - high - to, limits[0] - from));
+    return 0;
+  };
+  const y = view.scrollY;
+  const x = view.scrollX;
+  const dy = along(top, bottom, own.top + y, own.bottom + y, view.innerHeight, [around.top + y, around.bottom + y]);
+  const dx = along(left, right, own.left + x, own.right + x, view.innerWidth, [around.left + x, around.right + x]);
+  return `position:relative!important;inset:auto!important;top:${dy}px!important;left:${dx}px!important`;
+}
+
+/** Contained elements hand nothing to the canvas (CSS Contain 2, 3). */
+const contains = (style: CSSStyleDeclaration) =>
+  style.contain !== "none" || (style.containerType ?? "normal") !== "normal" || style.contentVisibility === "hidden";
+
+function isLoaded(image: HTMLImageElement): boolean {
+  return image.hasAttribute("src") && image.complete && image.naturalWidth > 0;
+}
+
+function canvasOf(
+  owner: Element,
+  index: number,
+  root: Element,
+  view: Window,
+): PictureStage["canvas"] {
+  const style = view.getComputedStyle(owner);
+  const rootStyle = view.getComputedStyle(root);
+  const { left, top, width, height } = root.getBoundingClientRect();
+  const px = (value: string) => Number.parseFloat(value) || 0;
+  const edge = style.backgroundOrigin.split(",")[0]!.trim();
+  const inset = (side: "Left" | "Right" | "Top" | "Bottom") =>
+    (edge === "border-box" ? 0 : px(rootStyle[`border${side}Width`])) +
+    (edge === "content-box" ? px(rootStyle[`padding${side}`]) : 0);
+  const still = style.backgroundAttachment.split(",").every((one) => one.trim() === "fixed");
+  const box = still
+    ? { left: 0, top: 0, width: root.clientWidth, height: view.innerHeight }
+    : {
+        left: left + view.scrollX + inset("Left"),
+        top: top + view.scrollY + inset("Top"),
+        width: width - inset("Left") - inset("Right"),
+        height: height - inset("Top") - inset("Bottom"),
+      };
+  return {
+    index,
+    declarations: backgroundProperties.map((name) => `${name}:${style.getPropertyValue(name)}`).join(";"),
+    box,
+  };
+}
+
+/** The canvas before anything is painted on it. */
+function paperOf(document: Document): string {
+  const probe = document.createElement("div");
+  probe.style.cssText = "all: initial; position: absolute; color: Canvas; color-scheme: inherit";
+  document.documentElement.append(probe);
+  const { color } = document.defaultView!.getComputedStyle(probe);
+  probe.remove();
+  return color;
+}
