@@ -25,7 +25,10 @@ test(`grounds of ${pages} random pages`, async ({ browser }) => {
         else if (differs <= 6) counts.inside += 1;
         else {
           counts.outside += 1;
-          if (process.env.HEVRET_SHOW) console.log(`uncertain: seed ${seed}, ${id}: ${doubt}: said ${darkest} to ${lightest}, seen ${seenDarkest} to ${seenLightest}`);
+          if (process.env.HEVRET_SHOW)
+            console.log(
+              `uncertain: seed ${seed}, ${id}: ${doubt}: said ${darkest} to ${lightest}, seen ${seenDarkest} to ${seenLightest}`,
+            );
         }
       }
     }

@@ -76,14 +76,23 @@ window.saidGrounds = async (html, scheme, width, height) => {
     always,
   );
   const layouts: Layouts = { [path]: painted ?? layout };
-  return textsOf(page).map(({ style, pseudo }) => {
-    const { ground, ink, ratio, needs, verdict, unjudged } = legibilityOn(page, style, layouts, pseudo);
+  return textsOf(page).map((style) => {
+    const { pseudo } = style;
+    const { ground, ink, ratio, needs, verdict, unjudged } = legibilityOn(page, style, layouts);
     const [darkest, lightest] = ground.range ?? [ground.color, ground.color];
     const place = view.places.find((one) => one.index === style.element.index && one.pseudo === pseudo)!;
     let bands = bandsOf(shown, place);
     const text = layouts[path]![textId(place.index, pseudo)]?.text;
     if (bands.length === 0 && text)
-      bands = [{ left: text.left, top: text.top, right: text.left + text.width, bottom: text.top + text.height, upright: true }];
+      bands = [
+        {
+          left: text.left,
+          top: text.top,
+          right: text.left + text.width,
+          bottom: text.top + text.height,
+          upright: true,
+        },
+      ];
     return {
       id: (style.element.id ?? style.element.tag) + (pseudo ? `::${pseudo}` : ""),
       bands,

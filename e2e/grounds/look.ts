@@ -38,16 +38,19 @@ export async function look(browser: Browser, html: string, { scheme, width, heig
   await context.route("**/*", (route) => {
     const url = route.request().url();
     if (url === address) return route.fulfill({ body: html, contentType: "text/html; charset=utf-8" });
-    if (url === host) return route.fulfill({ body: "<!doctype html><body style='margin:0'>", contentType: "text/html" });
+    if (url === host)
+      return route.fulfill({ body: "<!doctype html><body style='margin:0'>", contentType: "text/html" });
     return route.fulfill({ status: 404 });
   });
   const desk = await context.newPage();
   await desk.goto(host);
   await desk.addScriptTag({ content: await productScript() });
-  const said = await desk.evaluate(
-    (all) => window.saidGrounds(...all),
-    [html, scheme, width, height] as [string, "light" | "dark", number, number],
-  );
+  const said = await desk.evaluate((all) => window.saidGrounds(...all), [html, scheme, width, height] as [
+    string,
+    "light" | "dark",
+    number,
+    number,
+  ]);
   const page = await context.newPage();
   await page.goto(address);
   await page.evaluate(() => {

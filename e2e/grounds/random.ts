@@ -25,11 +25,18 @@ function picture(chance: Chance): string {
   const [a, b] = [color(chance, 0), color(chance, 0.3)];
   const kind = chance.upTo(6);
   const place = chance.among(["", "", " at 20% 30%", " at right"]);
-  if (kind === 0) return `linear-gradient(${chance.among(["", "to right, ", "30deg, ", "to bottom left, "])}${a}, ${b})`;
-  if (kind === 1) return `radial-gradient(${chance.among(["circle", "ellipse"])}${place}, ${a}, ${b} ${20 + chance.upTo(80)}%)`;
-  if (kind === 2) return `repeating-linear-gradient(${chance.upTo(360)}deg, ${a} 0 ${4 + chance.upTo(20)}px, ${b} 0 ${30 + chance.upTo(20)}px)`;
+  if (kind === 0)
+    return `linear-gradient(${chance.among(["", "to right, ", "30deg, ", "to bottom left, "])}${a}, ${b})`;
+  if (kind === 1)
+    return `radial-gradient(${chance.among(["circle", "ellipse"])}${place}, ${a}, ${b} ${20 + chance.upTo(80)}%)`;
+  if (kind === 2)
+    return `repeating-linear-gradient(${chance.upTo(360)}deg, ${a} 0 ${4 + chance.upTo(20)}px, ${b} 0 ${30 + chance.upTo(20)}px)`;
   if (kind === 3) return `conic-gradient(${a}, ${b})`;
-  const size = chance.among(['width="40" height="30"', 'viewBox="0 0 40 30"', 'width="64" height="64" viewBox="0 0 8 8"']);
+  const size = chance.among([
+    'width="40" height="30"',
+    'viewBox="0 0 40 30"',
+    'width="64" height="64" viewBox="0 0 8 8"',
+  ]);
   const svg = `<svg xmlns="http://www.w3.org/2000/svg" ${size}><rect width="25" height="30" fill="${a.startsWith("c") || a.startsWith("t") ? "red" : a}"/></svg>`;
   return `url("data:image/svg+xml,${encodeURIComponent(svg)}")`;
 }
@@ -39,8 +46,10 @@ function background(chance: Chance): string[] {
   if (chance.is(0.6)) list.push(`background-color:${color(chance)}`);
   if (!chance.is(0.3)) return list;
   list.push(`background-image:${chance.is(0.2) ? `${picture(chance)}, ` : ""}${picture(chance)}`);
-  if (chance.is(0.4)) list.push(`background-size:${chance.among(["50% 40px", "cover", "contain", "20px auto", "auto 70%"])}`);
-  if (chance.is(0.4)) list.push(`background-repeat:${chance.among(["no-repeat", "repeat-x", "space", "round", "round space"])}`);
+  if (chance.is(0.4))
+    list.push(`background-size:${chance.among(["50% 40px", "cover", "contain", "20px auto", "auto 70%"])}`);
+  if (chance.is(0.4))
+    list.push(`background-repeat:${chance.among(["no-repeat", "repeat-x", "space", "round", "round space"])}`);
   if (chance.is(0.3)) list.push(`background-position:${chance.among(["center", "right 10px bottom 5px", "30% 60%"])}`);
   if (chance.is(0.2)) list.push(`background-clip:${chance.among(["padding-box", "content-box"])}`);
   if (chance.is(0.2)) list.push(`background-origin:${chance.among(["border-box", "content-box"])}`);
@@ -53,18 +62,40 @@ function box(chance: Chance): string[] {
   const list: string[] = [];
   if (chance.is(0.5)) list.push(`padding:${chance.upTo(16)}px`);
   if (chance.is(0.3)) list.push(`margin:${chance.upTo(20) - 4}px`);
-  if (chance.is(0.25)) list.push(`border:${1 + chance.upTo(9)}px ${chance.among(["solid", "dashed", "double"])} ${color(chance)}`);
+  if (chance.is(0.25))
+    list.push(`border:${1 + chance.upTo(9)}px ${chance.among(["solid", "dashed", "double"])} ${color(chance)}`);
   if (chance.is(0.15)) list.push(`border-radius:${chance.among(["8px", "50%", "30px 0"])}`);
-  if (chance.is(0.12)) list.push(`box-shadow:${chance.among(["", "inset "])}${chance.upTo(20)}px 4px ${chance.upTo(20)}px ${chance.upTo(10)}px ${color(chance)}`);
-  if (chance.is(0.08)) list.push(`outline:${1 + chance.upTo(12)}px solid ${color(chance)};outline-offset:-${chance.upTo(16)}px`);
+  if (chance.is(0.12))
+    list.push(
+      `box-shadow:${chance.among(["", "inset "])}${chance.upTo(20)}px 4px ${chance.upTo(20)}px ${chance.upTo(10)}px ${color(chance)}`,
+    );
+  if (chance.is(0.08))
+    list.push(`outline:${1 + chance.upTo(12)}px solid ${color(chance)};outline-offset:-${chance.upTo(16)}px`);
   if (chance.is(0.15)) list.push(`opacity:${chance.among([0, 0.3, 0.6, 0.9])}`);
-  if (chance.is(0.1)) list.push(`filter:${chance.among(["invert(1)", "brightness(.5)", "grayscale(1)", "hue-rotate(90deg)", "opacity(.5)"])}`);
+  if (chance.is(0.1))
+    list.push(
+      `filter:${chance.among(["invert(1)", "brightness(.5)", "grayscale(1)", "hue-rotate(90deg)", "opacity(.5)"])}`,
+    );
   if (chance.is(0.08)) list.push(`mix-blend-mode:${chance.among(["multiply", "screen", "difference", "color-burn"])}`);
-  if (chance.is(0.1)) list.push(`overflow:${chance.among(["hidden", "clip", "auto"])};height:${20 + chance.upTo(80)}px`);
+  if (chance.is(0.1))
+    list.push(`overflow:${chance.among(["hidden", "clip", "auto"])};height:${20 + chance.upTo(80)}px`);
   if (chance.is(0.06)) list.push(`clip-path:${chance.among(["inset(10px)", "circle(40%)", "inset(50%)"])}`);
   if (chance.is(0.06)) list.push(`mask-image:linear-gradient(#000, ${chance.among(["#0008", "transparent"])})`);
-  if (chance.is(0.1)) list.push(`transform:${chance.among(["translate(10px, -20px)", "scale(.8)", "scaleX(-1)", "rotate(6deg)", "translateZ(0)"])}`);
-  if (chance.is(0.1)) list.push(chance.among(["will-change:transform", "contain:paint", "isolation:isolate", "perspective:100px", "translate:4px 9px", "backdrop-filter:invert(1)"]));
+  if (chance.is(0.1))
+    list.push(
+      `transform:${chance.among(["translate(10px, -20px)", "scale(.8)", "scaleX(-1)", "rotate(6deg)", "translateZ(0)"])}`,
+    );
+  if (chance.is(0.1))
+    list.push(
+      chance.among([
+        "will-change:transform",
+        "contain:paint",
+        "isolation:isolate",
+        "perspective:100px",
+        "translate:4px 9px",
+        "backdrop-filter:invert(1)",
+      ]),
+    );
   if (chance.is(0.2)) {
     const kind = chance.among(["relative", "absolute", "sticky", "relative"]);
     list.push(`position:${kind};top:${chance.upTo(60) - 20}px;left:${chance.upTo(80) - 20}px`);

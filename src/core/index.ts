@@ -104,7 +104,7 @@ export {
 } from "./ground/picture";
 export { layoutNow } from "./ground/layoutNow";
 export { cssColor } from "./color/format";
-export { textsOf, type PageText } from "./pageTexts";
+export { refOf, styleAt, textsOf } from "./pageTexts";
 export { pseudoTexts, type PseudoText } from "./pseudoTexts";
 export { isPlace, legibility, legibilityOn, roleName, textStyleKey, type Layouts } from "./textStyles";
 export { inkOf, invisibleBelow, type Ground, type Legibility, type Verdict } from "./ground/ground";

@@ -1,23 +1,29 @@
 /** All texts of a page: those that elements show, and those of their pseudo-elements, in document order. */
 import type { Style, StyledPage } from "./cascade/styles";
+import type { ElementRef } from "./edits/types";
 import { pseudoTexts } from "./pseudoTexts";
 import { isPlace } from "./textStyles";
 
-export interface PageText {
-  style: Style;
-  /** The name of the pseudo-element; null for the element's own text. */
-  pseudo: string | null;
-}
+const known = new WeakMap<StyledPage, Style[]>();
 
-const known = new WeakMap<StyledPage, PageText[]>();
-
-export function textsOf(page: StyledPage): PageText[] {
+/** Styles of elements and pseudo-elements that show text. */
+export function textsOf(page: StyledPage): readonly Style[] {
   let texts = known.get(page);
   if (!texts) {
-    const own = page.styles.filter(isPlace).map((style): PageText => ({ style, pseudo: null }));
-    const others = pseudoTexts(page).map(({ style, name }): PageText => ({ style, pseudo: name }));
-    texts = [...own, ...others].sort((a, b) => a.style.element.index - b.style.element.index);
+    texts = [...page.styles.filter(isPlace), ...pseudoTexts(page).map(({ style }) => style)];
+    texts.sort((a, b) => a.element.index - b.element.index);
     known.set(page, texts);
   }
   return texts;
+}
+
+/** The style of an element, or of a pseudo-element that shows text; null where there is none. */
+export function styleAt(page: StyledPage, { index, pseudo }: Pick<ElementRef, "index" | "pseudo">): Style | null {
+  if (pseudo === undefined) return page.styles[index] ?? null;
+  return textsOf(page).find((style) => style.pseudo === pseudo && style.element.index === index) ?? null;
+}
+
+/** A text as it is referred to. @param page its path */
+export function refOf(page: string, { element: { index }, pseudo }: Style): ElementRef {
+  return pseudo === null ? { page, index } : { page, index, pseudo };
 }

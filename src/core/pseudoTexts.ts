@@ -26,6 +26,11 @@ export function pseudoTexts(page: StyledPage): PseudoText[] {
   return texts;
 }
 
+/** What the pseudo-element of a style shows. */
+export function pseudoWords(page: StyledPage, style: Style): string {
+  return pseudoTexts(page).find((text) => text.style === style)?.text ?? "";
+}
+
 function textsOf(origin: Style, styler: ReturnType<typeof pseudoStyler>): PseudoText[] {
   const { element } = origin;
   const texts: PseudoText[] = [];

@@ -27,10 +27,10 @@ describe("what counts as a place", () => {
       ["b"],
     ],
     [
-      "not scripts, templates, or what forms keep",
+      "what is written or chosen in a control, but not scripts and templates",
       "",
-      "<script>x</script><template><p>x</p></template><textarea id=a>x</textarea><select><option>x</option></select><p id=b>y</p>",
-      ["b"],
+      "<script>x</script><template><p>x</p></template><textarea id=a>x</textarea><select id=c><option>x</option></select><input id=d value=x><input id=e><input id=f type=submit><input type=radio value=x><p id=b>y</p>",
+      ["a", "c", "d", "f", "b"],
     ],
     ["what a box of its own does not need", "#a{display:contents}", "<p id=a>x</p>", ["a"]],
   ])("%s", (_, css, body, expected) => expect(places(css, body)).toEqual(expected));

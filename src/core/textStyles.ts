@@ -3,7 +3,7 @@ import { legibilityOf, type Legibility } from "./ground/ground";
 import { mayBeOverlapped } from "./ground/moved";
 import { textId, type PageLayout, type PlaceLayout } from "./ground/layout";
 import { cssColor } from "./color/format";
-import type { ElementNode } from "./source/html/document";
+import { ownWords, type ElementNode } from "./source/html/document";
 import { computedValue, fontSizeOf, leadingOf, valueOf, type Style, type StyledPage } from "./cascade/styles";
 import type { ElementRef } from "./edits/types";
 
@@ -31,16 +31,7 @@ export const textStyleProperties = [
   "opacity",
 ] as const;
 
-const silent = new Set([
-  "script",
-  "style",
-  "title",
-  "template",
-  "noscript",
-  "head",
-  "optgroup",
-  "datalist",
-]);
+const silent = new Set(["script", "style", "title", "template", "noscript", "head", "optgroup", "datalist"]);
 
 /** Fields that show what is written in them, and buttons that are named by it. */
 const unwritten = new Set(["hidden", "checkbox", "radio", "range", "color", "file", "image"]);
@@ -58,6 +49,17 @@ function showsValue({ tag, namespace, attributes, hasText, children, parent }: E
   const type = attributes.get("type")?.toLowerCase() ?? "text";
   if (type === "submit" || type === "reset") return attributes.get("value") !== "";
   return !unwritten.has(type) && (attributes.get("value") ?? "").trim() !== "";
+}
+
+/** The words an element shows: its own, or what is written or chosen in a control. */
+export function shownWords(element: ElementNode): string {
+  const { tag, attributes } = element;
+  if (tag === "input")
+    return attributes.get("value") || (attributes.get("type")?.toLowerCase() === "reset" ? "Reset" : "Submit");
+  if (tag !== "select") return ownWords(element);
+  const options = element.children.flatMap((child) => (child.tag === "optgroup" ? child.children : [child]));
+  const chosen = options.find(({ attributes: own }) => own.has("selected")) ?? options[0];
+  return chosen ? ownWords(chosen) : "";
 }
 
 /** Whether a select shows its options, not only the one that is chosen. */
@@ -102,12 +104,8 @@ export type Layouts = Readonly<Record<string, PageLayout>>;
 const measured = new WeakMap<PlaceLayout, { style: Style; legibility: Legibility }>();
 
 /** The legibility of an element's text, on what really lies under it where its page was laid out. */
-export function legibilityOn(
-  page: Pick<StyledPage, "file" | "styles">,
-  style: Style,
-  layouts: Layouts,
-  pseudo: string | null = null,
-): Legibility {
+export function legibilityOn(page: Pick<StyledPage, "file" | "styles">, style: Style, layouts: Layouts): Legibility {
+  const { pseudo } = style;
   const { index } = style.element;
   const own = pseudo !== null || page.styles[index] === style;
   const layout = own ? layouts[page.file.path]?.[textId(index, pseudo)] : undefined;

@@ -1,5 +1,6 @@
 /** What the interface can ask of the core in its worker. All of it is plain data. */
 import type {
+  Box,
   ColorSpot,
   Conditions,
   Edit,
@@ -65,6 +66,8 @@ export interface PlaceView {
   /** Before anything is laid over or under it, as CSS. */
   ink: string;
   sizePx: number;
+  /** Where the text of a pseudo-element was seen, CSS px of the page; null until it was, and for an element's own. */
+  box: Box | null;
   /** How many translucent inks around it have to be looked at apart from it. */
   level: number;
   /** While another size of the reader's is rehearsed: whether the text stays as it is. */

@@ -17,18 +17,19 @@ import {
   shortSelector,
   styledPage,
   textFile,
+  textId,
   textsOf,
   textStyleKey,
   usedScheme,
   type AddressOf,
   type Conditions,
   type Layouts,
-  type PageText,
   type PictureLook,
   type PictureStage,
   type PictureUnknown,
   type SafeDocument,
   type Site,
+  type Style,
   type StyledPage,
   type TextFile,
 } from "@/core";
@@ -50,10 +51,10 @@ export function placesOf(page: StyledPage, site: Site, layouts: Layouts): PlaceV
       ? null
       : styledPage(site, page.file, { ...conditions, rootSize: defaultConditions.rootSize });
   const levels = new LevelsOfInk();
-  return textsOf(page).map((text) => {
-    const { style, pseudo } = text;
-    const { element } = style;
-    const { ratio, needs, verdict, unjudged } = legibilityOn(page, style, layouts, pseudo);
+  return textsOf(page).map((style) => {
+    const { element, pseudo } = style;
+    const { ratio, needs, verdict, unjudged } = legibilityOn(page, style, layouts);
+    const box = pseudo === null ? null : (layouts[page.file.path]?.[textId(element.index, pseudo)]?.text ?? null);
     const short = shortSelector(element);
     const selector = (short === element.tag ? short : element.tag + short) + (pseudo ? `::${pseudo}` : "");
     const ink = inkOf(style);
@@ -67,11 +68,11 @@ export function placesOf(page: StyledPage, site: Site, layouts: Layouts): PlaceV
       needs,
       verdict,
       unjudged,
-      fixed:
-        usual !== null && pseudo === null && fontSizeOf(usual.styles[element.index]!) === fontSizeOf(style),
+      fixed: usual !== null && pseudo === null && fontSizeOf(usual.styles[element.index]!) === fontSizeOf(style),
       ink: cssColor(ink),
       sizePx: fontSizeOf(style),
-      level: levels.of(text, (ink.alpha ?? 0) < 1),
+      box,
+      level: levels.of(style, (ink.alpha ?? 0) < 1),
     };
   });
 }
@@ -80,7 +81,8 @@ export function placesOf(page: StyledPage, site: Site, layouts: Layouts): PlaceV
 class LevelsOfInk {
   private readonly known = new Map<number, number>();
 
-  of({ style, pseudo }: PageText, translucent: boolean): number {
+  of(style: Style, translucent: boolean): number {
+    const { pseudo } = style;
     if (!translucent) {
       if (pseudo === null) this.known.set(style.element.index, 0);
       return 0;

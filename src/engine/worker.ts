@@ -46,6 +46,7 @@ import {
   type KnownPage,
   type Layouts,
   type PageLayout,
+  type PlaceLayout,
   type Site,
   type StyledPage,
   type TextChange,
@@ -233,7 +234,8 @@ const engine: Engine = {
     return [...fonts.values()];
   },
 
-  grounds: async (picked, places, conditions) => groundsUnder(site, picked, places, conditions, knownLayouts(conditions)),
+  grounds: async (picked, places, conditions) =>
+    groundsUnder(site, picked, places, conditions, knownLayouts(conditions)),
 
   inks: async (picked, conditions) => inksOn(site, picked, conditions, knownLayouts(conditions)),
 
@@ -290,7 +292,11 @@ const engine: Engine = {
   report: async (id, conditions) => {
     const report = reports.find((one) => one.id === id);
     if (!report) throw new RangeError(`There is no report ${id}.`);
-    return { file: report.file, type: report.type, text: report.make({ site, conditions, layouts: knownLayouts(conditions) }) };
+    return {
+      file: report.file,
+      type: report.type,
+      text: report.make({ site, conditions, layouts: knownLayouts(conditions) }),
+    };
   },
 
   siteColors: async () => {
@@ -349,8 +355,16 @@ const engine: Engine = {
     // What is shown before it is written is not kept.
     const changed = changes.length ? changeSite(site, changes) : site;
     if (changes.length) return placesOf(pageOf(changed, path, conditions), changed, { [path]: layout });
-    layouts.set(path, { structure, layout, page: shown.get(path) });
-    return placesOf(pageOf(site, path, conditions), site, { [path]: layout });
+    const page = pageOf(site, path, conditions);
+    // What was painted stands until it is painted anew.
+    const before = layoutFor(path, structure, page)[path] ?? {};
+    const merged: Record<string, PlaceLayout> = { ...layout };
+    for (const [id, { painted, ...place }] of Object.entries(before)) {
+      const now = merged[id];
+      if (painted && !now?.painted) merged[id] = { ...(now ?? place), painted };
+    }
+    layouts.set(path, { structure, layout: merged, page: shown.get(path) });
+    return placesOf(page, site, { [path]: merged });
   },
 
   picture: async (path, changes, conditions, stage, look, unknown) => {

@@ -3,6 +3,7 @@ import type { Box, ImageLayout, PageLayout, PlaceLayout, UnderLayer } from "@/co
 import type { ShownPage } from "./frame";
 import { longestLineOf } from "./measure";
 import { isClear } from "./clear";
+import { settle } from "./settle";
 import { inSlices } from "./slices";
 import { comparePaths, groundPath, textPath, type PaintPath, type PaintedNode } from "./paintOrder";
 import { loadPicture, pixelsUnder } from "./pictures";
@@ -23,6 +24,7 @@ export async function layoutOf(
   places: readonly number[],
   stillThere: () => boolean,
 ): Promise<PageLayout | null> {
+  settle(page.document);
   const painters = await paintersOf(page, stillThere);
   if (!painters) return null;
   const known = painters.filter((painter): painter is Painter => painter !== null);
@@ -120,11 +122,13 @@ function hiddenBy(place: Painter, text: Box): Pick<PlaceLayout, "unseen" | "hide
   let away: string | null = null;
   for (let current: Painter | null = place; current; current = current.parent) {
     const { style, parent, node } = current;
-    if (style.clipPath !== "none" || (style.clip !== "auto" && style.clip !== "")) hides ??= "It is clipped to nothing.";
+    if (style.clipPath !== "none" || (style.clip !== "auto" && style.clip !== ""))
+      hides ??= "It is clipped to nothing.";
     if ((style.maskImage ?? "none") !== "none") hides ??= "It is masked away.";
     if (!parent || node.localName === "body") continue;
     if (/auto|scroll/.test(`${style.overflowX} ${style.overflowY}`)) away ??= "It is scrolled out of its box.";
-    else if (/hidden|clip/.test(`${style.overflowX} ${style.overflowY}`)) hides ??= "It is cut off by the box around it.";
+    else if (/hidden|clip/.test(`${style.overflowX} ${style.overflowY}`))
+      hides ??= "It is cut off by the box around it.";
   }
   if (place.node.closest("svg")) away ??= "Text in a drawing is not looked at.";
   return { unseen, hides, away };

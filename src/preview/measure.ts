@@ -25,11 +25,40 @@ export function placeAt(
   places: ReadonlySet<number>,
 ): number | null {
   const indexes = new Map(nodes.map((node, index) => [node, index]));
+  const untouchable = untouchableOf(nodes, places).findLast((index) => isOnText(nodes[index]!, x, y));
+  if (untouchable !== undefined) return untouchable;
   for (let node = document.elementFromPoint(x, y); node; node = node.parentElement) {
     const index = indexes.get(node);
     if (index !== undefined && places.has(index)) return index;
   }
   return null;
+}
+
+const untouchables = new WeakMap<ReadonlySet<number>, number[]>();
+
+/** Places that the browser looks through for what is under the pointer; looked up once for each set of places. */
+function untouchableOf(nodes: readonly Element[], places: ReadonlySet<number>): number[] {
+  let list = untouchables.get(places);
+  if (!list) {
+    list = [...places].filter((index) => {
+      const node = nodes[index];
+      return node?.ownerDocument.defaultView?.getComputedStyle(node).pointerEvents === "none";
+    });
+    untouchables.set(places, list);
+  }
+  return list;
+}
+
+/** Whether a point of the window lies on the lines of an element's own text. */
+function isOnText(node: Element, x: number, y: number): boolean {
+  const range = node.ownerDocument.createRange();
+  return [...node.childNodes].some((child) => {
+    if (child.nodeType !== 3) return false;
+    range.selectNodeContents(child);
+    return [...range.getClientRects()].some(
+      ({ left, right, top, bottom }) => x >= left && x <= right && y >= top && y <= bottom,
+    );
+  });
 }
 
 /** More than this many characters of one text are not measured. */

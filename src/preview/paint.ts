@@ -2,7 +2,15 @@
  * What the browser paints under and over the texts of a page: pictures of the page, made out of sight, and the pixels
  * read along the lines of every text. One picture has the texts taken away, one has a line through each in its ink.
  */
-import { heldBy, textId, type PageLayout, type Painted, type PictureLook, type PictureStage, type PictureUnknown } from "@/core";
+import {
+  heldBy,
+  textId,
+  type PageLayout,
+  type Painted,
+  type PictureLook,
+  type PictureStage,
+  type PictureUnknown,
+} from "@/core";
 import type { PlaceView } from "@/engine/protocol";
 import { bandsOf, type Band } from "./bands";
 import type { ShownPage } from "./frame";
@@ -32,7 +40,7 @@ export async function paintedLayouts(
   make: MakePicture,
   stillThere: () => boolean,
 ): Promise<PageLayout | null> {
-  const stage = readStage(page);
+  const { stage, doubts } = readStage(page);
   const held = heldIn(page, stage);
   const own = texts.filter(({ pseudo, index }) => pseudo === null || page.nodes[index]);
   const bands = new Map<string, Band[]>();
@@ -51,7 +59,8 @@ export async function paintedLayouts(
   const result: Record<string, PageLayout[string]> = { ...layouts };
   for (const [id, painted] of found) {
     const known = result[id] ?? emptyLayout(bands.get(id) ?? []);
-    if (known) result[id] = { ...known, painted };
+    const doubt = doubts.get(Number.parseInt(id, 10)) ?? painted.doubt;
+    if (known) result[id] = { ...known, painted: { ...painted, doubt } };
   }
   return result;
 }
@@ -66,7 +75,17 @@ function emptyLayout(bands: readonly Band[]): PageLayout[string] | null {
   const [first] = bands;
   if (!first) return null;
   const text = { left: first.left, top: first.top, width: first.right - first.left, height: first.bottom - first.top };
-  return { text, longest: null, afloat: null, under: [], over: [], unseen: null, hides: null, away: null, painted: null };
+  return {
+    text,
+    longest: null,
+    afloat: null,
+    under: [],
+    over: [],
+    unseen: null,
+    hides: null,
+    away: null,
+    painted: null,
+  };
 }
 
 /** The texts of elements that stay in the window while the page scrolls. */
@@ -293,10 +312,7 @@ interface Row {
 }
 
 /** The bands that reach into each strip. */
-function rowsByStrip(
-  texts: readonly PlaceView[],
-  bands: ReadonlyMap<string, readonly Band[]>,
-): Map<number, Row[]> {
+function rowsByStrip(texts: readonly PlaceView[], bands: ReadonlyMap<string, readonly Band[]>): Map<number, Row[]> {
   const rows = new Map<number, Row[]>();
   for (const text of texts) {
     const id = idOf(text);

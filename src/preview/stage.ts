@@ -14,7 +14,13 @@ const backgroundProperties = [
 ] as const;
 const rootProperties = ["font-size", "font-family", "font-weight", "font-style", "line-height"] as const;
 
-export function readStage({ document, nodes }: ShownPage): PictureStage {
+export interface ReadStage {
+  stage: PictureStage;
+  /** Why what a picture shows of an element's text may not be what the screen shows, by index, in plain words. */
+  doubts: ReadonlyMap<number, string>;
+}
+
+export function readStage({ document, nodes }: ShownPage): ReadStage {
   const view = document.defaultView!;
   const root = document.documentElement;
   const body = document.body as HTMLElement | null;
@@ -35,8 +41,16 @@ export function readStage({ document, nodes }: ShownPage): PictureStage {
   const cutOut: number[] = [];
   const sticking: number[] = [];
   const unknown: number[] = [];
+  const doubts = new Map<number, string>();
+  const filtered = new Set<Element>();
+  const blends: number[] = [];
   nodes.forEach((node, index) => {
     const style = view.getComputedStyle(node);
+    const around = node.parentElement;
+    if (style.filter !== "none" || (around && filtered.has(around))) filtered.add(node);
+    if (style.mixBlendMode !== "normal") blends.push(index);
+    const doubt = (around && doubts.get(indexOf.get(around) ?? -1)) ?? doubtAbout(style, filtered.has(node));
+    if (doubt) doubts.set(index, doubt);
     if (scrolls && style.position === "fixed") fixed.push(index);
     if (style.position === "sticky") sticking.push(index);
     if (style.backgroundClip.includes("text")) cutOut.push(index);
@@ -49,7 +63,10 @@ export function readStage({ document, nodes }: ShownPage): PictureStage {
     const ends = effect?.getComputedTiming().endTime !== Infinity;
     return target && !ends ? [indexOf.get(target) ?? -1] : [];
   });
-  return {
+  // What is blended with a canvas that is see-through comes out in ways of its own.
+  if (blends.length && owner && isSeeThrough(view.getComputedStyle(owner).backgroundColor))
+    nodes.forEach((_, index) => doubts.set(index, "It is blended with a page that is see-through."));
+  const stage: PictureStage = {
     width,
     height,
     room: root.clientWidth || view.innerWidth,
@@ -58,9 +75,10 @@ export function readStage({ document, nodes }: ShownPage): PictureStage {
     paper: paperOf(document),
     canvas: owner ? canvasOf(owner, indexOf.get(owner)!, root, view) : null,
     root: rootProperties.map((name) => `${name}:${rootStyle.getPropertyValue(name)}`).join(";"),
-    spilling: [root, ...(body && rootStyle.overflowX === "visible" && rootStyle.overflowY === "visible" ? [body] : [])].map(
-      (node) => indexOf.get(node)!,
-    ),
+    spilling: [
+      root,
+      ...(body && rootStyle.overflowX === "visible" && rootStyle.overflowY === "visible" ? [body] : []),
+    ].map((node) => indexOf.get(node)!),
     moving: [...new Set(moving)].filter((index) => index >= 0),
     fixed,
     sticky: sticking.map((index) => [index, atRest(nodes[index] as HTMLElement, view)] as const),
@@ -70,12 +88,37 @@ export function readStage({ document, nodes }: ShownPage): PictureStage {
       (node) => node.textContent.includes('url("")') || node.getAttribute("style")?.includes('url("")'),
     ),
   };
+  return { stage, doubts };
+}
+
+const isSeeThrough = (color: string) => /^rgba\(|\/\s*0?\.\d/.test(color) && !isClear(color);
+
+/** What pictures show otherwise than the screen, or only roughly. */
+function doubtAbout(style: CSSStyleDeclaration, filtered: boolean): string | null {
+  const masked = (style.maskImage ?? "none") !== "none";
+  const behind = (style as { backdropFilter?: string }).backdropFilter ?? "none";
+  if (behind !== "none" && (Number(style.opacity) < 1 || masked || style.mixBlendMode !== "normal" || filtered))
+    return "Filters of what lies under it and blends are laid upon each other.";
+  if (masked && filtered) return "A mask and a filter are laid upon each other.";
+  const isTurned = (matrix: string) => {
+    const [, b, c] = matrix
+      .replace(/^matrix\(|\)$/g, "")
+      .split(",")
+      .map(Number);
+    return (
+      matrix.startsWith("matrix3d") || (matrix.startsWith("matrix") && (Math.abs(b!) > 1e-4 || Math.abs(c!) > 1e-4))
+    );
+  };
+  if (isTurned(style.transform) || (style.rotate ?? "none") !== "none" || (style.offsetPath ?? "none") !== "none")
+    return "It is turned: where its lines run is known only roughly.";
+  return null;
 }
 
 /** Whether scroll bars take room in this browser. */
 function takesRoom(document: Document): boolean {
   const probe = document.createElement("div");
-  probe.style.cssText = "all: initial; position: absolute; overflow: scroll; width: 50px; height: 50px; visibility: hidden";
+  probe.style.cssText =
+    "all: initial; position: absolute; overflow: scroll; width: 50px; height: 50px; visibility: hidden";
   document.documentElement.append(probe);
   const { clientWidth } = probe;
   probe.remove();
@@ -121,12 +164,7 @@ function isLoaded(image: HTMLImageElement): boolean {
   return image.hasAttribute("src") && image.complete && image.naturalWidth > 0;
 }
 
-function canvasOf(
-  owner: Element,
-  index: number,
-  root: Element,
-  view: Window,
-): PictureStage["canvas"] {
+function canvasOf(owner: Element, index: number, root: Element, view: Window): PictureStage["canvas"] {
   const style = view.getComputedStyle(owner);
   const rootStyle = view.getComputedStyle(root);
   const { left, top, width, height } = root.getBoundingClientRect();

@@ -59,8 +59,8 @@ export interface Explanation {
   sentence: string;
 }
 
-export function explain(site: Site, page: StyledPage, index: number, property: string): Explanation {
-  const style = page.styles[index]!;
+/** @param style of the element, or of a pseudo-element of it */
+export function explain(site: Site, page: StyledPage, style: Style, property: string): Explanation {
   const at = longhandIndex.get(property);
   if (at === undefined) throw new RangeError(`${property} is not a longhand that is computed.`);
   const computed = computedValue(style, property);
@@ -72,7 +72,7 @@ export function explain(site: Site, page: StyledPage, index: number, property: s
     winner = holder?.shared.winners.get(property) ?? null;
   }
   if (!holder || !winner) {
-    const waiting = outOfForce(site, page, style.element, property);
+    const waiting = outOfForce(site, page, style, property);
     return {
       property,
       computed,
@@ -89,7 +89,7 @@ export function explain(site: Site, page: StyledPage, index: number, property: s
   for (let next = winner.beaten; next; next = next.beaten) {
     contenders.push(contenderOf(site, page, holder.element, next, reasonLost(next, winner)));
   }
-  contenders.push(...outOfForce(site, page, holder.element, property));
+  contenders.push(...outOfForce(site, page, holder, property));
   const from = holder === style ? "declared" : "inherited";
   return {
     property,
@@ -103,7 +103,7 @@ export function explain(site: Site, page: StyledPage, index: number, property: s
 }
 
 /** Declarations of rules that match but whose conditions do not hold, last first. */
-function outOfForce(site: Site, page: StyledPage, element: ElementNode, property: string): Contender[] {
+function outOfForce(site: Site, page: StyledPage, { element, pseudo }: Style, property: string): Contender[] {
   const found: Contender[] = [];
   const context = matchingFor(page.document, page.conditions);
   for (const sheet of page.sheets.owners.flatMap((owner) => owner.sheets)) {
@@ -113,7 +113,7 @@ function outOfForce(site: Site, page: StyledPage, element: ElementNode, property
       const declaration = unmet && step.declarations.findLast((one) => sets(one, property));
       if (!unmet || !declaration) continue;
       const selector = step.selectors.find(
-        (one) => one.pseudoElement === null && matchInScope(step.conditions.scopes, one, element, context) !== null,
+        (one) => one.pseudoElement === pseudo && matchInScope(step.conditions.scopes, one, element, context) !== null,
       );
       if (!selector) continue;
       const offset = sheet.offset + declaration.start;

@@ -31,7 +31,7 @@ const origins = (from: Site) =>
     return page.styles
       .filter((_, at) => at % 7 === 0)
       .map(({ element }) =>
-        explain(from, page, element.index, "color").contenders.map(({ place, lost }) => [place, lost]),
+        explain(from, page, page.styles[element.index]!, "color").contenders.map(({ place, lost }) => [place, lost]),
       );
   });
 

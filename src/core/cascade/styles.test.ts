@@ -153,12 +153,7 @@ describe("why", () => {
       "h1, h2 {\n  color: red;\n}\nbody { font-weight: 600 }\nh2 {\n  font: 20px/1.2 Georgia;\n  color: blue;\n}\n",
   });
   const why = (property: string) =>
-    explain(
-      from,
-      styledPage(from, textFile(from, "index.html")!, defaultConditions),
-      styleOf(from, "t").element.index,
-      property,
-    );
+    explain(from, styledPage(from, textFile(from, "index.html")!, defaultConditions), styleOf(from, "t"), property);
 
   test("the sentence names both rules and the reason", () => {
     expect(why("color").sentence).toBe(
@@ -186,7 +181,7 @@ describe("why", () => {
     const { contenders, sentence } = explain(
       reset,
       styledPage(reset, textFile(reset, "index.html")!, defaultConditions),
-      styleOf(reset, "t").element.index,
+      styleOf(reset, "t"),
       "font-weight",
     );
     expect(contenders[1]).toMatchObject({
@@ -201,7 +196,7 @@ describe("why", () => {
     const { contenders, sentence } = explain(
       waiting,
       styledPage(waiting, textFile(waiting, "index.html")!, defaultConditions),
-      styleOf(waiting, "t").element.index,
+      styleOf(waiting, "t"),
       "color",
     );
     expect(contenders.map(({ value, lost }) => [value, lost])).toEqual([

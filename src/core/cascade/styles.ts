@@ -1,4 +1,6 @@
 /** Computed styles of all elements of a page (CSS Cascade 5, sections 4 to 7). */
+import { parseColor } from "../color";
+import { formatColor } from "../color/format";
 import { componentsOf } from "../source/css/components";
 import { documentOf, type ElementNode, type HtmlDocument } from "../source/html/document";
 import { sheetsOfPage, type PageSheets, type SheetSource } from "../source/html/sheets";
@@ -30,7 +32,7 @@ import {
   type FontSize,
   type LineHeight,
 } from "./properties/font";
-import type { ComputeContext } from "./properties/types";
+import type { ComputeContext, Longhand } from "./properties/types";
 import { forcedStatesOf } from "./forced";
 import { computeRegistered } from "./registered";
 import type { MatchContext } from "./selectors/match";
@@ -42,6 +44,8 @@ import { resolveVariables, substitute, type CustomProperties, type DeclaredText 
 /** An element's computed style. Elements that the same declarations apply to, under like parents, share their values. */
 export interface Style {
   element: ElementNode;
+  /** The pseudo-element of it that this is the style of; null for its own. */
+  pseudo: string | null;
   parent: Style | null;
   /** All that applies to the element, weakest first. */
   blocks: readonly Block[];
@@ -121,6 +125,46 @@ export function valueOf<Value>(style: Style, name: string): Value {
   return style.shared.values[longhandIndex.get(name)!] as Value;
 }
 
+/** Whether all computed values of two styles are equal. */
+export function sameValues(a: Style, b: Style): boolean {
+  return isSame(a, b, compared, () => true);
+}
+
+/** Whether two boxes are equal in what lies under, or moves, the texts in them, whatever those inherit. */
+export function sameBox(a: Style, b: Style): boolean {
+  return isSame(a, b, comparedBoxes, ({ name, inherited }) => !inherited && !/^border-.*-color$/.test(name));
+}
+
+const colorFunctions = /\b(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|color)\([^()]*\)/g;
+
+/** Equal, or equal but for the notation of colours that come out in the same bytes. */
+function looksSame(a: string, b: string): boolean {
+  if (a === b) return true;
+  if (!colorFunctions.test(a + b)) return false;
+  const inBytes = (text: string) =>
+    text.replace(colorFunctions, (written) => {
+      const color = parseColor(written);
+      return color ? formatColor(color, "hex") : written;
+    });
+  return inBytes(a) === inBytes(b);
+}
+
+type Comparisons = WeakMap<SharedStyle, WeakMap<SharedStyle, boolean>>;
+const compared: Comparisons = new WeakMap();
+const comparedBoxes: Comparisons = new WeakMap();
+
+function isSame(a: Style, b: Style, comparisons: Comparisons, counts: (longhand: Longhand) => boolean): boolean {
+  if (a === b || a.shared === b.shared) return true;
+  let known = comparisons.get(a.shared);
+  if (!known) comparisons.set(a.shared, (known = new WeakMap()));
+  let same = known.get(b.shared);
+  if (same === undefined) {
+    same = longhands.every((one) => !counts(one) || looksSame(computedValue(a, one.name), computedValue(b, one.name)));
+    known.set(b.shared, same);
+  }
+  return same;
+}
+
 export function fontSizeOf(style: Style): number {
   return valueOf<FontSize>(style, "font-size").px;
 }
@@ -178,6 +222,7 @@ class Computer {
       const blocks = blocksFor(element, this.rules, this.matching, this.ancestors, contained);
       const style: Style = {
         element,
+        pseudo: null,
         parent,
         blocks,
         shared: this.sharedStyle(element, parent?.shared ?? null, blocks),
@@ -204,7 +249,7 @@ class Computer {
       const stays =
         !touched && (parent!.shared === old.parent!.shared || this.alike(parent!.shared, old.parent!.shared));
       const shared = stays ? old.shared : this.sharedStyle(old.element, parent!.shared, blocks);
-      this.results.push({ element: old.element, parent, blocks, shared });
+      this.results.push({ element: old.element, pseudo: null, parent, blocks, shared });
     }
     return this.results;
   }
@@ -256,6 +301,7 @@ class Computer {
     this.rootStyle ??= rootOf(origin).shared;
     return {
       element: origin.element,
+      pseudo: name,
       parent,
       blocks,
       shared: this.compute({ ...origin.element, tag: `::${name}` }, parent.shared, blocks),

@@ -1,13 +1,14 @@
 /** Edits turned into changes of text, with what they reach. Nothing is written here. */
 import { defaultConditions, withStatesEverywhere, type Conditions } from "../cascade/conditions";
 import { explain, isSetBack } from "../cascade/explain";
-import { computedValue } from "../cascade/styles";
+import { computedValue, sameBox, sameValues, type Style, type StyledPage } from "../cascade/styles";
 import { invalidReason, isKnownProperty } from "../cascade/declarations";
 import { readerOf } from "../cascade/properties";
 import { shorthands } from "../cascade/properties/shorthands";
 import { SelectorError, parseSelectorList } from "../cascade/selectors/parse";
 import { styledPage } from "../cascade/styledPages";
-import { textStyleKey, isPlace } from "../textStyles";
+import { refOf, styleAt, textsOf } from "../pageTexts";
+import { textId } from "../ground/layout";
 import { parseBlock, type Item } from "../source/css/syntax";
 import { changeSite, pagesOf, textFile, type Site, type TextFile } from "../source/site";
 import type { TextChange } from "../source/changes";
@@ -257,17 +258,74 @@ function* reachOf(
     const old = styledPage(before, file, conditions);
     if (!changed.has(file.path) && !old.sources.some((path) => changed.has(path))) continue;
     const now = styledPage(after, textFile(after, file.path)!, conditions);
-    const aligned = old.styles.length === now.styles.length;
-    const places = now.styles
-      .filter(
-        (style, index) => isPlace(style) && (!aligned || textStyleKey(style) !== textStyleKey(old.styles[index]!)),
-      )
-      .map((style) => ({ page: file.path, index: style.element.index }));
+    const differs = differing(
+      old,
+      now,
+      changes.filter(({ path }) => path === file.path),
+    );
+    const places = textsOf(now)
+      .filter(differs)
+      .map((style) => refOf(file.path, style));
     if (places.length) reach.pages.push(file.path);
     reach.places.push(...places);
     yield;
   }
   return reach;
+}
+
+/** Whether a text comes out differently: it, or a box around it, has another computed value. */
+function differing(old: StyledPage, now: StyledPage, changes: readonly TextChange[]): (style: Style) => boolean {
+  const boxes = new Map<Style, boolean>();
+  const pseudos = new Map(textsOf(old).map((style) => [textId(style.element.index, style.pseudo), style]));
+  const indexes = old.document === now.document ? null : elementsBefore(old, now, changes);
+  const before = ({ element: { index }, pseudo }: Style): Style | undefined => {
+    const was = indexes ? indexes.get(index) : index;
+    if (was === undefined) return undefined;
+    return pseudo === null ? old.styles[was] : pseudos.get(textId(was, pseudo));
+  };
+  const boxDiffers = (style: Style | null): boolean => {
+    if (!style) return false;
+    let result = boxes.get(style);
+    if (result === undefined) {
+      const was = before(style);
+      result = !was || !sameBox(was, style) || boxDiffers(style.parent);
+      boxes.set(style, result);
+    }
+    return result;
+  };
+  return (style) => {
+    const was = before(style);
+    return !was || !sameValues(was, style) || boxDiffers(style.parent);
+  };
+}
+
+/** The element each one was before the page's text was changed, by its start tag; those that are new have none. */
+function elementsBefore(old: StyledPage, now: StyledPage, changes: readonly TextChange[]): Map<number, number> {
+  const sorted = [...changes].sort((a, b) => a.start - b.start);
+  const moved = (offset: number): number | null => {
+    let by = 0;
+    for (const { start, end, insert } of sorted) {
+      if (start > offset || (start === offset && end > start)) break;
+      if (end > offset) return null;
+      by += insert.length - (end - start);
+    }
+    return offset + by;
+  };
+  const starts = new Map<number, number>();
+  const implied: number[] = [];
+  for (const { index, source } of old.document.elements) {
+    const start = source && moved(source.startTag.start);
+    if (start !== null) starts.set(start, index);
+    else if (!source) implied.push(index);
+  }
+  const found = new Map<number, number>();
+  for (const { index, tag, source } of now.document.elements) {
+    const was = source
+      ? starts.get(source.startTag.start)
+      : implied.find((one) => old.document.elements[one]!.tag === tag && ![...found.values()].includes(one));
+    if (was !== undefined && old.document.elements[was]!.tag === tag) found.set(index, was);
+  }
+  return found;
 }
 
 /** Says which rule beats what was written, for the element the edit is meant for. */
@@ -276,10 +334,11 @@ function declareWarnings(after: Site, edit: Edit & { kind: "declare" }, conditio
   if (!place || value === null) return [];
   const file = textFile(after, place.page);
   const page = file && styledPage(after, file, conditions);
-  if (!page?.styles[place.index]) return [];
+  const placed = page && styleAt(page, place);
+  if (!placed) return [];
   const longhand = readerOf(property) ? property : shorthands.get(property)?.longhands[0];
   if (!longhand) return [];
-  const { contenders, from } = explain(after, page, place.index, longhand);
+  const { contenders, from } = explain(after, page, placed, longhand);
   const winner = contenders.find(({ lost }) => lost === null);
   if (!winner) return [];
   const selectors =
@@ -315,12 +374,12 @@ function resetWarnings(
   const [fileBefore, fileAfter] = [textFile(before, place.page), textFile(after, place.page)];
   if (!fileBefore || !fileAfter) return [];
   const [old, now] = [styledPage(before, fileBefore, conditions), styledPage(after, fileAfter, conditions)];
-  const [oldStyle, style] = [old.styles[place.index], now.styles[place.index]];
+  const [oldStyle, style] = [styleAt(old, place), styleAt(now, place)];
   if (!oldStyle || !style) return [];
   return all.flatMap((name) => {
     const winner = style.shared.winners.get(name);
     if (!winner || !isSetBack(winner) || computedValue(style, name) === computedValue(oldStyle, name)) return [];
-    const had = explain(before, old, place.index, name).contenders.find(
+    const had = explain(before, old, oldStyle, name).contenders.find(
       ({ lost, origin }) => lost === null && origin === "author",
     );
     return had && had.property !== property

@@ -5,6 +5,8 @@ export interface ElementRef {
   page: string;
   /** Position in `document.querySelectorAll("*")`. */
   index: number;
+  /** The pseudo-element of it that is meant: "before". */
+  pseudo?: string;
 }
 
 /** Where a declaration is written. */

@@ -12,8 +12,9 @@ export const contrast: Check = {
     const findings: Finding[] = [];
     for (const page of pages) {
       const found = new Map<string, Finding>();
-      for (const { style, pseudo } of textsOf(page)) {
-        const { ratio, needs, passes, verdict, ground } = legibilityOn(page, style, layouts, pseudo);
+      for (const style of textsOf(page)) {
+        const { pseudo } = style;
+        const { ratio, needs, passes, verdict, ground } = legibilityOn(page, style, layouts);
         if (passes || verdict === "unjudged") continue;
         const { element } = style;
         const name = plainSelector(element) + (pseudo ? `::${pseudo}` : "");

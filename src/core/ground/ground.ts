@@ -76,15 +76,21 @@ export function legibilityOf(
   styles: readonly Style[] = [],
   ink: Color | null = null,
 ): Legibility {
-  const found = layout ? groundUnder(style, ink ?? inkOf(style), layout, styles) : groundFromStyles(style, ink ?? inkOf(style));
+  const found = layout
+    ? groundUnder(style, ink ?? inkOf(style), layout, styles)
+    : groundFromStyles(style, ink ?? inkOf(style));
   const needs = neededRatio(fontSizeOf(style), valueOf<number>(style, "font-weight"));
   const unjudged = exemption(style) ?? unseenReason(style) ?? layout?.unseen ?? null;
   const painted = layout?.painted && ink === null ? layout.painted : null;
   const seen = painted && groundFromPaint(painted);
   const legibility =
-    painted && seen ? fromPaint(found, painted, seen, needs) : fromLayers(found, needs, painted ? covered(layout!) : null);
+    painted && seen
+      ? fromPaint(found, painted, seen, needs)
+      : fromLayers(found, needs, painted ? covered(layout!) : null);
   const hidden = painted && !seen ? layout!.hides : null;
-  return unjudged || hidden ? { ...legibility, passes: false, verdict: "unjudged", unjudged: unjudged ?? hidden } : legibility;
+  return unjudged || hidden
+    ? { ...legibility, passes: false, verdict: "unjudged", unjudged: unjudged ?? hidden }
+    : legibility;
 }
 
 function fromLayers(found: Found, needs: 3 | 4.5, covering: string | null): Legibility {

@@ -62,7 +62,13 @@ function layersUpTo(style: Style): Layers {
   let layers = current ? known.get(current)! : null;
   for (const one of above.reverse()) {
     layers = withOwn(
-      layers ?? { layers: [{ colors: [canvasColor(one)], opacity: 1 }], doubt: null, open: false, from: null, kind: "canvas" },
+      layers ?? {
+        layers: [{ colors: [canvasColor(one)], opacity: 1 }],
+        doubt: null,
+        open: false,
+        from: null,
+        kind: "canvas",
+      },
       one,
     );
     known.set(one, layers);

@@ -1,6 +1,5 @@
 /** A layout that was read of an earlier version of a page, as far as it still counts. */
-import type { Style, StyledPage } from "../cascade/styles";
-import { pseudoStyler } from "../cascade/styles";
+import { pseudoStyler, sameValues, type StyledPage } from "../cascade/styles";
 import type { PageLayout } from "./layout";
 
 const known = new WeakMap<PageLayout, WeakMap<StyledPage, PageLayout>>();
@@ -45,8 +44,4 @@ function stillTrue(layout: PageLayout, then: StyledPage, now: StyledPage): PageL
       return [id, stands ? place : { ...place, painted: null }];
     }),
   );
-}
-
-function sameValues(a: Style, b: Style): boolean {
-  return a === b || a.shared === b.shared || JSON.stringify(a.shared.values) === JSON.stringify(b.shared.values);
 }

@@ -64,7 +64,7 @@ function spanOf({ element }: Style): Loose {
 
 function isLoose(style: Style): boolean {
   if (!style.parent || valueOf<string>(style, "display") === "none") return false;
-  return /absolute|fixed|sticky/.test(valueOf<string>(style, "position")) || isMoved(style);
+  return /absolute|fixed/.test(valueOf<string>(style, "position")) || isMoved(style);
 }
 
 function paints(style: Style, { styles }: Pick<StyledPage, "styles">): boolean {

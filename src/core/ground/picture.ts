@@ -150,8 +150,7 @@ export function pictureOf(
   unknown: PictureUnknown | null,
 ): string {
   const styles = new Map<number, string>();
-  const put = (index: number, declarations: string) =>
-    styles.set(index, `${styles.get(index) ?? ""};${declarations}`);
+  const put = (index: number, declarations: string) => styles.set(index, `${styles.get(index) ?? ""};${declarations}`);
   for (const [index, property, value] of overrides) put(index, `${property}:${value}!important`);
   if (!unknown?.afloat) for (const index of stage.fixed) put(index, "display:none!important");
   for (const [index, declarations] of stage.sticky) put(index, declarations);
@@ -163,7 +162,12 @@ export function pictureOf(
   if (stage.canvas) put(stage.canvas.index, "background:none!important");
   // The root is a stacking context of its own, with the canvas at its bottom.
   put(0, "isolation:isolate!important");
-  const rules = [stilled, ...(stage.bars ? [] : ["* { scrollbar-width: none !important }"]), glyphless, `[${rootAttribute}] { color-scheme: ${scheme} !important }`];
+  const rules = [
+    stilled,
+    ...(stage.bars ? [] : ["* { scrollbar-width: none !important }"]),
+    glyphless,
+    `[${rootAttribute}] { color-scheme: ${scheme} !important }`,
+  ];
   const placed = new Set<number>();
   if (look.kind === "struck") {
     for (const { index, pseudo, color, thickness } of look.strikes) {
@@ -182,7 +186,10 @@ export function pictureOf(
     for (const index of held) placed.add(index);
     const which = held.map((index) => `[${placeAttribute}="${index}"]`).join();
     // More specific than what the page says of visibility inside of them is not needed: nothing else is looked at.
-    rules.push(`* { visibility: hidden !important }`, `:is(${which}), :is(${which}) * { visibility: visible !important }`);
+    rules.push(
+      `* { visibility: hidden !important }`,
+      `:is(${which}), :is(${which}) * { visibility: visible !important }`,
+    );
   }
   const sheetsOf = new Map(sheets.map((sheet) => [sheet.owner, sheet]));
   const stateOf = new Map(states);
@@ -279,8 +286,8 @@ function withUnknown(text: string, color: string): string {
 }
 
 /** Characters that XML does not allow (XML 1.0, 2.2) stand for nothing. */
-// eslint-disable-next-line no-control-regex
-const notXml = /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g;
+const notXml =
+  /[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g;
 
 function escaped(text: string): string {
   return text.replace(notXml, "\ufffd").replace(/&/g, "&amp;").replace(/</g, "&lt;").replace(/>/g, "&gt;");

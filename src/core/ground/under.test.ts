@@ -31,7 +31,18 @@ function look(css: string, body: string, layout: (index: (id: string) => number)
   const index = (id: string) => styles.find(({ element }) => element.id === id)!.element.index;
   return legibilityOf(
     styles[index("t")]!,
-    { text, longest: null, afloat: null, under: [], over: [], unseen: null, hides: null, away: null, painted: null, ...layout(index) },
+    {
+      text,
+      longest: null,
+      afloat: null,
+      under: [],
+      over: [],
+      unseen: null,
+      hides: null,
+      away: null,
+      painted: null,
+      ...layout(index),
+    },
     styles,
   );
 }
@@ -184,7 +195,17 @@ describe("a layout after a change", () => {
     const [old, now] = [stylesOf(pageWith(was, body)), stylesOf(pageWith(is, body))];
     const index = (id: string) => now.find(({ element }) => element.id === id)!.element.index;
     const layout = layoutAfter(
-      { text, longest: null, afloat: null, under: under(index), over: [], unseen: null, hides: null, away: null, painted: null },
+      {
+        text,
+        longest: null,
+        afloat: null,
+        under: under(index),
+        over: [],
+        unseen: null,
+        hides: null,
+        away: null,
+        painted: null,
+      },
       old[index("t")]!,
       now[index("t")]!,
     );

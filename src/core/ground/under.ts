@@ -157,7 +157,14 @@ function paintsOf(layer: UnderLayer, styles: readonly Style[], text: Style): Pai
   const style = styles[layer.index];
   if (!style) return [];
   const blend = blendDoubt(style) ?? layer.doubt;
-  const base = { opacity: layer.opacity, doubt: blend, open: blend !== null, index: layer.index, group: null, inText: false };
+  const base = {
+    opacity: layer.opacity,
+    doubt: blend,
+    open: blend !== null,
+    index: layer.index,
+    group: null,
+    inText: false,
+  };
   const paints: Paint[] = [];
   const toCanvas = isCanvasOwner(style);
   const group: Paint | null = layer.group

@@ -87,7 +87,7 @@ describe("where an edit can be written", () => {
     expect(targets.map(({ group, label, reach }) => [group, label, reach.places.length, reach.pages.length])).toEqual([
       ["rule", "h2", 8, 3],
       ["rule", "h1, h2, h3", 15, 3],
-      ["rule", "*", 131, 3],
+      ["rule", "*", 133, 3],
       ["new rule", "main h2", 12, 4],
       ["class", ".h2-1, given to this one", 1, 1],
       ["class", ".h2-1, given to all like it", 8, 3],

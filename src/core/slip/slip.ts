@@ -15,10 +15,12 @@ import { invalidReason } from "../cascade/declarations";
 import { ignoredMessage } from "../findings";
 import { shorthands } from "../cascade/properties/shorthands";
 import { parseBlock, type Item } from "../source/css/syntax";
-import { ownWords } from "../source/html/document";
 import { positionAt } from "../source/lines";
 import { textFile, type Site } from "../source/site";
-import { legibilityOn, roleName, textStyleKey, textStyleProperties, type Layouts } from "../textStyles";
+import { isLink } from "../cascade/selectors/states";
+import { styleAt } from "../pageTexts";
+import { pseudoWords } from "../pseudoTexts";
+import { legibilityOn, roleName, shownWords, textStyleKey, textStyleProperties, type Layouts } from "../textStyles";
 import { slipRows, type SlipRow } from "./rows";
 import { targetsFor, type TargetOption } from "./targets";
 
@@ -59,6 +61,8 @@ export interface Slip {
     css: string;
     range: [string, string] | null;
     certain: boolean;
+    /** Whether it was seen in pixels. */
+    painted: boolean;
     doubt: string | null;
     kind: string;
     from: number | null;
@@ -68,6 +72,12 @@ export interface Slip {
   leadingPx: number | null;
   rows: SlipRowValue[];
   targets: TargetOption[];
+  /** Whether it is a link, or stands in one: it has states. */
+  link: boolean;
+  /** Why it is not judged, in plain words; null where it is. */
+  unjudged: string | null;
+  /** Ratio at the worst single point of its lines. */
+  least: number;
   /** Whether it is a span that can be taken away again. */
   plainSpan: boolean;
   /** Declarations that set the specimen as the text is set. */
@@ -78,16 +88,20 @@ export interface Slip {
 export function slipFor(site: Site, ref: ElementRef, conditions: Conditions, layouts: Layouts = {}): Slip {
   const file = textFile(site, ref.page);
   const page = file && styledPage(site, file, conditions);
-  const style = page?.styles[ref.index];
+  const style = page && styleAt(page, ref);
   if (!page || !style) throw new EditError(`${ref.page} has no element number ${ref.index}.`);
   const { element } = style;
   const legibility = legibilityOn(page, style, layouts);
-  const { ground, ink, ratio, needs, verdict } = legibility;
+  const { ground, ink, ratio, least, needs, verdict, unjudged } = legibility;
   return {
     ref,
     role: roleName(style),
-    selector: element.tag + (element.id ? `#${element.id}` : "") + element.classes.map((name) => `.${name}`).join(""),
-    text: ownWords(element) || element.tag,
+    selector:
+      element.tag +
+      (element.id ? `#${element.id}` : "") +
+      element.classes.map((name) => `.${name}`).join("") +
+      (style.pseudo === null ? "" : `::${style.pseudo}`),
+    text: (style.pseudo === null ? shownWords(element) : pseudoWords(page, style)) || element.tag,
     key: textStyleKey(style),
     ratio,
     needs,
@@ -96,6 +110,7 @@ export function slipFor(site: Site, ref: ElementRef, conditions: Conditions, lay
       css: cssColor(ground.color),
       range: ground.range ? [cssColor(ground.range[0]), cssColor(ground.range[1])] : null,
       certain: ground.certain,
+      painted: ground.painted,
       doubt: ground.doubt,
       kind: ground.kind,
       from: ground.from,
@@ -106,12 +121,20 @@ export function slipFor(site: Site, ref: ElementRef, conditions: Conditions, lay
     rows: slipRows
       .filter((row) => isOfUse(row, page, style))
       .map((row) => rowValue(site, page, style, row, legibility)),
-    targets: targetsFor(site, page, ref.index, conditions),
-    plainSpan: isPlainSpan(site, ref.page, ref.index),
+    targets: targetsFor(site, page, style, conditions),
+    link: isInLink(style),
+    unjudged,
+    least,
+    plainSpan: ref.pseudo === undefined && isPlainSpan(site, ref.page, ref.index),
     specimen: textStyleProperties
       .filter((name) => name !== "opacity")
       .map((name) => [name, computedValue(style, name)]),
   };
+}
+
+function isInLink(style: Style): boolean {
+  for (let current: Style | null = style; current; current = current.parent) if (isLink(current.element)) return true;
+  return false;
 }
 
 /** Rows about axes are there for fonts that have them, and where they are set. */
@@ -125,8 +148,11 @@ function isOfUse({ axis, longhand }: SlipRow, { faces }: StyledPage, style: Styl
 
 function rowValue(site: Site, page: StyledPage, style: Style, row: SlipRow, { ground }: Legibility): SlipRowValue {
   const isGround = row.id === "ground";
-  const subject = isGround ? page.styles[ground.from ?? style.element.index]! : style;
-  const explanation = explain(site, page, subject.element.index, row.longhand);
+  const subject =
+    isGround && (ground.from !== null || style.pseudo === null)
+      ? page.styles[ground.from ?? style.element.index]!
+      : style;
+  const explanation = explain(site, page, subject, row.longhand);
   const winner = explanation.contenders.find(({ lost }) => lost === null);
   const ownTarget: Target | null =
     isGround && subject !== style && winner?.place?.rule != null
@@ -146,6 +172,8 @@ function rowValue(site: Site, page: StyledPage, style: Style, row: SlipRow, { gr
 
 function groundNote(ground: Ground, style: Style, subject: Style): string | null {
   if (ground.doubt) return ground.doubt;
+  if (ground.kind === "painted")
+    return "Seen as it is painted: a box, a filter, a blend or a shadow that is no background lies there.";
   if (ground.from === null) return "Nothing paints a ground here: this is the browser's own canvas.";
   return subject === style ? null : `It is the ground of ${subject.element.tag}.`;
 }

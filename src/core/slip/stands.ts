@@ -9,6 +9,8 @@ import type { Need } from "../color/ladder";
 import type { Color } from "../color/types";
 import type { ElementRef } from "../edits/types";
 import { black, white } from "../ground/backgrounds";
+import { textId } from "../ground/layout";
+import { styleAt } from "../pageTexts";
 import { groundName } from "../ground/name";
 import { layoutAfter } from "../ground/under";
 import { inkOf, legibilityOf, type Legibility } from "../ground/ground";
@@ -53,7 +55,7 @@ export function groundsUnder(
   const found = new Map<string, StandsOn>();
   const seen = new Set<string>();
   for (const ref of [picked, ...places]) {
-    const name = `${ref.page}\n${ref.index}`;
+    const name = `${ref.page}\n${textId(ref.index, ref.pseudo ?? null)}`;
     const one = seen.has(name) ? null : find(site, ref, conditions);
     seen.add(name);
     if (!one || computedValue(one.style, "color") !== ink) continue;
@@ -135,11 +137,11 @@ interface Found {
   style: Style;
 }
 
-function find(site: Site, { page: path, index }: ElementRef, conditions: Conditions): Found | null {
-  const file = textFile(site, path);
+function find(site: Site, ref: ElementRef, conditions: Conditions): Found | null {
+  const file = textFile(site, ref.page);
   if (file?.kind !== "html") return null;
   const page = styledPage(site, file, conditions);
-  const style = page.styles[index];
+  const style = styleAt(page, ref);
   return style ? { page, style } : null;
 }
 
@@ -153,7 +155,7 @@ function opacityOver(style: Style, ground: number | null): number {
 
 /** What any ink would have to be read against: found by painting black and white, which tells how much of the ink comes through. */
 function needsOf({ page, style }: Found, { needs, ground }: Legibility, layouts: Layouts): Need[] {
-  const layout = layouts[page.file.path]?.[style.element.index] ?? null;
+  const layout = layouts[page.file.path]?.[textId(style.element.index, style.pseudo)] ?? null;
   const inked = (ink: Color) => legibilityOf(style, layout, page.styles, ink);
   // Where the ground varies, black and white have their worst at different points: the opacities between are multiplied.
   if (ground.range) return ground.range.map((color) => ({ color, needs, opacity: opacityOver(style, ground.from) }));
@@ -187,7 +189,7 @@ export function judgeChange(
     if (!old || !now || old.page.styles.length !== now.page.styles.length) continue;
     // Layouts are of the page before; where boxes stay, they tell what lies under the text after it, too.
     const was = legibilityOn(old.page, old.style, layouts);
-    const layout = layouts[ref.page]?.[ref.index];
+    const layout = layouts[ref.page]?.[textId(ref.index, ref.pseudo ?? null)];
     const is = legibilityOf(now.style, layout && layoutAfter(layout, old.style, now.style), now.page.styles);
     if (was.passes === is.passes) continue;
     const list = is.passes ? rises : falls;

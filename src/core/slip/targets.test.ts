@@ -17,7 +17,12 @@ const from = site({
 const options = (id: string, conditions: Partial<Conditions> = {}, of = from) => {
   const all = { ...defaultConditions, ...conditions };
   const page = styledPage(of, textFile(of, "index.html")!, all);
-  return targetsFor(of, page, stylesOf(of).find(({ element }) => element.id === id)!.element.index, all);
+  return targetsFor(
+    of,
+    page,
+    page.styles.find(({ element }) => element.id === id)!,
+    all,
+  );
 };
 const shown = (list: ReturnType<typeof options>) =>
   list.map(({ group, label, reach }) => [group, label, reach.places.length, reach.pages.length]);

@@ -10,6 +10,7 @@ import { plainSelector } from "../source/html/document";
 import { positionAt } from "../source/lines";
 import { pagesOf, textFile, type Site } from "../source/site";
 import type { StyleRule } from "../source/css/syntax";
+import { refOf, textsOf } from "../pageTexts";
 import { isPlace, textStyleKey } from "../textStyles";
 
 export interface TargetOption {
@@ -25,11 +26,13 @@ export interface TargetOption {
   condition: string | null;
 }
 
-export function targetsFor(site: Site, page: StyledPage, index: number, now: Conditions): TargetOption[] {
+export function targetsFor(site: Site, page: StyledPage, style: Style, now: Conditions): TargetOption[] {
   const conditions = withStatesEverywhere(now);
-  const style = page.styles[index]!;
+  const { index } = style.element;
   const options = ruleTargets(site, page, style, conditions);
   const sheet = sheetForNew(page);
+  if (style.pseudo !== null)
+    return [...options, ...newPseudoRules(site, style, style.pseudo, options, sheet, conditions)];
   const here = { page: page.file.path, index };
   const self: Reach = reachBelow(page, style);
   if (sheet) {
@@ -78,6 +81,31 @@ export function targetsFor(site: Site, page: StyledPage, index: number, now: Con
   return options;
 }
 
+/** Rules of their own for a pseudo-element: as all of its kind have it, and this one alone. */
+function newPseudoRules(
+  site: Site,
+  { element }: Style,
+  pseudo: string,
+  taken: readonly TargetOption[],
+  sheet: string | null,
+  conditions: Conditions,
+): TargetOption[] {
+  if (!sheet) return [];
+  const origins = [plainSelector(element), ...(element.id ? [`#${element.id}`] : [])];
+  return origins
+    .map((origin) => `${origin}::${pseudo}`)
+    .filter((selector) => !taken.some(({ label, condition }) => label === selector && condition === null))
+    .map((selector) =>
+      option(
+        { kind: "new-rule", path: sheet, selector },
+        selector,
+        sheet,
+        "new rule",
+        reachOfSelector(site, selector, conditions),
+      ),
+    );
+}
+
 function option(target: Target, label: string, path: string, group: TargetOption["group"], reach: Reach): TargetOption {
   return { target, label, path, line: null, reach, group, condition: null };
 }
@@ -116,8 +144,10 @@ export function reachOfRule(site: Site, rule: StyleRule, conditions: Conditions)
 /** Places a selector matches, and those inside them. */
 function reachOfSelector(site: Site, selector: string, conditions: Conditions): Reach {
   const list = tryParseSelectorList(selector) ?? [];
-  return collect(site, conditions, ({ element }) =>
-    list.some((one) => matches(one, element, { quirks: false, scope: null, forced: null })),
+  return collect(site, conditions, ({ element, pseudo }) =>
+    list.some(
+      (one) => one.pseudoElement === pseudo && matches(one, element, { quirks: false, scope: null, forced: null }),
+    ),
   );
 }
 
@@ -127,10 +157,14 @@ function collect(site: Site, conditions: Conditions, touches: (style: Style, pag
     const touched = new Set<Style>();
     const before = reach.places.length;
     const page = styledPage(site, file, conditions);
-    for (const style of page.styles) {
-      if (!(style.parent && touched.has(style.parent)) && !touches(style, page)) continue;
-      touched.add(style);
-      if (isPlace(style)) reach.places.push({ page: file.path, index: style.element.index });
+    const look = (style: Style) => {
+      const reached = (style.parent !== null && touched.has(style.parent)) || touches(style, page);
+      if (reached) touched.add(style);
+      return reached;
+    };
+    page.styles.forEach(look);
+    for (const style of textsOf(page)) {
+      if (style.pseudo === null ? touched.has(style) : look(style)) reach.places.push(refOf(file.path, style));
     }
     if (reach.places.length > before) reach.pages.push(file.path);
   }

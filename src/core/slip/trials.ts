@@ -4,6 +4,8 @@ import { styledPage } from "../cascade/styledPages";
 import { changesFor } from "../edits/plan";
 import { EditError, type ElementRef, type Target } from "../edits/types";
 import { legibilityOf, type Verdict } from "../ground/ground";
+import { textId } from "../ground/layout";
+import { styleAt } from "../pageTexts";
 import { layoutAfter } from "../ground/under";
 import { changeSite, textFile, type Site } from "../source/site";
 import type { Layouts } from "../textStyles";
@@ -25,14 +27,14 @@ export function trialContrasts(
   layouts: Layouts,
 ): (TrialContrast | null)[] {
   const now = textFile(site, picked.page);
-  const before = now && styledPage(site, now, conditions).styles[picked.index];
-  const layout = layouts[picked.page]?.[picked.index];
+  const before = now && styleAt(styledPage(site, now, conditions), picked);
+  const layout = layouts[picked.page]?.[textId(picked.index, picked.pseudo ?? null)];
   return values.map((value) => {
     try {
       const after = changeSite(site, changesFor(site, { kind: "declare", target, property, value }));
       const file = textFile(after, picked.page);
       const page = file && styledPage(after, file, conditions);
-      const style = page?.styles[picked.index];
+      const style = page && styleAt(page, picked);
       if (!style || !before) return null;
       const { ratio, needs, verdict } = legibilityOf(style, layout && layoutAfter(layout, before, style), page.styles);
       return { ratio, needs, verdict };

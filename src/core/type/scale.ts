@@ -14,7 +14,7 @@ export const ratios: readonly { name: string; ratio: number }[] = [
 
 /** Steps from the smallest to the largest size that matters, in px, rounded to hundredths. */
 export function scaleSteps(base: number, ratio: number, smallest: number, largest: number): number[] {
-  if (!(base > 0) || !(ratio > 1.001)) return [];
+  if (!(base > 0) || !(ratio > 1.001) || !(smallest > 0)) return [];
   const steps: number[] = [];
   const from = Math.ceil(Math.log(smallest / base) / Math.log(ratio) - 0.5);
   const to = Math.floor(Math.log(largest / base) / Math.log(ratio) + 0.5);

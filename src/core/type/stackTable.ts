@@ -9,9 +9,8 @@ import { declarationsOfSite } from "../edits/locate";
 import { EditError, type ElementRef } from "../edits/types";
 import { define } from "../palette/properties";
 import type { TextChange } from "../source/changes";
-import { ownWords } from "../source/html/document";
 import { pagesOf, type Site } from "../source/site";
-import { gatherPlaces } from "../textStyles";
+import { gatherPlaces, shownWords } from "../textStyles";
 import { stackInfo, type StackInfo } from "./members";
 
 /** Where a stack is written. Offsets of the file. */
@@ -41,7 +40,7 @@ export function stackTable(site: Site, conditions: Conditions): StackUse[] {
     return {
       stack,
       places: [],
-      sample: ownWords(style.element).slice(0, 40),
+      sample: shownWords(style.element).slice(0, 40),
       declarations: spots.get(stack) ?? [],
       info: stackInfo(page, stack)!,
     };

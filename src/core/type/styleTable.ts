@@ -10,7 +10,7 @@ import type { Edit, ElementRef, Target } from "../edits/types";
 import { changesFor } from "../edits/plan";
 import { inkOf, type Verdict } from "../ground/ground";
 import { changeBetween, type TextChange } from "../source/changes";
-import { ownWords, plainSelector } from "../source/html/document";
+import { plainSelector } from "../source/html/document";
 import { changeSite, pagesOf, textFile, type Site } from "../source/site";
 import {
   gatherPlaces,
@@ -20,6 +20,7 @@ import {
   textStyleProperties,
   type Layouts,
   type TextStyle,
+  shownWords,
 } from "../textStyles";
 import { sizeIn, unitOf } from "./lengths";
 import { nearestStep, onGrid } from "./scale";
@@ -77,7 +78,7 @@ function rowFor(page: StyledPage, style: Style, layouts: Layouts): StyleRow {
     key: textStyleKey(style),
     selector: plainSelector(element),
     level: /^h[1-6]$/.test(element.tag) ? Number(element.tag[1]) : null,
-    text: ownWords(element).slice(0, 200),
+    text: shownWords(element).slice(0, 200),
     specimen: textStyleProperties
       .filter((name) => name !== "opacity" && name !== "text-align" && name !== "text-indent")
       .map((name) => [name, computedValue(style, name)]),

@@ -32,7 +32,9 @@ export function Slip({ shown }: { shown: Shown | null }) {
       </aside>
     );
   }
-  return <SlipOf key={`${slip.ref.page}:${slip.ref.index}`} slip={slip} shown={shown} />;
+  const { page, index, pseudo } = slip.ref;
+  // What is measured of an element is not that of a pseudo-element of it.
+  return <SlipOf key={`${page}:${index}:${pseudo ?? ""}`} slip={slip} shown={pseudo === undefined ? shown : null} />;
 }
 
 function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
@@ -90,27 +92,23 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
 }
 
 function Readouts({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
-  const { ratio, needs, verdict, sizePx, leadingPx } = slip;
+  const { ratio, least, needs, verdict, unjudged, sizePx, leadingPx } = slip;
   const { index } = slip.ref;
   const lines = useMemo(() => (shown ? linesOf(shown.page, index) : null), [shown, index]);
   const xRatio = useMemo(() => (shown ? xHeightOf(shown.page, index) : null), [shown, index]);
   const xHeight = xRatio && xRatio * sizePx;
   const sign = { passes: "", fails: "▲ ", doubtful: "◆ ", unjudged: "" }[verdict];
-  const words =
-    ratio < invisibleBelow
-      ? "invisible"
-      : verdict === "passes"
-        ? `needs ${needs}, passes`
-        : `needs ${needs} at this size`;
+  const words = contrastWords(slip);
   return (
     <>
       <dl className={styles.readouts}>
-        <div className={{ passes: undefined, fails: styles.fails, doubtful: styles.doubtful, unjudged: undefined }[verdict]}>
-          <dt>{words}</dt>
-          <dd aria-label="Contrast">
-            {sign}
-            {showRatio(ratio)} : 1
-          </dd>
+        <div
+          className={
+            { passes: undefined, fails: styles.fails, doubtful: styles.doubtful, unjudged: undefined }[verdict]
+          }
+        >
+          <dt title={unjudged ?? slip.ground.doubt ?? undefined}>{words}</dt>
+          <dd aria-label="Contrast">{unjudged ? "not judged" : `${sign}${showRatio(ratio)} : 1`}</dd>
         </div>
         <div>
           <dt>{xHeight === null ? "size" : `x-height ${showNumber(xHeight, 1)} px`}</dt>
@@ -125,9 +123,21 @@ function Readouts({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
           <dd aria-label="Longest line">{lines ? `${lines.longest} ch` : "not shown"}</dd>
         </div>
       </dl>
+      {unjudged && <p className="quiet">{unjudged}</p>}
+      {!unjudged && showRatio(least) !== showRatio(ratio) && (
+        <p className="quiet">{showRatio(least)} to 1 at the worst point; the worst twentieth of its lines counts.</p>
+      )}
       {lines && <Unusual readouts={readoutsOf(inputFor(slip, lines, xHeight))} />}
     </>
   );
+}
+
+function contrastWords({ ratio, needs, verdict, ground }: SlipData): string {
+  if (verdict === "unjudged") return "contrast";
+  if (verdict === "doubtful") return `needs ${needs}, not certain`;
+  if (ratio < invisibleBelow) return "invisible";
+  const how = ground.painted ? ", as painted" : "";
+  return verdict === "passes" ? `needs ${needs}, passes${how}` : `needs ${needs} at this size`;
 }
 
 function inputFor(slip: SlipData, lines: Lines, xHeight: number | null): Parameters<typeof readoutsOf>[0] {

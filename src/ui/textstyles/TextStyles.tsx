@@ -277,10 +277,14 @@ function Axis({
   if (centres.length !== sizes.length || sizes.length === 0) return <div className={styles.axis} />;
   const top = centres[0]!;
   const bottom = centres[centres.length - 1]!;
-  const [largest, smallest] = [Math.max(...sizes), Math.min(...sizes)];
+  // A size of nothing has no place on the axis: it stands at its end.
+  const seen = sizes.filter((size) => size > 0);
+  const [largest, smallest] = [Math.max(...seen, 0.01), Math.min(...seen, Infinity)];
   const place = (size: number) =>
-    largest === smallest
-      ? (top + bottom) / 2
+    size <= 0 || largest <= smallest
+      ? size <= 0
+        ? bottom
+        : (top + bottom) / 2
       : top + ((Math.log(largest) - Math.log(size)) / (Math.log(largest) - Math.log(smallest))) * (bottom - top);
   // The scale gives way to the rows, so that no tie has to go far.
   const between = (size: number) => {

@@ -3,7 +3,7 @@
 import { useCallback, useEffect, useRef } from "react";
 import type { SiteFont } from "@/engine/protocol";
 import { frameSandbox, showPage } from "@/preview/frame";
-import { layoutOf } from "@/preview/grounds";
+import { lookAt } from "@/preview/look";
 import { loadSiteFonts } from "@/preview/siteFonts";
 import { useAnswer } from "./answers";
 import { useEngine, useWorkspace } from "./context";
@@ -51,13 +51,14 @@ export function Survey() {
         const page = await showPage(frame.current, view);
         if (!current) return;
         await page.document.fonts.ready;
-        const layout = await layoutOf(
+        await lookAt(
           page,
-          view.places.map(({ index }) => index),
+          view.places,
+          (look, stage, unknown) => engine.picture(path, [], conditions, stage, look, unknown),
+          async (layout) => void (await engine.layOut(path, view.structure, layout, conditions, [])),
           () => current,
         );
-        if (!layout) return;
-        await engine.layOut(path, view.structure, layout, conditions, []);
+        if (!current) return;
         await pause();
       }
       if (current && pages.length) surveyed();

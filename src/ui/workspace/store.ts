@@ -15,6 +15,7 @@ import {
   type TextChange,
 } from "@/core";
 import type { Engine, PagePatch, PageView, PlanResult, SiteSummary } from "@/engine/protocol";
+import type { MakePicture } from "@/preview/paint";
 import type { FileRecord, SiteRecord } from "@/store/database";
 import { addFile, ConflictError, FullError, keepTrials, loadSite, moveInHistory, writeStep } from "@/store/sites";
 
@@ -80,6 +81,8 @@ export interface WorkspaceActions {
   setUnstyled(unstyled: boolean): void;
   /** Takes in what the page that is shown tells of what lies under its texts. */
   layOut(layout: PageLayout): Promise<void>;
+  /** The address of a picture of the page as it is shown. */
+  picture: MakePicture;
   showReach(places: readonly ElementRef[] | null): void;
   showSource(place: SourcePlace): void;
   pickWords(words: PickedWords | null): void;
@@ -361,6 +364,11 @@ export function createWorkspace(engine: Remote<Engine>) {
         set({ view: { ...view, places } });
         await refreshSlip();
         void refreshSummary();
+      },
+
+      picture: (look, stage, unknown) => {
+        const { page, rehearsal, conditions } = get();
+        return engine.picture(page!, rehearsal?.plan.changes ?? [], conditions, stage, look, unknown);
       },
 
       showReach: (reach) => set({ reach }),

@@ -24,7 +24,8 @@ const isHtml = (element: ElementNode, tag: string) => element.tag === tag && ele
 const has = (element: ElementNode, name: string) => element.attributes.has(name);
 const typeOf = (element: ElementNode) =>
   (element.attributes.get("type") ?? (element.tag === "button" ? "submit" : "text")).toLowerCase();
-const isLink = (element: ElementNode) =>
+/** Whether an element is a link (HTML, 4.6.1). */
+export const isLink = (element: ElementNode) =>
   (element.tag === "a" || element.tag === "area") &&
   (has(element, "href") || (element.namespace === "svg" && has(element, "xlink:href")));
 

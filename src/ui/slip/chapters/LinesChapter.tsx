@@ -95,7 +95,7 @@ export function LinesChapter({ row, slip, target, draft, shown }: ChapterProps) 
         </Doubt>
       )}
       {draft.tried && <WrittenAs parts={parts} target={target} draft={draft} />}
-      {slip.selector.startsWith("a") && <States slip={slip} />}
+      {slip.link && <States slip={slip} />}
     </div>
   );
 }
