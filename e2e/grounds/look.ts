@@ -107,6 +107,19 @@ async function readBands([data, list]: readonly [string, SaidGround[]]): Promise
   });
 }
 
+function luminance(bytes: readonly number[]): number {
+  const [r, g, b] = bytes.map((byte) =>
+    byte / 255 <= 0.04045 ? byte / 255 / 12.92 : ((byte / 255 + 0.055) / 1.055) ** 2.4,
+  );
+  return 0.2126 * r! + 0.7152 * g! + 0.0722 * b!;
+}
+
+/** The same, but 0 for colours that are as light as each other: which of them is called the darkest is chance. */
+export function apart(a: readonly number[], b: readonly number[]): number {
+  const [x, y] = [luminance(a), luminance(b)];
+  return (Math.max(x, y) + 0.05) / (Math.min(x, y) + 0.05) < 1.02 ? Math.min(off(a, b), 2) : off(a, b);
+}
+
 /** Largest difference in one channel. */
 export const off = (a: readonly number[], b: readonly number[]) =>
   Math.max(...a.map((value, at) => Math.abs(value - b[at]!)));

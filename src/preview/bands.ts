@@ -59,12 +59,19 @@ function bandIn({ left, top, right, bottom }: Edges, upright: boolean): Band {
     const height = bottom - top;
     const center = top + height * middle;
     const around = Math.max(0.5, height * half);
-    return { left: left + 1, right: right - 1, top: center - around, bottom: center + around, upright };
+    return { ...inset(left, right), top: center - around, bottom: center + around, upright };
   }
   const width = right - left;
   const center = left + width / 2;
   const around = Math.max(0.5, width * half);
-  return { top: top + 1, bottom: bottom - 1, left: center - around, right: center + around, upright };
+  const along = inset(top, bottom);
+  return { top: along.left, bottom: along.right, left: center - around, right: center + around, upright };
+}
+
+/** Without the ends of a line, where its edges are half way between two pixels. */
+function inset(left: number, right: number): { left: number; right: number } {
+  const by = Math.min(1.5, (right - left) / 3);
+  return { left: left + by, right: right - by };
 }
 
 /** How far what holds an element was scrolled: pictures show everything unscrolled. */

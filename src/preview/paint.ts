@@ -15,7 +15,7 @@ import type { PlaceView } from "@/engine/protocol";
 import { bandsOf, type Band } from "./bands";
 import type { ShownPage } from "./frame";
 import { inSlices } from "./slices";
-import { readStage } from "./stage";
+import { readStage, type Zone } from "./stage";
 
 /** Makes a picture of the page as it is shown; its address. */
 export type MakePicture = (look: PictureLook, stage: PictureStage, unknown: PictureUnknown | null) => Promise<string>;
@@ -40,7 +40,7 @@ export async function paintedLayouts(
   make: MakePicture,
   stillThere: () => boolean,
 ): Promise<PageLayout | null> {
-  const { stage, doubts } = readStage(page);
+  const { stage, doubts, zones } = readStage(page);
   const held = heldIn(page, stage);
   const own = texts.filter(({ pseudo, index }) => pseudo === null || page.nodes[index]);
   const bands = new Map<string, Band[]>();
@@ -59,11 +59,15 @@ export async function paintedLayouts(
   const result: Record<string, PageLayout[string]> = { ...layouts };
   for (const [id, painted] of found) {
     const known = result[id] ?? emptyLayout(bands.get(id) ?? []);
-    const doubt = doubts.get(Number.parseInt(id, 10)) ?? painted.doubt;
+    const zone = zones.find((one) => bands.get(id)!.some((band) => meets(one, band)));
+    const doubt = doubts.get(Number.parseInt(id, 10)) ?? zone?.words ?? painted.doubt;
     if (known) result[id] = { ...known, painted: { ...painted, doubt } };
   }
   return result;
 }
+
+const meets = (a: Omit<Zone, "words">, b: Band) =>
+  a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
 
 const dark: PictureUnknown = { color: "black", afloat: false };
 const light: PictureUnknown = { color: "white", afloat: false };
@@ -103,6 +107,8 @@ function heldIn({ nodes }: ShownPage, stage: PictureStage): Set<number> {
   return held;
 }
 
+type Pixels = Uint8ClampedArray;
+
 /** Pixels of one strip of a picture. */
 interface Strip {
   top: number;
@@ -133,29 +139,38 @@ class Painter {
     found: Map<string, Painted>,
   ): Promise<boolean> {
     if (texts.length === 0) return true;
-    const tallies = new Map<string, Tally>();
+    const looks: Map<string, Tally>[] = [];
     for (const unknown of unknowns) {
+      const tallies = new Map<string, Tally>(texts.map((text) => [idOf(text), new Tally()]));
+      looks.push(tallies);
       const ground = await this.picture({ kind: "ground" }, unknown);
       if (!ground) return false;
       if (!(await this.locate(texts, bands, ground, unknown))) return false;
       for (const level of levelsOf(texts)) {
         const strikes = level.map((text) => strikeOf(text, text.ink));
         const ink = await this.picture({ kind: "struck", strikes }, unknown);
-        if (!ink || !(await this.compare(level, bands, ground, ink, tallies))) return false;
-      }
-      // Where nothing of a text is seen it may be covered, or it is as its ground is: a line that stands out tells.
-      const doubtful = texts.filter((text) => {
-        const tally = tallies.get(idOf(text));
-        return tally && tally.visible === null && tally.same > tally.count * 0.02;
-      });
-      if (doubtful.length) {
-        const strikes = doubtful.map((text) => strikeOf(text, standsOut(tallies.get(idOf(text))!)));
-        const probe = await this.picture({ kind: "struck", strikes }, unknown);
-        if (!probe || !(await this.probe(doubtful, bands, ground, probe, tallies))) return false;
+        const add = (text: PlaceView, [under, over]: readonly Pixels[], at: number) =>
+          tallies.get(idOf(text))!.add(under!, over!, at);
+        if (!ink || !(await this.read(level, bands, [ground, ink], add))) return false;
+        // Where ink is as the ground is, the text may be covered, or cannot be told from it: a line that stands out tells.
+        const doubtful = level.filter((text) => tallies.get(idOf(text))!.isDoubtful());
+        if (doubtful.length === 0) continue;
+        const outstanding = doubtful.map((text) => strikeOf(text, tallies.get(idOf(text))!.standsOut()));
+        const probe = await this.picture({ kind: "struck", strikes: outstanding }, unknown);
+        for (const text of doubtful) tallies.set(idOf(text), new Tally());
+        const addSeen = (text: PlaceView, [under, over, out]: readonly Pixels[], at: number) => {
+          const tally = tallies.get(idOf(text))!;
+          if (isNear(under!, out!, at)) tally.hidden += 1;
+          else tally.add(under!, over!, at);
+        };
+        if (!probe || !(await this.read(doubtful, bands, [ground, ink, probe], addSeen))) return false;
       }
     }
-    const images = unknowns.length;
-    for (const [id, tally] of tallies) found.set(id, tally.painted(images));
+    const doubt = unknowns[0]?.afloat ? "It stays in its place while the page scrolls under it." : unknownWords;
+    for (const text of texts) {
+      const own = looks.map((tallies) => tallies.get(idOf(text))!);
+      if (own.some((tally) => tally.all > 0)) found.set(idOf(text), paintedOf(own, doubt));
+    }
     return this.stillThere();
   }
 
@@ -188,46 +203,21 @@ class Painter {
     return inSlices(tops, work, this.stillThere);
   }
 
-  private async compare(
+  /** Reads pixels of several pictures along the lines of texts. */
+  private async read(
     texts: readonly PlaceView[],
     bands: ReadonlyMap<string, readonly Band[]>,
-    ground: HTMLImageElement,
-    ink: HTMLImageElement,
-    tallies: Map<string, Tally>,
+    images: readonly HTMLImageElement[],
+    work: (text: PlaceView, pixels: readonly Pixels[], at: number) => void,
   ): Promise<boolean> {
     const rows = rowsByStrip(texts, bands);
     return this.overStrips(
       (top) => rows.has(top / stripHeight),
       (top) => {
-        const [under, over] = [this.strip(ground, top), this.strip(ink, top)];
-        for (const { id, band } of rows.get(top / stripHeight)!) {
-          let tally = tallies.get(id);
-          if (!tally) tallies.set(id, (tally = new Tally()));
-          forEachPoint(band, under, (at) => tally.add(under.data, over.data, at));
-        }
-      },
-    );
-  }
-
-  private async probe(
-    texts: readonly PlaceView[],
-    bands: ReadonlyMap<string, readonly Band[]>,
-    ground: HTMLImageElement,
-    probe: HTMLImageElement,
-    tallies: ReadonlyMap<string, Tally>,
-  ): Promise<boolean> {
-    const rows = rowsByStrip(texts, bands);
-    for (const text of texts) tallies.get(idOf(text))!.visible = 0;
-    return this.overStrips(
-      (top) => rows.has(top / stripHeight),
-      (top) => {
-        const [under, over] = [this.strip(ground, top), this.strip(probe, top)];
-        for (const { id, band } of rows.get(top / stripHeight)!) {
-          const tally = tallies.get(id)!;
-          forEachPoint(band, under, (at) => {
-            if (!isNear(under.data, over.data, at)) tally.visible! += 1;
-          });
-        }
+        const strips = images.map((image) => this.strip(image, top));
+        const pixels = strips.map(({ data }) => data);
+        for (const { text, band } of rows.get(top / stripHeight)!)
+          forEachPoint(band, strips[0]!, (at) => work(text, pixels, at));
       },
     );
   }
@@ -294,10 +284,6 @@ function levelsOf(texts: readonly PlaceView[]): PlaceView[][] {
   return levels.filter(Boolean);
 }
 
-function standsOut(tally: Tally): string {
-  return tally.lightness() > 0.18 ? "#000" : "#fff";
-}
-
 function isNear(a: Uint8ClampedArray, b: Uint8ClampedArray, at: number): boolean {
   return (
     Math.abs(a[at]! - b[at]!) <= near &&
@@ -307,7 +293,7 @@ function isNear(a: Uint8ClampedArray, b: Uint8ClampedArray, at: number): boolean
 }
 
 interface Row {
-  id: string;
+  text: PlaceView;
   band: Band;
 }
 
@@ -315,14 +301,13 @@ interface Row {
 function rowsByStrip(texts: readonly PlaceView[], bands: ReadonlyMap<string, readonly Band[]>): Map<number, Row[]> {
   const rows = new Map<number, Row[]>();
   for (const text of texts) {
-    const id = idOf(text);
-    for (const band of bands.get(id) ?? []) {
+    for (const band of bands.get(idOf(text)) ?? []) {
       if (band.bottom <= 0) continue;
       const last = Math.floor((band.bottom - 0.01) / stripHeight);
       for (let strip = Math.max(0, Math.floor(band.top / stripHeight)); strip <= last; strip += 1) {
         const list = rows.get(strip);
-        if (list) list.push({ id, band });
-        else rows.set(strip, [{ id, band }]);
+        if (list) list.push({ text, band });
+        else rows.set(strip, [{ text, band }]);
       }
     }
   }
@@ -355,51 +340,78 @@ function evenly(from: number, count: number, most: number): number[] {
 /** More different pairs of ground and ink than this are thinned. */
 const mostPairs = 400;
 
+const unknownWords = "Something that is not among the files, or cannot be painted here, lies there.";
+
+/** Points more than this part of all may look like the ground before it is asked whether they are seen. */
+const doubtfulPart = 0.02;
+
 /** Counts the pairs of ground and ink along a text. */
 class Tally {
-  count = 0;
+  /** Points where the text is not seen. */
+  hidden = 0;
+  readonly pairs = new Map<number, number>();
+  /** Differs, most likely, where anything that was added did. */
+  signature = 0;
+  private count = 0;
   /** Points where the ink is as the ground is. */
-  same = 0;
-  /** Points where a line that stands out is seen; null where nobody had to look. */
-  visible: number | null = null;
-  private readonly pairs = new Map<number, number>();
+  private same = 0;
+  private light = 0;
   /** The pair met last, and how often since it was not another. */
   private last = -1;
   private run = 0;
-  private light = 0;
 
-  add(ground: Uint8ClampedArray, ink: Uint8ClampedArray, at: number): void {
+  add(ground: Pixels, ink: Pixels, at: number): void {
     this.count += 1;
     if (isNear(ground, ink, at)) this.same += 1;
     this.light += (ground[at]! * 0.2126 + ground[at + 1]! * 0.7152 + ground[at + 2]! * 0.0722) / 255;
     const under = (ground[at]! << 16) | (ground[at + 1]! << 8) | ground[at + 2]!;
     const over = (ink[at]! << 16) | (ink[at + 1]! << 8) | ink[at + 2]!;
     const key = under * 0x1000000 + over;
+    this.signature = (Math.imul(this.signature, 31) + under * 7 + over) | 0;
     if (key !== this.last) this.settle();
     this.last = key;
     this.run += 1;
   }
 
-  private settle(): void {
+  /** Puts what was met last to the rest. */
+  settle(): void {
     if (this.run > 0) this.pairs.set(this.last, (this.pairs.get(this.last) ?? 0) + this.run);
     this.run = 0;
   }
 
-  lightness(): number {
-    return this.count ? this.light / this.count : 1;
+  get all(): number {
+    return this.count + this.hidden;
   }
 
-  painted(images: number): Painted {
-    const seen = this.visible === null ? 1 : Math.min(1, this.visible / (this.count / images || 1));
-    this.settle();
-    const points: number[] = [];
-    const entries = [...this.pairs];
-    const step = Math.max(1, entries.length / mostPairs);
-    for (let at = 0; at < entries.length; at += step) {
-      const [key, count] = entries[Math.floor(at)]!;
-      const [under, over] = [Math.floor(key / 0x1000000), key % 0x1000000];
-      points.push(under >> 16, (under >> 8) & 255, under & 255, over >> 16, (over >> 8) & 255, over & 255, count);
-    }
-    return { points, seen, doubt: null };
+  get seen(): number {
+    return this.all ? this.count / this.all : 0;
   }
+
+  isDoubtful(): boolean {
+    return this.same > this.count * doubtfulPart;
+  }
+
+  /** A colour that is far from the ground. */
+  standsOut(): string {
+    return this.count && this.light / this.count > 0.4 ? "#000" : "#fff";
+  }
+}
+
+/** One text under several assumptions. @param doubt the words for it when they make a difference */
+function paintedOf(tallies: readonly Tally[], doubt: string): Painted {
+  const pairs = new Map<number, number>();
+  for (const tally of tallies) {
+    tally.settle();
+    for (const [key, count] of tally.pairs) pairs.set(key, (pairs.get(key) ?? 0) + count);
+  }
+  const points: number[] = [];
+  const entries = [...pairs];
+  const step = Math.max(1, entries.length / mostPairs);
+  for (let at = 0; at < entries.length; at += step) {
+    const [key, count] = entries[Math.floor(at)]!;
+    const [under, over] = [Math.floor(key / 0x1000000), key % 0x1000000];
+    points.push(under >> 16, (under >> 8) & 255, under & 255, over >> 16, (over >> 8) & 255, over & 255, count);
+  }
+  const differs = tallies.some(({ signature }) => signature !== tallies[0]!.signature);
+  return { points, seen: Math.min(...tallies.map(({ seen }) => seen)), doubt: differs ? doubt : null };
 }

@@ -18,6 +18,17 @@ export interface ReadStage {
   stage: PictureStage;
   /** Why what a picture shows of an element's text may not be what the screen shows, by index, in plain words. */
   doubts: ReadonlyMap<number, string>;
+  /** Boxes of the page in which a picture may show something else than the screen. */
+  zones: readonly Zone[];
+}
+
+/** In CSS px of the page. */
+export interface Zone {
+  left: number;
+  top: number;
+  right: number;
+  bottom: number;
+  words: string;
 }
 
 export function readStage({ document, nodes }: ShownPage): ReadStage {
@@ -42,6 +53,7 @@ export function readStage({ document, nodes }: ShownPage): ReadStage {
   const sticking: number[] = [];
   const unknown: number[] = [];
   const doubts = new Map<number, string>();
+  const zones: Zone[] = [];
   const filtered = new Set<Element>();
   const blends: number[] = [];
   nodes.forEach((node, index) => {
@@ -49,8 +61,10 @@ export function readStage({ document, nodes }: ShownPage): ReadStage {
     const around = node.parentElement;
     if (style.filter !== "none" || (around && filtered.has(around))) filtered.add(node);
     if (style.mixBlendMode !== "normal") blends.push(index);
-    const doubt = (around && doubts.get(indexOf.get(around) ?? -1)) ?? doubtAbout(style, filtered.has(node));
-    if (doubt) doubts.set(index, doubt);
+    const turned = (around && doubts.get(indexOf.get(around) ?? -1)) ?? (isTurned(style) ? turnedWords : null);
+    if (turned) doubts.set(index, turned);
+    const words = overlaidWords(style, filtered.has(node)) ?? standingWords(style, node !== owner || scrolls);
+    if (words) zones.push({ ...edgesOf(node, view), words });
     if (scrolls && style.position === "fixed") fixed.push(index);
     if (style.position === "sticky") sticking.push(index);
     if (style.backgroundClip.includes("text")) cutOut.push(index);
@@ -88,30 +102,44 @@ export function readStage({ document, nodes }: ShownPage): ReadStage {
       (node) => node.textContent.includes('url("")') || node.getAttribute("style")?.includes('url("")'),
     ),
   };
-  return { stage, doubts };
+  return { stage, doubts, zones };
 }
 
 const isSeeThrough = (color: string) => /^rgba\(|\/\s*0?\.\d/.test(color) && !isClear(color);
 
-/** What pictures show otherwise than the screen, or only roughly. */
-function doubtAbout(style: CSSStyleDeclaration, filtered: boolean): string | null {
+function edgesOf(node: Element, view: Window): Omit<Zone, "words"> {
+  const { left, top, right, bottom } = node.getBoundingClientRect();
+  const [x, y] = [view.scrollX, view.scrollY];
+  return { left: left + x, top: top + y, right: right + x, bottom: bottom + y };
+}
+
+/** A background that is placed by the window, not by its box (CSS Backgrounds 3, 2.5). */
+function standingWords({ backgroundAttachment, backgroundImage }: CSSStyleDeclaration, moves: boolean): string | null {
+  return moves && backgroundImage !== "none" && backgroundAttachment.includes("fixed")
+    ? "A background lies there that stays in its place while the page scrolls over it."
+    : null;
+}
+
+/** Effects that pictures lay upon each other otherwise than the screen does; null where there are none. */
+function overlaidWords(style: CSSStyleDeclaration, filtered: boolean): string | null {
   const masked = (style.maskImage ?? "none") !== "none";
   const behind = (style as { backdropFilter?: string }).backdropFilter ?? "none";
   if (behind !== "none" && (Number(style.opacity) < 1 || masked || style.mixBlendMode !== "normal" || filtered))
     return "Filters of what lies under it and blends are laid upon each other.";
   if (masked && filtered) return "A mask and a filter are laid upon each other.";
-  const isTurned = (matrix: string) => {
-    const [, b, c] = matrix
-      .replace(/^matrix\(|\)$/g, "")
-      .split(",")
-      .map(Number);
-    return (
-      matrix.startsWith("matrix3d") || (matrix.startsWith("matrix") && (Math.abs(b!) > 1e-4 || Math.abs(c!) > 1e-4))
-    );
-  };
-  if (isTurned(style.transform) || (style.rotate ?? "none") !== "none" || (style.offsetPath ?? "none") !== "none")
-    return "It is turned: where its lines run is known only roughly.";
   return null;
+}
+
+const turnedWords = "It is turned: where its lines run is known only roughly.";
+
+function isTurned({ transform, rotate, offsetPath }: CSSStyleDeclaration): boolean {
+  if ((rotate ?? "none") !== "none" || (offsetPath ?? "none") !== "none" || transform.startsWith("matrix3d"))
+    return true;
+  const [, b, c] = transform
+    .replace(/^matrix\(|\)$/g, "")
+    .split(",")
+    .map(Number);
+  return Math.abs(b ?? 0) > 1e-4 || Math.abs(c ?? 0) > 1e-4;
 }
 
 /** Whether scroll bars take room in this browser. */

@@ -85,7 +85,7 @@ export function legibilityOf(
   const seen = painted && groundFromPaint(painted);
   const legibility =
     painted && seen
-      ? fromPaint(found, painted, seen, needs)
+      ? fromPaint(found, layout!, painted, seen, needs)
       : fromLayers(found, needs, painted ? covered(layout!) : null);
   const hidden = painted && !seen ? layout!.hides : null;
   return unjudged || hidden
@@ -116,10 +116,20 @@ function fromLayers(found: Found, needs: 3 | 4.5, covering: string | null): Legi
   };
 }
 
-function fromPaint(found: Found, painted: Painted, seen: PaintedGround, needs: 3 | 4.5): Legibility {
+/** A text is judged where it is seen, if it is seen nearly everywhere, or cut off where it ends. */
+const mostlySeen = 0.95;
+const partlyCovered = "Another part of the page lies over some of it.";
+
+function fromPaint(
+  found: Found,
+  { hides, away }: PlaceLayout,
+  painted: Painted,
+  seen: PaintedGround,
+  needs: 3 | 4.5,
+): Legibility {
   const { color, ink, range, ratio, least, best } = seen;
   const explained = agrees(found, seen);
-  const { doubt } = painted;
+  const doubt = painted.doubt ?? (painted.seen < mostlySeen && !hides && !away ? partlyCovered : null);
   return {
     ground: {
       color,
@@ -135,7 +145,7 @@ function fromPaint(found: Found, painted: Painted, seen: PaintedGround, needs: 3
     least,
     best,
     needs,
-    ...judged(ratio, best, needs, doubt !== null, painted.seen < 1 && doubt !== null),
+    ...judged(ratio, best, needs, doubt !== null, painted.seen < mostlySeen && doubt !== null),
     unjudged: null,
   };
 }

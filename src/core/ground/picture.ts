@@ -187,7 +187,7 @@ export function pictureOf(
     const which = held.map((index) => `[${placeAttribute}="${index}"]`).join();
     // More specific than what the page says of visibility inside of them is not needed: nothing else is looked at.
     rules.push(
-      `* { visibility: hidden !important }`,
+      `[${rootAttribute}], [${rootAttribute}] * { visibility: hidden !important }`,
       `:is(${which}), :is(${which}) * { visibility: visible !important }`,
     );
   }

@@ -123,9 +123,11 @@ function Readouts({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
           <dd aria-label="Longest line">{lines ? `${lines.longest} ch` : "not shown"}</dd>
         </div>
       </dl>
-      {unjudged && <p className="quiet">{unjudged}</p>}
+      {unjudged && <p className={styles.usual}>{unjudged}</p>}
       {!unjudged && showRatio(least) !== showRatio(ratio) && (
-        <p className="quiet">{showRatio(least)} to 1 at the worst point; the worst twentieth of its lines counts.</p>
+        <p className={styles.usual}>
+          {showRatio(least)} to 1 at the worst point; the worst twentieth of its lines counts.
+        </p>
       )}
       {lines && <Unusual readouts={readoutsOf(inputFor(slip, lines, xHeight))} />}
     </>
