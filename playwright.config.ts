@@ -1,6 +1,9 @@
 import { defineConfig } from "@playwright/test";
 
+import { useTestFonts } from "./scripts/fonts.mjs";
+
 const port = 4180;
+useTestFonts();
 
 export default defineConfig({
   testDir: "e2e",

@@ -10,6 +10,7 @@ import {
   stylePage,
   type SiteFile,
 } from "../../src/core";
+import { measureFontUnits } from "../../src/preview/fontUnits";
 import { isExcepted } from "./exceptions";
 
 export interface Difference {
@@ -83,34 +84,26 @@ export async function compareSite(browser: Browser, files: SiteFile[], widths: r
             return [[index, size] as const];
           }),
         );
-        const measured = await page.evaluate(() => {
-          const fonts: [string, number, number, boolean, number[]][] = [];
-          const probe = document.createElement("div");
-          const seen = new Set<string>();
-          const settings = [...document.querySelectorAll("*")].map((element) => {
+        const settings = await page.evaluate(() => {
+          const all = [...document.querySelectorAll("*")].map((element) => {
             const { fontFamily, fontSize, fontWeight, fontStyle } = getComputedStyle(element);
             return { fontFamily, fontSize, fontWeight, fontStyle };
           });
-          document.documentElement.append(probe);
-          for (const { fontFamily, fontSize, fontWeight, fontStyle } of settings) {
-            const font = `${fontStyle} ${fontWeight} ${fontSize} ${fontFamily}`;
-            if (seen.has(font)) continue;
-            seen.add(font);
-            probe.style.cssText = `all: initial; position: absolute; font: ${font}; margin: 1ex 1ch 1cap 1ic; padding-top: 1lh`;
-            const style = getComputedStyle(probe);
-            const px = [style.marginTop, style.marginRight, style.marginBottom, style.marginLeft, style.paddingTop].map(
-              parseFloat,
-            );
-            fonts.push([fontFamily, parseFloat(fontSize), Number(fontWeight), fontStyle !== "normal", px]);
-          }
-          probe.remove();
-          return fonts;
+          return [...new Map(all.map((one) => [JSON.stringify(one), one])).values()];
         });
+        const measured = await page.evaluate(
+          measureFontUnits,
+          settings.map(
+            ({ fontFamily, fontSize, fontWeight, fontStyle }) =>
+              [`${fontStyle} ${fontWeight} ${fontSize} ${fontFamily}`, parseFloat(fontSize)] as const,
+          ),
+        );
         const fonts = Object.fromEntries(
-          measured.map(([stack, size, weight, italic, [ex, ch, cap, ic, line]]) => [
-            fontKeyOf(stack, size, weight, italic),
-            { ex: ex!, ch: ch!, cap: cap!, ic: ic!, line: line! },
-          ]),
+          settings.map(({ fontFamily, fontSize, fontWeight, fontStyle }, at) => {
+            const [ex, ch, cap, ic, line] = measured[at]!;
+            const key = fontKeyOf(fontFamily, parseFloat(fontSize), Number(fontWeight), fontStyle !== "normal");
+            return [key, { ex, ch, cap, ic, line }];
+          }),
         );
         const containers = { [file.path]: Object.fromEntries(sizes) };
         const styled = stylePage(site, file, { ...defaultConditions, width, scheme, containers, fonts });

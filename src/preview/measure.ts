@@ -1,5 +1,6 @@
 /** What only the laid-out page can tell. Lengths in CSS px of the frame's window. */
 import { fontKeyOf, type FontMeasure } from "@/core";
+import { measureFontUnits } from "./fontUnits";
 import type { ShownPage } from "./frame";
 
 export interface Box {
@@ -295,24 +296,21 @@ export function xHeightOf({ document, nodes }: ShownPage, index: number): number
 /** What the font-relative units come to in every font that text of the page is set in, by the core's `fontKey`. */
 export function fontMeasures({ document, nodes }: ShownPage): Record<string, FontMeasure> {
   const view = document.defaultView!;
-  const measures: Record<string, FontMeasure> = {};
-  withProbe(document, (measure) => {
-    for (const node of [document.documentElement, ...nodes]) {
-      if (!node) continue;
-      const { fontFamily, fontSize, fontWeight, fontStyle } = view.getComputedStyle(node);
-      const key = fontKeyOf(fontFamily, Number.parseFloat(fontSize), Number(fontWeight), fontStyle !== "normal");
-      if (measures[key]) continue;
-      const { marginTop, marginRight, marginBottom, marginLeft, paddingTop } = measure(
-        `${fontStyle} ${fontWeight} ${fontSize} ${fontFamily}`,
-        "margin: 1ex 1ch 1cap 1ic; padding-top: 1lh",
-      );
-      const [ex, ch, cap, ic, line] = [marginTop, marginRight, marginBottom, marginLeft, paddingTop].map(
-        Number.parseFloat,
-      ) as [number, number, number, number, number];
-      measures[key] = { ex, ch, cap, ic, line };
-    }
-  });
-  return measures;
+  const fonts = new Map<string, readonly [font: string, size: number]>();
+  for (const node of [document.documentElement, ...nodes]) {
+    if (!node) continue;
+    const { fontFamily, fontSize, fontWeight, fontStyle } = view.getComputedStyle(node);
+    const size = Number.parseFloat(fontSize);
+    const key = fontKeyOf(fontFamily, size, Number(fontWeight), fontStyle !== "normal");
+    fonts.set(key, [`${fontStyle} ${fontWeight} ${fontSize} ${fontFamily}`, size]);
+  }
+  const measured = measureFontUnits([...fonts.values()], document);
+  return Object.fromEntries(
+    [...fonts.keys()].map((key, at) => {
+      const [ex, ch, cap, ic, line] = measured[at]!;
+      return [key, { ex, ch, cap, ic, line }];
+    }),
+  );
 }
 
 /** Scrolls what lies under a point, as a wheel over the page would. */
