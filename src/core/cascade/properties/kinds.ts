@@ -15,13 +15,22 @@ import type { ComputeContext, LengthPercentage, Longhand } from "./types";
 /** Numbers as browsers serialise them: six significant digits. */
 export function serialiseNumber(value: number): string {
   if (!Number.isFinite(value)) return value > 0 ? "infinity" : value < 0 ? "-infinity" : "NaN";
-  const rounded = Number(Math.fround(value).toPrecision(6));
+  const rounded = sixDigits(Math.fround(value));
   const magnitude = Math.abs(rounded);
   if (magnitude !== 0 && (magnitude >= 1e6 || magnitude < 1e-4)) {
     const [mantissa, exponent] = rounded.toExponential().split("e") as [string, string];
     return `${mantissa}e${exponent[0]}${exponent.slice(1).padStart(2, "0")}`;
   }
   return Object.is(rounded, -0) ? "0" : String(rounded);
+}
+
+/** Rounded to six significant digits; what lies half way goes to the even digit, as in C. */
+function sixDigits(value: number): number {
+  const up = Number(value.toPrecision(6));
+  if (!/500(?:e.*)?$/.test(value.toPrecision(9))) return up;
+  const [digits, exponent] = value.toExponential(40).replace("-", "").split("e") as [string, string];
+  if (!/^\d\.\d{5}50*$/.test(digits) || Number(digits[6]) % 2 === 1) return up;
+  return Math.sign(value) * Number(`${digits.slice(0, 7)}e${exponent}`);
 }
 
 export const serialisePx = (value: number) => `${serialiseNumber(value)}px`;
