@@ -33,7 +33,7 @@ h3 { font-size: 1.17em; margin-block: 1em; font-weight: bold }
 h4 { margin-block: 1.33em; font-weight: bold }
 h5 { font-size: 0.83em; margin-block: 1.67em; font-weight: bold }
 h6 { font-size: 0.67em; margin-block: 2.33em; font-weight: bold }
-b, strong { font-weight: bold }
+b, strong { font-weight: bolder }
 small { font-size: smaller }
 big { font-size: larger }
 sub, sup { font-size: smaller }
@@ -69,7 +69,7 @@ input, textarea, select, button {
 input, textarea { background-color: field; border: 2px inset light-dark(#767676, #858585); padding-block: 1px; padding-inline: 2px }
 textarea { font-family: monospace; font-size: 13.3333px; white-space: pre-wrap; border-width: 1px; border-style: solid; padding: 2px }
 select { background-color: field; border: 1px solid light-dark(#767676, #858585); text-wrap-mode: nowrap; color: fieldtext }
-select:not([multiple], [size]), select[size="1"]:not([multiple]), select[size="0"]:not([multiple]) {
+select:not([multiple], [size]), select:is([size="1"], [size="0"]) {
   background-color: buttonface; white-space: pre;
 }
 input:is([type=date i], [type=time i], [type=month i], [type=week i], [type=datetime-local i]) { font-family: monospace; padding: 0; padding-inline-start: 1px }
@@ -86,7 +86,8 @@ button, input:is([type=button i], [type=submit i], [type=reset i]) {
 input:is([type=button i], [type=submit i], [type=reset i]) { white-space: pre }
 input:disabled, textarea:disabled { color: light-dark(#545454, #aaaaaa); background-color: light-dark(rgba(239, 239, 239, 0.3), rgba(59, 59, 59, 0.3)); border-color: rgba(118, 118, 118, 0.3) }
 select:disabled { color: graytext; border-color: rgba(118, 118, 118, 0.3); opacity: 0.7 }
-option:disabled { color: graytext }
+option:disabled, optgroup:disabled { color: graytext }
+select:disabled option { color: fieldtext }
 input:is([type=checkbox i], [type=radio i]):disabled { background-color: initial; border-color: light-dark(#545454, #aaaaaa) }
 input:is([type=image i], [type=file i], [type=hidden i]):disabled { background-color: initial }
 input[type=range i]:disabled { background-color: initial; color: #c5c5c5 }
@@ -108,6 +109,7 @@ progress, meter { display: inline-block; appearance: auto }
 dialog { position: absolute; margin: auto; border: solid; padding: 1em; background-color: canvas; color: canvastext }
 dialog:not([open]) { display: none }
 iframe { border: 2px inset }
+[contenteditable=plaintext-only i] { white-space-collapse: preserve }
 video, img, canvas, object, embed { display: inline }
 [dir=rtl i] { direction: rtl }
 [dir=ltr i] { direction: ltr }
@@ -124,6 +126,8 @@ math|math { display: math; font-family: math; text-indent: 0; letter-spacing: no
 math|math[display=block i] { display: block math }
 math|* { display: block math }
 math|math, math|math:not([display=block i]) { display: math }
+math|merror { border: 1px solid red; background-color: lightyellow }
+math|math { direction: ltr }
 math|mi { text-transform: math-auto }
 math|mfrac { padding-inline: 1px }
 math|annotation, math|annotation-xml { display: none }

@@ -11,8 +11,10 @@ export function hintsFor(element: ElementNode): readonly Declaration[] {
   if (element.namespace === "svg")
     return declared([...element.attributes].flatMap(([name, value]) => presentation(name, value)));
   const isCell = element.tag === "td" || element.tag === "th";
-  if (element.attributes.size === 0 && !isCell) return none;
+  if (element.attributes.size === 0 && !isCell && element.tag !== "bdi") return none;
   const rules: string[] = isCell ? cellHints(element) : [];
+  const direction = directionHint(element);
+  if (direction) rules.push(`direction:${direction}`);
   if (element.tag === "a" && element.attributes.has("href")) rules.push(...linkHints(element));
   for (const [name, value] of element.attributes) {
     const hint = hints[name]?.(value, element);
@@ -63,7 +65,8 @@ function declared(rules: readonly string[]): readonly Declaration[] {
 type Hint = (value: string, element: ElementNode) => string | null;
 
 const tableParts = new Set(["table", "thead", "tbody", "tfoot", "tr", "td", "th"]);
-const blocksWithAlign = new Set(["p", "div", "h1", "h2", "h3", "h4", "h5", "h6"]);
+const headings = new Set(["h1", "h2", "h3", "h4", "h5", "h6"]);
+const blocksWithAlign = new Set(["p", "div", ...headings, "legend"]);
 const cells = new Set(["td", "th", "tr", "tbody", "thead", "tfoot", "col", "colgroup"]);
 
 const hints: Readonly<Record<string, Hint>> = {
@@ -71,7 +74,13 @@ const hints: Readonly<Record<string, Hint>> = {
   text: (value, { tag }) => (tag === "body" ? colorHint("color", value) : null),
   color: (value, { tag }) => (tag === "font" ? colorHint("color", value) : tag === "hr" ? hrColor(value) : null),
   face: (value, { tag }) => (tag === "font" && value.trim() ? `font-family:${value}` : null),
-  size: (value, { tag }) => (tag === "font" ? fontSize(value) : null),
+  size: (value, { tag }) => (tag === "font" ? fontSize(value) : tag === "hr" ? hrSize(value) : null),
+  noshade: (_, { tag }) => (tag === "hr" ? "border-style:solid;border-color:gray;background-color:gray" : null),
+  background: (value, { tag }) =>
+    value.trim() && (tag === "body" || tableParts.has(tag))
+      ? `background-image:url("${value.trim().replace(/["\\\n]/g, encodeURIComponent)}")`
+      : null,
+  wrap: (value, { tag }) => (tag === "textarea" && value.trim().toLowerCase() === "off" ? "white-space:pre" : null),
   align: (value, element) => align(value.trim().toLowerCase(), element),
   nowrap: (_, { tag }) => (tag === "td" || tag === "th" ? "white-space:nowrap" : null),
   border: (value, { tag }) => {
@@ -81,15 +90,21 @@ const hints: Readonly<Record<string, Hint>> = {
   frameborder: (value, { tag }) =>
     tag === "iframe" && ["0", "no"].includes(value.trim().toLowerCase()) ? "border-width:0" : null,
   bordercolor: (value, { tag }) => (tableParts.has(tag) ? colorHint("border-color", value) : null),
-  hspace: (value, { tag }) =>
-    ["img", "embed", "object", "iframe", "input"].includes(tag) ? pixels(value, "margin-left", "margin-right") : null,
-  vspace: (value, { tag }) =>
-    ["img", "embed", "object", "iframe", "input"].includes(tag) ? pixels(value, "margin-top", "margin-bottom") : null,
+  hspace: (value, { tag }) => (spaced.has(tag) ? pixels(value, "margin-left", "margin-right") : null),
+  vspace: (value, { tag }) => (spaced.has(tag) ? pixels(value, "margin-top", "margin-bottom") : null),
   marginwidth: (value, { tag }) => (tag === "body" ? pixels(value, "margin-left", "margin-right") : null),
   leftmargin: (value, { tag }) => (tag === "body" ? pixels(value, "margin-left", "margin-right") : null),
   marginheight: (value, { tag }) => (tag === "body" ? pixels(value, "margin-top", "margin-bottom") : null),
   topmargin: (value, { tag }) => (tag === "body" ? pixels(value, "margin-top", "margin-bottom") : null),
 };
+
+const spaced = new Set(["img", "embed", "object", "input", "marquee"]);
+
+/** A line of one pixel has no lower edge. */
+function hrSize(value: string): string | null {
+  const amount = /^\s*\+?(\d+)/.exec(value)?.[1];
+  return amount !== undefined && Number(amount) <= 1 ? "border-bottom-width:0" : null;
+}
 
 function borderHint(value: string): string | null {
   const amount = /^\s*(\d+)/.exec(value)?.[1];
@@ -112,13 +127,13 @@ function cellHints(cell: ElementNode): string[] {
   const rules: string[] = [];
   const border = table.attributes.get("border");
   if (border !== undefined && !/^\s*0+(?!\d)/.test(border)) rules.push("border:1px inset;border-color:inherit");
-  const padding = /^\s*(\d+)/.exec(table.attributes.get("cellpadding") ?? "")?.[1];
-  if (padding !== undefined) rules.push(`padding:${padding}px`);
+  const padding = table.attributes.get("cellpadding");
+  if (padding !== undefined) rules.push(`padding:${/^\s*\+?(\d+)/.exec(padding)?.[1] ?? 0}px`);
   return rules;
 }
 
 function pixels(value: string, ...names: string[]): string | null {
-  const amount = /^\s*(\d+)/.exec(value)?.[1];
+  const amount = /^\s*\+?(\d+)/.exec(value)?.[1];
   return amount === undefined ? null : names.map((name) => `${name}:${amount}px`).join(";");
 }
 
@@ -129,13 +144,45 @@ function hrColor(value: string): string | null {
 
 function align(value: string, { tag }: ElementNode): string | null {
   if (blocksWithAlign.has(tag) || cells.has(tag)) {
-    if (value === "left" || value === "right" || value === "center") return `text-align:-webkit-${value}`;
-    if (value === "middle") return "text-align:-webkit-center";
+    const plain = headings.has(tag) || tag === "legend";
+    if (value === "left" || value === "right" || value === "center")
+      return plain ? `text-align:${value}` : `text-align:-webkit-${value}`;
+    if (value === "middle" && !plain) return "text-align:-webkit-center";
     return value === "justify" ? "text-align:justify" : null;
   }
   if (tag === "img" || tag === "table" || tag === "iframe" || tag === "object") {
     if (value === "left" || value === "right") return `float:${value}`;
     if (value === "center" && tag === "table") return "margin-inline:auto";
+  }
+  return null;
+}
+
+/** Bidirectional character types of strong direction (Unicode UAX 9), as far as scripts tell them. */
+const rightToLeft = /[\p{Script=Hebrew}\p{Script=Arabic}\p{Script=Syriac}\p{Script=Thaana}\p{Script=Nko}]/u;
+const strong = /[\p{L}]/u;
+const withoutDirection = new Set(["bdi", "script", "style", "textarea", "input", "button", "select"]);
+
+/** `dir=auto`, and `bdi` without `dir`: by the first letter of strong direction (HTML, 3.2.6.4). */
+function directionHint(element: ElementNode): "ltr" | "rtl" | null {
+  const dir = element.attributes.get("dir")?.trim().toLowerCase();
+  if (dir !== "auto" && !(element.tag === "bdi" && dir !== "ltr" && dir !== "rtl")) return null;
+  if (element.tag === "input") return directionOf(element.attributes.get("value") ?? "") ?? "ltr";
+  return directionInside(element) ?? "ltr";
+}
+
+function directionInside(element: ElementNode): "ltr" | "rtl" | null {
+  for (const node of element.content) {
+    const skipped = !("text" in node) && (withoutDirection.has(node.tag) || node.attributes.has("dir"));
+    const found = "text" in node ? directionOf(node.text) : skipped ? null : directionInside(node);
+    if (found) return found;
+  }
+  return null;
+}
+
+function directionOf(text: string): "ltr" | "rtl" | null {
+  for (const character of text) {
+    if (rightToLeft.test(character)) return "rtl";
+    if (strong.test(character)) return "ltr";
   }
   return null;
 }

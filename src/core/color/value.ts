@@ -281,7 +281,7 @@ function mixFrom(component: ComponentOf<"function">): ColorValue {
       hue = words[1] as HueWay;
     }
   }
-  if (groups.length < 2) throw new ColorError("color-mix() mixes two colours.", component.end - 1);
+  if (groups.length !== 2) throw new ColorError("color-mix() mixes two colours.", component.end - 1);
   const parts = groups.map((group) => {
     const percentAt = group.findIndex((part) => part.type === "percentage" || isMath(part));
     const percent = percentAt < 0 ? null : evaluateMath(group[percentAt]!, environment());

@@ -148,7 +148,10 @@ export const opacity: Longhand<number, number> = {
   initial: "1",
   parse: ([only, more]) => {
     if (more || !only) return null;
-    const quantity = only.type === "ident" ? null : evaluateMath(only, { unit: absoluteUnit, percentAs: null });
+    const quantity =
+      only.type === "ident" || only.type === "block"
+        ? null
+        : evaluateMath(only, { unit: absoluteUnit, percentAs: null });
     const measure = quantity && measureOf(quantity);
     return measure === "number" ? quantity!.value : measure === "percent" ? quantity!.value / 100 : null;
   },

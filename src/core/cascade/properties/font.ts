@@ -146,10 +146,10 @@ const fontSize: Longhand<Component, FontSize> = {
         word === "math" ? context.parentFontSize : context.parentFontSize * (word === "larger" ? 1.2 : 1 / 1.2);
       return fitted({ px, keyword: null, absolute });
     }
-    const { px, percent } = computeLength(value, context, sizeRules);
+    const { px } = computeLength(value, context, sizeRules, context.parentFontSize);
     const relative = value.type === "percentage" || (value.type === "dimension" && ofElement.has(value.unit));
     return fitted({
-      px: Math.min(largestSize, Math.max(0, px + (percent * context.parentFontSize) / 100)),
+      px: Math.min(largestSize, Math.max(0, px)),
       keyword: null,
       absolute: absolute || !relative,
     });
@@ -206,7 +206,7 @@ const fontStyle: Longhand<string, string> = {
     const word = first.name.toLowerCase();
     if (!second) return ["normal", "italic", "oblique"].includes(word) ? word : null;
     if (word !== "oblique") return null;
-    const angle = evaluateMath(second, { unit: absoluteUnit, percentAs: null });
+    const angle = second.type === "block" ? null : evaluateMath(second, { unit: absoluteUnit, percentAs: null });
     if (!angle || (measureOf(angle) !== "angle" && !(second.type === "number" && second.value === 0))) return null;
     if (Math.abs(angle.value) > 90) return null;
     return angle.value === 14 ? "oblique" : angle.value === 0 ? "normal" : `oblique ${serialiseNumber(angle.value)}deg`;
@@ -234,7 +234,9 @@ const fontStretch: Longhand<number, number> = {
   parse: ([only, more]) => {
     if (more || !only) return null;
     if (only.type === "ident") return stretchKeywords[only.name.toLowerCase()] ?? null;
-    return only.type === "percentage" && only.value >= 0 ? only.value : null;
+    if (only.type === "percentage") return only.value >= 0 ? only.value : null;
+    const share = isMath(only) ? evaluateMath(only, { unit: absoluteUnit, percentAs: null }) : null;
+    return share && measureOf(share) === "percent" ? Math.max(0, share.value) : null;
   },
   compute: (value) => value,
   serialise: (value) => `${serialiseNumber(value)}%`,
@@ -282,8 +284,9 @@ const lineHeight: Longhand<Component, LineHeight> = {
     if (value.type === "ident") return { kind: "normal" };
     const number = numberOf(value);
     if (number !== null) return { kind: "number", value: Math.max(0, number) };
-    const { px, percent } = computeLength(value, context, leadingRules);
-    return { kind: "px", value: px + (percent * context.fontSize) / 100 };
+    // Chromium takes whole percents where the value is nothing else.
+    if (value.type === "percentage") return { kind: "px", value: (Math.trunc(value.value) * context.fontSize) / 100 };
+    return { kind: "px", value: computeLength(value, context, leadingRules, context.fontSize).px };
   },
   serialise: (value, context) =>
     value.kind === "normal" ? "normal" : serialisePx(leadingPx(value, context.fontSize)!),

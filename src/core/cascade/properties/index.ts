@@ -21,7 +21,6 @@ export const longhandIndex: ReadonlyMap<string, number> = new Map(longhands.map(
 
 /** Older names of longhands and shorthands that mean the same (CSS Compatibility; CSS Fonts 4, 2.3). */
 export const aliases: Readonly<Record<string, string>> = {
-  "font-width": "font-stretch",
   "word-wrap": "overflow-wrap",
   "-webkit-background-clip": "background-clip",
   "-webkit-opacity": "opacity",

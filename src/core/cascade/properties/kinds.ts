@@ -108,10 +108,15 @@ export function computeLength(
   component: Component,
   context: Pick<ComputeContext, "unit">,
   rules: LengthRules,
+  percentBase?: number,
 ): LengthPercentage {
-  if (component.type === "percentage") return { px: 0, percent: component.value };
+  if (component.type === "percentage" && percentBase === undefined) return { px: 0, percent: component.value };
   try {
-    const quantity = evaluateMath(component, { unit: context.unit, percentAs: rules.percent ? "length" : null });
+    const quantity = evaluateMath(component, {
+      unit: context.unit,
+      percentAs: rules.percent ? "length" : null,
+      percentBase,
+    });
     if (!quantity) return { px: 0, percent: 0 };
     const clampAt = (value: number) =>
       rules.negative || !isMath(component) || quantity.percent !== 0 ? value : Math.max(0, value);

@@ -1,7 +1,7 @@
 /** Shorthands and what each resets. One entry a shorthand; values left out become initial. */
 import { colorFromComponent } from "../../color/value";
 import { isDelim, soleKeyword, splitAt, componentsOf, type Component } from "../../source/css/components";
-import { absoluteUnit } from "../../source/css/math";
+import { absoluteUnit, evaluateMath, isMath, measureOf } from "../../source/css/math";
 import { borderStyles, isBorderWidth, sides } from "./box";
 import { isImage } from "./color";
 import { capsKeywords, isFontSize, isLineHeight, parseFamilies, stretchKeywords } from "./font";
@@ -64,6 +64,18 @@ function border(name: string, edges: readonly string[]): Shorthand {
   };
 }
 
+function isAngle(component: Component | undefined): boolean {
+  if (!component || (component.type !== "dimension" && !isMath(component))) return false;
+  const quantity = evaluateMath(component, { unit: absoluteUnit, percentAs: null });
+  return quantity !== null && measureOf(quantity) === "angle";
+}
+
+function isWeightInMath(component: Component): boolean {
+  if (!isMath(component)) return false;
+  const quantity = evaluateMath(component, { unit: absoluteUnit, percentAs: null });
+  return quantity !== null && measureOf(quantity) === "number";
+}
+
 const fontStyles = new Set(["italic", "oblique"]);
 const systemFonts = new Set(["caption", "icon", "menu", "message-box", "small-caption", "status-bar"]);
 
@@ -83,6 +95,8 @@ const font: Shorthand = {
   ],
   expand: (value) => {
     const system = soleKeyword(value);
+    if (system === "-webkit-control")
+      return { "font-family": componentsOf("Arial"), "font-size": componentsOf("13.3333px") };
     if (system && systemFonts.has(system)) {
       return { "font-family": componentsOf("Arial"), "font-size": componentsOf("16px") };
     }
@@ -93,15 +107,13 @@ const font: Shorthand = {
       const word = wordOf(part);
       if (word === "normal" && at < 4) continue;
       if (fontStyles.has(word) && !expansion["font-style"]) {
-        const angle =
-          word === "oblique" &&
-          value[at + 1]?.type === "dimension" &&
-          absoluteUnit(0, (value[at + 1] as { unit: string }).unit)?.measure === "angle";
+        const angle = word === "oblique" && isAngle(value[at + 1]);
         expansion["font-style"] = angle ? [part, value[++at]!] : [part];
       } else if (word === "small-caps" && !expansion["font-variant-caps"]) expansion["font-variant-caps"] = [part];
       else if (
         (["bold", "bolder", "lighter"].includes(word) ||
-          (part.type === "number" && !expansion["font-weight"] && !isFontSize(part))) &&
+          (part.type === "number" && !expansion["font-weight"] && !isFontSize(part)) ||
+          isWeightInMath(part)) &&
         !expansion["font-weight"]
       ) {
         expansion["font-weight"] = [part];
@@ -132,8 +144,11 @@ const textDecoration: Shorthand = {
     const lines: Component[] = [];
     const expansion: Expansion = {};
     for (const part of value) {
-      if (isDecorationLine(part)) lines.push(part);
-      else if (decorationStyles.includes(wordOf(part)) && !expansion["text-decoration-style"])
+      if (isDecorationLine(part)) {
+        // Lines stand together (CSS Text Decoration 4, 2.5: one value of text-decoration-line).
+        if (lines.length && value[value.indexOf(part) - 1] !== lines[lines.length - 1]) return null;
+        lines.push(part);
+      } else if (decorationStyles.includes(wordOf(part)) && !expansion["text-decoration-style"])
         expansion["text-decoration-style"] = [part];
       else if (isThickness(part) && !expansion["text-decoration-thickness"])
         expansion["text-decoration-thickness"] = [part];
@@ -216,7 +231,7 @@ const whiteSpaceKeywords: Readonly<Record<string, [string, string]>> = {
   "break-spaces": ["break-spaces", "wrap"],
   "-webkit-nowrap": ["collapse", "nowrap"],
 };
-const collapseWords = new Set(["collapse", "preserve", "preserve-breaks", "preserve-spaces", "break-spaces"]);
+const collapseWords = new Set(["collapse", "preserve", "preserve-breaks", "break-spaces"]);
 
 const whiteSpace: Shorthand = {
   name: "white-space",

@@ -204,7 +204,7 @@ export const textLonghands: readonly Longhand<never, never>[] = [
   keywords("text-align-last", true, "auto", "start end left right center justify match-parent"),
   textIndent,
   keywords("text-transform", true, "none", "capitalize uppercase lowercase math-auto"),
-  keywords("white-space-collapse", true, "collapse", "preserve preserve-breaks break-spaces preserve-spaces"),
+  keywords("white-space-collapse", true, "collapse", "preserve preserve-breaks break-spaces"),
   keywords("text-wrap-mode", true, "wrap", "nowrap"),
   keywords("hyphens", true, "manual", "none auto"),
   textShadow,

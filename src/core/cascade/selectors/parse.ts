@@ -321,9 +321,11 @@ class SelectorReader {
     switch (word) {
       case "is":
       case "where":
-      case "matches":
       case "-webkit-any": {
         const { list, usesNesting } = this.list(args, "absolute", true);
+        // The older name takes no combinators, and is not forgiving.
+        if (word === "-webkit-any" && (list.some(({ combinators: joins }) => joins.length > 0) || list.length === 0))
+          this.fail(":-webkit-any() takes compound selectors.", part.start);
         const specificity = word === "where" ? nothing : greatest(list);
         return { simple: { kind: "is", list }, specificity, usesNesting };
       }
@@ -332,8 +334,14 @@ class SelectorReader {
         return { simple: { kind: "not", list }, specificity: greatest(list), usesNesting };
       }
       case "has": {
-        const { list, usesNesting } = this.list(args, "relative", false);
-        return { simple: { kind: "has", list }, specificity: greatest(list), usesNesting };
+        if (this.inHas) this.fail(":has() cannot stand in :has().", part.start);
+        this.inHas = true;
+        try {
+          const { list, usesNesting } = this.list(args, "relative", false);
+          return { simple: { kind: "has", list }, specificity: greatest(list), usesNesting };
+        } finally {
+          this.inHas = false;
+        }
       }
       case "nth-child":
       case "nth-last-child":
@@ -341,10 +349,9 @@ class SelectorReader {
       case "nth-last-of-type":
         return this.nth(part, args, word.slice(4) as NthKind);
       case "lang": {
-        const ranges = splitAt(args, ",").map(([range]) =>
-          range?.type === "ident" ? range.name : range?.type === "string" ? range.value : null,
-        );
-        if (ranges.includes(null)) this.fail(":lang() takes language codes.", part.start);
+        // Chromium takes one name; lists and quotes are newer (Selectors 4, 9.2).
+        const ranges = splitAt(args, ",").map(([range]) => (range?.type === "ident" ? range.name : null));
+        if (ranges.length !== 1 || ranges.includes(null)) this.fail(":lang() takes language codes.", part.start);
         return plain({ kind: "lang", ranges: ranges as string[] });
       }
       case "dir": {
@@ -399,6 +406,8 @@ class SelectorReader {
     const specificity = add([0, 1, 0], list ? greatest(list) : nothing);
     return { simple: { kind: "nth", of, ...parsed!, list } as SimpleSelector, specificity, usesNesting: false };
   }
+
+  private inHas = false;
 
   private nesting(): { simple: SimpleSelector; specificity: Specificity } {
     const parent = this.options.parent;

@@ -88,8 +88,9 @@ function isInvalid(element: ElementNode): boolean {
   if (!canRequire.has(element.tag))
     return element.children.some((child) => canRequire.has(child.tag) && isInvalid(child));
   if (isDisabled(element) || has(element, "readonly")) return false;
+  if (isHtml(element, "input") && !isWellFormed(element)) return true;
   if (has(element, "required")) {
-    if (element.tag === "select") return false;
+    if (element.tag === "select") return chosenValue(element) === "";
     const type = typeOf(element);
     if (element.tag === "input" && type === "checkbox") return !has(element, "checked");
     if (element.tag === "input" && type === "radio") return !has(element, "checked");
@@ -97,6 +98,60 @@ function isInvalid(element: ElementNode): boolean {
   }
   return false;
 }
+
+/** The value of the option that is chosen; null where there is none. */
+function chosenValue(select: ElementNode): string | null {
+  const options = select.children.flatMap((child) => (child.tag === "optgroup" ? child.children : [child]));
+  const chosen = options.find((one) => one.tag === "option" && isSelected(one));
+  if (!chosen) return "";
+  return (
+    chosen.attributes.get("value") ??
+    chosen.content
+      .map((node) => ("text" in node ? node.text : ""))
+      .join("")
+      .trim()
+  );
+}
+
+/** HTML, 4.10.5.1.5, "valid e-mail address". */
+const email =
+  /^[a-zA-Z0-9.!#$%&'*+/=?^_`{|}~-]+@[a-zA-Z0-9](?:[a-zA-Z0-9-]{0,61}[a-zA-Z0-9])?(?:\.[a-zA-Z0-9](?:[a-zA-Z0-9-]{0,61}[a-zA-Z0-9])?)*$/;
+
+/** Whether what is written in a field is of its type, like its pattern and within its bounds (HTML, 4.10.5). */
+function isWellFormed(input: ElementNode): boolean {
+  const value = valueOf(input);
+  if (value === "") return true;
+  const type = typeOf(input);
+  if (type === "email") {
+    const list = has(input, "multiple") ? value.split(",") : [value];
+    if (!list.every((one) => email.test(one.trim()))) return false;
+  }
+  if (type === "url" && !/^[a-z][a-z0-9+.-]*:\/?\/?[^\s/]/i.test(value.trim())) return false;
+  const pattern = input.attributes.get("pattern");
+  if (pattern !== undefined && canHoldPlaceholder.has(type) && type !== "number" && !matchesPattern(value, pattern))
+    return false;
+  if (isInRange(input) === false) return false;
+  return type !== "number" || isOnStep(input, Number(value));
+}
+
+function matchesPattern(value: string, pattern: string): boolean {
+  try {
+    return new RegExp(`^(?:${pattern})$`, "v").test(value);
+  } catch {
+    return true;
+  }
+}
+
+function isOnStep(input: ElementNode, value: number): boolean {
+  const step = input.attributes.get("step")?.trim().toLowerCase();
+  if (step === "any" || Number.isNaN(value)) return true;
+  const size = Number(step ?? 1) > 0 ? Number(step ?? 1) : 1;
+  const base = Number(input.attributes.get("min") ?? input.attributes.get("value") ?? 0) || 0;
+  const steps = (value - base) / size;
+  return Math.abs(steps - Math.round(steps)) < 1e-9;
+}
+
+const dated = /^\d{4,}-\d{2}-\d{2}$/;
 
 const canValidate = (element: ElementNode) =>
   element.namespace === "html" &&
@@ -118,7 +173,13 @@ function isInRange(element: ElementNode): boolean | null {
   const high = bound("max");
   if (low === undefined && high === undefined && typeOf(element) !== "range") return null;
   const value = valueOf(element);
-  if (value === "" || typeOf(element) !== "number") return true;
+  if (value === "") return true;
+  if (typeOf(element) === "date" && dated.test(value)) {
+    const within = (bound: string | undefined, holds: (bound: string) => boolean) =>
+      bound === undefined || !dated.test(bound) || holds(bound);
+    return within(low, (bound) => value >= bound) && within(high, (bound) => value <= bound);
+  }
+  if (typeOf(element) !== "number") return true;
   return !(Number(value) < Number(low ?? -Infinity) || Number(value) > Number(high ?? Infinity));
 }
 
@@ -195,7 +256,6 @@ export const forcedStates: ReadonlySet<string> = new Set([
 
 /** Known to the browser; on a page at rest nothing is in them. */
 export const neverStates: ReadonlySet<string> = new Set([
-  "target-within",
   "fullscreen",
   "-webkit-full-screen",
   "modal",
@@ -210,7 +270,6 @@ export const neverStates: ReadonlySet<string> = new Set([
   "seeking",
   "buffering",
   "stalled",
-  "muted",
   "volume-locked",
   "host",
   "has-slotted",

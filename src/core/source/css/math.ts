@@ -22,6 +22,8 @@ export interface MathEnvironment {
   unit(value: number, unit: string): { value: number; measure: Measure } | null;
   /** Whether percentages stand for another measure (lengths, mostly) or only for themselves. */
   percentAs: Measure | null;
+  /** What 100% is, where that is known already: percentages are values then. */
+  percentBase?: number;
   /** Values of keywords, for the channels of relative colours. */
   keywords?: Readonly<Record<string, number>>;
 }
@@ -90,6 +92,12 @@ function value(component: Component, environment: MathEnvironment): Quantity | n
     case "number":
       return number(component.value);
     case "percentage":
+      if (environment.percentAs && environment.percentBase !== undefined)
+        return {
+          value: (component.value * environment.percentBase) / 100,
+          percent: 0,
+          dimensions: { [environment.percentAs]: 1 },
+        };
       if (environment.percentAs)
         return { value: 0, percent: component.value, dimensions: { [environment.percentAs]: 1 } };
       return { value: component.value, percent: 0, dimensions: { percent: 1 } };
@@ -157,8 +165,14 @@ function multiply(a: Quantity, b: Quantity, divides: boolean): Quantity {
     dimensions[measure] = (dimensions[measure] ?? 0) + (divides ? -power : power);
     if (dimensions[measure] === 0) delete dimensions[measure];
   }
-  if (divides) return { value: a.value / b.value, percent: a.percent / b.value, dimensions };
-  return { value: a.value * b.value, percent: a.percent * b.value + b.percent * a.value, dimensions };
+  // Nothing of a percentage stays nothing, also by infinity.
+  const times = (percent: number, factor: number) => (percent === 0 ? 0 : percent * factor);
+  if (divides) return { value: a.value / b.value, percent: times(a.percent, 1 / b.value), dimensions };
+  return {
+    value: a.value * b.value,
+    percent: times(a.percent, b.value) + times(b.percent, a.value),
+    dimensions,
+  };
 }
 
 function scale(quantity: Quantity, factor: number): Quantity {

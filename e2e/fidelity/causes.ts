@@ -1,0 +1,135 @@
+/** Causes of differences that random pages found, a page each. */
+const one = (css: string, body = '<p id="p">p <b>b</b> <em>e</em></p><h1 id="h">h</h1>') => [css, body] as const;
+
+export const causes: readonly (readonly [name: string, css: string, body: string])[] = (
+  [
+    [
+      "infinities",
+      one(
+        "p{opacity:min(1/0, 1);line-height:min(1/0, 2)} b{color:rgb(min(1/0, 1) 0 0)} @media (min-width: min(1px/0, 10px)){em{color:red}} h1{letter-spacing:max(1px, -1px/0);text-indent:calc(1px * 0 / 0)}",
+      ),
+    ],
+    [
+      "bolder",
+      one(
+        "div{font-weight:100} section{font-weight:300} aside{font-weight:950}",
+        "<div><b>b</b><strong>s <b>bb</b></strong></div><section><b>b</b></section><aside><b>b</b></aside><b>b</b>",
+      ),
+    ],
+    [
+      "percentages-in-maths",
+      one(
+        "body{font-size:15px} p{font-size:min(150%, 30px);line-height:max(120%, 10px)} b{font-size:clamp(50%, 2em, 200%);line-height:min(50%, 3em)} em{line-height:143.91%} h1{line-height:calc(120% + 2px)} #q{line-height:142.857%;font-size:max(80%, 1px)}",
+        '<p id="p">p <b>b</b> <em>e</em></p><h1 id="h">h</h1><div id="q">q</div>',
+      ),
+    ],
+    [
+      "directions",
+      one(
+        "",
+        '<div dir="rtl"><math><mi>x</mi></math><bdi>abc</bdi><bdi>אב</bdi><p dir="auto">abc</p><p dir="auto">123 אב</p><p dir="auto"> </p><span dir="auto">x</span></div><p dir="auto">אב <b>x</b></p><bdi>אב</bdi><input dir="auto" value="אב"><textarea dir="auto">abc</textarea><p dir="auto"><bdi>אב</bdi> abc</p><p dir="auto"><span dir="rtl">אב</span> abc</p>',
+      ),
+    ],
+    [
+      "scopes",
+      one(
+        "@scope (#s) to (> .b){p{color:red}} @scope (#s){color:blue; font-size:20px; & p{letter-spacing:1px}} @scope (#s){@scope (.b){p{text-indent:3px}} :scope > p{word-spacing:2px}} p:scope{color:lime}",
+        '<section id="s"><p>1</p><div class="b"><p>2</p></div></section><div><style>@scope{p{font-style:italic} :scope{letter-spacing:3px}}</style><p>3</p></div><p>4</p>',
+      ),
+    ],
+    [
+      "gradients",
+      one(
+        "p{background-image:linear-gradient(foo, bar)} b{background-image:linear-gradient(to nowhere, red, blue)} em{background-image:linear-gradient(to bottom, red, blue)} h1{background-image:linear-gradient(0.25turn, red 10%, 20px, blue)}",
+      ),
+    ],
+    [
+      "more-gradients",
+      one(
+        "p{background-image:radial-gradient(circle 20px at 10% bottom, red, blue 50%)} b{background-image:conic-gradient(from 100grad, red, 30deg, blue)} em{background-image:radial-gradient(closest-side, red)} h1{background-image:repeating-linear-gradient(to left top, red 0 10px, blue)}",
+      ),
+    ],
+    [
+      "selectors-dropped",
+      one(
+        "p:lang(fr, en){color:red} p:lang('en'){font-size:20px} p:matches(p){letter-spacing:1px} b:-webkit-any(p>.a, b){color:red} p:has(:has(b)){word-spacing:1px} :muted, p{text-indent:1px} :target-within, h1{text-indent:2px} p:nth-child(1 of :first-line), h1{color:blue}",
+        '<p lang="en" id="p">p <b class="a">b</b></p><h1>h</h1><p lang="fr">p</p>',
+      ),
+    ],
+    [
+      "shorthands",
+      one(
+        "p{font:oblique calc(10deg + 5deg) 20px serif} b{font:calc(100 * 7) 12px serif} em{font:-webkit-control;text-decoration:line-through solid underline} h1{font:menu;text-decoration:underline dotted red 2px}",
+      ),
+    ],
+    [
+      "validity",
+      one(
+        ":valid{color:green} :invalid{color:red} :read-write{font-size:20px} :enabled{letter-spacing:1px} :optional{word-spacing:1px} :checked{text-indent:3px} :in-range{font-style:italic} :out-of-range{font-weight:700} :required{text-transform:uppercase} :read-only{line-height:30px} :default{opacity:.5} :placeholder-shown{text-align:right} :indeterminate{text-indent:9px}",
+        '<form><input type="email" value="nope"><input type="email" value="a@b.example"><input type="number" min="2" max="5" value="9"><input type="number" min="2" max="5" value="3"><input type="number" min="2" value="x"><select required><option value="">x</option></select><select><option selected>x</option></select><input required><input pattern="a+" value="b"><input pattern="a+" value="aa"><input minlength="5" value="abc"><input type="url" value="nope"><input type="url" value="https://a.example/"><input readonly required><input disabled required><textarea required></textarea><input type="range" min="1" max="3"><input type="checkbox" required><input type="radio" name="r"><input type="radio" name="r" checked><input type="date" min="2020-01-01" value="2019-01-01"><button>x</button><fieldset disabled><legend><input></legend><input></fieldset><p contenteditable>e <b>b</b></p><p contenteditable="plaintext-only">e</p><input type="text" placeholder="p"><progress></progress><input type="step" step="2" value="3"></form>',
+      ),
+    ],
+    [
+      "attributes",
+      one(
+        "",
+        '<h1 align="center">h</h1><center>c <p align="left">p</p><table><tr><td>x</td></tr></table></center><fieldset><legend align="right">l</legend></fieldset><table background="x.png" cellpadding="abc" border="2"><tr background="y.png" align="char"><td background="z.png" nowrap>x</td><th align="middle">y</th></tr></table><hr noshade><hr size="5"><hr size="1"><hr color="red" size="3" width="50%" align="left"><pre wrap>x</pre><pre width="20">x</pre><iframe hspace="5" vspace="3"></iframe><img hspace="4" vspace="2" border="3" align="left"><ul type="square"><li type="a">x</li></ul><ol type="I"><li value="3">y</li></ol><font size="+2" face="Georgia, serif" color="#f00">f</font><div align="justify">j</div><p align="right">r</p><caption align="bottom">c</caption><textarea wrap="off">t</textarea><input type="image" hspace="3"><marquee hspace="4">m</marquee><td align="center">x</td><table cellspacing="4" cellpadding="7" align="right"><tr valign="top" bgcolor="yellow"><td valign="middle" width="5">x</td></tr></table>',
+      ),
+    ],
+    ["body-attributes", one("", "<b>x</b>")],
+    [
+      "browser-sheet",
+      one(
+        "option{writing-mode:inherit} #v{writing-mode:vertical-rl}",
+        '<math><merror><mi>x</mi></merror></math><select disabled><option>a</option></select><select><option disabled>a</option><optgroup disabled label="g"><option>b</option></optgroup></select><select id="v" size="3"><option>a</option></select><select size="1" multiple><option>a</option></select><p contenteditable="plaintext-only">x</p><div style="appearance:button">x</div><button style="appearance:none">x</button><input type="button" style="appearance:button"><a style="appearance:button" href="#">x</a><summary>s</summary><details><summary>s</summary>x</details><dialog open>d</dialog><search>s</search><ruby>r<rt>t</rt></ruby><meter></meter><output>o</output>',
+      ),
+    ],
+    [
+      "colours",
+      one(
+        "p{color:hsl(120 150% 50%)} b{color:color(display-p3-linear 0.5 0.2 0.1)} em{color:color-mix(in srgb, red, blue, lime)} h1{color:rgb(from none 1 2 3)} #a{color:color-mix(in srgb, red 20%, blue)} #b{color:rgb(from red none g b)} #c{color:hsl(from red h none l)} #d{color:oklch(from red l c none)}",
+        '<p id="p">p <b>b</b> <em>e</em></p><h1 id="h">h</h1><i id="a">a</i><i id="b">b</i><i id="c">c</i><i id="d">d</i>',
+      ),
+    ],
+    [
+      "not-valid",
+      one(
+        "p{white-space-collapse:preserve-spaces;opacity:(1/3);font-style:oblique (20deg)} b{font-width:75%} @supports (-moz-appearance: none){em{color:red}} h1{font-stretch:calc(50% + 10%)} #a{display:grid inline} #b{letter-spacing:0%} #c{text-indent:calc(2% + 1px - 3%)} #d{text-indent:abs(5%)} #e{letter-spacing:calc(1px + 2%)}",
+        '<p id="p">p <b>b</b> <em>e</em></p><h1 id="h">h</h1><i id="a">a</i><i id="b">b</i><p id="c">c</p><p id="d">d</p><p id="e">d</p>',
+      ),
+    ],
+    [
+      "newer-functions",
+      one(
+        "p{letter-spacing:calc(sibling-index() * 1px);color:if(style(--x: 1): red; else: blue)} li{text-indent:calc(sibling-count() * 2px)} b{letter-spacing:attr(data-x px, 3px);color:attr(data-c type(<color>), lime)} @media (200px < width) and (width < 2000px) and (color){em{color:red}}",
+        '<p data-x="5">p <b data-x="5" data-c="red">b</b> <em>e</em></p><p style="--x: 1">q</p><ul><li>1</li><li>2</li></ul>',
+      ),
+    ],
+  ] as const
+).map(([name, [css, body]]) => [name, css, body] as const);
+
+/** As pages of a site: in standards mode, and the same with a body's attributes and in quirks mode where it matters. */
+export function causePages(): { path: string; text: string }[] {
+  const page = (css: string, body: string, doctype = "<!doctype html>", attributes = "") =>
+    `${doctype}<html lang="en"><head><meta charset="utf-8"><title>t</title><style>${css}</style></head><body${attributes}>${body}</body></html>`;
+  return [
+    ...causes.map(([name, css, body]) => ({ path: `${name}.html`, text: page(css, body) })),
+    {
+      path: "body-attributes.html",
+      text: page(
+        "",
+        "<b>x</b>",
+        "<!doctype html>",
+        ' background="x.png" topmargin="+4" leftmargin="7" marginwidth="abc" text="red" bgcolor="#123"',
+      ),
+    },
+    {
+      path: "quirks-lengths.html",
+      text: page(
+        "p{font-size:20;margin:5 10;padding:3;letter-spacing:2;word-spacing:3;text-indent:4;line-height:30;border:2 solid} b{font:italic 20 serif;border-width:3;border-style:solid;border-spacing:4} em{margin-top:-5;padding-left:calc(3);text-underline-offset:3}",
+        "<p>p <b>b</b> <em>e</em></p>",
+        "",
+      ),
+    },
+  ];
+}
