@@ -2,7 +2,7 @@
 import { parseBlock, type Declaration } from "../source/css/syntax";
 import type { ElementNode } from "../source/html/document";
 import type { Ancestors } from "./ancestors";
-import { prepareDeclaration, type Given } from "./declarations";
+import { prepareDeclaration, prepareInQuirks, type Given } from "./declarations";
 import { hintsFor } from "./hints";
 import { matchRules, type Match, type Origin, type PageRules } from "./pageRules";
 import type { MatchContext } from "./selectors/match";
@@ -32,14 +32,21 @@ export interface BlockEntry {
   custom: { name: string; given: { kind: "text"; text: string } | { kind: "wide"; keyword: string } } | null;
 }
 
-const blocks = new WeakMap<readonly Declaration[], { normal: BlockEntry[]; important: BlockEntry[] }>();
+type PreparedBlocks = WeakMap<readonly Declaration[], { normal: BlockEntry[]; important: BlockEntry[] }>;
+const inStandards: PreparedBlocks = new WeakMap();
+const inQuirks: PreparedBlocks = new WeakMap();
 
-export function blockOf(declarations: readonly Declaration[]): { normal: BlockEntry[]; important: BlockEntry[] } {
+/** @param quirks whether lengths may go without a unit (Quirks Mode, 4.2) */
+export function blockOf(
+  declarations: readonly Declaration[],
+  quirks = false,
+): { normal: BlockEntry[]; important: BlockEntry[] } {
+  const blocks = quirks ? inQuirks : inStandards;
   let block = blocks.get(declarations);
   if (!block) {
     block = { normal: [], important: [] };
     for (const declaration of declarations) {
-      const prepared = prepareDeclaration(declaration);
+      const prepared = quirks ? prepareInQuirks(declaration) : prepareDeclaration(declaration);
       const into = declaration.important ? block.important : block.normal;
       if (prepared.kind === "longhands") into.push({ declaration, entries: prepared.entries, custom: null });
       else if (prepared.kind === "custom") into.push({ declaration, entries: [], custom: prepared });
@@ -80,7 +87,7 @@ export function blocksFor(
     origin: match.rule.origin,
     attached: false,
     match,
-    ...blockOf(match.rule.entry.declarations),
+    ...blockOf(match.rule.entry.declarations, matching.quirks),
   }));
   const hints = hintsFor(element);
   if (hints.length) {
@@ -88,7 +95,7 @@ export function blocksFor(
     list.splice(at < 0 ? list.length : at, 0, { origin: "hint", attached: false, match: null, ...blockOf(hints) });
   }
   const own = attachedDeclarations(element);
-  if (own.length) list.push({ origin: "author", attached: true, match: null, ...blockOf(own) });
+  if (own.length) list.push({ origin: "author", attached: true, match: null, ...blockOf(own, matching.quirks) });
   return list;
 }
 

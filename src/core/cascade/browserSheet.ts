@@ -26,7 +26,7 @@ ul, menu, dir, ol { padding-inline-start: 40px }
 :is(ol, ul, menu, dir, dl) :is(ol, ul, menu, dir, dl) { margin-block: 0 }
 li { display: list-item }
 summary { display: block }
-details > summary:first-of-type { display: list-item }
+details > summary:first-of-type { display: list-item; list-style-position: inside }
 h1 { font-size: 2em; margin-block: 0.67em; font-weight: bold }
 h2 { font-size: 1.5em; margin-block: 0.83em; font-weight: bold }
 h3 { font-size: 1.17em; margin-block: 1em; font-weight: bold }
@@ -64,10 +64,11 @@ td, th { display: table-cell; padding: 1px }
 th { font-weight: bold; text-align: -internal-center }
 input, textarea, select, button {
   margin: 0; font: 13.3333px Arial; color: fieldtext; letter-spacing: normal; word-spacing: normal; line-height: normal;
-  text-transform: none; text-indent: 0; text-shadow: none; display: inline-block; text-align: start; appearance: auto;
+  text-transform: none; text-rendering: auto; text-indent: 0; text-shadow: none; display: inline-block; text-align: start; appearance: auto;
 }
 input, textarea { background-color: field; border: 2px inset light-dark(#767676, #858585); padding-block: 1px; padding-inline: 2px }
-textarea { font-family: monospace; font-size: 13.3333px; white-space: pre-wrap; border-width: 1px; border-style: solid; padding: 2px }
+input:placeholder-shown { text-overflow: ellipsis }
+textarea { overflow-wrap: break-word; font-family: monospace; font-size: 13.3333px; white-space: pre-wrap; border-width: 1px; border-style: solid; padding: 2px }
 select { background-color: field; border: 1px solid light-dark(#767676, #858585); text-wrap-mode: nowrap; color: fieldtext }
 select:not([multiple], [size]), select:is([size="1"], [size="0"]) {
   background-color: buttonface; white-space: pre;
@@ -87,7 +88,7 @@ input:is([type=button i], [type=submit i], [type=reset i]) { white-space: pre }
 input:disabled, textarea:disabled { color: light-dark(#545454, #aaaaaa); background-color: light-dark(rgba(239, 239, 239, 0.3), rgba(59, 59, 59, 0.3)); border-color: rgba(118, 118, 118, 0.3) }
 select:disabled { color: graytext; border-color: rgba(118, 118, 118, 0.3); opacity: 0.7 }
 option:disabled, optgroup:disabled { color: graytext }
-select:disabled option { color: fieldtext }
+select:disabled option:not(:disabled) { color: fieldtext }
 input:is([type=checkbox i], [type=radio i]):disabled { background-color: initial; border-color: light-dark(#545454, #aaaaaa) }
 input:is([type=image i], [type=file i], [type=hidden i]):disabled { background-color: initial }
 input[type=range i]:disabled { background-color: initial; color: #c5c5c5 }
@@ -109,6 +110,7 @@ progress, meter { display: inline-block; appearance: auto }
 dialog { position: absolute; margin: auto; border: solid; padding: 1em; background-color: canvas; color: canvastext }
 dialog:not([open]) { display: none }
 iframe { border: 2px inset }
+[contenteditable]:not([contenteditable=false i]) { overflow-wrap: break-word; line-break: after-white-space }
 [contenteditable=plaintext-only i] { white-space-collapse: preserve }
 video, img, canvas, object, embed { display: inline }
 [dir=rtl i] { direction: rtl }

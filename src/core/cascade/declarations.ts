@@ -36,6 +36,19 @@ export function prepareDeclaration(declaration: Declaration): PreparedDeclaratio
   return result;
 }
 
+/** Properties whose lengths may go without a unit in quirks mode, their longhands included (Quirks Mode, 4.2). */
+const quirky =
+  /^(?:font-size|letter-spacing|word-spacing|text-indent|(?:margin|padding)(?:-(?:top|right|bottom|left))?|border(?:-(?:top|right|bottom|left))?-width|border-spacing|top|right|bottom|left|(?:min-|max-)?(?:width|height)|vertical-align|background-position)$/;
+
+export function prepareInQuirks(declaration: Declaration): PreparedDeclaration {
+  const { property, valueText } = declaration;
+  if (!quirky.test(property) || !/\d/.test(valueText) || valueText.includes("("))
+    return prepareDeclaration(declaration);
+  const text = valueText.replace(/(?<![\w.#%-])[-+]?(?:\d+\.?\d*|\.\d+)(?![\w.%])/g, "$&px");
+  const quirk = text === valueText ? null : prepare(property, text);
+  return quirk && quirk.kind !== "invalid" ? quirk : prepareDeclaration(declaration);
+}
+
 const byText = new Map<string, PreparedDeclaration>();
 const textLimit = 50_000;
 

@@ -257,7 +257,7 @@ class Computer {
   private madeOver(block: Block, changed: ReadonlySet<number>): Block {
     if (!block.match || !changed.has(block.match.rule.order)) return block;
     const rule = this.rules.rules[block.match.rule.order]!;
-    return { ...block, match: { ...block.match, rule }, ...blockOf(rule.entry.declarations) };
+    return { ...block, match: { ...block.match, rule }, ...blockOf(rule.entry.declarations, this.matching.quirks) };
   }
 
   private readonly likeness = new Map<SharedStyle, boolean>();
@@ -296,7 +296,7 @@ class Computer {
       origin: match.rule.origin,
       attached: false,
       match,
-      ...blockOf(match.rule.entry.declarations),
+      ...blockOf(match.rule.entry.declarations, this.matching.quirks),
     }));
     this.rootStyle ??= rootOf(origin).shared;
     return {

@@ -45,5 +45,6 @@ function supportsDeclaration(text: string, components: readonly Component[]): bo
     .trim()
     .replace(/\s*!\s*important\s*$/i, "");
   const property = name.name.startsWith("--") ? name.name : name.name.toLowerCase();
+  if (/^-(?:moz|ms|o)-/.test(property)) return false;
   return invalidReason(property, value) === null;
 }

@@ -59,7 +59,7 @@ describe("setting a declaration", () => {
       "p {\n  margin: 0;\n  /* later */\n}",
     ],
     ["over one that is not valid", "p{color:12px}", "color", "blue", "p{color:blue}"],
-    ["by its older name", "p{font-width:condensed}", "font-stretch", "expanded", "p{font-width:expanded}"],
+    ["by its older name", "p{word-wrap:normal}", "overflow-wrap", "anywhere", "p{word-wrap:anywhere}"],
   ])("%s", (_, before, property, value, after) => expect(set(before, property, value)).toBe(after));
 
   test("then it is the one that counts, and nothing else has changed", () => {

@@ -123,7 +123,9 @@ export const display: Longhand<string, string> = {
   initial: "inline",
   parse: (value) => {
     const words = value.map((part) => (part.type === "ident" ? part.name.toLowerCase() : "?")).join(" ");
-    return longDisplays[words] ?? (displayWords.has(words) ? words : null);
+    // Either of the two words may come first.
+    const turned = words.split(" ").reverse().join(" ");
+    return longDisplays[words] ?? (displayWords.has(words) ? words : (longDisplays[turned] ?? null));
   },
   compute: (value, context) => (isBlockified(context) ? blockify(value) : value),
   serialise: (value) => value,
@@ -266,6 +268,9 @@ export const boxLonghands: readonly Longhand<never, never>[] = [
   opacity,
   keywords("mix-blend-mode", false, "normal", `${blendModes} plus-lighter`),
   backgroundBlendMode,
+  keywords("border-collapse", true, "separate", "collapse"),
+  keywords("caption-side", true, "top", "bottom"),
+  keywords("list-style-position", true, "outside", "inside"),
   ...sides.map(margin),
   ...sides.map(padding),
   ...sides.map((side) => keywords(`border-${side}-style`, false, "none", borderStyles)),

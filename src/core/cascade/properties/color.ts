@@ -1,7 +1,8 @@
 /** Colour and backgrounds (CSS Color 4, CSS Backgrounds 3). */
 import { colorFromComponent, resolveColor, type ColorValue, type PlainColor } from "../../color/value";
 import { serialiseColor } from "../../color/format";
-import { isKeyword, splitAt, type Component } from "../../source/css/components";
+import { isKeyword, splitAt, type Component, type ComponentOf } from "../../source/css/components";
+import { isGradient, isGradientValid, serialiseGradient } from "./gradients";
 import { colorLonghand, serialiseNumber } from "./kinds";
 import type { ComputeContext, Longhand } from "./types";
 
@@ -35,7 +36,7 @@ const backgroundImage: Longhand<Image[], Image[]> = {
       const [only] = part;
       if (part.length !== 1 || !only) return null;
       if (isKeyword(only, "none")) layers.push(null);
-      else if (isImage(only)) layers.push(only);
+      else if (isImage(only) && isGradientValid(only)) layers.push(only);
       else return null;
     }
     return layers;
@@ -52,7 +53,9 @@ function serialiseImage(component: Component, context: ComputeContext): string {
     const address = component.args[0];
     return serialiseAddress(address?.type === "string" ? address.value : "");
   }
-  return `${component.name}(${splitAt(component.args, ",")
+  if (isGradient(component)) return serialiseGradient(component, (part) => serialisePart(part, context));
+  const { name, args } = component as ComponentOf<"function">;
+  return `${name}(${splitAt(args, ",")
     .map((part) => part.map((one) => serialisePart(one, context)).join(" "))
     .join(", ")})`;
 }
@@ -77,6 +80,7 @@ function serialisePart(component: Component, context: ComputeContext): string {
       return `${serialiseNumber(component.value)}%`;
     case "dimension": {
       const known = context.unit(component.value, component.unit);
+      if (known?.measure === "angle") return `${serialiseNumber(known.value)}deg`;
       if (known?.measure === "length") return `${serialiseNumber(known.value)}px`;
       return `${serialiseNumber(component.value)}${component.unit}`;
     }

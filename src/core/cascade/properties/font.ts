@@ -334,4 +334,10 @@ export const fontLonghands: readonly Longhand<never, never>[] = [
   fontSizeAdjust,
   fontVariations,
   lineHeight,
+  keywords("font-kerning", true, "auto", "normal none"),
+  keywords("font-optical-sizing", true, "auto", "none"),
+  keywords("font-variant-position", true, "normal", "sub super"),
+  keywords("font-synthesis-weight", true, "auto", "none"),
+  keywords("font-synthesis-style", true, "auto", "none"),
+  keywords("font-synthesis-small-caps", true, "auto", "none"),
 ] as unknown as Longhand<never, never>[];

@@ -110,7 +110,8 @@ export function computeLength(
   rules: LengthRules,
   percentBase?: number,
 ): LengthPercentage {
-  if (component.type === "percentage" && percentBase === undefined) return { px: 0, percent: component.value };
+  if (component.type === "percentage" && percentBase === undefined)
+    return component.value === 0 ? { px: 0, percent: 0, isPercentage: true } : { px: 0, percent: component.value };
   try {
     const quantity = evaluateMath(component, {
       unit: context.unit,
@@ -134,9 +135,9 @@ export function computeLength(
 const largest = 33554432;
 const finite = (value: number) => Math.max(-largest, Math.min(largest, value));
 
-export function serialiseLengthPercentage({ px, percent, expression }: LengthPercentage): string {
+export function serialiseLengthPercentage({ px, percent, expression, isPercentage }: LengthPercentage): string {
   if (expression !== undefined) return expression;
-  if (percent === 0) return serialisePx(px);
+  if (percent === 0) return isPercentage ? "0%" : serialisePx(px);
   if (px === 0) return `${serialiseNumber(percent)}%`;
   return `calc(${serialiseNumber(percent)}% ${px < 0 ? "-" : "+"} ${serialisePx(Math.abs(px))})`;
 }

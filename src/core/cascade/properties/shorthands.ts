@@ -92,6 +92,9 @@ const font: Shorthand = {
     "font-size-adjust",
     "font-variation-settings",
     "line-height",
+    "font-kerning",
+    "font-optical-sizing",
+    "font-variant-position",
   ],
   expand: (value) => {
     const system = soleKeyword(value);
@@ -253,13 +256,16 @@ const whiteSpace: Shorthand = {
 
 const textWrap: Shorthand = {
   name: "text-wrap",
-  longhands: ["text-wrap-mode"],
+  longhands: ["text-wrap-mode", "text-wrap-style"],
   expand: (value) => {
     const words = value.map(wordOf);
     const mode = value.find((part) => ["wrap", "nowrap"].includes(wordOf(part)));
-    const style = words.filter((word) => ["auto", "balance", "pretty", "stable", "avoid-orphans"].includes(word));
-    if (words.length === 0 || style.length + (mode ? 1 : 0) !== words.length || style.length > 1) return null;
-    return mode ? { "text-wrap-mode": [mode] } : {};
+    const styles = value.filter((part) => ["auto", "balance", "pretty", "stable"].includes(wordOf(part)));
+    if (words.length === 0 || styles.length + (mode ? 1 : 0) !== words.length || styles.length > 1) return null;
+    return {
+      ...(mode ? { "text-wrap-mode": [mode] } : {}),
+      ...(styles.length ? { "text-wrap-style": styles } : {}),
+    };
   },
 };
 
@@ -287,12 +293,17 @@ const fontVariant: Shorthand = {
 /** CSS Lists 3, 3.6; only the kind of marker is kept. */
 const listStyle: Shorthand = {
   name: "list-style",
-  longhands: ["list-style-type"],
+  longhands: ["list-style-type", "list-style-position"],
   expand: (value) => {
+    const position = value.filter((part) => ["inside", "outside"].includes(wordOf(part)));
     const others = value.filter((part) => !["inside", "outside"].includes(wordOf(part)) && !isImage(part));
     if (value.length === 0 || value.length > 3 || others.length > 2) return null;
     const named = others.find((part) => wordOf(part) !== "none") ?? others[0];
-    return named ? { "list-style-type": [named] } : {};
+    if (position.length > 1) return null;
+    return {
+      ...(named ? { "list-style-type": [named] } : {}),
+      ...(position.length ? { "list-style-position": position } : {}),
+    };
   },
 };
 

@@ -25,7 +25,7 @@ function spacing(name: string): Longhand<Component | "normal", LengthPercentage 
     compute: (value, context) => (value === "normal" ? value : computeLength(value, context, spacingRules)),
     serialise: (value) => {
       if (value === "normal") return name === "word-spacing" ? "0px" : "normal";
-      if (name === "letter-spacing" && value.px === 0 && value.percent === 0) return "normal";
+      if (name === "letter-spacing" && value.px === 0 && value.percent === 0 && !value.isPercentage) return "normal";
       return serialiseLengthPercentage(value);
     },
   };
@@ -215,4 +215,11 @@ export const textLonghands: readonly Longhand<never, never>[] = [
   keywords("text-decoration-skip-ink", true, "auto", "none all"),
   lineLength("text-underline-offset", true, ["auto"]),
   underlinePosition,
+  keywords("overflow-wrap", true, "normal", "break-word anywhere"),
+  keywords("word-break", true, "normal", "break-all keep-all break-word auto-phrase"),
+  keywords("line-break", true, "auto", "loose normal strict anywhere after-white-space"),
+  keywords("text-overflow", false, "clip", "ellipsis"),
+  keywords("text-rendering", true, "auto", "optimizespeed optimizelegibility geometricprecision"),
+  keywords("text-wrap-style", true, "auto", "balance pretty stable"),
+  keywords("text-orientation", true, "mixed", "upright sideways"),
 ] as unknown as Longhand<never, never>[];

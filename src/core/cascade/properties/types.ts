@@ -6,6 +6,8 @@ import type { Measure } from "../../source/css/math";
 export interface LengthPercentage {
   px: number;
   percent: number;
+  /** Set where it was written as a percentage, so that none of it is still one. */
+  isPercentage?: boolean;
   /** Set where the value is not a plain sum: the expression as serialised. */
   expression?: string;
 }
