@@ -76,7 +76,6 @@ export const causes: readonly (readonly [name: string, css: string, body: string
         '<h1 align="center">h</h1><center>c <p align="left">p</p><table><tr><td>x</td></tr></table></center><fieldset><legend align="right">l</legend></fieldset><table background="x.png" cellpadding="abc" border="2"><tr background="y.png" align="char"><td background="z.png" nowrap>x</td><th align="middle">y</th></tr></table><hr noshade><hr size="5"><hr size="1"><hr color="red" size="3" width="50%" align="left"><pre wrap>x</pre><pre width="20">x</pre><iframe hspace="5" vspace="3"></iframe><img hspace="4" vspace="2" border="3" align="left"><ul type="square"><li type="a">x</li></ul><ol type="I"><li value="3">y</li></ol><font size="+2" face="Georgia, serif" color="#f00">f</font><div align="justify">j</div><p align="right">r</p><caption align="bottom">c</caption><textarea wrap="off">t</textarea><input type="image" hspace="3"><marquee hspace="4">m</marquee><td align="center">x</td><table cellspacing="4" cellpadding="7" align="right"><tr valign="top" bgcolor="yellow"><td valign="middle" width="5">x</td></tr></table>',
       ),
     ],
-    ["body-attributes", one("", "<b>x</b>")],
     [
       "browser-sheet",
       one(

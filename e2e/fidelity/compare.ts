@@ -86,22 +86,31 @@ export async function compareSite(browser: Browser, files: SiteFile[], widths: r
         );
         const settings = await page.evaluate(() => {
           const all = [...document.querySelectorAll("*")].map((element) => {
-            const { fontFamily, fontSize, fontWeight, fontStyle } = getComputedStyle(element);
-            return { fontFamily, fontSize, fontWeight, fontStyle };
+            const { fontFamily, fontSize, fontWeight, fontStyle, fontStretch } = getComputedStyle(element);
+            return { fontFamily, fontSize, fontWeight, fontStyle, fontStretch };
           });
           return [...new Map(all.map((one) => [JSON.stringify(one), one])).values()];
         });
         const measured = await page.evaluate(
           measureFontUnits,
           settings.map(
-            ({ fontFamily, fontSize, fontWeight, fontStyle }) =>
-              [`${fontStyle} ${fontWeight} ${fontSize} ${fontFamily}`, parseFloat(fontSize)] as const,
+            ({ fontFamily, fontSize, fontWeight, fontStyle, fontStretch }) =>
+              [
+                `${fontStyle} ${fontWeight} ${fontSize} ${fontFamily}; font-stretch: ${fontStretch}`,
+                parseFloat(fontSize),
+              ] as const,
           ),
         );
         const fonts = Object.fromEntries(
-          settings.map(({ fontFamily, fontSize, fontWeight, fontStyle }, at) => {
+          settings.map(({ fontFamily, fontSize, fontWeight, fontStyle, fontStretch }, at) => {
             const [ex, ch, cap, ic, line] = measured[at]!;
-            const key = fontKeyOf(fontFamily, parseFloat(fontSize), Number(fontWeight), fontStyle !== "normal");
+            const key = fontKeyOf(
+              fontFamily,
+              parseFloat(fontSize),
+              Number(fontWeight),
+              fontStyle !== "normal",
+              fontStretch,
+            );
             return [key, { ex, ch, cap, ic, line }];
           }),
         );

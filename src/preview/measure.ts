@@ -299,10 +299,10 @@ export function fontMeasures({ document, nodes }: ShownPage): Record<string, Fon
   const fonts = new Map<string, readonly [font: string, size: number]>();
   for (const node of [document.documentElement, ...nodes]) {
     if (!node) continue;
-    const { fontFamily, fontSize, fontWeight, fontStyle } = view.getComputedStyle(node);
+    const { fontFamily, fontSize, fontWeight, fontStyle, fontStretch } = view.getComputedStyle(node);
     const size = Number.parseFloat(fontSize);
-    const key = fontKeyOf(fontFamily, size, Number(fontWeight), fontStyle !== "normal");
-    fonts.set(key, [`${fontStyle} ${fontWeight} ${fontSize} ${fontFamily}`, size]);
+    const key = fontKeyOf(fontFamily, size, Number(fontWeight), fontStyle !== "normal", fontStretch);
+    fonts.set(key, [`${fontStyle} ${fontWeight} ${fontSize} ${fontFamily}; font-stretch: ${fontStretch}`, size]);
   }
   const measured = measureFontUnits([...fonts.values()], document);
   return Object.fromEntries(

@@ -67,7 +67,7 @@ input, textarea, select, button {
   text-transform: none; text-rendering: auto; text-indent: 0; text-shadow: none; display: inline-block; text-align: start; appearance: auto;
 }
 input, textarea { background-color: field; border: 2px inset light-dark(#767676, #858585); padding-block: 1px; padding-inline: 2px }
-input:placeholder-shown { text-overflow: ellipsis }
+input[type=file i] { text-overflow: ellipsis }
 textarea { overflow-wrap: break-word; font-family: monospace; font-size: 13.3333px; white-space: pre-wrap; border-width: 1px; border-style: solid; padding: 2px }
 select { background-color: field; border: 1px solid light-dark(#767676, #858585); text-wrap-mode: nowrap; color: fieldtext }
 select:not([multiple], [size]), select:is([size="1"], [size="0"]) {
@@ -150,6 +150,8 @@ export const browserSheet: SheetSource = {
 const quirksText = `
 table { font-size: initial; font-weight: initial; font-style: initial; line-height: initial; text-align: initial; white-space: initial }
 form { margin-block-end: 1em }
+li { list-style-position: inside }
+:is(ul, ol, dir, menu, li) li { list-style-position: outside }
 `;
 
 /** What quirks mode adds (HTML, 15.3.11): tables do not inherit how text is set. */

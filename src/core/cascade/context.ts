@@ -15,6 +15,7 @@ const displayAt = longhandIndex.get("display")!;
 const familyAt = longhandIndex.get("font-family")!;
 const weightAt = longhandIndex.get("font-weight")!;
 const styleAt = longhandIndex.get("font-style")!;
+const stretchAt = longhandIndex.get("font-stretch")!;
 const lineHeightAt = longhandIndex.get("line-height")!;
 
 const initialFamily: readonly FamilyName[] = [{ name: "Times New Roman", generic: false }];
@@ -136,11 +137,18 @@ export class Context implements ComputeContext {
 
   private font(style: SharedStyle | null): FontMeasure {
     if (!style)
-      return this.measureFont({ families: initialFamily, weight: 400, italic: false, size: this.conditions.rootSize });
+      return this.measureFont({
+        families: initialFamily,
+        weight: 400,
+        italic: false,
+        stretch: 100,
+        size: this.conditions.rootSize,
+      });
     const size = (style.values[sizeAt] as FontSize | undefined)?.px ?? this.conditions.rootSize;
     const weight = (style.values[weightAt] as number | undefined) ?? 400;
+    const stretch = (style.values[stretchAt] as number | undefined) ?? 100;
     const italic = style.values[styleAt] !== undefined && style.values[styleAt] !== "normal";
-    return this.measureFont({ families: style.values[familyAt] as FamilyName[], weight, italic, size });
+    return this.measureFont({ families: style.values[familyAt] as FamilyName[], weight, italic, size, stretch });
   }
 
   private lineHeight(style: SharedStyle | null): number {

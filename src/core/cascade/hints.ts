@@ -75,7 +75,8 @@ const hints: Readonly<Record<string, Hint>> = {
   color: (value, { tag }) => (tag === "font" ? colorHint("color", value) : tag === "hr" ? hrColor(value) : null),
   face: (value, { tag }) => (tag === "font" && value.trim() ? `font-family:${value}` : null),
   size: (value, { tag }) => (tag === "font" ? fontSize(value) : tag === "hr" ? hrSize(value) : null),
-  noshade: (_, { tag, attributes }) => (tag === "hr" && !attributes.has("color") ? "border-style:solid;border-color:gray;background-color:gray" : null),
+  noshade: (_, { tag, attributes }) =>
+    tag === "hr" && !attributes.has("color") ? "border-style:solid;border-color:gray;background-color:gray" : null,
   background: (value, { tag }) =>
     value.trim() && (tag === "body" || tableParts.has(tag))
       ? `background-image:url("${value.trim().replace(/["\\\n]/g, encodeURIComponent)}")`

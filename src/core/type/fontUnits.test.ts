@@ -75,7 +75,7 @@ describe("font-relative units", () => {
   });
 
   it("prefer what was measured on the page", () => {
-    const fonts = { [fontKeyOf("Georgia", 20, 400, false)]: { ex: 11, ch: 12, cap: 13, ic: 14, line: 15 } };
+    const fonts = { [fontKeyOf("Georgia", 20, 400, false, "100%")]: { ex: 11, ch: 12, cap: 13, ic: 14, line: 15 } };
     expect(value("p{font:20px Georgia;margin-top:1ex}", "margin-top", { fonts })).toBe("11px");
     expect(value("p{font:20px Georgia;margin-top:1lh}", "margin-top", { fonts })).toBe("15px");
   });

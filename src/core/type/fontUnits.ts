@@ -12,15 +12,17 @@ export interface FontSetting {
   italic: boolean;
   /** CSS px. */
   size: number;
+  /** Percentage; 100 is normal. */
+  stretch: number;
 }
 
 /** What measured fonts are looked up by. @param stack as computed @param size in CSS px */
-export function fontKeyOf(stack: string, size: number, weight: number, italic: boolean): string {
-  return `${italic ? "italic " : ""}${weight} ${Math.round(size * 1000) / 1000}px ${stack}`;
+export function fontKeyOf(stack: string, size: number, weight: number, italic: boolean, stretch: string): string {
+  return `${italic ? "italic " : ""}${stretch === "100%" ? "" : `${stretch} `}${weight} ${Math.round(size * 1000) / 1000}px ${stack}`;
 }
 
-export function fontKey({ families, size, weight, italic }: FontSetting): string {
-  return fontKeyOf(families.map(serialiseFamily).join(", "), size, weight, italic);
+export function fontKey({ families, size, weight, italic, stretch }: FontSetting): string {
+  return fontKeyOf(families.map(serialiseFamily).join(", "), size, weight, italic, `${stretch}%`);
 }
 
 /** Whether a sheet uses units that follow the metrics of a font. */

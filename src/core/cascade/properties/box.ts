@@ -127,7 +127,13 @@ export const display: Longhand<string, string> = {
     const turned = words.split(" ").reverse().join(" ");
     return longDisplays[words] ?? (displayWords.has(words) ? words : (longDisplays[turned] ?? null));
   },
-  compute: (value, context) => (isBlockified(context) ? blockify(value) : value),
+  compute: (value, context) => {
+    if (isBlockified(context)) return blockify(value);
+    // Text that runs another way than what is around it makes a box of its own (CSS Writing Modes 4, 3.2).
+    return value === "inline" && context.hasParent && context.own("writing-mode") !== context.parent("writing-mode")
+      ? "inline-block"
+      : value;
+  },
   serialise: (value) => value,
 };
 

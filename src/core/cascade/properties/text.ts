@@ -25,7 +25,14 @@ function spacing(name: string): Longhand<Component | "normal", LengthPercentage 
     compute: (value, context) => (value === "normal" ? value : computeLength(value, context, spacingRules)),
     serialise: (value) => {
       if (value === "normal") return name === "word-spacing" ? "0px" : "normal";
-      if (name === "letter-spacing" && value.px === 0 && value.percent === 0 && !value.isPercentage) return "normal";
+      if (
+        name === "letter-spacing" &&
+        value.px === 0 &&
+        value.percent === 0 &&
+        !value.isPercentage &&
+        value.expression === undefined
+      )
+        return "normal";
       return serialiseLengthPercentage(value);
     },
   };

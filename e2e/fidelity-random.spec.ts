@@ -1,0 +1,48 @@
+/** Computed values of random pages against the browser's. A difference is shrunk to the fewest rules that show it. */
+import { expect, test, type Browser } from "@playwright/test";
+import { compareSite, type Difference } from "./fidelity/compare";
+import { causePages } from "./fidelity/causes";
+import { pageText, randomPage, type RandomPage } from "./fidelity/random";
+
+const pages = Number(process.env.HEVRET_PAGES ?? 120);
+const from = Number(process.env.HEVRET_SEED ?? 1);
+/** More differing pages than this are not shrunk. */
+const mostShrunk = 5;
+
+async function firstDifference(browser: Browser, page: RandomPage): Promise<Difference | null> {
+  const { differences } = await compareSite(browser, [{ path: "page.html", text: pageText(page) }], [800]);
+  return differences[0] ?? null;
+}
+
+async function shrunk(browser: Browser, whole: RandomPage): Promise<RandomPage> {
+  let page = whole;
+  for (let at = 0; at < page.rules.length;) {
+    const without = { ...page, rules: page.rules.toSpliced(at, 1) };
+    if (await firstDifference(browser, without)) page = without;
+    else at += 1;
+  }
+  return page;
+}
+
+test(`computed values on ${pages} random pages`, async ({ browser }) => {
+  test.setTimeout(120_000 + pages * 5_000);
+  const files = Array.from({ length: pages }, (_, at) => ({
+    path: `${from + at}.html`,
+    text: pageText(randomPage(from + at)),
+  }));
+  const { compared, differences } = await compareSite(browser, files, [800]);
+  const figure = (value: number) => value.toLocaleString("en-GB");
+  console.log(`random pages from seed ${from}: ${figure(compared - differences.length)} of ${figure(compared)} equal`);
+  const seeds = [...new Set(differences.map(({ page }) => Number.parseInt(page, 10)))];
+  for (const seed of seeds.slice(0, mostShrunk)) {
+    const smallest = await shrunk(browser, randomPage(seed));
+    const shown = await firstDifference(browser, smallest);
+    console.log(`seed ${seed}: ${JSON.stringify(shown)}\n${pageText(smallest)}`);
+  }
+  expect(seeds).toEqual([]);
+});
+
+test("computed values where random pages once differed", async ({ browser }) => {
+  const { differences } = await compareSite(browser, causePages(), [800]);
+  expect(differences).toEqual([]);
+});
