@@ -87,8 +87,7 @@ button, input:is([type=button i], [type=submit i], [type=reset i]) {
 input:is([type=button i], [type=submit i], [type=reset i]) { white-space: pre }
 input:disabled, textarea:disabled { color: light-dark(#545454, #aaaaaa); background-color: light-dark(rgba(239, 239, 239, 0.3), rgba(59, 59, 59, 0.3)); border-color: rgba(118, 118, 118, 0.3) }
 select:disabled { color: graytext; border-color: rgba(118, 118, 118, 0.3); opacity: 0.7 }
-option:disabled, optgroup:disabled { color: graytext }
-select:disabled option:not(:disabled) { color: fieldtext }
+optgroup:disabled { color: graytext }
 input:is([type=checkbox i], [type=radio i]):disabled { background-color: initial; border-color: light-dark(#545454, #aaaaaa) }
 input:is([type=image i], [type=file i], [type=hidden i]):disabled { background-color: initial }
 input[type=range i]:disabled { background-color: initial; color: #c5c5c5 }

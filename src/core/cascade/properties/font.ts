@@ -121,6 +121,13 @@ export function isMonospaceAlone(families: readonly FamilyName[]): boolean {
   return families.length === 1 && families[0]!.generic && families[0]!.name === "monospace";
 }
 
+/** Sizes that follow the reader's are not set smaller than this, px (Chromium's smallest logical size). */
+const smallestRelative = 6;
+
+function atLeast(px: number, absolute: boolean): number {
+  return !absolute && px > 0 ? Math.max(smallestRelative, px) : px;
+}
+
 const sizeRules = { percent: true, negative: false };
 
 /** Units that follow the parent's font. */
@@ -146,10 +153,10 @@ const fontSize: Longhand<Component, FontSize> = {
         word === "math" ? context.parentFontSize : context.parentFontSize * (word === "larger" ? 1.2 : 1 / 1.2);
       return fitted({ px, keyword: null, absolute });
     }
-    const { px } = computeLength(value, context, sizeRules, context.parentFontSize);
+    const { px: exact } = computeLength(value, context, sizeRules, context.parentFontSize);
     const relative = value.type === "percentage" || (value.type === "dimension" && ofElement.has(value.unit));
     return fitted({
-      px: Math.min(largestSize, Math.max(0, px)),
+      px: Math.min(largestSize, atLeast(Math.max(0, exact), absolute || !relative)),
       keyword: null,
       absolute: absolute || !relative,
     });
