@@ -1,9 +1,9 @@
 import { defineConfig } from "@playwright/test";
 
-import { useTestFonts } from "./scripts/fonts.mjs";
+import { setTestFonts } from "./scripts/fonts.mjs";
 
 const port = 4180;
-useTestFonts();
+setTestFonts();
 
 export default defineConfig({
   testDir: "e2e",

@@ -9,7 +9,7 @@ const root = fileURLToPath(new URL("..", import.meta.url));
  * Points fontconfig, for this process and those it starts, at the package's fonts and nothing else. With
  * HEVRET_FONTS=machine the machine's own are kept, to see that nothing depends on either.
  */
-export function useTestFonts() {
+export function setTestFonts() {
   if (process.env.HEVRET_FONTS === "machine") return;
   const cache = join(root, "node_modules/.cache/hevret");
   const file = join(cache, "fonts.conf");

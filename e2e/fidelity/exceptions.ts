@@ -13,7 +13,8 @@ export function isExcepted(property: string, style: Style, ours: string, theirs:
   // The browser mixes colours in single precision.
   if (/^(?:color|ok|l)/.test(ours) && nearlySame(ours, theirs)) return true;
   // Chromium leaves the words of an indent where all is set back.
-  if (property === "text-indent" && ours !== theirs && theirs.replace(/ (?:hanging|each-line)/g, "") === ours) return true;
+  if (property === "text-indent" && ours !== theirs && theirs.replace(/ (?:hanging|each-line)/g, "") === ours)
+    return true;
   // Units of a font are measured at a size that is written with six digits.
   if (ours !== theirs && /^-?[\d.]+px$/.test(ours) && nearlySame(ours, theirs, 2e-5)) return true;
   // Automatic margins and percentages of the containing block: the browser gives the used value where there is a box.

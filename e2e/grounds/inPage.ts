@@ -19,6 +19,8 @@ import { paintedLayouts } from "../../src/preview/paint";
 export interface SaidGround {
   /** The element's `id`, or its tag, with the pseudo-element. */
   id: string;
+  /** Whether the page says, by its class, that nobody sees it. */
+  hidden: boolean;
   /** Bands along its lines, in CSS px of the page. */
   bands: { left: number; top: number; right: number; bottom: number }[];
   certain: boolean;
@@ -95,6 +97,7 @@ window.saidGrounds = async (html, scheme, width, height) => {
       ];
     return {
       id: (style.element.id ?? style.element.tag) + (pseudo ? `::${pseudo}` : ""),
+      hidden: style.element.classes.includes("hidden"),
       bands,
       certain: ground.certain,
       doubt: ground.doubt,

@@ -1,17 +1,19 @@
 /** The analysis of a site as plain data: what the headless command prints and reports are made from. */
+import { gatherTexts } from "./pageTexts";
 import { defaultConditions, type Conditions } from "./cascade/conditions";
 import { isEntry, rulesOf } from "./cascade/rules";
 import { reportedLonghands } from "./cascade/properties";
 import { styledPage, type KnownPage } from "./cascade/styledPages";
-import { computedValue, type Style, type StyledPage } from "./cascade/styles";
+import { computedValue, type Style } from "./cascade/styles";
 import { parseColor } from "./color";
 import { cssColor } from "./color/format";
 import type { ElementRef } from "./edits/types";
 import { findingsFor, type Finding } from "./findings";
+import { pairsOf } from "./palette/palette";
 import { writtenColors } from "./palette/values";
 import { pseudoTexts, type PseudoText } from "./pseudoTexts";
 import { pagesOf, type Site } from "./source/site";
-import { gatherPlaces, legibilityOn, textStyleKey, textStyleOf, type Layouts, type TextStyle } from "./textStyles";
+import { legibilityOn, textStyleKey, textStyleOf, type Layouts, type TextStyle } from "./textStyles";
 
 export interface AnalysedElement {
   index: number;
@@ -103,7 +105,15 @@ export function analyse(
     })),
     textStyles: textStylesOf(pages, layouts),
     colors: writtenColors(site).map(({ value, ...where }) => ({ value, color: colorOf(value), ...where })),
-    pairs: pairsOf(pages, layouts),
+    pairs: pairsOf(pages, [], layouts).map(({ ink, ground, range, certain, ratio, needs, passes, places }) => ({
+      ink,
+      ground: range ? range[0] : ground,
+      certain,
+      ratio,
+      needs,
+      passes,
+      places,
+    })),
     stacks: stacksOf(pages),
     findings: findingsFor({ site, pages, conditions: all, layouts }),
   };
@@ -152,27 +162,15 @@ function colorOf(value: string): string | null {
   return color && cssColor(color);
 }
 
-function pairsOf(pages: readonly KnownPage[], layouts: Layouts): AnalysedPair[] {
-  const parts = (style: Style, page: StyledPage) => {
-    const { ink, ground, ratio, needs, passes } = legibilityOn(page, style, layouts);
-    return { ink: cssColor(ink), ground: cssColor(ground.color), certain: ground.certain, ratio, needs, passes };
-  };
-  return gatherPlaces<AnalysedPair>(
-    pages,
-    (style, page) => JSON.stringify(parts(style, page)),
-    (style, page) => ({ ...parts(style, page), places: [] }),
-  ).sort((a, b) => Number(a.passes) - Number(b.passes) || a.ratio / a.needs - b.ratio / b.needs);
-}
-
 function stacksOf(pages: readonly KnownPage[]): AnalysedStack[] {
   const stack = (style: Style) => computedValue(style, "font-family");
-  return gatherPlaces<AnalysedStack>(pages, stack, (style) => ({ stack: stack(style), places: [] })).sort(
+  return gatherTexts<AnalysedStack>(pages, stack, (style) => ({ stack: stack(style), places: [] })).sort(
     (a, b) => b.places.length - a.places.length,
   );
 }
 
 function textStylesOf(pages: readonly KnownPage[], layouts: Layouts): TextStyle[] {
-  return gatherPlaces(pages, textStyleKey, (style, page) => textStyleOf(page, style, layouts)).sort(
+  return gatherTexts(pages, textStyleKey, (style, page) => textStyleOf(page, style, layouts)).sort(
     (a, b) => b.sizePx - a.sizePx || b.weight - a.weight,
   );
 }

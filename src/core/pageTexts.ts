@@ -1,5 +1,6 @@
 /** All texts of a page: those that elements show, and those of their pseudo-elements, in document order. */
 import type { Style, StyledPage } from "./cascade/styles";
+import type { KnownPage } from "./cascade/styledPages";
 import type { ElementRef } from "./edits/types";
 import { pseudoTexts } from "./pseudoTexts";
 import { isPlace } from "./textStyles";
@@ -26,4 +27,25 @@ export function styleAt(page: StyledPage, { index, pseudo }: Pick<ElementRef, "i
 /** A text as it is referred to. @param page its path */
 export function refOf(page: string, { element: { index }, pseudo }: Style): ElementRef {
   return pseudo === null ? { page, index } : { page, index, pseudo };
+}
+
+/** Texts gathered by what they have in common. @param add what one more text adds to its group, the first included @param textsIn those that count; all by default */
+export function gatherTexts<Group extends { places: ElementRef[] }>(
+  pages: readonly KnownPage[],
+  keyOf: (style: Style, page: KnownPage) => string,
+  make: (style: Style, page: KnownPage) => Group,
+  add?: (group: Group, style: Style, page: KnownPage) => void,
+  textsIn: (page: KnownPage) => readonly Style[] = textsOf,
+): Group[] {
+  const groups = new Map<string, Group>();
+  for (const page of pages) {
+    for (const style of textsIn(page)) {
+      const key = keyOf(style, page);
+      let group = groups.get(key);
+      if (!group) groups.set(key, (group = make(style, page)));
+      group.places.push(refOf(page.file.path, style));
+      add?.(group, style, page);
+    }
+  }
+  return [...groups.values()];
 }

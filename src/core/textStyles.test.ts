@@ -1,3 +1,4 @@
+import { gatherTexts } from "./pageTexts";
 import { describe, expect, test } from "vitest";
 import { defaultConditions } from "./cascade/conditions";
 import { styledPage } from "./cascade/styledPages";
@@ -5,7 +6,7 @@ import { groundName } from "./ground/name";
 import { ownWords, plainSelector, shortSelector } from "./source/html/document";
 import { pagesOf } from "./source/site";
 import { pageWith, site, styleOf, stylesOf } from "./testing/site";
-import { gatherPlaces, isPlace, legibility, roleName, textStyleKey, textStyleOf } from "./textStyles";
+import { isPlace, legibility, roleName, textStyleKey, textStyleOf } from "./textStyles";
 
 describe("what counts as a place", () => {
   const places = (css: string, body: string) =>
@@ -60,7 +61,7 @@ test("places that come out alike are one text style, over pages and whatever set
     "b.html": "<style>p{color:#333}</style><p>four</p><p style='opacity:.5'>five</p>",
   });
   const pages = pagesOf(from).map((file) => styledPage(from, file, defaultConditions));
-  const groups = gatherPlaces(pages, textStyleKey, (style, page) => textStyleOf(page, style, {}));
+  const groups = gatherTexts(pages, textStyleKey, (style, page) => textStyleOf(page, style, {}));
   expect(groups.map(({ places }) => places.length)).toEqual([3, 1, 1]);
   expect(groups[0]).toMatchObject({
     role: "Paragraph",
@@ -72,7 +73,7 @@ test("places that come out alike are one text style, over pages and whatever set
     needs: 4.5,
   });
   const seen: string[] = [];
-  gatherPlaces(
+  gatherTexts(
     pages,
     () => "all",
     () => ({ places: [] }),

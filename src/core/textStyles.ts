@@ -195,27 +195,6 @@ export function textStyleOf(page: Pick<StyledPage, "file" | "styles">, style: St
   };
 }
 
-/** Places gathered by what they have in common. @param add what one more place adds to its group, the first included */
-export function gatherPlaces<Group extends { places: ElementRef[] }>(
-  pages: readonly StyledPage[],
-  keyOf: (style: Style, page: StyledPage) => string,
-  make: (style: Style, page: StyledPage) => Group,
-  add?: (group: Group, style: Style, page: StyledPage) => void,
-): Group[] {
-  const groups = new Map<string, Group>();
-  for (const page of pages) {
-    for (const style of page.styles) {
-      if (!isPlace(style)) continue;
-      const key = keyOf(style, page);
-      let group = groups.get(key);
-      if (!group) groups.set(key, (group = make(style, page)));
-      group.places.push({ page: page.file.path, index: style.element.index });
-      add?.(group, style, page);
-    }
-  }
-  return [...groups.values()];
-}
-
 /** Line of words that say what an element is to the reader, for people who do not read selectors. */
 export function roleName(style: Style): string {
   const { element } = style;

@@ -1,6 +1,6 @@
 /**
  * What one of each font-relative unit comes to, in px: x-height, "0", capital, ideograph, line (CSS Values 4, 6.1.1).
- * Measured as the width of very many of them, since computed lengths are written with six digits only. It stands by
+ * All of them 0 where the page is not laid out. Measured as the width of very many of them, since computed lengths are written with six digits only. It stands by
  * itself, so that it can be run inside any page.
  * @param fonts each as the `font` shorthand takes it, with its size in CSS px
  */
@@ -10,7 +10,8 @@ export function measureFontUnits(
 ): [ex: number, ch: number, cap: number, ic: number, line: number][] {
   const units = ["ex", "ch", "cap", "ic", "lh"];
   const holder = of.createElement("div");
-  holder.style.cssText = "all: initial; position: absolute; visibility: hidden; overflow: hidden; width: 0; height: 0";
+  holder.style.cssText =
+    "all: initial !important; position: absolute !important; visibility: hidden !important; overflow: hidden !important";
   const probes = fonts.map(([font, size]) => {
     // The longest length that layout knows is some 33 million px.
     const many = size < 200 ? 100_000 : 5_000;
@@ -18,7 +19,10 @@ export function measureFontUnits(
       many,
       boxes: units.map((unit) => {
         const box = of.createElement("div");
-        box.style.cssText = `all: initial; display: block; font: ${font}; width: ${many}${unit}; height: 0`;
+        box.style.cssText = `all: initial; display: block; font: ${font}; width: ${many}${unit}; height: 0`.replace(
+          /(?=;|$)/g,
+          " !important",
+        );
         holder.append(box);
         return box;
       }),

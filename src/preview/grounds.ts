@@ -109,15 +109,16 @@ function textBox({ document, nodes }: ShownPage, index: number): Box | null {
 function hiddenBy(place: Painter, text: Box): Pick<PlaceLayout, "unseen" | "hides" | "away"> {
   const view = place.node.ownerDocument.defaultView!;
   const root = place.node.ownerDocument.documentElement;
-  const check = place.node as Element & { checkVisibility?(options: object): boolean };
+  // An element without a box of its own is as visible as what it stands in.
+  let boxed: Painter = place;
+  while (boxed.style.display === "contents" && boxed.parent) boxed = boxed.parent;
   const [right, bottom] = [text.left + text.width, text.top + text.height];
   const outside = right <= 0 || bottom <= 0 || text.left >= Math.max(root.scrollWidth, view.innerWidth);
-  const unseen =
-    check.checkVisibility?.({ contentVisibilityAuto: false }) === false
-      ? "What it stands in is not rendered."
-      : outside
-        ? "It is moved out of the page."
-        : null;
+  const unseen = !boxed.node.checkVisibility({ contentVisibilityAuto: false })
+    ? "What it stands in is not rendered."
+    : outside
+      ? "It is moved out of the page."
+      : null;
   let hides: string | null = null;
   let away: string | null = null;
   for (let current: Painter | null = place; current; current = current.parent) {

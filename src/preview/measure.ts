@@ -306,9 +306,9 @@ export function fontMeasures({ document, nodes }: ShownPage): Record<string, Fon
   }
   const measured = measureFontUnits([...fonts.values()], document);
   return Object.fromEntries(
-    [...fonts.keys()].map((key, at) => {
+    [...fonts.keys()].flatMap((key, at) => {
       const [ex, ch, cap, ic, line] = measured[at]!;
-      return [key, { ex, ch, cap, ic, line }];
+      return ex > 0 ? [[key, { ex, ch, cap, ic, line }] as const] : [];
     }),
   );
 }

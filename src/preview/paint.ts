@@ -155,8 +155,8 @@ class Painter {
         // Where ink is as the ground is, the text may be covered, or cannot be told from it: a line that stands out tells.
         const doubtful = level.filter((text) => tallies.get(idOf(text))!.isDoubtful());
         if (doubtful.length === 0) continue;
-        const outstanding = doubtful.map((text) => strikeOf(text, tallies.get(idOf(text))!.standsOut()));
-        const probe = await this.picture({ kind: "struck", strikes: outstanding }, unknown);
+        const strong = doubtful.map((text) => strikeOf(text, tallies.get(idOf(text))!.standsOut()));
+        const probe = await this.picture({ kind: "struck", strikes: strong }, unknown);
         for (const text of doubtful) tallies.set(idOf(text), new Tally());
         const addSeen = (text: PlaceView, [under, over, out]: readonly Pixels[], at: number) => {
           const tally = tallies.get(idOf(text))!;
@@ -342,6 +342,8 @@ const mostPairs = 400;
 
 const unknownWords = "Something that is not among the files, or cannot be painted here, lies there.";
 
+const outstanding = [0x000000, 0xffffff, 0xff00ff, 0x00ff00, 0x0000ff, 0xffff00, 0xff0000, 0x00ffff, 0x808080];
+
 /** Points more than this part of all may look like the ground before it is asked whether they are seen. */
 const doubtfulPart = 0.02;
 
@@ -355,7 +357,6 @@ class Tally {
   private count = 0;
   /** Points where the ink is as the ground is. */
   private same = 0;
-  private light = 0;
   /** The pair met last, and how often since it was not another. */
   private last = -1;
   private run = 0;
@@ -363,7 +364,6 @@ class Tally {
   add(ground: Pixels, ink: Pixels, at: number): void {
     this.count += 1;
     if (isNear(ground, ink, at)) this.same += 1;
-    this.light += (ground[at]! * 0.2126 + ground[at + 1]! * 0.7152 + ground[at + 2]! * 0.0722) / 255;
     const under = (ground[at]! << 16) | (ground[at + 1]! << 8) | ground[at + 2]!;
     const over = (ink[at]! << 16) | (ink[at + 1]! << 8) | ink[at + 2]!;
     const key = under * 0x1000000 + over;
@@ -391,9 +391,18 @@ class Tally {
     return this.same > this.count * doubtfulPart;
   }
 
-  /** A colour that is far from the ground. */
+  /** Of some colours the one that is furthest from any of the ground. */
   standsOut(): string {
-    return this.count && this.light / this.count > 0.4 ? "#000" : "#fff";
+    this.settle();
+    const grounds = [...this.pairs.keys()].slice(0, mostPairs).map((key) => Math.floor(key / 0x1000000));
+    const distance = (color: number) =>
+      Math.min(
+        ...grounds.map((ground) =>
+          Math.max(...[16, 8, 0].map((by) => Math.abs(((color >> by) & 255) - ((ground >> by) & 255)))),
+        ),
+      );
+    const [furthest] = outstanding.map((color) => [color, distance(color)] as const).sort((a, b) => b[1] - a[1]);
+    return `#${furthest![0].toString(16).padStart(6, "0")}`;
   }
 }
 

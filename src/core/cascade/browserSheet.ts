@@ -150,6 +150,7 @@ const quirksText = `
 table { font-size: initial; font-weight: initial; font-style: initial; line-height: initial; text-align: initial; white-space: initial }
 form { margin-block-end: 1em }
 li { list-style-position: inside }
+ul, ol, dir, menu { list-style-position: outside }
 :is(ul, ol, dir, menu, li) li { list-style-position: outside }
 `;
 

@@ -81,7 +81,8 @@ const hints: Readonly<Record<string, Hint>> = {
     value.trim() && (tag === "body" || tableParts.has(tag))
       ? `background-image:url("${value.trim().replace(/["\\\n]/g, encodeURIComponent)}")`
       : null,
-  wrap: (value, { tag }) => (tag === "textarea" && value.trim().toLowerCase() === "off" ? "white-space:pre;overflow-wrap:normal" : null),
+  wrap: (value, { tag }) =>
+    tag === "textarea" && value.trim().toLowerCase() === "off" ? "white-space:pre;overflow-wrap:normal" : null,
   align: (value, element) => align(value.trim().toLowerCase(), element),
   nowrap: (_, { tag }) => (tag === "td" || tag === "th" ? "white-space:nowrap" : null),
   border: (value, { tag }) => {

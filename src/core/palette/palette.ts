@@ -13,7 +13,8 @@ import type { ElementRef } from "../edits/types";
 import { inkOf, type Ground } from "../ground/ground";
 import { groundName } from "../ground/name";
 import { pagesOf, type Site } from "../source/site";
-import { gatherPlaces, isPlace, isShown, legibilityOn, type Layouts } from "../textStyles";
+import { gatherTexts, textsOf } from "../pageTexts";
+import { isPlace, isShown, legibilityOn, type Layouts } from "../textStyles";
 import { propertiesOf } from "./properties";
 import { referenceSpots } from "./references";
 import { colorSpots, type ColorSpot, type Role } from "./values";
@@ -232,7 +233,8 @@ function wordsFor(uses: readonly PaletteUse[]): string {
   return parts.length > 3 ? `${parts.slice(0, 2).join(", ")} and ${parts.length - 2} more` : parts.join(", ");
 }
 
-function pairsOf(pages: readonly KnownPage[], uses: readonly PaletteUse[], layouts: Layouts): PalettePair[] {
+/** The pairs of ink and ground that occur, those that fail first; texts that are not judged make none. */
+export function pairsOf(pages: readonly KnownPage[], uses: readonly PaletteUse[], layouts: Layouts): PalettePair[] {
   const written = new Map<string, string>();
   for (const { css: color, value } of uses) if (color && !written.has(color)) written.set(color, value);
   const nameOf = (color: string) => written.get(color) ?? color;
@@ -259,14 +261,23 @@ function pairsOf(pages: readonly KnownPage[], uses: readonly PaletteUse[], layou
       places: [],
     };
   };
-  return gatherPlaces(pages, keyOf, make, (pair, style, page) => {
-    const { ratio, best, passes, ground } = legibilityOn(page, style, layouts);
-    pair.ratio = Math.min(pair.ratio, ratio);
-    pair.best = Math.max(pair.best, best);
-    pair.passes &&= passes;
-    pair.certain &&= ground.certain;
-  }).sort((a, b) => Number(a.passes) - Number(b.passes) || a.ratio / a.needs - b.ratio / b.needs);
+  return gatherTexts(
+    pages,
+    keyOf,
+    make,
+    (pair, style, page) => {
+      const { ratio, best, passes, ground } = legibilityOn(page, style, layouts);
+      pair.ratio = Math.min(pair.ratio, ratio);
+      pair.best = Math.max(pair.best, best);
+      pair.passes &&= passes;
+      pair.certain &&= ground.certain;
+    },
+    judgedTexts(layouts),
+  ).sort((a, b) => Number(a.passes) - Number(b.passes) || a.ratio / a.needs - b.ratio / b.needs);
 }
+
+const judgedTexts = (layouts: Layouts) => (page: KnownPage) =>
+  textsOf(page).filter((style) => legibilityOn(page, style, layouts).verdict !== "unjudged");
 
 /** Grounds that vary a little under every text are known by what makes them. */
 function groundKey(page: StyledPage, ground: Ground): string {

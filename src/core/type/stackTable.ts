@@ -1,4 +1,5 @@
 /** Every distinct stack of a site, and edits of one wherever it stands. */
+import { gatherTexts } from "../pageTexts";
 import type { Conditions } from "../cascade/conditions";
 import { prepare } from "../cascade/declarations";
 import { valueSpan } from "../cascade/explain";
@@ -10,7 +11,7 @@ import { EditError, type ElementRef } from "../edits/types";
 import { define } from "../palette/properties";
 import type { TextChange } from "../source/changes";
 import { pagesOf, type Site } from "../source/site";
-import { gatherPlaces, shownWords } from "../textStyles";
+import { shownWords } from "../textStyles";
 import { stackInfo, type StackInfo } from "./members";
 
 /** Where a stack is written. Offsets of the file. */
@@ -35,7 +36,7 @@ export function stackTable(site: Site, conditions: Conditions): StackUse[] {
   const spots = stackSpots(site);
   const pages = pagesOf(site).map((file) => styledPage(site, file, conditions));
   const stackOf = (style: Style) => computedValue(style, "font-family");
-  return gatherPlaces<StackUse>(pages, stackOf, (style, page) => {
+  return gatherTexts<StackUse>(pages, stackOf, (style, page) => {
     const stack = stackOf(style);
     return {
       stack,

@@ -1,4 +1,5 @@
 /** The text styles of a site as a table: how each is set, what sets it, which are nearly alike, and edits of several at once. */
+import { gatherTexts } from "../pageTexts";
 import type { Conditions } from "../cascade/conditions";
 import { spotOf } from "../cascade/explain";
 import { styledPage } from "../cascade/styledPages";
@@ -13,7 +14,6 @@ import { changeBetween, type TextChange } from "../source/changes";
 import { plainSelector } from "../source/html/document";
 import { changeSite, pagesOf, textFile, type Site } from "../source/site";
 import {
-  gatherPlaces,
   legibilityOn,
   textStyleKey,
   textStyleOf,
@@ -53,7 +53,7 @@ export interface StyleRow extends TextStyle {
 /** Largest first. */
 export function textStyleTable(site: Site, conditions: Conditions, layouts: Layouts = {}): StyleRow[] {
   const pages = pagesOf(site).map((file) => styledPage(site, file, conditions));
-  const rows = gatherPlaces<StyleRow>(
+  const rows = gatherTexts<StyleRow>(
     pages,
     textStyleKey,
     (style, page) => rowFor(page, style, layouts),

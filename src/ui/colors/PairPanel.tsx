@@ -3,12 +3,14 @@
 import { useMemo, useState } from "react";
 import {
   formatColor,
+  nearestPassingGround,
   nearestPassingInk,
   notationOf,
   parseColor,
   ratioOn,
   showRatio,
   type Color,
+  type ElementRef,
   type Need,
   type Palette,
   type PalettePair,
@@ -35,17 +37,10 @@ export function PairPanel({
   const original = useMemo(() => parseColor(pair.ink)!, [pair]);
   const [tried, setTried] = useState<{ of: PalettePair; color: Color } | null>(null);
   const color = tried?.of === pair ? tried.color : original;
-  // The same value may stand on other grounds, too: it has to be enough on all of them.
-  const needs = useMemo(
-    () =>
-      palette.pairs
-        .filter(({ ink }) => ink === pair.ink)
-        .flatMap((one) =>
-          (one.range ?? [one.ground]).map((ground): Need => ({ color: parseColor(ground)!, needs: one.needs })),
-        ),
-    [pair, palette],
-  );
+  // What would be written may stand on other grounds, too: it has to be enough on all of them.
+  const needs = useMemo(() => needsOf(spotsOf(pair, palette), pair, palette), [pair, palette]);
   const found = useMemo(() => nearestPassingInk(original, needs), [original, needs]);
+  const ground = useMemo(() => (found.passes ? null : otherGround(pair, palette)), [found, pair, palette]);
   const track = useMemo(
     (): Track => ({
       key: "pair",
@@ -102,6 +97,24 @@ export function PairPanel({
           onPutBack={() => setTried(null)}
         />
       )}
+      {!pair.passes && ground && (
+        <p>
+          No ink at this hue is enough.{" "}
+          <button
+            type="button"
+            className="text-button"
+            onClick={() =>
+              onPropose({
+                title: `Write ${ground.value} for ${pair.groundName}`,
+                label: `background-color: ${ground.value}`,
+                changes: ground.spots.map(({ path, start, end }) => ({ path, start, end, insert: ground.value })),
+              })
+            }
+          >
+            Write the nearest ground that passes: {ground.value}
+          </button>
+        </p>
+      )}
       <h3>{plural(pair.places.length, "place")}</h3>
       <ul className={styles.places}>
         {pair.places.slice(0, 40).map((place) => (
@@ -117,17 +130,44 @@ export function PairPanel({
   );
 }
 
+const idOf = ({ page, index, pseudo }: ElementRef) => `${page} ${index} ${pseudo ?? ""}`;
+
+/** The grounds under the places that these spots colour. */
+function needsOf(spots: readonly PaletteUse[], pair: PalettePair, { pairs }: Palette): Need[] {
+  const touched = new Set(spots.flatMap(({ places }) => places.map(idOf)));
+  return pairs
+    .filter(
+      ({ ink, places }) => ink === pair.ink && (touched.size === 0 || places.some((one) => touched.has(idOf(one)))),
+    )
+    .flatMap((one) => (one.range ?? [one.ground]).map((css): Need => ({ color: parseColor(css)!, needs: one.needs })));
+}
+
+/** The nearest ground on which all its inks can be read, and where it is written; null where there is none. */
+function otherGround(pair: PalettePair, { values, pairs }: Palette): { value: string; spots: PaletteUse[] } | null {
+  if (pair.range) return null;
+  const there = new Set(pair.places.map(idOf));
+  const spots = values
+    .filter(({ css }) => css === pair.ground)
+    .flatMap(({ uses }) =>
+      uses.filter(({ role, places }) => role === "ground" && places.some((one) => there.has(idOf(one)))),
+    );
+  const inks = pairs
+    .filter(({ ground, range }) => range === null && ground === pair.ground)
+    .map(({ ink, needs }): Need => ({ color: parseColor(ink)!, needs }));
+  const found = nearestPassingGround(parseColor(pair.ground)!, inks);
+  return spots.length && found.passes ? { value: formatColor(found.color, "hex"), spots } : null;
+}
+
 const worstOn = (ink: Color, needs: readonly Need[]) => Math.min(...needs.map((need) => ratioOn(ink, need)));
 
 /** The values in the sheets that give the pair its ink. */
 function spotsOf(pair: PalettePair, { values }: Palette): PaletteUse[] {
-  const there = new Set(pair.places.map(({ page, index }) => `${page} ${index}`));
+  const there = new Set(pair.places.map(idOf));
   return values
     .filter(({ css }) => css === pair.ink)
     .flatMap(({ uses }) =>
       uses.filter(
-        ({ role, places }) =>
-          (role === "ink" || role === "named") && places.some(({ page, index }) => there.has(`${page} ${index}`)),
+        ({ role, places }) => (role === "ink" || role === "named") && places.some((one) => there.has(idOf(one))),
       ),
     );
 }

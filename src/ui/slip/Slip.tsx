@@ -92,7 +92,7 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
 }
 
 function Readouts({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
-  const { ratio, least, needs, verdict, unjudged, sizePx, leadingPx } = slip;
+  const { ratio, least, verdict, unjudged, sizePx, leadingPx } = slip;
   const { index } = slip.ref;
   const lines = useMemo(() => (shown ? linesOf(shown.page, index) : null), [shown, index]);
   const xRatio = useMemo(() => (shown ? xHeightOf(shown.page, index) : null), [shown, index]);

@@ -153,13 +153,14 @@ const fontSize: Longhand<Component, FontSize> = {
         word === "math" ? context.parentFontSize : context.parentFontSize * (word === "larger" ? 1.2 : 1 / 1.2);
       return fitted({ px, keyword: null, absolute });
     }
-    const { px: exact } = computeLength(value, context, sizeRules, context.parentFontSize);
+    const { px } = computeLength(value, context, sizeRules, context.parentFontSize);
     const relative = value.type === "percentage" || (value.type === "dimension" && ofElement.has(value.unit));
-    return fitted({
-      px: Math.min(largestSize, atLeast(Math.max(0, exact), absolute || !relative)),
+    const size = fitted({
+      px: Math.min(largestSize, Math.max(0, px)),
       keyword: null,
       absolute: absolute || !relative,
     });
+    return { ...size, px: atLeast(size.px, size.absolute) };
   },
   serialise: ({ px }) => serialisePx(px),
 };

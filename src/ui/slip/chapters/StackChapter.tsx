@@ -24,7 +24,9 @@ export function StackChapter({ row, slip, draft, places, shown }: ChapterProps) 
   const stacks = stacksOf(useStyleTable() ?? []);
   const [typed, setTyped] = useState("");
   const [dragged, setDragged] = useState<number | null>(null);
-  const members = stackMembers(draft.value || row.computed) ?? [];
+  // A stack that is held in a custom property shows as it comes out, and what is added goes to all of it.
+  const isHeld = /\bvar\(/i.test(draft.value);
+  const members = stackMembers(isHeld || !draft.value ? row.computed : draft.value) ?? [];
   const here = memberHere(members, own);
   const info = new Map((setting?.stack?.members ?? []).map((member) => [member.name, member]));
   const first = setting?.stack?.members.find(({ metrics }) => metrics)?.metrics ?? null;
@@ -121,6 +123,12 @@ export function StackChapter({ row, slip, draft, places, shown }: ChapterProps) 
           );
         })}
       </ol>
+      {isHeld && (
+        <p className="quiet">
+          The stack stands in a custom property. What is changed here is written to this rule, in place of{" "}
+          <code>{draft.value}</code>; the property keeps its own.
+        </p>
+      )}
       <span className={styles.addMember}>
         <AutoComplete
           size="small"
