@@ -124,6 +124,45 @@ for (const times of [1, 4, 16])
 await measureTyping();
 await browser.close();
 
+/** From the end of an edit to the painted verdict, and the longest task on the way. */
+async function measurePainting(page) {
+  const times = [];
+  for (const color of ["#111111", "#222222", "#333333", "#444444", "#2a2a2a"]) {
+    const field = page.getByLabel("Ink value", { exact: true });
+    await field.fill(color);
+    await page.evaluate(() => {
+      window.longTasks.length = 0;
+      window.paintedIn = new Promise((resolve) => {
+        addEventListener(
+          "keydown",
+          () => {
+            const started = performance.now();
+            let gone = false;
+            const look = () => {
+              const painted = /as painted/.test(document.querySelector('[aria-label="Slip"]')?.textContent ?? "");
+              if (!painted) gone = true;
+              else if (gone) return resolve(performance.now() - started);
+              requestAnimationFrame(look);
+            };
+            look();
+          },
+          { once: true, capture: true },
+        );
+      });
+    });
+    await field.press("Enter");
+    const took = await page.evaluate(() =>
+      Promise.race([window.paintedIn, new Promise((end) => setTimeout(() => end(NaN), 5000))]),
+    );
+    const tasks = await page.evaluate(() => window.longTasks);
+    times.push({ took, longest: Math.max(0, ...tasks) });
+  }
+  const middle = (list) => list.sort((a, b) => a - b)[Math.floor(list.length / 2)];
+  console.log(
+    `From the end of an edit to the painted verdict on the framework page: ${middle(times.map(({ took }) => took)).toFixed(0)} ms (median of ${times.length}); the longest task ${Math.max(...times.map(({ longest }) => longest)).toFixed(0)} ms`,
+  );
+}
+
 /** Typing sizes on the framework page in the application itself: tasks that keep the interface for more than 50 ms. */
 async function measureTyping() {
   await buildApplication();
@@ -169,6 +208,7 @@ async function measureTyping() {
     const tasks = await page.evaluate(() => window.longTasks);
     const longest = tasks.length ? `; the longest ${Math.max(...tasks).toFixed(0)} ms` : "";
     console.log(`Typing five sizes on the framework page: ${tasks.length} tasks over 50 ms${longest}`);
+    await measurePainting(page);
   } finally {
     process.kill(-server.pid);
   }

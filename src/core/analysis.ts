@@ -23,7 +23,8 @@ export interface AnalysedElement {
   /** Computed values as `getComputedStyle` serialises them. */
   style: Record<string, string>;
   ground: { color: string; range?: [string, string]; certain: boolean; from: number | null };
-  contrast: { ratio: number; needs: number; passes: boolean };
+  /** `unjudged`: why nobody has to be able to read it, where that is so. */
+  contrast: { ratio: number; needs: number; passes: boolean; unjudged?: string };
 }
 
 /** A text that a pseudo-element shows or sets in its own way; `index` is that of its element. */
@@ -146,14 +147,14 @@ function judged(
   style: Style,
   layouts: Layouts,
 ): Pick<AnalysedElement, "style" | "ground" | "contrast"> {
-  const { ground, ratio, needs, passes } = legibilityOn(page, style, layouts);
+  const { ground, ratio, needs, passes, unjudged } = legibilityOn(page, style, layouts);
   const range = ground.range
     ? { range: [cssColor(ground.range[0]), cssColor(ground.range[1])] as [string, string] }
     : {};
   return {
     style: Object.fromEntries(reportedLonghands.map((name) => [name, computedValue(style, name)])),
     ground: { color: cssColor(ground.color), ...range, certain: ground.certain, from: ground.from },
-    contrast: { ratio, needs, passes },
+    contrast: { ratio, needs, passes, ...(unjudged === null ? {} : { unjudged }) },
   };
 }
 

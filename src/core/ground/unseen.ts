@@ -34,8 +34,8 @@ const farOut = -900;
 /** Why nobody sees a text; null where it may be seen. */
 export function unseenReason(style: Style): string | null {
   if (fontSizeOf(style) === 0) return "Its size is 0.";
-  const indent = valueOf<LengthPercentage>(style, "text-indent");
-  if (indent.px <= farOut) return "Its first line is moved out of the page.";
+  const { length } = valueOf<{ length: LengthPercentage }>(style, "text-indent");
+  if (length.px <= farOut) return "Its first line is moved out of the page.";
   for (let current: Style | null = style; current; current = current.parent) {
     const own = current === style;
     if (valueOf<number>(current, "opacity") === 0) return own ? "Its opacity is 0." : "The opacity around it is 0.";
