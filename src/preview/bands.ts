@@ -70,7 +70,7 @@ function bandIn({ left, top, right, bottom }: Edges, upright: boolean): Band {
 
 /** Without the ends of a line, where its edges are half way between two pixels. */
 function inset(left: number, right: number): { left: number; right: number } {
-  const by = Math.min(1.5, (right - left) / 3);
+  const by = Math.min(3, (right - left) / 4);
   return { left: left + by, right: right - by };
 }
 

@@ -58,6 +58,19 @@ describe("the verdict", () => {
     expect([ground.kind, ground.from === null]).toEqual(["canvas", true]);
   });
 
+  test("part of a gradient is explained by the gradient", () => {
+    const css = "#t{background:linear-gradient(#000, #fff)}";
+    const painted = { points: [...point(100, 0, 5), ...point(180, 0, 5)], seen: 1, doubt: null };
+    const under = [
+      { index: 4, box: layout({}).text, images: [], picture: null, opacity: 1, group: false, doubt: null },
+    ];
+    expect(judge(css, { painted, under }).ground.kind).toBe("painted");
+    const gradient = { tile: layout({}).text, repeatX: false, repeatY: false, clip: layout({}).text, pixels: null };
+    const styles = stylesOf(pageWith(css, '<p id="t">x</p>'));
+    const { index } = styles.find(({ element }) => element.id === "t")!.element;
+    expect(judge(css, { painted, under: [{ ...under[0]!, index, images: [gradient] }] }).ground.kind).toBe("gradient");
+  });
+
   test("a text of which nothing is seen is doubtful, or not judged where a clip hides it", () => {
     const nothing = { points: [], seen: 0, doubt: null };
     expect(judge("", { painted: nothing })).toMatchObject({ verdict: "doubtful", passes: false });

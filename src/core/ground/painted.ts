@@ -8,6 +8,8 @@ import type { Painted } from "./layout";
 export const worstPart = 1 / 20;
 /** Bytes of a colour that layers and pixels may differ by and still tell the same. */
 const sameWithin = 4;
+/** Relative luminance that they may differ by where the ground varies. */
+const lightWithin = 0.01;
 
 export interface PaintedGround {
   /** What lies at the point the ratio is taken from. */
@@ -68,11 +70,13 @@ function bytesApart(a: Color, b: Color): number {
   return Math.max(...a.channels.map((value, at) => Math.abs(byte(value) - byte(b.channels[at]!))));
 }
 
-/** Whether what layers tell is what was seen: the ends of both lie where the others' do. */
+/** Whether what layers tell is what was seen: the same colour, or part of what varies under all of the text's box. */
 export function agrees({ bare }: Found, { color, range }: PaintedGround): boolean {
   const seen = range ?? [color, color];
   const sorted = [...bare].sort((a, b) => relativeLuminance(a) - relativeLuminance(b));
   const [dark, light] = [sorted[0]!, sorted[sorted.length - 1]!];
-  const tolerance = range ? sameWithin * 2 : sameWithin;
-  return bytesApart(dark, seen[0]!) <= tolerance && bytesApart(light, seen[1]!) <= tolerance;
+  if (bytesApart(dark, light) <= sameWithin)
+    return bytesApart(dark, seen[0]!) <= sameWithin && bytesApart(light, seen[1]!) <= sameWithin;
+  const [low, high] = [relativeLuminance(dark), relativeLuminance(light)];
+  return relativeLuminance(seen[0]!) >= low - lightWithin && relativeLuminance(seen[1]!) <= high + lightWithin;
 }
