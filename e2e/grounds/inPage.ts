@@ -92,7 +92,6 @@ window.saidGrounds = async (html, scheme, width, height) => {
           top: text.top,
           right: text.left + text.width,
           bottom: text.top + text.height,
-          upright: true,
         },
       ];
     return {

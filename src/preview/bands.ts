@@ -8,8 +8,6 @@ export interface Band {
   top: number;
   right: number;
   bottom: number;
-  /** Whether the line runs from left to right. */
-  upright: boolean;
 }
 
 /** The middle of letters, and half of the band around it, to the height of a line's letters with ascenders and descenders. */
@@ -47,25 +45,19 @@ export function bandsOf(page: ShownPage, { index, pseudo }: PlaceView): Band[] {
   return pseudo === "first-line" ? bands.slice(0, 1) : bands;
 }
 
-interface Edges {
-  left: number;
-  top: number;
-  right: number;
-  bottom: number;
-}
-
-function bandIn({ left, top, right, bottom }: Edges, upright: boolean): Band {
+/** @param upright whether the line runs from left to right */
+function bandIn({ left, top, right, bottom }: Band, upright: boolean): Band {
   if (upright) {
     const height = bottom - top;
     const center = top + height * middle;
     const around = Math.max(0.5, height * half);
-    return { ...inset(left, right), top: center - around, bottom: center + around, upright };
+    return { ...inset(left, right), top: center - around, bottom: center + around };
   }
   const width = right - left;
   const center = left + width / 2;
   const around = Math.max(0.5, width * half);
   const along = inset(top, bottom);
-  return { top: along.left, bottom: along.right, left: center - around, right: center + around, upright };
+  return { top: along.left, bottom: along.right, left: center - around, right: center + around };
 }
 
 /** Without the ends of a line, where its edges are half way between two pixels. */

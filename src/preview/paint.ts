@@ -247,7 +247,7 @@ class Painter {
           const x = (at / 4) % width;
           const y = top + Math.floor(at / 4 / width);
           const box = boxes.get(number);
-          if (!box) boxes.set(number, { left: x, top: y, right: x + 1, bottom: y + 1, upright: true });
+          if (!box) boxes.set(number, { left: x, top: y, right: x + 1, bottom: y + 1 });
           else {
             box.left = Math.min(box.left, x);
             box.right = Math.max(box.right, x + 1);
