@@ -8,13 +8,12 @@ import {
   textId,
   textsOf,
   type Color,
-  type Layouts,
+  type PageLayout,
 } from "../../src/core";
 import { pageAsPicture, viewOf } from "../../src/engine/views";
 import { bandsOf } from "../../src/preview/bands";
 import { frameSandbox, showPage } from "../../src/preview/frame";
-import { layoutOf } from "../../src/preview/grounds";
-import { paintedLayouts } from "../../src/preview/paint";
+import { lookAt } from "../../src/preview/look";
 
 export interface SaidGround {
   /** The element's `id`, or its tag, with the pseudo-element. */
@@ -67,17 +66,15 @@ window.saidGrounds = async (html, scheme, width, height) => {
   const shown = await showPage(frame, view);
   await shown.document.fonts.ready;
   await Promise.all([...shown.document.images].map((image) => image.decode().catch(() => undefined)));
-  const own = view.places.filter(({ pseudo }) => pseudo === null).map(({ index }) => index);
-  const always = () => true;
-  const layout = (await layoutOf(shown, own, always))!;
-  const painted = await paintedLayouts(
+  const layouts: Record<string, PageLayout> = {};
+  await lookAt(
     shown,
-    { layouts: layout, texts: view.places },
+    view.places,
     async (look, stage, unknown) =>
       `data:image/svg+xml;base64,${base64(pageAsPicture(site, path, conditions, addressOf, stage, look, unknown))}`,
-    always,
+    async (layout) => void (layouts[path] = layout),
+    () => true,
   );
-  const layouts: Layouts = { [path]: painted ?? layout };
   return textsOf(page).map((style) => {
     const { pseudo } = style;
     const { ground, ink, ratio, needs, verdict, unjudged } = legibilityOn(page, style, layouts);

@@ -98,17 +98,19 @@ export {
   pictureOf,
   pictureRewriting,
   type PictureLook,
+  type PicturePage,
   type PictureStage,
   type PictureUnknown,
   type Strike,
 } from "./ground/picture";
-export { layoutNow } from "./ground/layoutNow";
+export { layoutNow, layoutWith } from "./ground/layoutNow";
 export { cssColor } from "./color/format";
 export { refOf, styleAt, textsOf } from "./pageTexts";
 export { pseudoTexts, type PseudoText } from "./pseudoTexts";
 export { isPlace, legibility, legibilityOn, roleName, textStyleKey, type Layouts } from "./textStyles";
 export { inkOf, invisibleBelow, type Ground, type Legibility, type Verdict } from "./ground/ground";
 export {
+  bareLayout,
   gridColumns,
   gridPoints,
   gridRows,

@@ -192,11 +192,13 @@ export interface Engine {
   /**
    * Takes in what the laid-out page tells of what lies under its texts, and judges them anew. It counts as long as the
    * page has this structure. With changes that are not made yet, for the page as it would be with them.
+   * @param whole whether it is told of all texts; of others, what is known stands
    */
   layOut(
     path: string,
     structure: string,
     layout: PageLayout,
+    whole: boolean,
     conditions: Conditions,
     changes: TextChange[],
   ): Promise<PlaceView[]>;

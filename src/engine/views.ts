@@ -25,6 +25,7 @@ import {
   type Conditions,
   type Layouts,
   type PictureLook,
+  type PicturePage,
   type PictureStage,
   type PictureUnknown,
   type SafeDocument,
@@ -134,15 +135,22 @@ export function pageAsPicture(
   unknown: PictureUnknown | null,
 ): string {
   const page = pageOf(site, path, conditions);
-  const picture = {
-    document: documentOfPage(site, page, addressOf).document,
-    sheets: safeSheets(site, page.file, pictureRewriting(conditions, path), addressOf),
-    overrides: overridesFor(page),
-    states: statesOf(page),
-    scheme: usedScheme(page),
-  };
+  let picture = picturePages.get(page);
+  if (!picture) {
+    picture = {
+      document: documentOfPage(site, page, addressOf).document,
+      sheets: safeSheets(site, page.file, pictureRewriting(page), addressOf),
+      overrides: overridesFor(page),
+      states: statesOf(page),
+      scheme: usedScheme(page),
+    };
+    picturePages.set(page, picture);
+  }
   return pictureOf(picture, stage, look, unknown);
 }
+
+/** What is the same in all pictures of a page. */
+const picturePages = new WeakMap<StyledPage, PicturePage>();
 
 interface KnownDocument {
   owners: string;

@@ -18,6 +18,7 @@ import {
   isPlace,
   judgeChange,
   layoutNow,
+  layoutWith,
   linkLooks,
   matchFallback,
   nameColor,
@@ -46,7 +47,6 @@ import {
   type KnownPage,
   type Layouts,
   type PageLayout,
-  type PlaceLayout,
   type Site,
   type StyledPage,
   type TextChange,
@@ -57,6 +57,22 @@ import type { Engine, PagePatch, PageView, SiteColor, SiteFont, SiteSummary } fr
 let site: Site = siteOf([]);
 /** Counts the looks at all pages; only the latest goes on. */
 let summaries = 0;
+/** When something was asked that somebody waits for, as `performance.now()`. */
+let asked = 0;
+/** Milliseconds without a question before it is counted over the site, and how long counting waits for them. */
+const quiet = { after: 400, most: 3000 };
+
+/** False when it is not wanted any more. */
+async function nothingAsked(wanted: () => boolean): Promise<boolean> {
+  const started = performance.now();
+  for (;;) {
+    const now = performance.now();
+    if (now - asked > quiet.after || now - started > quiet.most) return true;
+    await new Promise((resolve) => setTimeout(resolve, quiet.after / 3));
+    if (!wanted()) return false;
+  }
+}
+
 /** Counts the plans asked for; one that takes long gives way to the next. */
 let plans = 0;
 /** Milliseconds after which others are let in. */
@@ -92,12 +108,17 @@ const addressOf: AddressOf = (path) => {
   return address;
 };
 
-/** File API, 6.5: there is one in workers only. */
-declare class FileReaderSync {
-  readAsDataURL(blob: Blob): string;
+/** So many bytes are written at once: functions take no more arguments than that everywhere. */
+const chunk = 0x6000;
+
+/** RFC 4648, 4. */
+function base64(bytes: Uint8Array): string {
+  let text = "";
+  // A multiple of three bytes gives whole groups of four digits.
+  for (let at = 0; at < bytes.length; at += chunk) text += btoa(String.fromCharCode(...bytes.subarray(at, at + chunk)));
+  return text;
 }
 
-const reader = new FileReaderSync();
 const dataAddresses = new Map<string, string>();
 
 /** A picture or font that a page shows from memory, as an address that holds all of it. */
@@ -107,13 +128,25 @@ function dataAddress(address: string): string {
   const bytes = [...addresses].find(([, own]) => own === address)?.[0];
   const path = [...site.files.values()].find((file) => file.kind === "other" && file.bytes === bytes)?.path ?? "";
   const type = mediaTypes[path.slice(path.lastIndexOf(".") + 1).toLowerCase()];
-  const data = bytes ? reader.readAsDataURL(new Blob([bytes as BlobPart], { type })) : "data:,";
+  const data = bytes ? `data:${type};base64,${base64(bytes)}` : "data:,";
   dataAddresses.set(address, data);
   return data;
 }
 
-/** Layouts of the pages that were shown: each for one structure of its page, and of the page as it was shown last. */
-const layouts = new Map<string, { structure: string; layout: PageLayout; page: StyledPage | undefined }>();
+/** What was read of a page that was shown, for one structure of it. */
+interface KnownLayout {
+  structure: string;
+  layout: PageLayout;
+  /** The page as it was shown last. */
+  page: StyledPage | undefined;
+  /** Whether all texts were looked at since the page was shown as it is. */
+  whole: boolean;
+}
+
+const layouts = new Map<string, KnownLayout>();
+/** The layout of a page with changes that are shown and not written: once they are, it is that of the page. */
+let tried: { path: string; changes: string; known: KnownLayout } | null = null;
+
 /** The pages as they were sent to be shown last. */
 const shown = new Map<string, StyledPage>();
 
@@ -172,11 +205,13 @@ const engine: Engine = {
     dataAddresses.clear();
     layouts.clear();
     shown.clear();
+    tried = null;
     site = siteOf(files);
   },
 
   summary: async (conditions, report): Promise<SiteSummary | null> => {
     const mine = (summaries += 1);
+    if (!(await nothingAsked(() => mine === summaries))) return null;
     const files = pagesOf(site);
     const pages: KnownPage[] = [];
     for (const file of files) {
@@ -351,36 +386,35 @@ const engine: Engine = {
   rehearse: async (changes, path, structure, conditions) =>
     patchOf(changeSite(site, changes), path, structure, conditions),
 
-  layOut: async (path, structure, layout, conditions, changes) => {
-    // What is shown before it is written is not kept.
-    const changed = changes.length ? changeSite(site, changes) : site;
-    if (changes.length) return placesOf(pageOf(changed, path, conditions), changed, { [path]: layout });
-    const page = pageOf(site, path, conditions);
-    // What was painted stands until it is painted anew.
+  layOut: async (path, structure, layout, whole, conditions, changes) => {
+    const from = changes.length ? changeSite(site, changes) : site;
+    const page = pageOf(from, path, conditions);
     const before = layoutFor(path, structure, page)[path] ?? {};
-    const merged: Record<string, PlaceLayout> = { ...layout };
-    for (const [id, { painted, ...place }] of Object.entries(before)) {
-      const now = merged[id];
-      if (painted && !now?.painted) merged[id] = { ...(now ?? place), painted };
-    }
-    layouts.set(path, { structure, layout: merged, page: shown.get(path) });
-    return placesOf(page, site, { [path]: merged });
+    const merged = layoutWith(before, layout, whole);
+    if (from === site) layouts.set(path, { structure, layout: merged, page: shown.get(path), whole });
+    else tried = { path, changes: JSON.stringify(changes), known: { structure, layout: merged, page, whole } };
+    return placesOf(page, from, { [path]: merged });
   },
 
   picture: async (path, changes, conditions, stage, look, unknown) => {
     const from = changes.length ? changeSite(site, changes) : site;
     const svg = pageAsPicture(from, path, conditions, addressOf, stage, look, unknown);
     const whole = svg.replace(/blob:[^"'()\s&<>\\]+/g, (address) => dataAddress(address));
-    return reader.readAsDataURL(new Blob([whole], { type: "image/svg+xml" }));
+    return `data:image/svg+xml;base64,${base64(new TextEncoder().encode(whole))}`;
   },
 
   unlaidPages: async (conditions) =>
     pagesOf(site)
-      .filter((file) => layouts.get(file.path)?.page !== styledPage(site, file, conditions))
+      .filter((file) => {
+        const known = layouts.get(file.path);
+        return !known?.whole || known.page !== styledPage(site, file, conditions);
+      })
       .map(({ path }) => path),
 
   commit: async (changes) => {
     site = changeSite(site, changes);
+    if (tried?.changes === JSON.stringify(changes)) layouts.set(tried.path, { ...tried.known, whole: false });
+    tried = null;
   },
 
   patch: async (path, structure, conditions) => patchOf(site, path, structure, conditions),
@@ -400,4 +434,14 @@ const engine: Engine = {
   check: async (property, value) => (value.trim() === "" ? "A value is missing." : ignoredMessage(property, value)),
 };
 
-expose(engine);
+const counting: readonly (keyof Engine)[] = ["summary", "stopSummary"];
+const heard = Object.entries(engine).map(([name, answer]: [string, (...asking: never[]) => unknown]) => {
+  if (counting.includes(name as keyof Engine)) return [name, answer];
+  const hear = (...asking: never[]) => {
+    asked = performance.now();
+    return answer(...asking);
+  };
+  return [name, hear];
+});
+
+expose(Object.fromEntries(heard));

@@ -1,4 +1,5 @@
 /** Where the lines of texts lie on the page, as narrow bands through the middle of their letters. */
+import { textId } from "@/core";
 import type { PlaceView } from "@/engine/protocol";
 import type { ShownPage } from "./frame";
 
@@ -9,6 +10,10 @@ export interface Band {
   right: number;
   bottom: number;
 }
+
+export const idOf = ({ index, pseudo }: PlaceView) => textId(index, pseudo);
+
+export const meets = (a: Band, b: Band) => a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
 
 /** The middle of letters, and half of the band around it, to the height of a line's letters with ascenders and descenders. */
 const middle = 0.53;

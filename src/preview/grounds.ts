@@ -1,12 +1,13 @@
 /** What lies under the texts of a page as it is laid out, for the core to judge. */
 import type { Box, ImageLayout, PageLayout, PlaceLayout, UnderLayer } from "@/core";
 import type { ShownPage } from "./frame";
+import { hiddenBy } from "./hidden";
 import { longestLineOf } from "./measure";
 import { isClear } from "./clear";
-import { settle } from "./settle";
 import { inSlices } from "./slices";
 import { comparePaths, groundPath, textPath, type PaintPath, type PaintedNode } from "./paintOrder";
 import { loadPicture, pixelsUnder } from "./pictures";
+import { textBox } from "./textBox";
 
 interface Painter extends PaintedNode {
   parent: Painter | null;
@@ -18,13 +19,12 @@ interface Painter extends PaintedNode {
 
 const replaced = new Set(["img", "svg", "canvas", "video", "picture", "iframe", "object", "embed"]);
 
-/** Looks at all places at once; the page must have been laid out. Null when the page changed meanwhile. */
-export async function layoutOf(
+/** What styles and boxes tell of places; the page must have been laid out. Null when it changed meanwhile. */
+export async function layersOf(
   page: ShownPage,
   places: readonly number[],
   stillThere: () => boolean,
 ): Promise<PageLayout | null> {
-  settle(page.document);
   const painters = await paintersOf(page, stillThere);
   if (!painters) return null;
   const known = painters.filter((painter): painter is Painter => painter !== null);
@@ -73,66 +73,6 @@ function paintsGround(node: Element, style: CSSStyleDeclaration): boolean {
     Number(style.opacity) < 1 ||
     replaced.has(node.localName)
   );
-}
-
-/** Around the text nodes directly in the element. */
-function textBox({ document, nodes }: ShownPage, index: number): Box | null {
-  const view = document.defaultView!;
-  const range = document.createRange();
-  let box: { left: number; top: number; right: number; bottom: number } | null = null;
-  for (const child of nodes[index]!.childNodes) {
-    if (child.nodeType !== 3 || !child.nodeValue!.trim()) continue;
-    range.selectNodeContents(child);
-    for (const { left, top, right, bottom } of range.getClientRects()) {
-      if (right - left < 0.5) continue;
-      box = box
-        ? {
-            left: Math.min(box.left, left),
-            top: Math.min(box.top, top),
-            right: Math.max(box.right, right),
-            bottom: Math.max(box.bottom, bottom),
-          }
-        : { left, top, right, bottom };
-    }
-  }
-  return (
-    box && {
-      left: box.left + view.scrollX,
-      top: box.top + view.scrollY,
-      width: box.right - box.left,
-      height: box.bottom - box.top,
-    }
-  );
-}
-
-/** What keeps a text from being seen: for good, if a clip or a mask does it, or until something is scrolled. */
-function hiddenBy(place: Painter, text: Box): Pick<PlaceLayout, "unseen" | "hides" | "away"> {
-  const view = place.node.ownerDocument.defaultView!;
-  const root = place.node.ownerDocument.documentElement;
-  // An element without a box of its own is as visible as what it stands in.
-  let boxed: Painter = place;
-  while (boxed.style.display === "contents" && boxed.parent) boxed = boxed.parent;
-  const [right, bottom] = [text.left + text.width, text.top + text.height];
-  const outside = right <= 0 || bottom <= 0 || text.left >= Math.max(root.scrollWidth, view.innerWidth);
-  const unseen = !boxed.node.checkVisibility({ contentVisibilityAuto: false })
-    ? "What it stands in is not rendered."
-    : outside
-      ? "It is moved out of the page."
-      : null;
-  let hides: string | null = null;
-  let away: string | null = null;
-  for (let current: Painter | null = place; current; current = current.parent) {
-    const { style, parent, node } = current;
-    if (style.clipPath !== "none" || (style.clip !== "auto" && style.clip !== ""))
-      hides ??= "It is clipped to nothing.";
-    if ((style.maskImage ?? "none") !== "none") hides ??= "It is masked away.";
-    if (!parent || node.localName === "body") continue;
-    if (/auto|scroll/.test(`${style.overflowX} ${style.overflowY}`)) away ??= "It is scrolled out of its box.";
-    else if (/hidden|clip/.test(`${style.overflowX} ${style.overflowY}`))
-      hides ??= "It is cut off by the box around it.";
-  }
-  if (place.node.closest("svg")) away ??= "Text in a drawing is not looked at.";
-  return { unseen, hides, away };
 }
 
 function overlaps(a: Box, b: Box): boolean {
@@ -193,7 +133,7 @@ function placeLayout(
     afloat,
     under: under.map((painter) => underLayer(painter, place, text, pictures)),
     over,
-    ...hiddenBy(place, text),
+    ...hiddenBy(place.node, text),
     painted: null,
   };
 }

@@ -6,10 +6,11 @@ import { attributeSource } from "../edits/attributes";
 import { positionAt } from "../source/lines";
 import { textFile, type Site } from "../source/site";
 import { prepare } from "./declarations";
-import { matchInScope, unmetCondition, type Match, type PageRule } from "./pageRules";
+import { matchInScope, unmetCondition, type Match, type PageRule, type UnmetCondition } from "./pageRules";
 import { aliases, longhandIndex, longhands } from "./properties";
 import { shorthands } from "./properties/shorthands";
-import { isEntry, rulesOf } from "./rules";
+import { isEntry, rulesOf, type RuleEntry } from "./rules";
+import type { SheetSource } from "../source/html/sheets";
 import type { Block, Winner } from "./blocks";
 import { computedValue, matchingFor, type Style, type StyledPage } from "./styles";
 
@@ -72,15 +73,15 @@ export function explain(site: Site, page: StyledPage, style: Style, property: st
     winner = holder?.shared.winners.get(property) ?? null;
   }
   if (!holder || !winner) {
-    const waiting = outOfForce(site, page, style, property);
+    const unmet = outOfForce(site, page, style, property);
     return {
       property,
       computed,
       written: null,
       from: "initial",
       inheritedFrom: null,
-      contenders: waiting,
-      sentence: `${computed}: nothing sets it${waiting.length ? " here" : ""}.`,
+      contenders: unmet,
+      sentence: `${computed}: nothing sets it${unmet.length ? " here" : ""}.`,
     };
   }
   const contenders: Contender[] = [];
@@ -106,43 +107,70 @@ export function explain(site: Site, page: StyledPage, style: Style, property: st
 function outOfForce(site: Site, page: StyledPage, { element, pseudo }: Style, property: string): Contender[] {
   const found: Contender[] = [];
   const context = matchingFor(page.document, page.conditions);
-  for (const sheet of page.sheets.owners.flatMap((owner) => owner.sheets)) {
-    for (const step of rulesOf(sheet.items).steps) {
-      if (!isEntry(step)) continue;
-      const unmet = unmetCondition(step.conditions, sheet, page.conditions);
-      const declaration = unmet && step.declarations.findLast((one) => sets(one, property));
-      if (!unmet || !declaration) continue;
-      const selector = step.selectors.find(
-        (one) => one.pseudoElement === pseudo && matchInScope(step.conditions.scopes, one, element, context) !== null,
-      );
-      if (!selector) continue;
-      const offset = sheet.offset + declaration.start;
-      const where = positionAt(textFile(site, sheet.path)?.text ?? sheet.text, offset);
-      const condition =
-        unmet.kind === "container"
-          ? `what \`@container ${unmet.text}\` asks for is not known`
-          : `\`@${unmet.kind} ${unmet.text}\` does not hold`;
-      found.unshift({
-        property: declaration.property,
-        value: declaration.valueText,
-        important: declaration.important,
-        selector: step.rule.preludeText.replace(/\s+/g, " "),
-        specificity: selector.specificity,
-        layer: step.layer,
-        origin: "author",
-        attached: false,
-        place: { path: sheet.path, offset, rule: sheet.offset + step.rule.start, ...where },
-        switch: { path: sheet.path, start: offset, element: null },
-        lost: condition,
-      });
-    }
+  for (const { sheet, step, unmet, declaration } of waitingOn(page).get(property) ?? []) {
+    const selector = step.selectors.find(
+      (one) => one.pseudoElement === pseudo && matchInScope(step.conditions.scopes, one, element, context) !== null,
+    );
+    if (!selector) continue;
+    const offset = sheet.offset + declaration.start;
+    const where = positionAt(textFile(site, sheet.path)?.text ?? sheet.text, offset);
+    const condition =
+      unmet.kind === "container"
+        ? `what \`@container ${unmet.text}\` asks for is not known`
+        : `\`@${unmet.kind} ${unmet.text}\` does not hold`;
+    found.unshift({
+      property: declaration.property,
+      value: declaration.valueText,
+      important: declaration.important,
+      selector: step.rule.preludeText.replace(/\s+/g, " "),
+      specificity: selector.specificity,
+      layer: step.layer,
+      origin: "author",
+      attached: false,
+      place: { path: sheet.path, offset, rule: sheet.offset + step.rule.start, ...where },
+      switch: { path: sheet.path, start: offset, element: null },
+      lost: condition,
+    });
   }
   return found;
 }
 
-function sets(declaration: Declaration, property: string): boolean {
+interface Waiting {
+  sheet: SheetSource;
+  step: RuleEntry;
+  unmet: UnmetCondition;
+  /** The last of the rule that sets the longhand. */
+  declaration: Declaration;
+}
+
+const waiting = new WeakMap<StyledPage, Map<string, Waiting[]>>();
+
+/** Of rules whose conditions do not hold, what they would set, by longhand, in the order of the sheets. */
+function waitingOn(page: StyledPage): Map<string, Waiting[]> {
+  const known = waiting.get(page);
+  if (known) return known;
+  const byLonghand = new Map<string, Waiting[]>();
+  for (const sheet of page.sheets.owners.flatMap((owner) => owner.sheets)) {
+    for (const step of rulesOf(sheet.items).steps) {
+      const unmet = isEntry(step) ? unmetCondition(step.conditions, sheet, page.conditions) : null;
+      if (!isEntry(step) || !unmet) continue;
+      const last = new Map<string, Declaration>();
+      for (const declaration of step.declarations)
+        for (const name of longhandsOf(declaration)) last.set(name, declaration);
+      for (const [name, declaration] of last) {
+        const list = byLonghand.get(name);
+        if (list) list.push({ sheet, step, unmet, declaration });
+        else byLonghand.set(name, [{ sheet, step, unmet, declaration }]);
+      }
+    }
+  }
+  waiting.set(page, byLonghand);
+  return byLonghand;
+}
+
+function longhandsOf(declaration: Declaration): string[] {
   const prepared = prepare(declaration.property, declaration.valueText);
-  return prepared.kind === "longhands" && prepared.entries.some(([name]) => name === property);
+  return prepared.kind === "longhands" ? prepared.entries.map(([name]) => name) : [];
 }
 
 function inherits(winner: Winner | null, inherited: boolean): boolean {

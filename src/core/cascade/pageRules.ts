@@ -59,12 +59,17 @@ interface RuleIndex {
   rest: Indexed[];
 }
 
+export interface UnmetCondition {
+  kind: "media" | "supports" | "container";
+  text: string;
+}
+
 /** Why a rule is not in force; null when it is. */
 export function unmetCondition(
   conditions: RuleConditions,
   sheet: SheetSource | null,
   at: Conditions,
-): { kind: "media" | "supports" | "container"; text: string } | null {
+): UnmetCondition | null {
   for (const text of [...(sheet?.media ?? []), ...conditions.media])
     if (!matchesMedia(text, at)) return { kind: "media", text };
   for (const text of sheet?.supports ?? []) if (!matchesSupports(text)) return { kind: "supports", text };

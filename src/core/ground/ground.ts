@@ -86,16 +86,22 @@ export function legibilityOf(
   const legibility =
     painted && seen
       ? fromPaint(found, layout!, painted, seen, needs)
-      : fromLayers(found, needs, painted ? covered(layout!) : null);
+      : fromLayers(
+          found,
+          needs,
+          painted ? covered(layout!) : null,
+          layout && !ink && !painted ? unpainted(layout) : null,
+        );
   const hidden = painted && !seen ? layout!.hides : null;
   return unjudged || hidden
     ? { ...legibility, passes: false, verdict: "unjudged", unjudged: unjudged ?? hidden }
     : legibility;
 }
 
-function fromLayers(found: Found, needs: 3 | 4.5, covering: string | null): Legibility {
+/** @param covering why nothing of it is seen @param unseen why layers alone tell of it */
+function fromLayers(found: Found, needs: 3 | 4.5, covering: string | null, unseen: string | null): Legibility {
   const { bare, inked, from, kind } = found;
-  const doubt = covering ?? found.doubt;
+  const doubt = covering ?? found.doubt ?? unseen;
   const ratios = bare.map((color, at) => contrastRatio(inked[at]!, color));
   const ratio = Math.min(...ratios);
   const worst = ratios.indexOf(ratio);
@@ -148,6 +154,13 @@ function fromPaint(
     ...judged(ratio, best, needs, doubt !== null, painted.seen < mostlySeen && doubt !== null),
     unjudged: null,
   };
+}
+
+export const notPainted = "It is not painted yet: this is reckoned from styles.";
+
+/** On a page that is laid out, only what was seen is certain. */
+function unpainted({ hides, away }: PlaceLayout): string {
+  return hides ?? away ?? notPainted;
 }
 
 /** Nothing of the text was seen, though nothing hides it that is known. */

@@ -74,6 +74,21 @@ export function textId(index: number, pseudo: string | null): string {
   return pseudo === null ? `${index}` : `${index}::${pseudo}`;
 }
 
+/** A text of which only its place is known. */
+export function bareLayout(text: Box): PlaceLayout {
+  return {
+    text,
+    longest: null,
+    afloat: null,
+    under: [],
+    over: [],
+    unseen: null,
+    hides: null,
+    away: null,
+    painted: null,
+  };
+}
+
 /** Points of a text's box that its ground is taken at: a grid with the edges in it. */
 export const gridColumns = 33;
 export const gridRows = 9;

@@ -1,6 +1,6 @@
 /** A layout that was read of an earlier version of a page, as far as it still counts. */
 import { pseudoStyler, sameValues, type StyledPage } from "../cascade/styles";
-import type { PageLayout } from "./layout";
+import type { PageLayout, PlaceLayout } from "./layout";
 
 const known = new WeakMap<PageLayout, WeakMap<StyledPage, PageLayout>>();
 
@@ -44,4 +44,22 @@ function stillTrue(layout: PageLayout, then: StyledPage, now: StyledPage): PageL
       return [id, stands ? place : { ...place, painted: null }];
     }),
   );
+}
+
+/**
+ * A layout with what is told anew of the same page; what was painted stands until it is painted anew.
+ * @param whole whether it is told of all texts; else only of where some are and what was painted of them
+ */
+export function layoutWith(before: PageLayout, told: PageLayout, whole: boolean): PageLayout {
+  const merged: Record<string, PlaceLayout> = whole ? { ...told } : { ...before };
+  if (whole) {
+    for (const [id, { painted, ...place }] of Object.entries(before)) {
+      const now = merged[id];
+      if (painted && !now?.painted) merged[id] = { ...(now ?? place), painted };
+    }
+  } else {
+    for (const [id, { text, unseen, hides, away, painted, ...rest }] of Object.entries(told))
+      merged[id] = { ...rest, ...before[id], text, unseen, hides, away, painted };
+  }
+  return merged;
 }

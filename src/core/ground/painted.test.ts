@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { legibilityOf } from "./ground";
 import { groundFromPaint } from "./painted";
-import type { PlaceLayout } from "./layout";
+import { bareLayout, type PlaceLayout } from "./layout";
 import { pageWith, stylesOf } from "../testing/site";
 
 const point = (ground: number, ink: number, count: number) => [ground, ground, ground, ink, ink, ink, count];
@@ -26,15 +26,7 @@ describe("what was painted", () => {
 });
 
 const layout = (more: Partial<PlaceLayout>): PlaceLayout => ({
-  text: { left: 0, top: 0, width: 10, height: 10 },
-  longest: null,
-  afloat: null,
-  under: [],
-  over: [],
-  unseen: null,
-  hides: null,
-  away: null,
-  painted: null,
+  ...bareLayout({ left: 0, top: 0, width: 10, height: 10 }),
   ...more,
 });
 

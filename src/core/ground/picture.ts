@@ -6,8 +6,9 @@
 import { ident } from "css-tree";
 import { matchesMedia } from "../cascade/media";
 import { withStates, stateAttribute, type Override } from "../cascade/rehearse";
-import type { Conditions } from "../cascade/conditions";
+import type { StyledPage } from "../cascade/styles";
 import { T, tokensOf } from "../source/css/tokens";
+import { matchesNone, namesOf } from "./reaching";
 import type { SafeDocument, SafeElement, SafeSheet, SheetRewriting } from "../source/html/safe";
 
 /** What is painted of the texts. */
@@ -87,12 +88,14 @@ export interface PicturePage {
 const rootAttribute = "data-hevret-root";
 const placeAttribute = "data-hevret-place";
 
-/** How the sheets of a page are written for a picture of it. */
-export function pictureRewriting(conditions: Conditions, path: string): SheetRewriting {
-  const states = new Set(Object.values(conditions.forced[path] ?? {}).flat());
+/** How the sheets of a page are written for a picture of it, without what does nothing on it. */
+export function pictureRewriting({ document, file, conditions }: StyledPage): SheetRewriting {
+  const states = new Set(Object.values(conditions.forced[file.path] ?? {}).flat());
+  const names = namesOf(document);
   return {
-    media: (text) => (text.trim() === "" || matchesMedia(text, conditions) ? "all" : "not all"),
-    selectors: (text) => asInXml(states.size ? withStates(text, states) : text),
+    media: (text) => (text.trim() === "" || matchesMedia(text, conditions) ? "all" : null),
+    selectors: (text, nests) =>
+      !nests && names && matchesNone(text, names) ? null : asInXml(states.size ? withStates(text, states) : text),
   };
 }
 

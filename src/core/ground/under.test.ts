@@ -1,9 +1,17 @@
 import { describe, expect, test } from "vitest";
 import { formatColor } from "../color";
 import { pageWith, stylesOf } from "../testing/site";
-import { legibilityOf } from "./ground";
+import { legibilityOf, notPainted } from "./ground";
 import { layoutAfter } from "./under";
-import { gridColumns, gridPoints, gridRows, type ImageLayout, type PlaceLayout, type UnderLayer } from "./layout";
+import {
+  bareLayout,
+  gridColumns,
+  gridPoints,
+  gridRows,
+  type ImageLayout,
+  type PlaceLayout,
+  type UnderLayer,
+} from "./layout";
 
 const text = { left: 100, top: 100, width: 200, height: 20 };
 const page = { left: 0, top: 0, width: 800, height: 600 };
@@ -32,15 +40,7 @@ function look(css: string, body: string, layout: (index: (id: string) => number)
   return legibilityOf(
     styles[index("t")]!,
     {
-      text,
-      longest: null,
-      afloat: null,
-      under: [],
-      over: [],
-      unseen: null,
-      hides: null,
-      away: null,
-      painted: null,
+      ...bareLayout(text),
       ...layout(index),
     },
     styles,
@@ -51,14 +51,14 @@ const hex = (color: Parameters<typeof formatColor>[0]) => formatColor(color, "he
 describe("what lies under a text on the laid-out page", () => {
   test("nothing but the canvas", () => {
     const { ground } = look("", "<p id=t>x</p>", () => ({}));
-    expect([hex(ground.color), ground.certain, ground.kind]).toEqual(["#ffffff", true, "canvas"]);
+    expect([hex(ground.color), ground.doubt, ground.kind]).toEqual(["#ffffff", notPainted, "canvas"]);
   });
 
   test("another element's colour, placed between", () => {
     const { ground } = look("#x{background:#204060}p{color:#fff}", "<i id=x></i><p id=t>x</p>", (index) => ({
       under: [layer(index("x"))],
     }));
-    expect([hex(ground.color), ground.range, ground.certain]).toEqual(["#204060", null, true]);
+    expect([hex(ground.color), ground.range, ground.doubt]).toEqual(["#204060", null, notPainted]);
   });
 
   test("one that lies under a part gives a range", () => {
@@ -66,7 +66,7 @@ describe("what lies under a text on the laid-out page", () => {
       under: [layer(index("x"), { box: { left: 0, top: 0, width: 180, height: 600 } })],
     }));
     expect(ground.range!.map(hex)).toEqual(["#204060", "#ffffff"]);
-    expect(ground.certain).toBe(true);
+    expect(ground.doubt).toBe(notPainted);
   });
 
   test("layers with alpha, and groups, in their order", () => {
@@ -91,7 +91,7 @@ describe("what lies under a text on the laid-out page", () => {
     const greys = ground.range!.map((color) => Math.round((color.channels[0] ?? 0) * 255));
     expect(greys[0]).toBeCloseTo((100 / 800) * 255, -1);
     expect(greys[1]).toBeCloseTo((300 / 800) * 255, -1);
-    expect(ground).toMatchObject({ certain: true, kind: "gradient" });
+    expect(ground).toMatchObject({ doubt: notPainted, kind: "gradient" });
   });
 
   test("tiles are repeated and clipped", () => {
@@ -123,7 +123,7 @@ describe("what lies under a text on the laid-out page", () => {
     }));
     expect(hex(ground.range![0])).toBe("#000000");
     expect(hex(ground.range![1])).toBe("#ffffff");
-    expect(ground).toMatchObject({ certain: true, kind: "picture" });
+    expect(ground).toMatchObject({ doubt: notPainted, kind: "picture" });
   });
 
   test.each<[string, string, Partial<UnderLayer>, Partial<PlaceLayout>, RegExp]>([
@@ -153,7 +153,7 @@ describe("what lies under a text on the laid-out page", () => {
       "<div id=x><p id=t>x</p></div>",
       (index) => ({ afloat: "It floats.", under: [layer(index("x"), { images: [image()] }), layer(index("t"))] }),
     );
-    expect([hex(ground.color), ground.certain]).toEqual(["#222222", true]);
+    expect([hex(ground.color), ground.doubt]).toEqual(["#222222", notPainted]);
   });
 
   test("text cut out of its background is filled with it", () => {
@@ -196,15 +196,8 @@ describe("a layout after a change", () => {
     const index = (id: string) => now.find(({ element }) => element.id === id)!.element.index;
     const layout = layoutAfter(
       {
-        text,
-        longest: null,
-        afloat: null,
+        ...bareLayout(text),
         under: under(index),
-        over: [],
-        unseen: null,
-        hides: null,
-        away: null,
-        painted: null,
       },
       old[index("t")]!,
       now[index("t")]!,
@@ -226,7 +219,7 @@ describe("a layout after a change", () => {
 
   test("a ground that was not there comes under what stands inside", () => {
     const { ground } = after("", "#g{background:#204060}", "<div id=g><p id=t>x</p></div>");
-    expect([hex(ground.color), ground.certain]).toEqual(["#204060", true]);
+    expect([hex(ground.color), ground.doubt]).toEqual(["#204060", notPainted]);
     const between = after(
       "#i{background:#ffff0080}",
       "#g{background:#000}#i{background:#ffff0080}",

@@ -103,19 +103,23 @@ export function Stage({ shown, onShown }: Props) {
     page.page.dress({ sheets, overrides, states, unstyled });
     const { document } = page.page;
     let waiting = true;
+    let looks = 0;
     const measure = () => {
       if (!waiting) return;
       relayout(page.page);
-      if (!unstyled) void lookUnder(page.page, () => waiting);
+      const mine = (looks += 1);
+      if (!unstyled) void lookUnder(page.page, () => waiting && mine === looks);
     };
     const lookUnder = async (shownPage: ShownPage, stillThere: () => boolean) => {
-      await calm();
+      if (store.getState().rehearsal) await calm(50);
       const { view: current, rehearsal: shownRehearsal, layOut, picture } = store.getState();
       const places = (shownRehearsal?.patch ?? current)?.places ?? [];
       await lookAt(shownPage, places, picture, layOut, stillThere);
     };
-    afterPaint(measure);
-    void document.fonts.ready.then(measure);
+    afterPaint(() => {
+      measure();
+      if (document.fonts.status === "loading") void document.fonts.ready.then(measure);
+    });
     const onScroll = () => setScrolls((count) => count + 1);
     const onResize = () => relayout(page.page);
     document.defaultView!.addEventListener("scroll", onScroll, true);
@@ -206,7 +210,7 @@ function useShift(shown: Shown | null, places: readonly PlaceView[], key: string
   useEffect(() => {
     let current = true;
     const count = async () => {
-      await calm();
+      await calm(afterVerdicts);
       const now =
         current && shown
           ? await extentOf(
@@ -231,9 +235,12 @@ const none: readonly PlaceView[] = [];
 
 const nothing = { sheets: undefined, overrides: [], states: [] };
 
+/** Milliseconds that leave room for what is asked first: the verdicts of what is in the window. */
+const afterVerdicts = 500;
+
 /** What is not needed for the next frame waits until no more typing follows at once. */
-function calm(): Promise<void> {
-  return new Promise((resolve) => setTimeout(resolve, 80));
+function calm(milliseconds = 80): Promise<void> {
+  return new Promise((resolve) => setTimeout(resolve, milliseconds));
 }
 
 /** Measuring after the browser has laid the page out costs nothing; before, it would hold up the frame. */

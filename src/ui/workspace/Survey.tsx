@@ -55,7 +55,7 @@ export function Survey() {
           page,
           view.places,
           (look, stage, unknown) => engine.picture(path, [], conditions, stage, look, unknown),
-          async (layout) => void (await engine.layOut(path, view.structure, layout, conditions, [])),
+          async (layout, whole) => void (await engine.layOut(path, view.structure, layout, whole, conditions, [])),
           () => current,
         );
         if (!current) return;

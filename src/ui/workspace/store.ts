@@ -23,6 +23,10 @@ export type SaveState = { kind: "saved"; time: number } | { kind: "saving" } | {
 
 /** A change that is shown on the page but not written. */
 export interface Rehearsal {
+  edit: Edit;
+  /** The site's files that it was planned for. */
+  files: Workspace["files"];
+  result: PlanResult;
   plan: Plan;
   patch: PagePatch;
 }
@@ -80,7 +84,7 @@ export interface WorkspaceActions {
   setConditions(conditions: Partial<Conditions>): Promise<void>;
   setUnstyled(unstyled: boolean): void;
   /** Takes in what the page that is shown tells of what lies under its texts. */
-  layOut(layout: PageLayout): Promise<void>;
+  layOut(layout: PageLayout, whole: boolean): Promise<void>;
   /** The address of a picture of the page as it is shown. */
   picture: MakePicture;
   showReach(places: readonly ElementRef[] | null): void;
@@ -134,6 +138,13 @@ const initial: Workspace = {
   edition: 0,
 };
 
+const dressOf = ({ sheets, overrides, states }: Omit<PagePatch, "document">) => ({ sheets, overrides, states });
+
+/** Whether a page has the same sheets, and the same put on its elements. */
+function isDressedAs(a: Omit<PagePatch, "document">, b: Omit<PagePatch, "document">): boolean {
+  return a.structure === b.structure && JSON.stringify(dressOf(a)) === JSON.stringify(dressOf(b));
+}
+
 export function createWorkspace(engine: Remote<Engine>) {
   return createStore<Workspace & WorkspaceActions>((set, get) => {
     /** Edits are carried out one after the other. */
@@ -179,10 +190,13 @@ export function createWorkspace(engine: Remote<Engine>) {
     };
 
     const patchView = (patch: PagePatch) => {
-      const { view, viewNumber } = get();
+      const { view, viewNumber, rehearsal } = get();
       if (!view) return;
       const { document, ...rest } = patch;
-      set(document ? { view: { ...rest, document }, viewNumber: viewNumber + 1 } : { view: { ...view, ...rest } });
+      // What is dressed as it was is not looked at anew.
+      const dress = [rehearsal?.patch, view].find((known) => known && isDressedAs(known, rest));
+      const now = dress ? { ...rest, ...dressOf(dress) } : rest;
+      set(document ? { view: { ...now, document }, viewNumber: viewNumber + 1 } : { view: { ...view, ...now } });
     };
 
     const afterChange = async (changes: readonly TextChange[]) => {
@@ -352,18 +366,23 @@ export function createWorkspace(engine: Remote<Engine>) {
         void refreshSummary();
       },
 
-      layOut: async (layout) => {
+      layOut: async (layout, whole) => {
         const { page, view, rehearsal, conditions } = get();
         if (!page || !view) return;
-        const structure = rehearsal?.patch.structure ?? view.structure;
-        const places = await engine.layOut(page, structure, layout, conditions, rehearsal?.plan.changes ?? []);
-        if (get().page !== page || get().rehearsal !== rehearsal || get().conditions !== conditions) return;
-        if (rehearsal) return set({ rehearsal: { ...rehearsal, patch: { ...rehearsal.patch, places } } });
-        renew();
-        if (get().view !== view) return;
-        set({ view: { ...view, places } });
+        const { structure, sheets } = rehearsal?.patch ?? view;
+        const changes = rehearsal?.plan.changes ?? [];
+        const places = await engine.layOut(page, structure, layout, whole, conditions, changes);
+        const now = get();
+        if (now.page !== page || now.conditions !== conditions) return;
+        // What was shown before it was written may be written by now.
+        const isShown = (now.rehearsal?.patch ?? now.view)?.sheets === sheets;
+        if (isShown && now.rehearsal)
+          return set({ rehearsal: { ...now.rehearsal, patch: { ...now.rehearsal.patch, places } } });
+        if (whole) renew();
+        if (!isShown || !now.view) return;
+        set({ view: { ...now.view, places } });
         await refreshSlip();
-        void refreshSummary();
+        if (whole) void refreshSummary();
       },
 
       picture: (look, stage, unknown) => {
@@ -390,15 +409,19 @@ export function createWorkspace(engine: Remote<Engine>) {
           return result;
         }
         const patch = await engine.rehearse(result.plan.changes, page, view.structure, conditions);
-        if (mine === rehearsals) set({ rehearsal: { plan: result.plan, patch }, reach: result.plan.reach.places });
+        const { plan } = result;
+        if (mine === rehearsals)
+          set({ rehearsal: { edit, files: get().files, result, plan, patch }, reach: plan.reach.places });
         return result;
       },
 
       write: (edit, label) =>
         inTurn(async () => {
           rehearsals += 1;
-          const result = await engine.plan(edit, get().conditions, true);
-          const { record } = get();
+          const { rehearsal, files, record } = get();
+          // What is shown is what is written.
+          const isPlanned = rehearsal?.files === files && JSON.stringify(rehearsal.edit) === JSON.stringify(edit);
+          const result = isPlanned ? rehearsal.result : await engine.plan(edit, get().conditions, true);
           if (!result.plan || !record || result.plan.changes.length === 0) {
             set({ rehearsal: null, reach: null });
             return result;

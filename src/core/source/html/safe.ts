@@ -35,8 +35,10 @@ export interface SafeSheet {
 
 /** How media conditions and selectors are written so that the browser answers them as it is told to. */
 export interface SheetRewriting {
-  media(text: string): string;
-  selectors(text: string): string;
+  /** Null leaves out what stands under the condition. */
+  media(text: string): string | null;
+  /** Null leaves out the rule. @param nests whether other rules stand in it */
+  selectors(text: string, nests: boolean): string | null;
 }
 
 /** Gives the address under which a file of the site can be shown, or null. */
@@ -171,7 +173,7 @@ function safeSheet(owner: SheetOwner, base: string, rewriting: SheetRewriting, a
   const text = owner.sheets
     .map((sheet) => layerStatements(sheet) + wrapped(sheet, base, rewriting, addressOf))
     .join("\n");
-  return { owner: owner.element, media: rewriting.media(own.media[0] ?? ""), text };
+  return { owner: owner.element, media: rewriting.media(own.media[0] ?? "") ?? "not all", text };
 }
 
 /** Layers that a sheet names before what it imports come first (CSS Cascade 5, 6.4.4.2). */
@@ -193,7 +195,7 @@ function wrapped(sheet: SheetSource, base: string, rewriting: SheetRewriting, ad
   sheet.imports.forEach(({ layer }, at) => {
     if (layer !== null) text = `@layer ${layer} {\n${text}\n}`;
     const media = sheet.media[at + 1];
-    if (media) text = `@media ${rewriting.media(media)} {\n${text}\n}`;
+    if (media) text = `@media ${rewriting.media(media) ?? "not all"} {\n${text}\n}`;
   });
   for (const supports of sheet.supports)
     text = `@supports ${/^\s*(?:\(|not\b|selector\()/i.test(supports) ? supports : `(${supports})`} {\n${text}\n}`;
@@ -205,25 +207,37 @@ function safeBody(sheet: SheetSource, base: string, rewriting: SheetRewriting, a
   for (const rule of importRules(sheet.items)) cuts.push({ start: rule.start, end: rule.end, insert: "" });
   const visit = (items: readonly Item[]) => {
     for (const item of items) {
-      if (item.kind === "at" && item.name === "import" && !cuts.some(({ start }) => start === item.start))
-        cuts.push({ start: item.start, end: item.end, insert: "" });
-      else if (item.kind === "at" && item.name === "media") {
-        const insert = rewriting.media(item.preludeText);
-        if (insert !== item.preludeText) cuts.push({ ...item.prelude, insert });
+      if (item.kind !== "at" && item.kind !== "style") continue;
+      if (item.kind === "at" && item.name === "import") {
+        if (!cuts.some(({ start }) => start === item.start))
+          cuts.push({ start: item.start, end: item.end, insert: "" });
+        continue;
       }
-      if (item.kind === "style") {
-        const insert = rewriting.selectors(item.preludeText);
-        if (insert !== item.preludeText) cuts.push({ ...item.prelude, insert });
+      const before = item.preludeText;
+      const insert =
+        item.kind === "style"
+          ? rewriting.selectors(before, item.items.some(isRule))
+          : item.name === "media"
+            ? rewriting.media(before)
+            : before;
+      if (insert === null) cuts.push({ start: item.start, end: item.end, insert: "" });
+      else {
+        if (insert !== before) cuts.push({ ...item.prelude, insert });
+        visit(item.items);
       }
-      if (item.kind === "at" || item.kind === "style") visit(item.items);
     }
   };
   visit(sheet.items);
-  let text = sheet.text;
-  for (const { start, end, insert } of cuts.sort((a, b) => b.start - a.start))
-    text = text.slice(0, start) + insert + text.slice(end);
-  return safeUrls(text, base, addressOf);
+  const parts: string[] = [];
+  let at = 0;
+  for (const { start, end, insert } of cuts.sort((a, b) => a.start - b.start)) {
+    parts.push(sheet.text.slice(at, start), insert);
+    at = end;
+  }
+  return safeUrls(parts.join("") + sheet.text.slice(at), base, addressOf);
 }
+
+const isRule = ({ kind }: Item) => kind === "at" || kind === "style";
 
 /** Functions in which a string is an address (CSS Images 4, 2.4; CSS Values 5, 3). */
 const takesAddress = /^(?:url|src|(?:-webkit-)?image-set)\($/i;
