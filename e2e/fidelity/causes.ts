@@ -1,3 +1,20 @@
+const controls =
+  "hidden text search tel url email password date month week time datetime-local number range color checkbox radio file submit image reset button";
+
+/** Elements as the browser's own sheet and attributes set them. */
+const everyElement = [
+  ..."a abbr address article aside b bdi bdo big blockquote button canvas center cite code del details dfn dialog dir div dl em embed fieldset figure font footer form h1 h2 h3 h4 h5 h6 header hgroup i iframe ins kbd label listing main mark marquee menu meter nav nobr object ol output p pre progress q ruby s samp search section select small span strike strong sub summary sup svg textarea time tt u ul var video xmp"
+    .split(" ")
+    .map((tag) => `<${tag}>${tag === "select" || tag === "iframe" ? "" : "x"}</${tag}>`),
+  ...controls.split(" ").map((type) => `<input type="${type}">`),
+  "<ul><li>x<ul><li>y<ul><li>z</ul><ol><li>w<dir><li>v</dir></ol></ul></ul><ol type=A><li type=circle>x</ol><ol type=i></ol><ul type=square></ul><menu><ul></ul></menu>",
+  "<table cellspacing=7 rules=all><caption align=bottom>c</caption><colgroup><col></colgroup><thead valign=top><tr valign=bottom><th>x<td valign=middle>y</thead><tbody><tr><td>z</tbody><tfoot><tr><td>f</tfoot></table>",
+  "<img align=top><img align=middle><img align=left><img align=absmiddle><img align=texttop><img align=bottom><iframe align=top></iframe><input type=image align=top>",
+  "<p dir=auto>x</p><span dir=rtl>x</span><bdo dir=rtl>x</bdo><pre dir=auto>x</pre><textarea dir=auto></textarea><input type=search dir=auto><output dir=auto>x</output>",
+  "<details open><summary>x</summary>y</details><select multiple><option>a<optgroup label=b><option>c</optgroup></select><select size=4></select><ruby>x<rt>y</rt><rp>(</rp></ruby><div popover>x</div><dialog open>x</dialog>",
+  "<svg><text>x</text><foreignObject><p>x</p></foreignObject><svg></svg></svg><math><mi>x</mi><mfrac><mn>1</mn><mn>2</mn></mfrac></math><hr><fieldset disabled><legend>x</legend><input></fieldset><object></object><video controls></video>",
+].join("\n");
+
 /** Causes of differences that random pages found, a page each. */
 const one = (css: string, body = '<p id="p">p <b>b</b> <em>e</em></p><h1 id="h">h</h1>') => [css, body] as const;
 
@@ -88,6 +105,31 @@ export const causes: readonly (readonly [name: string, css: string, body: string
       one(
         "p{white-space-collapse:preserve-spaces;opacity:(1/3);font-style:oblique (20deg)} b{font-width:75%} @supports (-moz-appearance: none){em{color:red}} h1{font-stretch:calc(50% + 10%)} #a{display:grid inline} #b{letter-spacing:0%} #c{text-indent:calc(2% + 1px - 3%)} #e{letter-spacing:calc(1px + 2%)}",
         '<p id="p">p <b>b</b> <em>e</em></p><h1 id="h">h</h1><i id="a">a</i><i id="b">b</i><p id="c">c</p><p id="d">d</p><p id="e">d</p>',
+      ),
+    ],
+    ["elements-plain", one("", everyElement)],
+    [
+      "elements-inherit",
+      one(
+        "body{font-feature-settings:'smcp';font-variant:tabular-nums no-common-ligatures ruby;-webkit-font-smoothing:antialiased;-webkit-text-stroke:1px red;text-emphasis:open dot lime;text-emphasis-position:under left;text-box-edge:cap alphabetic;text-spacing-trim:space-all;hyphenate-character:'x';hyphenate-limit-chars:5 2;tab-size:3;caret-color:red;accent-color:red;text-justify:none;ruby-position:under;list-style:square inside;border-spacing:3px;border-collapse:collapse;caption-side:bottom;empty-cells:hide;quotes:'a' 'b';text-size-adjust:50%}",
+        everyElement,
+      ),
+    ],
+    [
+      "elements-forced",
+      one(
+        "*{overflow:visible;unicode-bidi:normal;vertical-align:baseline;border-radius:0;list-style-type:disc;border-image:none;outline:none;text-box:normal}",
+        everyElement,
+      ),
+    ],
+    [
+      "shorthands-of-many",
+      one(
+        "#a{background:url(x.png) left 10px top 2px / 10px auto no-repeat fixed content-box, red} #b{background:center, lime} #c{background:left top / cover border-box padding-box} #d{background:red, blue} #e{background-position:top 1px} #f{border-radius:1px 2px / 3px} #g{border:1px solid;border-image:linear-gradient(red, blue) 10% 2 fill / 3px auto / 2 round space} #h{font-variant:small-caps sub emoji historical-forms} #i2{list-style:none} #j{list-style:none url(x.png)} #k{list-style:none none} #l{outline:auto} #m{text-emphasis:red} #n{overflow:clip auto} #o{border-image:none;border:2px solid red} #p{background:none} #q{background-position:right 10% bottom 20%, center 5px;background-image:none, none, none} #r{font:italic 12px serif;} #s{background:left / 1px 2px repeat space}",
+        "abcdefghjklmnopqrs"
+          .split("")
+          .map((id) => `<div id="${id}">x</div>`)
+          .join("") + '<div id="i2">x</div>',
       ),
     ],
   ] as const

@@ -93,9 +93,10 @@ async function readBands([data, list]: readonly [string, SaidGround[]]): Promise
     let low: [number, number[]] | null = null;
     let high: [number, number[]] | null = null;
     for (const { left, top, right, bottom } of one.bands) {
-      const [x, y] = [Math.ceil(left), Math.ceil(top)];
-      const [w, h] = [Math.max(1, Math.floor(right) - x), Math.max(1, Math.floor(bottom) - y)];
-      if (x < 0 || y < 0 || x + w > image.width || y + h > image.height) continue;
+      const [x, y] = [Math.max(0, Math.ceil(left)), Math.max(0, Math.ceil(top))];
+      const w = Math.min(image.width - x, Math.max(1, Math.floor(right) - x));
+      const h = Math.min(image.height - y, Math.max(1, Math.floor(bottom) - y));
+      if (right <= 0 || bottom <= 0 || w <= 0 || h <= 0) continue;
       const pixels = drawing.getImageData(x, y, w, h).data;
       for (let at = 0; at < pixels.length; at += 4) {
         const value = light(pixels, at);

@@ -25,8 +25,8 @@ export interface Seen {
   line: Box;
 }
 
-const dark: PictureUnknown = { color: "black", afloat: false };
-const light: PictureUnknown = { color: "white", afloat: false };
+const dark: PictureUnknown = { color: "black", shows: "flow" };
+const light: PictureUnknown = { color: "white", shows: "flow" };
 
 /** One page as it is now: its pictures, asked for once, and read for one lot of texts after the other. */
 export class Painting {
@@ -67,7 +67,11 @@ export class Painting {
     await this.lookUnder(loose, this.unknowns, found);
     await this.lookUnder(
       own.filter((text) => this.isAfloat(text)),
-      [dark, light].map((unknown) => ({ ...unknown, afloat: true })),
+      [
+        { ...dark, shows: "held" },
+        { ...light, shows: "held" },
+        { ...dark, shows: "all" },
+      ],
       found,
     );
     if (!this.stillThere()) return null;
@@ -98,7 +102,7 @@ export class Painting {
       if (!tallies) return;
       looks.push(tallies);
     }
-    const doubt = unknowns[0]?.afloat ? "It stays in its place while the page scrolls under it." : unknownWords;
+    const doubt = isHeld(unknowns[0]!) ? heldWords : unknownWords;
     for (const text of texts) {
       const own = looks.map((tallies) => tallies.get(idOf(text))!);
       if (own.some((tally) => tally.all > 0)) found.set(idOf(text), paintedOf(own, doubt));
@@ -142,14 +146,13 @@ export class Painting {
 
   /** All texts of a level with a line in their ink, whichever lot they are looked at in. */
   private inked(level: number, unknown: PictureUnknown | null): Promise<HTMLImageElement | null> {
-    const afloat = unknown?.afloat ?? false;
-    const texts = this.own.filter((text) => text.level === level && this.isAfloat(text) === afloat);
+    const texts = this.own.filter((text) => text.level === level && this.isAfloat(text) === isHeld(unknown));
     const strikes = texts.map((text) => strikeOf(text, text.ink));
     return this.kept(`ink ${level}`, { kind: "struck", strikes }, unknown);
   }
 
   private kept(name: string, look: PictureLook, unknown: PictureUnknown | null): Promise<HTMLImageElement | null> {
-    const key = `${name} ${unknown?.color} ${unknown?.afloat}`;
+    const key = `${name} ${unknown?.color} ${unknown?.shows}`;
     const known = this.pictures.get(key) ?? this.picture(look, unknown);
     this.pictures.set(key, known);
     return known;
@@ -225,6 +228,10 @@ export class Painting {
   }
 }
 
+/** Whether it is about texts that stay in the window while the page scrolls. */
+const isHeld = (unknown: PictureUnknown | null) => unknown !== null && unknown.shows !== "flow";
+
+const heldWords = "It stays in its place while the page scrolls under it.";
 const unknownWords = "Something that is not among the files, or cannot be painted here, lies there.";
 
 const boxAround = ({ left, top, right, bottom }: Band): Box => ({

@@ -55,18 +55,19 @@ export function readStage({ document, nodes }: ShownPage): ReadStage {
   const doubts = new Map<number, string>();
   const zones: Zone[] = [];
   const filtered = new Set<Element>();
-  const blends: number[] = [];
+  const styles = nodes.map((node) => view.getComputedStyle(node));
+  const blends = styles.some(({ mixBlendMode }) => mixBlendMode !== "normal");
   nodes.forEach((node, index) => {
-    const style = view.getComputedStyle(node);
+    const style = styles[index]!;
     const around = node.parentElement;
     if (style.filter !== "none" || (around && filtered.has(around))) filtered.add(node);
-    if (style.mixBlendMode !== "normal") blends.push(index);
     const turned = (around && doubts.get(indexOf.get(around) ?? -1)) ?? (isTurned(style) ? turnedWords : null);
     if (turned) doubts.set(index, turned);
-    const words = overlaidWords(style, filtered.has(node)) ?? standingWords(style, node !== owner || scrolls);
+    const words = overlaidWords(style, filtered.has(node), blends) ?? standingWords(style, node !== owner || scrolls);
     if (words) zones.push({ ...edgesOf(node, view), words });
     if (scrolls && style.position === "fixed") fixed.push(index);
-    if (style.position === "sticky") sticking.push(index);
+    // Of a page that does not scroll, the picture is its window: what sticks does so by itself.
+    if (scrolls && style.position === "sticky") sticking.push(index);
     if (style.backgroundClip.includes("text")) cutOut.push(index);
     if (unpainted.has(node.localName) || (node.localName === "img" && !isLoaded(node as HTMLImageElement)))
       unknown.push(index);
@@ -78,7 +79,7 @@ export function readStage({ document, nodes }: ShownPage): ReadStage {
     return target && !ends ? [indexOf.get(target) ?? -1] : [];
   });
   // What is blended with a canvas that is see-through comes out in ways of its own.
-  if (blends.length && owner && isSeeThrough(view.getComputedStyle(owner).backgroundColor))
+  if (blends && owner && isSeeThrough(view.getComputedStyle(owner).backgroundColor))
     nodes.forEach((_, index) => doubts.set(index, "It is blended with a page that is see-through."));
   const stage: PictureStage = {
     width,
@@ -87,6 +88,7 @@ export function readStage({ document, nodes }: ShownPage): ReadStage {
     bars: takesRoom(document),
     window: { width: view.innerWidth, height: view.innerHeight },
     paper: paperOf(document),
+    backed: !blends && styles.some((style) => backdropOf(style) !== "none"),
     canvas: owner ? canvasOf(owner, indexOf.get(owner)!, root, view) : null,
     root: rootProperties.map((name) => `${name}:${rootStyle.getPropertyValue(name)}`).join(";"),
     spilling: [
@@ -120,11 +122,13 @@ function standingWords({ backgroundAttachment, backgroundImage }: CSSStyleDeclar
     : null;
 }
 
+const backdropOf = (style: CSSStyleDeclaration) => (style as { backdropFilter?: string }).backdropFilter ?? "none";
+
 /** Effects that pictures lay upon each other otherwise than the screen does; null where there are none. */
-function overlaidWords(style: CSSStyleDeclaration, filtered: boolean): string | null {
+function overlaidWords(style: CSSStyleDeclaration, filtered: boolean, blends: boolean): string | null {
   const masked = (style.maskImage ?? "none") !== "none";
-  const behind = (style as { backdropFilter?: string }).backdropFilter ?? "none";
-  if (behind !== "none" && (Number(style.opacity) < 1 || masked || style.mixBlendMode !== "normal" || filtered))
+  const behind = backdropOf(style);
+  if (behind !== "none" && (Number(style.opacity) < 1 || masked || blends || filtered))
     return "Filters of what lies under it and blends are laid upon each other.";
   if (masked && filtered) return "A mask and a filter are laid upon each other.";
   return null;

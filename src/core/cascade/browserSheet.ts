@@ -37,6 +37,28 @@ b, strong { font-weight: bolder }
 small { font-size: smaller }
 big { font-size: larger }
 sub, sup { font-size: smaller }
+sub { vertical-align: sub }
+sup { vertical-align: super }
+address, article, aside, bdi, blockquote, caption, center, col, colgroup, dd, dir, div, dl, dt, figcaption, figure, footer, form, h1, h2,
+h3, h4, h5, h6, header, hgroup, hr, legend, li, listing, main, menu, nav, ol, output, p, plaintext, pre, search, section, summary, table,
+tbody, td, tfoot, th, thead, tr, ul, xmp { unicode-bidi: isolate }
+[dir=auto i], [dir=ltr i], [dir=rtl i] { unicode-bidi: isolate }
+bdo, bdo[dir] { unicode-bidi: isolate-override }
+:is(textarea, pre, input:is([type=search i], [type=tel i], [type=url i], [type=email i]))[dir=auto i] { unicode-bidi: plaintext }
+ul, menu, dir { list-style-type: disc }
+ol { list-style-type: decimal }
+:is(ol, ul, menu, dir) :is(ul, menu, dir) { list-style-type: circle }
+:is(ol, ul, menu, dir) :is(ol, ul, menu, dir) :is(ul, menu, dir) { list-style-type: square }
+details > summary:first-of-type { list-style-type: disclosure-closed }
+details[open] > summary:first-of-type { list-style-type: disclosure-open }
+hr { overflow: hidden }
+marquee { overflow: hidden !important }
+[popover] { overflow: auto }
+textarea { overflow: auto !important }
+canvas, img, video { overflow: clip }
+embed, iframe, object, input:not([type=image i], [type=range i], [type=checkbox i], [type=radio i]) { overflow: clip !important }
+svg|svg { text-emphasis-style: none }
+svg|svg:not(:root), svg|foreignObject { overflow: hidden }
 code, kbd, samp, tt { font-family: monospace }
 pre, listing, plaintext, xmp { font-family: monospace; white-space: pre; margin-block: 1em }
 nobr { white-space: nowrap }
@@ -49,10 +71,12 @@ a:any-link { color: linktext; text-decoration: underline }
 a:any-link:active { color: -webkit-activelink }
 a:visited { color: visitedtext }
 ruby { display: ruby }
-rt { display: ruby-text; font-size: 50%; text-align: start; line-height: normal; text-decoration: none }
+rt { display: ruby-text; font-size: 50%; text-align: start; line-height: normal; text-decoration: none; text-emphasis: none }
 q { display: inline }
 hr { color: gray; border: 1px inset; margin-block: 0.5em; margin-inline: auto }
-table { display: table; text-indent: initial }
+table { display: table; text-indent: initial; border-spacing: 2px }
+thead, tbody, tfoot { vertical-align: middle }
+tr, td, th { vertical-align: inherit }
 caption { display: table-caption; text-align: -webkit-center }
 colgroup { display: table-column-group }
 col { display: table-column }
@@ -105,7 +129,8 @@ marquee { display: inline-block; text-wrap-mode: nowrap }
 [popover] { position: fixed; margin: auto; border: solid; padding: 0.25em; background-color: canvas; color: canvastext }
 [popover]:not(:popover-open, dialog[open]) { display: none }
 select:is([multiple], [size]:not([size="0"], [size="1"])) :is(option, optgroup, hr) { line-height: initial !important }
-progress, meter { display: inline-block; appearance: auto }
+progress, meter { display: inline-block; appearance: auto; vertical-align: -0.2em }
+select:is([multiple], [size]:not([size="0"], [size="1"])) { vertical-align: text-bottom; border-radius: 2px; overflow-x: hidden; overflow-y: scroll }
 dialog { position: absolute; margin: auto; border: solid; padding: 1em; background-color: canvas; color: canvastext }
 dialog:not([open]) { display: none }
 iframe { border: 2px inset }
@@ -115,9 +140,9 @@ video, img, canvas, object, embed { display: inline }
 [dir=rtl i] { direction: rtl }
 [dir=ltr i] { direction: ltr }
 bdo[dir=rtl i] { direction: rtl }
-input::placeholder { color: #757575; display: block; white-space: pre; line-height: normal }
-textarea::placeholder { color: #757575; display: block; white-space: pre-wrap }
-::marker { white-space: pre; text-transform: none; text-indent: 0 }
+input::placeholder { color: #757575; display: block; white-space: pre; line-height: normal; overflow: hidden; unicode-bidi: isolate }
+textarea::placeholder { color: #757575; display: block; white-space: pre-wrap; unicode-bidi: isolate }
+::marker { unicode-bidi: isolate; font-variant-numeric: tabular-nums; white-space: pre; text-transform: none; text-indent: 0 }
 q::before { content: open-quote }
 q::after { content: close-quote }
 svg|text, svg|foreignObject { display: block }

@@ -84,6 +84,13 @@ const hints: Readonly<Record<string, Hint>> = {
   wrap: (value, { tag }) =>
     tag === "textarea" && value.trim().toLowerCase() === "off" ? "white-space:pre;overflow-wrap:normal" : null,
   align: (value, element) => align(value.trim().toLowerCase(), element),
+  valign: (value, { tag }) => (cells.has(tag) ? `vertical-align:${value}` : null),
+  cellspacing: (value, { tag }) => (tag === "table" ? pixels(value, "border-spacing") : null),
+  rules: (value, { tag }) =>
+    tag === "table" && ["none", "groups", "rows", "cols", "all"].includes(value.trim().toLowerCase())
+      ? "border-collapse:collapse"
+      : null,
+  type: (value, { tag }) => listTypes[tag]?.[value] ?? listTypes[tag]?.[value.toLowerCase()] ?? null,
   nowrap: (_, { tag }) => (tag === "td" || tag === "th" ? "white-space:nowrap" : null),
   border: (value, { tag }) => {
     if (tag === "table") return `border:${/^\s*\d/.test(value) ? Number.parseInt(value, 10) : 1}px outset`;
@@ -98,6 +105,39 @@ const hints: Readonly<Record<string, Hint>> = {
   leftmargin: (value, { tag }) => (tag === "body" ? pixels(value, "margin-left", "margin-right") : null),
   marginheight: (value, { tag }) => (tag === "body" ? pixels(value, "margin-top", "margin-bottom") : null),
   topmargin: (value, { tag }) => (tag === "body" ? pixels(value, "margin-top", "margin-bottom") : null),
+};
+
+const bullets = {
+  disc: "list-style-type:disc",
+  circle: "list-style-type:circle",
+  square: "list-style-type:square",
+  none: "list-style-type:none",
+};
+const counters = {
+  "1": "list-style-type:decimal",
+  a: "list-style-type:lower-alpha",
+  A: "list-style-type:upper-alpha",
+  i: "list-style-type:lower-roman",
+  I: "list-style-type:upper-roman",
+};
+/** Letters are told apart by case (HTML, 15.3.7). */
+const listTypes: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  ul: bullets,
+  ol: counters,
+  li: { ...bullets, ...counters },
+};
+
+/** Where pictures stand in their line (HTML, 15.4.3). */
+const inLine: Readonly<Record<string, string>> = {
+  left: "top",
+  right: "top",
+  top: "top",
+  middle: "-webkit-baseline-middle",
+  center: "middle",
+  absmiddle: "middle",
+  absbottom: "bottom",
+  bottom: "baseline",
+  texttop: "text-top",
 };
 
 const spaced = new Set(["img", "embed", "object", "input", "marquee"]);
@@ -121,6 +161,15 @@ function linkHints(link: ElementNode): string[] {
   return hint ? [hint] : [];
 }
 
+/** Edges that `rules` draws on cells; none of their own for null. */
+const ruledEdges: Readonly<Record<string, readonly string[] | null>> = {
+  all: ["top", "right", "bottom", "left"],
+  cols: ["left", "right"],
+  rows: ["top", "bottom"],
+  none: null,
+  groups: null,
+};
+
 /** What a table's attributes say of its cells (HTML, 15.3.9). */
 function cellHints(cell: ElementNode): string[] {
   let table = cell.parent;
@@ -128,14 +177,17 @@ function cellHints(cell: ElementNode): string[] {
   if (!table) return [];
   const rules: string[] = [];
   const border = table.attributes.get("border");
-  if (border !== undefined && !/^\s*0+(?!\d)/.test(border)) rules.push("border:1px inset;border-color:inherit");
+  const ruled = ruledEdges[table.attributes.get("rules")?.trim().toLowerCase() ?? ""];
+  if (ruled) rules.push(...ruled.map((edge) => `border-${edge}:1px solid`), "border-color:inherit");
+  else if (ruled === undefined && border !== undefined && !/^\s*0+(?!\d)/.test(border))
+    rules.push("border:1px inset;border-color:inherit");
   const padding = table.attributes.get("cellpadding");
   if (padding !== undefined) rules.push(`padding:${/^\s*\+?(\d+)/.exec(padding)?.[1] ?? 0}px`);
   return rules;
 }
 
 function pixels(value: string, ...names: string[]): string | null {
-  const amount = /^\s*\+?(\d+)/.exec(value)?.[1];
+  const amount = /^\s*(\d+)/.exec(value)?.[1];
   return amount === undefined ? null : names.map((name) => `${name}:${amount}px`).join(";");
 }
 
@@ -153,11 +205,16 @@ function align(value: string, { tag }: ElementNode): string | null {
     return value === "justify" ? "text-align:justify" : null;
   }
   if (tag === "img" || tag === "table" || tag === "iframe" || tag === "object") {
-    if (value === "left" || value === "right") return `float:${value}`;
-    if (value === "center" && tag === "table") return "margin-inline:auto";
+    if (tag === "table") return value === "center" ? "margin-inline:auto" : floatTo(value);
+    const place = inLine[value] ? `vertical-align:${inLine[value]}` : null;
+    return [floatTo(value), place].filter(Boolean).join(";") || null;
   }
+  if (tag === "input") return inLine[value] ? `vertical-align:${inLine[value]}` : null;
+  if (tag === "caption") return value === "top" || value === "bottom" ? `caption-side:${value}` : null;
   return null;
 }
+
+const floatTo = (value: string) => (value === "left" || value === "right" ? `float:${value}` : null);
 
 /** Bidirectional character types of strong direction (Unicode UAX 9), as far as scripts tell them. */
 const rightToLeft = /[\p{Script=Hebrew}\p{Script=Arabic}\p{Script=Syriac}\p{Script=Thaana}\p{Script=Nko}]/u;

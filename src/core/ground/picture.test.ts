@@ -21,6 +21,7 @@ const stage: PictureStage = {
   bars: false,
   window: { width: 800, height: 600 },
   paper: "white",
+  backed: false,
   canvas: null,
   root: "font-size:16px",
   spilling: [],

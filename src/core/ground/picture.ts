@@ -42,6 +42,8 @@ export interface PictureStage {
   window: { width: number; height: number };
   /** The canvas before anything is painted on it, a colour of CSS. */
   paper: string;
+  /** Whether the paper is part of the picture, for filters of what lies under them; what is blended is not with it. */
+  backed: boolean;
   /** What fills the canvas: the element it comes from, its declarations, and the box it is placed by. */
   canvas: { index: number; declarations: string; box: PictureBox } | null;
   /** What root elements are set in, for units that follow the root. */
@@ -72,8 +74,11 @@ interface PictureBox {
 /** What may be anything is painted in one colour; two pictures show how much depends on it. */
 export interface PictureUnknown {
   color: "black" | "white";
-  /** Whether what stays in the window is shown alone, over a canvas of that colour: anything may scroll under it. */
-  afloat: boolean;
+  /**
+   * What is shown: the page without what is fixed in the window; all of it, as it stands before anything is scrolled; or
+   * what stays in the window alone, over a canvas of that colour, since anything may scroll under it.
+   */
+  shows: "flow" | "all" | "held";
 }
 
 export interface PicturePage {
@@ -155,7 +160,8 @@ export function pictureOf(
   const styles = new Map<number, string>();
   const put = (index: number, declarations: string) => styles.set(index, `${styles.get(index) ?? ""};${declarations}`);
   for (const [index, property, value] of overrides) put(index, `${property}:${value}!important`);
-  if (!unknown?.afloat) for (const index of stage.fixed) put(index, "display:none!important");
+  if (unknown === null || unknown.shows === "flow")
+    for (const index of stage.fixed) put(index, "display:none!important");
   for (const [index, declarations] of stage.sticky) put(index, declarations);
   if (look.kind === "ground") for (const index of stage.cutOut) put(index, "background:none!important");
   if (unknown)
@@ -184,7 +190,7 @@ export function pictureOf(
       }
     }
   }
-  if (unknown?.afloat) {
+  if (unknown?.shows === "held") {
     const held = heldBy(stage);
     for (const index of held) placed.add(index);
     const which = held.map((index) => `[${placeAttribute}="${index}"]`).join();
@@ -198,7 +204,7 @@ export function pictureOf(
   const stateOf = new Map(states);
   const parts: string[] = [];
   const { width, height } = stage;
-  const ground = unknown?.afloat ? unknown.color : "transparent";
+  const ground = unknown?.shows === "held" ? unknown.color : "transparent";
   parts.push(
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" style="${attribute(stage.root)};color-scheme:${scheme};background:${ground}">`,
     `<foreignObject x="0" y="0" width="${stage.room}" height="${stage.window.height}" style="overflow:visible;font:initial;color:initial">`,
@@ -226,7 +232,7 @@ export function pictureOf(
       parts.push(` media="${attribute(sheet.media)}">`, escaped(unknown ? withUnknown(text, unknown.color) : text));
     }
     if (!sheet) parts.push(">");
-    if (index === 0 && !unknown?.afloat) parts.push(canvasGround(stage));
+    if (index === 0 && unknown?.shows !== "held") parts.push(canvasGround(stage));
     return `</${name}>`;
   };
   if (document.root) write(document.root, open, parts);
@@ -261,17 +267,16 @@ function write(
  * The canvas is filled with an element's background, placed by the root's box (CSS Backgrounds 3, 2.11.1). What is blended
  * is blended with that, not with the paper under it, as in Chromium.
  */
-function canvasGround({ canvas, width, height }: PictureStage): string {
-  if (!canvas) return "";
-  const { box, declarations } = canvas;
-  const around = Math.ceil(Math.max(width, height));
+function canvasGround({ canvas, width, height, paper, backed }: PictureStage): string {
   const boxed = (own: string, inner: string) =>
     `<hevret-canvas xmlns="${namespaces.html}" style="${attribute(`all:initial;display:block;position:absolute;${own}`)}">${inner}</hevret-canvas>`;
+  const whole = `left:0;top:0;width:${width}px;height:${height}px;z-index:-2147483647`;
+  const back = backed ? boxed(`${whole};background:${paper}`, "") : "";
+  if (!canvas) return back;
+  const { box, declarations } = canvas;
+  const around = Math.ceil(Math.max(width, height));
   const ground = `left:${box.left - around}px;top:${box.top - around}px;width:${box.width}px;height:${box.height}px;padding:${around}px;${declarations};background-origin:content-box;background-clip:border-box`;
-  return boxed(
-    `left:0;top:0;width:${width}px;height:${height}px;overflow:hidden;z-index:-2147483647`,
-    boxed(ground, ""),
-  );
+  return back + boxed(`${whole};overflow:hidden`, boxed(ground, ""));
 }
 
 const namespaces = {

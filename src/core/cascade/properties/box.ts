@@ -40,7 +40,7 @@ const padding = (side: string): Longhand<Component, LengthPercentage> => ({
 });
 
 const widthRules = { percent: false, negative: false };
-const namedWidths: Readonly<Record<string, number>> = { thin: 1, medium: 3, thick: 5 };
+export const namedWidths: Readonly<Record<string, number>> = { thin: 1, medium: 3, thick: 5 };
 
 /** Border widths are snapped to whole device pixels, but never to nothing (CSS Backgrounds 3, 3.3). */
 export function snapWidth(px: number): number {
@@ -203,25 +203,6 @@ const content: Longhand<readonly Component[] | null, readonly Component[] | null
   serialise: () => "",
 };
 
-/** The kind of marker (CSS Lists 3, 3.4), as written. */
-const listStyleType: Longhand<string, string> = {
-  name: "list-style-type",
-  inherited: true,
-  initial: "disc",
-  parse: ([only, more]) =>
-    more || !only
-      ? null
-      : only.type === "ident"
-        ? only.name.toLowerCase()
-        : only.type === "string"
-          ? only.value
-          : only.type === "function" && only.name === "symbols"
-            ? "symbols"
-            : null,
-  compute: (value) => value,
-  serialise: (value) => value,
-};
-
 const isSlash = (part: Component) => part.type === "delim" && part.value === "/";
 
 /** CSS Conditional 5, 3.2. */
@@ -269,14 +250,10 @@ export const boxLonghands: readonly Longhand<never, never>[] = [
   keywords("container-type", false, "normal", "size inline-size"),
   containerName,
   content,
-  listStyleType,
   keywords("visibility", true, "visible", "hidden collapse"),
   opacity,
   keywords("mix-blend-mode", false, "normal", `${blendModes} plus-lighter`),
   backgroundBlendMode,
-  keywords("border-collapse", true, "separate", "collapse"),
-  keywords("caption-side", true, "top", "bottom"),
-  keywords("list-style-position", true, "outside", "inside"),
   ...sides.map(margin),
   ...sides.map(padding),
   ...sides.map((side) => keywords(`border-${side}-style`, false, "none", borderStyles)),

@@ -93,30 +93,21 @@ function serialisePart(component: Component, context: ComputeContext): string {
   }
 }
 
-const clipWords = new Set(["border-box", "padding-box", "content-box", "text", "border-area"]);
-
-const backgroundClip: Longhand<string[], string[]> = {
-  name: "background-clip",
-  inherited: false,
-  initial: "border-box",
-  parse: (value) => {
-    const words = splitAt(value, ",").map((part) =>
-      part.length === 1 && part[0]!.type === "ident" ? part[0]!.name.toLowerCase() : "",
-    );
-    return words.every((word) => clipWords.has(word)) ? words : null;
-  },
-  compute: (value) => value,
-  /** One value a picture, as the layers are laid (CSS Backgrounds 3, 3). */
-  serialise: (value, context) => {
-    const layers = (context.own("background-image") as Image[]).length;
-    return Array.from({ length: layers }, (_, at) => value[at % value.length]).join(", ");
-  },
-};
+/** One picture, or none. */
+export function imageLonghand(name: string): Longhand<Image[], Image[]> {
+  return {
+    ...backgroundImage,
+    name,
+    parse: (value) => {
+      const layers = backgroundImage.parse(value);
+      return layers?.length === 1 ? layers : null;
+    },
+  };
+}
 
 export const colorLonghands: readonly Longhand<never, never>[] = [
   color,
   colorLonghand("background-color", "transparent"),
   backgroundImage,
-  backgroundClip,
   { ...colorLonghand("-webkit-text-fill-color", "currentcolor"), inherited: true },
 ] as unknown as Longhand<never, never>[];

@@ -1,7 +1,7 @@
 /** Fonts (CSS Fonts 4). */
 import { isDelim, isKeyword, soleKeyword, splitAt, type Component } from "../../source/css/components";
 import { absoluteUnit, evaluateMath, isMath, measureOf } from "../../source/css/math";
-import { computeLength, isLength, keywords, serialiseNumber, serialisePx } from "./kinds";
+import { computeLength, isLength, keywords, serialiseNumber, serialisePx, numberOf } from "./kinds";
 import type { Longhand } from "./types";
 
 /** One member of a font stack. */
@@ -172,13 +172,6 @@ export function isFontSize(component: Component): boolean {
 }
 
 /** A plain number from a number or a math function; null for anything else. */
-function numberOf(component: Component | undefined): number | null {
-  if (component?.type === "number") return component.value;
-  if (!isMath(component)) return null;
-  const quantity = evaluateMath(component, { unit: absoluteUnit, percentAs: null });
-  return quantity && measureOf(quantity) === "number" ? quantity.value : null;
-}
-
 const fontWeight: Longhand<number | "bolder" | "lighter", number> = {
   name: "font-weight",
   inherited: true,

@@ -1,10 +1,15 @@
 /** The list of properties. A new longhand goes into the file of its kind and shows up here by itself. */
+import { backgroundLonghands } from "./backgrounds";
 import { boxLonghands, colorScheme } from "./box";
 import { colorLonghands } from "./color";
+import { edgeLonghands } from "./edges";
+import { featureLonghands } from "./features";
 import { fontLonghands } from "./font";
 import { keywords } from "./kinds";
+import { listLonghands } from "./lists";
 import { textLonghands } from "./text";
 import type { Longhand } from "./types";
+import { typesettingLonghands } from "./typesetting";
 
 /** In the order in which they are computed. */
 export const longhands: readonly Longhand[] = [
@@ -12,9 +17,14 @@ export const longhands: readonly Longhand[] = [
   keywords("writing-mode", true, "horizontal-tb", "vertical-rl vertical-lr sideways-rl sideways-lr"),
   colorScheme,
   ...fontLonghands,
+  ...featureLonghands,
   ...colorLonghands,
+  ...backgroundLonghands,
   ...textLonghands,
+  ...typesettingLonghands,
   ...boxLonghands,
+  ...listLonghands,
+  ...edgeLonghands,
 ] as unknown as Longhand[];
 
 export const longhandIndex: ReadonlyMap<string, number> = new Map(longhands.map(({ name }, index) => [name, index]));
@@ -29,6 +39,21 @@ export const aliases: Readonly<Record<string, string>> = {
   "-webkit-margin-end": "margin-inline-end",
   "-webkit-padding-start": "padding-inline-start",
   "-webkit-padding-end": "padding-inline-end",
+  "-webkit-background-size": "background-size",
+  "-webkit-background-origin": "background-origin",
+  "-webkit-border-radius": "border-radius",
+  "-webkit-border-top-left-radius": "border-top-left-radius",
+  "-webkit-border-top-right-radius": "border-top-right-radius",
+  "-webkit-border-bottom-right-radius": "border-bottom-right-radius",
+  "-webkit-border-bottom-left-radius": "border-bottom-left-radius",
+  "-webkit-box-shadow": "box-shadow",
+  "-webkit-font-feature-settings": "font-feature-settings",
+  "-webkit-text-size-adjust": "text-size-adjust",
+  "-webkit-text-emphasis": "text-emphasis",
+  "-webkit-text-emphasis-color": "text-emphasis-color",
+  "-webkit-text-emphasis-position": "text-emphasis-position",
+  "-webkit-text-emphasis-style": "text-emphasis-style",
+  "-webkit-hyphenate-character": "hyphenate-character",
 };
 
 type Flow = "block-start" | "block-end" | "inline-start" | "inline-end";
@@ -83,7 +108,6 @@ const unreported = new Set([
   "container-type",
   "container-name",
   "content",
-  "list-style-type",
   "-webkit-text-fill-color",
   "mix-blend-mode",
   "background-blend-mode",
@@ -92,8 +116,5 @@ const unreported = new Set([
 /** The longhands `getComputedStyle` is compared on and that reports carry. */
 export const reportedLonghands: readonly string[] = longhands
   .map(({ name }) => name)
-  .filter(
-    (name) =>
-      !unreported.has(name) && (!name.endsWith("-style") || name === "font-style" || name === "text-decoration-style"),
-  )
+  .filter((name) => !unreported.has(name) && !/^border-\w+-style$/.test(name))
   .sort();

@@ -1,8 +1,9 @@
 /** The shapes most longhands share. */
 import { colorFromComponent, resolveColor, type ColorValue } from "../../color/value";
 import { serialiseColor } from "../../color/format";
-import { soleKeyword, type Component } from "../../source/css/components";
+import { soleKeyword, splitAt, type Component } from "../../source/css/components";
 import {
+  absoluteUnit,
   evaluateMath,
   isMath,
   measureOf,
@@ -34,6 +35,14 @@ function sixDigits(value: number): number {
 }
 
 export const serialisePx = (value: number) => `${serialiseNumber(value)}px`;
+
+/** A number, written or reckoned; null for anything else. */
+export function numberOf(component: Component | undefined): number | null {
+  if (component?.type === "number") return component.value;
+  if (!isMath(component)) return null;
+  const quantity = evaluateMath(component, { unit: absoluteUnit, percentAs: null });
+  return quantity && measureOf(quantity) === "number" ? quantity.value : null;
+}
 
 export function keywords(name: string, inherited: boolean, initial: string, others: string): Longhand<string, string> {
   const known = new Set([initial, ...others.split(" ")]);
@@ -183,4 +192,88 @@ export function colorLonghand(name: string, initial: string): Longhand<ColorValu
     serialise: (value, context) =>
       serialiseColor(resolveColor(value, { current: context.color, scheme: context.scheme })),
   };
+}
+
+const wordOf = (part: Component | undefined) => (part?.type === "ident" ? part.name.toLowerCase() : "");
+
+/** One word alone, or at most one word of each group in any order; written in the order of the groups. */
+export function severalWords(
+  name: string,
+  inherited: boolean,
+  initial: string,
+  alone: string,
+  groups: readonly string[],
+): Longhand<string, string> {
+  const single = new Set([initial, ...alone.split(" ")]);
+  const kinds = groups.map((group) => group.split(" "));
+  return {
+    name,
+    inherited,
+    initial,
+    parse: (value) => {
+      const only = soleKeyword(value);
+      if (only && single.has(only)) return only;
+      const words = value.map(wordOf);
+      const kept = kinds.flatMap((group) => words.filter((word) => group.includes(word)));
+      const isEachOnce = kinds.every((group) => words.filter((word) => group.includes(word)).length <= 1);
+      return kept.length === words.length && kept.length > 0 && isEachOnce ? kept.join(" ") : null;
+    },
+    compute: (value) => value,
+    serialise: (value) => value,
+  };
+}
+
+/** A word, or one length or percentage. */
+export function lengthOr(
+  name: string,
+  inherited: boolean,
+  initial: string,
+  words: string,
+  rules: LengthRules,
+): Longhand<Component, LengthPercentage | string> {
+  const known = new Set(words.split(" "));
+  return {
+    name,
+    inherited,
+    initial,
+    parse: ([only, more]) => {
+      if (more || !only) return null;
+      if (only.type === "ident") return known.has(only.name.toLowerCase()) ? only : null;
+      return isLength(only, rules, absoluteUnit) ? only : null;
+    },
+    compute: (value, context) =>
+      value.type === "ident" ? value.name.toLowerCase() : computeLength(value, context, rules),
+    serialise: (value) => (typeof value === "string" ? value : serialiseLengthPercentage(value)),
+  };
+}
+
+/** A colour, or a word that stands for none. */
+export function colorOr(
+  name: string,
+  inherited: boolean,
+  initial: string,
+  word: string,
+): Longhand<ColorValue | string, ColorValue | string> {
+  const plain = colorLonghand(name, initial);
+  return {
+    ...plain,
+    inherited,
+    parse: (value) => (soleKeyword(value) === word ? word : plain.parse(value)),
+    compute: (value) => value,
+    serialise: (value, context) => (typeof value === "string" ? value : plain.serialise(value, context)),
+  };
+}
+
+/** Strings as browsers write them back (CSSOM, 2.1). */
+export function serialiseString(text: string): string {
+  return `"${text.replace(/["\\]/g, "\\$&").replace(/[\u0001-\u001f\u007f]/g, (one) => `\\${one.charCodeAt(0).toString(16)} `)}"`;
+}
+
+/** A list of layers parted by commas, each read alone. */
+export function layersOf<Layer>(
+  value: readonly Component[],
+  read: (layer: readonly Component[]) => Layer | null,
+): Layer[] | null {
+  const layers = splitAt(value, ",").map(read);
+  return layers.includes(null) ? null : (layers as Layer[]);
 }

@@ -2,12 +2,17 @@
 import { colorFromComponent } from "../../color/value";
 import { isDelim, soleKeyword, splitAt, componentsOf, type Component } from "../../source/css/components";
 import { absoluteUnit, evaluateMath, isMath, measureOf } from "../../source/css/math";
+import { isBackgroundSize } from "./backgrounds";
 import { borderStyles, isBorderWidth, sides } from "./box";
 import { isImage } from "./color";
+import { corners, outlineStyles } from "./edges";
+import { eastAsianGroups, ligatureGroups, numericGroups } from "./features";
 import { capsKeywords, isFontSize, isLineHeight, parseFamilies, stretchKeywords } from "./font";
 import { isLength } from "./kinds";
+import { isMarker } from "./lists";
 import { decorationStyles, isDecorationLine, isThickness } from "./text";
 import type { Shorthand } from "./types";
+import { isEmphasisStyle, isStrokeWidth } from "./typesetting";
 
 type Expansion = Partial<Record<string, readonly Component[]>>;
 
@@ -39,8 +44,9 @@ function twoSides(name: string, longhands: readonly [string, string]): Shorthand
 const lineStyles = new Set(["none", ...borderStyles.split(" ")]);
 
 /** Width, style and colour in any order, for all the sides named. */
-function border(name: string, edges: readonly string[]): Shorthand {
-  const longhands = edges.flatMap((edge) => [`border-${edge}-width`, `border-${edge}-style`, `border-${edge}-color`]);
+function border(name: string, edges: readonly string[], others: readonly string[] = []): Shorthand {
+  const own = edges.flatMap((edge) => [`border-${edge}-width`, `border-${edge}-style`, `border-${edge}-color`]);
+  const longhands = [...own, ...others];
   return {
     name,
     longhands,
@@ -76,6 +82,10 @@ function isWeightInMath(component: Component): boolean {
   return quantity !== null && measureOf(quantity) === "number";
 }
 
+const variantLonghands = ["ligatures", "numeric", "east-asian", "alternates", "emoji"].map(
+  (part) => `font-variant-${part}`,
+);
+
 const fontStyles = new Set(["italic", "oblique"]);
 const systemFonts = new Set(["caption", "icon", "menu", "message-box", "small-caption", "status-bar"]);
 
@@ -95,6 +105,9 @@ const font: Shorthand = {
     "font-kerning",
     "font-optical-sizing",
     "font-variant-position",
+    ...variantLonghands,
+    "font-feature-settings",
+    "font-language-override",
   ],
   expand: (value) => {
     const system = soleKeyword(value);
@@ -167,62 +180,215 @@ const textDecoration: Shorthand = {
 const repeats = new Set(["repeat", "repeat-x", "repeat-y", "no-repeat", "space", "round"]);
 const attachments = new Set(["scroll", "fixed", "local"]);
 const boxes = new Set(["border-box", "padding-box", "content-box", "text", "border-area"]);
-const positions = new Set(["left", "right", "top", "bottom", "center", "x-start", "x-end", "y-start", "y-end"]);
+const across = new Set(["left", "right", "x-start", "x-end"]);
+const down = new Set(["top", "bottom", "y-start", "y-end"]);
 const positionRules = { percent: true, negative: true };
-const isPosition = (part: Component) => positions.has(wordOf(part)) || isLength(part, positionRules, absoluteUnit);
+const isPlace = (part: Component | undefined) => part !== undefined && isLength(part, positionRules, absoluteUnit);
+const isPosition = (part: Component) =>
+  across.has(wordOf(part)) || down.has(wordOf(part)) || wordOf(part) === "center" || isPlace(part);
+const isSize = (part: Component) => isBackgroundSize([part]);
+const center = componentsOf("center");
 
-/** CSS Backgrounds 3, 3.10. Only the parts that are reported are kept; the rest is checked. */
-const background: Shorthand = {
-  name: "background",
-  longhands: ["background-color", "background-image", "background-clip"],
-  expand: (value) => {
-    const layers = splitAt(value, ",");
-    const images: Component[] = [];
-    const clips: Component[] = [];
-    const comma = componentsOf(",")[0]!;
-    const none = componentsOf("none")[0]!;
-    const borderBox = componentsOf("border-box")[0]!;
-    let color: Component | undefined;
-    for (const [at, layer] of layers.entries()) {
-      if (layer.length === 0) return null;
-      let image: Component | undefined;
-      const found = { boxes: [] as Component[], repeats: 0, attachments: 0, positions: 0, sizes: 0 };
-      let sized = false;
-      for (let index = 0; index < layer.length; index += 1) {
-        const part = layer[index]!;
-        const word = wordOf(part);
-        if (!image && (isImage(part) || word === "none")) image = part;
-        else if (boxes.has(word) && found.boxes.length < 2) found.boxes.push(part);
-        else if (repeats.has(word) && found.repeats < 2) found.repeats += 1;
-        else if (attachments.has(word) && found.attachments < 1) found.attachments += 1;
-        else if (isPosition(part) && found.positions < 4) found.positions += 1;
-        else if (isDelim(part, "/") && found.positions > 0 && !sized) {
-          sized = true;
-          while (index + 1 < layer.length && found.sizes < 2 && isSize(layer[index + 1]!)) {
-            index += 1;
-            found.sizes += 1;
-          }
-          if (found.sizes === 0) return null;
-        } else if (!color && at === layers.length - 1 && colorFromComponent(part)) color = part;
-        else return null;
-      }
-      if (at > 0) {
-        images.push(comma);
-        clips.push(comma);
-      }
-      images.push(image ?? none);
-      clips.push(found.boxes[1] ?? found.boxes[0] ?? borderBox);
+/** One to four parts as the place across and the place down (CSS Backgrounds 3, 3.6). */
+function positionOf(parts: readonly Component[]): { x: readonly Component[]; y: readonly Component[] } | null {
+  if (parts.length < 1 || parts.length > 4 || !parts.every(isPosition)) return null;
+  const [first, second] = parts;
+  if (parts.length === 1) return down.has(wordOf(first)) ? { x: center, y: parts } : { x: parts, y: center };
+  if (parts.length === 2) {
+    if (down.has(wordOf(first)) || across.has(wordOf(second))) {
+      if (isPlace(first) || isPlace(second) || across.has(wordOf(first)) || down.has(wordOf(second))) return null;
+      return { x: [second!], y: [first!] };
     }
-    return { "background-image": images, "background-clip": clips, ...(color ? { "background-color": [color] } : {}) };
+    return across.has(wordOf(second)) || down.has(wordOf(first)) ? null : { x: [first!], y: [second!] };
+  }
+  const runs: Component[][] = [];
+  for (const part of parts) {
+    if (!isPlace(part)) runs.push([part]);
+    else if (runs.length === 0 || runs.at(-1)!.length > 1 || wordOf(runs.at(-1)![0]) === "center") return null;
+    else runs.at(-1)!.push(part);
+  }
+  if (runs.length !== 2) return null;
+  const x = runs.find(([edge]) => across.has(wordOf(edge)));
+  const y = runs.find(([edge]) => down.has(wordOf(edge)));
+  const middle = runs.find(([edge]) => wordOf(edge) === "center");
+  if (x && y) return { x, y };
+  return middle && x ? { x, y: middle } : middle && y ? { x: middle, y } : null;
+}
+
+const comma = componentsOf(",")[0]!;
+
+/** Layers one after the other, parted by commas. */
+const layered = (layers: readonly (readonly Component[])[]): Component[] =>
+  layers.flatMap((layer, at) => (at > 0 ? [comma, ...layer] : [...layer]));
+
+const backgroundPosition: Shorthand = {
+  name: "background-position",
+  longhands: ["background-position-x", "background-position-y"],
+  expand: (value) => {
+    const places = splitAt(value, ",").map(positionOf);
+    if (places.includes(null)) return null;
+    return {
+      "background-position-x": layered(places.map((place) => place!.x)),
+      "background-position-y": layered(places.map((place) => place!.y)),
+    };
   },
 };
 
-function isSize(part: Component): boolean {
-  return (
-    ["auto", "cover", "contain"].includes(wordOf(part)) ||
-    isLength(part, { percent: true, negative: false }, absoluteUnit)
-  );
+interface BackgroundLayer {
+  image: Component[];
+  position: Component[];
+  size: Component[];
+  repeat: Component[];
+  attachment: Component[];
+  boxes: Component[];
+  color: Component | null;
 }
+
+/** Null where a part cannot be one of a layer. */
+function backgroundLayer(parts: readonly Component[], isLast: boolean): BackgroundLayer | null {
+  const layer: BackgroundLayer = {
+    image: [],
+    position: [],
+    size: [],
+    repeat: [],
+    attachment: [],
+    boxes: [],
+    color: null,
+  };
+  for (let at = 0; at < parts.length; at += 1) {
+    const part = parts[at]!;
+    const word = wordOf(part);
+    const before = parts[at - 1];
+    const follows = (list: readonly Component[]) => list.length === 0 || list.at(-1) === before;
+    if (layer.image.length === 0 && (isImage(part) || word === "none")) layer.image.push(part);
+    else if (boxes.has(word) && layer.boxes.length < 2) layer.boxes.push(part);
+    else if (repeats.has(word) && layer.repeat.length < 2 && follows(layer.repeat)) layer.repeat.push(part);
+    else if (attachments.has(word) && layer.attachment.length < 1) layer.attachment.push(part);
+    else if (isPosition(part) && layer.position.length < 4 && follows(layer.position)) layer.position.push(part);
+    else if (
+      isDelim(part, "/") &&
+      layer.position.length > 0 &&
+      before === layer.position.at(-1) &&
+      !layer.size.length
+    ) {
+      while (at + 1 < parts.length && layer.size.length < 2 && isSize(parts[at + 1]!))
+        layer.size.push(parts[(at += 1)]!);
+      if (!isBackgroundSize(layer.size)) return null;
+    } else if (!layer.color && isLast && colorFromComponent(part)) layer.color = part;
+    else return null;
+  }
+  return parts.length ? layer : null;
+}
+
+/** CSS Backgrounds 3, 3.10. */
+const background: Shorthand = {
+  name: "background",
+  longhands: [
+    "background-color",
+    "background-image",
+    "background-position-x",
+    "background-position-y",
+    "background-size",
+    "background-repeat",
+    "background-attachment",
+    "background-origin",
+    "background-clip",
+  ],
+  expand: (value) => {
+    const groups = splitAt(value, ",");
+    const layers = groups.map((parts, at) => backgroundLayer(parts, at === groups.length - 1));
+    if (layers.includes(null)) return null;
+    const known = layers as BackgroundLayer[];
+    const places = known.map(({ position }) => positionOf(position.length ? position : componentsOf("0% 0%")));
+    if (places.includes(null)) return null;
+    const { color } = known.at(-1)!;
+    const each = (part: (layer: BackgroundLayer) => readonly Component[], usual: string) =>
+      layered(known.map((layer) => (part(layer).length ? part(layer) : componentsOf(usual))));
+    return {
+      "background-image": each(({ image }) => image, "none"),
+      "background-position-x": layered(places.map((place) => place!.x)),
+      "background-position-y": layered(places.map((place) => place!.y)),
+      "background-size": each(({ size }) => size, "auto"),
+      "background-repeat": each(({ repeat }) => repeat, "repeat"),
+      "background-attachment": each(({ attachment }) => attachment, "scroll"),
+      "background-origin": each(({ boxes: [own] }) => (own ? [own] : []), "padding-box"),
+      "background-clip": each(({ boxes: own }) => own.slice(-1), "border-box"),
+      ...(color ? { "background-color": [color] } : {}),
+    };
+  },
+};
+
+/** Parts in any order, each taken by the first longhand that is free and reads it. */
+function anyOrder(
+  name: string,
+  takes: readonly (readonly [longhand: string, isOne: (part: Component) => boolean, most?: number])[],
+): Shorthand {
+  return {
+    name,
+    longhands: takes.map(([longhand]) => longhand),
+    expand: (value) => {
+      const found: Record<string, Component[]> = {};
+      for (const part of value) {
+        const take = takes.find(([longhand, isOne, most = 1]) => (found[longhand]?.length ?? 0) < most && isOne(part));
+        if (!take) return null;
+        (found[take[0]] ??= []).push(part);
+      }
+      return value.length ? found : null;
+    },
+  };
+}
+
+const isColor = (part: Component) => colorFromComponent(part) !== null;
+const isOneOf = (words: string) => {
+  const known = new Set(words.split(" "));
+  return (part: Component) => known.has(wordOf(part));
+};
+
+/** Up to four across and, behind a slash, up to four down (CSS Backgrounds 3, 5.1). */
+const borderRadius: Shorthand = {
+  name: "border-radius",
+  longhands: corners.map((corner) => `border-${corner}-radius`),
+  expand: (value) => {
+    const groups = splitAt(value, "/");
+    const [horizontal, vertical] = groups.map((group) => {
+      const [first, second = first, third = first, fourth = second] = group;
+      return group.length >= 1 && group.length <= 4 ? [first!, second!, third!, fourth!] : null;
+    });
+    if (groups.length > 2 || !horizontal || (groups.length === 2 && !vertical)) return null;
+    return Object.fromEntries(
+      corners.map((corner, at) => [
+        `border-${corner}-radius`,
+        vertical ? [horizontal[at]!, vertical[at]!] : [horizontal[at]!],
+      ]),
+    );
+  },
+};
+
+const borderImageLonghands = ["source", "slice", "width", "outset", "repeat"].map((part) => `border-image-${part}`);
+
+/** CSS Backgrounds 3, 6.7: slice, width and outset stand together, parted by slashes. */
+const borderImage: Shorthand = {
+  name: "border-image",
+  longhands: borderImageLonghands,
+  expand: (value) => {
+    const source = value.filter((part) => isImage(part) || wordOf(part) === "none");
+    const repeat = value.filter((part) => isOneOf("stretch repeat round space")(part));
+    const rest = value.filter((part) => !source.includes(part) && !repeat.includes(part));
+    const groups = rest.length ? splitAt(rest, "/") : [];
+    const [slice, width, outset] = groups;
+    if (value.length === 0 || source.length > 1 || repeat.length > 2 || groups.length > 3) return null;
+    if (rest.some((part, at) => at > 0 && part !== value[value.indexOf(rest[at - 1]!) + 1])) return null;
+    if (groups.length && (!slice?.length || (groups.length === 2 && !width?.length) || (outset && !outset.length)))
+      return null;
+    return {
+      ...(source.length ? { "border-image-source": source } : {}),
+      ...(slice?.length ? { "border-image-slice": slice } : {}),
+      ...(width?.length ? { "border-image-width": width } : {}),
+      ...(outset?.length ? { "border-image-outset": outset } : {}),
+      ...(repeat.length ? { "border-image-repeat": repeat } : {}),
+    };
+  },
+};
 
 /** CSS Text 4, 3: the old keywords and the new parts. */
 const whiteSpaceKeywords: Readonly<Record<string, [string, string]>> = {
@@ -269,41 +435,79 @@ const textWrap: Shorthand = {
   },
 };
 
-const variantWords = new Set(
-  (
-    "common-ligatures no-common-ligatures discretionary-ligatures no-discretionary-ligatures historical-ligatures no-historical-ligatures " +
-    "contextual no-contextual lining-nums oldstyle-nums proportional-nums tabular-nums diagonal-fractions stacked-fractions ordinal " +
-    "slashed-zero historical-forms jis78 jis83 jis90 jis04 simplified traditional full-width proportional-width ruby sub super text emoji unicode"
-  ).split(" "),
-);
-
+/** CSS Fonts 4, 6.11: what each word is about is told by the longhand that reads it. */
 const fontVariant: Shorthand = {
   name: "font-variant",
-  longhands: ["font-variant-caps"],
+  longhands: ["font-variant-caps", "font-variant-position", ...variantLonghands],
   expand: (value) => {
     const only = soleKeyword(value);
-    if (only === "normal" || only === "none") return {};
-    const caps = value.filter((part) => capsKeywords.split(" ").includes(wordOf(part)));
-    const others = value.filter((part) => variantWords.has(wordOf(part)) || part.type === "function");
-    if (caps.length > 1 || caps.length + others.length !== value.length || value.length === 0) return null;
-    return caps.length ? { "font-variant-caps": caps } : {};
+    if (only === "normal") return {};
+    if (only === "none") return { "font-variant-ligatures": value };
+    const found: Record<string, Component[]> = {};
+    for (const part of value) {
+      const name = variantOf(part);
+      if (!name) return null;
+      (found[name] ??= []).push(part);
+    }
+    return value.length ? found : null;
   },
 };
 
-/** CSS Lists 3, 3.6; only the kind of marker is kept. */
+function variantOf(part: Component): string | null {
+  if (part.type === "function") return "font-variant-alternates";
+  const word = wordOf(part);
+  const has = (groups: readonly string[]) => groups.some((group) => group.split(" ").includes(word));
+  if (has([capsKeywords])) return "font-variant-caps";
+  if (has(ligatureGroups)) return "font-variant-ligatures";
+  if (has(numericGroups)) return "font-variant-numeric";
+  if (has(eastAsianGroups)) return "font-variant-east-asian";
+  if (word === "historical-forms") return "font-variant-alternates";
+  if (word === "sub" || word === "super") return "font-variant-position";
+  return ["text", "emoji", "unicode"].includes(word) ? "font-variant-emoji" : null;
+}
+
+/** CSS Inline 3, 5.1. */
+const textBox: Shorthand = {
+  name: "text-box",
+  longhands: ["text-box-trim", "text-box-edge"],
+  expand: (value) => {
+    if (soleKeyword(value) === "normal") return {};
+    const trim = value.filter((part) => /^(?:none|trim-)/.test(wordOf(part)));
+    const edge = value.filter((part) => !trim.includes(part));
+    if (trim.length > 1 || value.length === 0) return null;
+    return {
+      "text-box-trim": trim.length ? trim : componentsOf("trim-both"),
+      ...(edge.length ? { "text-box-edge": edge } : {}),
+    };
+  },
+};
+
+/** CSS Lists 3, 3.6: `none` stands for what else is not said of marker and picture. */
 const listStyle: Shorthand = {
   name: "list-style",
-  longhands: ["list-style-type", "list-style-position"],
+  longhands: ["list-style-type", "list-style-position", "list-style-image"],
   expand: (value) => {
-    const position = value.filter((part) => ["inside", "outside"].includes(wordOf(part)));
-    const others = value.filter((part) => !["inside", "outside"].includes(wordOf(part)) && !isImage(part));
-    if (value.length === 0 || value.length > 3 || others.length > 2) return null;
-    const named = others.find((part) => wordOf(part) !== "none") ?? others[0];
-    if (position.length > 1) return null;
-    return {
-      ...(named ? { "list-style-type": [named] } : {}),
-      ...(position.length ? { "list-style-position": position } : {}),
-    };
+    const found: Record<string, Component[]> = {};
+    let nones = 0;
+    for (const part of value) {
+      const word = wordOf(part);
+      const name =
+        word === "inside" || word === "outside"
+          ? "list-style-position"
+          : isImage(part)
+            ? "list-style-image"
+            : isMarker(part)
+              ? "list-style-type"
+              : null;
+      if (!name) return null;
+      if (word === "none") nones += 1;
+      else if (found[name]) return null;
+      else found[name] = [part];
+    }
+    const free = (found["list-style-type"] ? 0 : 1) + (found["list-style-image"] ? 0 : 1);
+    if (value.length === 0 || nones > free) return null;
+    if (nones && !found["list-style-type"]) found["list-style-type"] = [...componentsOf("none")];
+    return found;
   },
 };
 
@@ -344,7 +548,26 @@ export const shorthands: ReadonlyMap<string, Shorthand> = new Map(
         sides.map((side) => `border-${side}-${part}`),
       ),
     ),
-    border("border", sides),
+    // A border all around takes its picture away, too (CSS Backgrounds 3, 4.4).
+    border("border", sides, borderImageLonghands),
+    borderImage,
+    borderRadius,
+    backgroundPosition,
+    anyOrder("outline", [
+      ["outline-style", isOneOf(`none ${outlineStyles}`)],
+      ["outline-width", isBorderWidth],
+      ["outline-color", isColor],
+    ]),
+    anyOrder("text-emphasis", [
+      ["text-emphasis-style", isEmphasisStyle, 2],
+      ["text-emphasis-color", isColor],
+    ]),
+    anyOrder("-webkit-text-stroke", [
+      ["-webkit-text-stroke-width", isStrokeWidth],
+      ["-webkit-text-stroke-color", isColor],
+    ]),
+    twoSides("overflow", ["overflow-x", "overflow-y"]),
+    textBox,
     ...sides.map((side) => border(`border-${side}`, [side])),
     ...(["block", "inline"] as const).flatMap((axis) => [
       twoSides(`margin-${axis}`, [`margin-${axis}-start`, `margin-${axis}-end`]),

@@ -3,7 +3,15 @@ import { colorFromComponent, resolveColor, type ColorValue } from "../../color/v
 import { serialiseColor } from "../../color/format";
 import { isKeyword, soleKeyword, splitAt, type Component } from "../../source/css/components";
 import { absoluteUnit } from "../../source/css/math";
-import { colorLonghand, computeLength, isLength, keywords, serialiseLengthPercentage, serialisePx } from "./kinds";
+import {
+  colorLonghand,
+  computeLength,
+  isLength,
+  keywords,
+  lengthOr,
+  serialiseLengthPercentage,
+  serialisePx,
+} from "./kinds";
 import type { LengthPercentage, Longhand } from "./types";
 
 const spacingRules = { percent: true, negative: true };
@@ -111,26 +119,6 @@ export const decorationStyles = ["solid", "double", "dotted", "dashed", "wavy"];
 
 const thicknessRules = { percent: true, negative: true };
 
-function lineLength(
-  name: string,
-  inherited: boolean,
-  words: readonly string[],
-): Longhand<Component, LengthPercentage | string> {
-  return {
-    name,
-    inherited,
-    initial: "auto",
-    parse: ([only, more]) => {
-      if (more || !only) return null;
-      if (only.type === "ident") return words.includes(only.name.toLowerCase()) ? only : null;
-      return isLength(only, thicknessRules, absoluteUnit) ? only : null;
-    },
-    compute: (value, context) =>
-      value.type === "ident" ? value.name.toLowerCase() : computeLength(value, context, thicknessRules),
-    serialise: (value) => (typeof value === "string" ? value : serialiseLengthPercentage(value)),
-  };
-}
-
 export function isThickness(component: Component): boolean {
   return (
     isKeyword(component, "auto") ||
@@ -218,9 +206,9 @@ export const textLonghands: readonly Longhand<never, never>[] = [
   decorationLine,
   keywords("text-decoration-style", false, "solid", decorationStyles.slice(1).join(" ")),
   colorLonghand("text-decoration-color", "currentcolor"),
-  lineLength("text-decoration-thickness", false, ["auto", "from-font"]),
+  lengthOr("text-decoration-thickness", false, "auto", "auto from-font", thicknessRules),
   keywords("text-decoration-skip-ink", true, "auto", "none all"),
-  lineLength("text-underline-offset", true, ["auto"]),
+  lengthOr("text-underline-offset", true, "auto", "auto", thicknessRules),
   underlinePosition,
   keywords("overflow-wrap", true, "normal", "break-word anywhere"),
   keywords("word-break", true, "normal", "break-all keep-all break-word auto-phrase"),

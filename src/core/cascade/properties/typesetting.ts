@@ -1,0 +1,236 @@
+/** How letters are set beyond their font: strokes, emphasis marks, hyphens, initials, spaces (CSS Text 4, Text Decoration 4, Inline 3). */
+import type { ColorValue } from "../../color/value";
+import { isKeyword, soleKeyword, type Component } from "../../source/css/components";
+import { absoluteUnit } from "../../source/css/math";
+import {
+  colorLonghand,
+  colorOr,
+  computeLength,
+  isLength,
+  keywords,
+  lengthOr,
+  numberOf,
+  serialiseNumber,
+  serialisePx,
+  serialiseString,
+} from "./kinds";
+import type { Longhand } from "./types";
+
+const strokeRules = { percent: false, negative: false };
+const namedStrokes: Readonly<Record<string, number>> = { thin: 1 / 3, medium: 1, thick: 5 / 3 };
+
+/** Compatibility, 3.2; not snapped to device pixels. */
+const strokeWidth: Longhand<Component, number> = {
+  name: "-webkit-text-stroke-width",
+  inherited: true,
+  initial: "0",
+  parse: ([only, more]) => (!more && only && isStrokeWidth(only) ? only : null),
+  compute: (value, context) =>
+    value.type === "ident" ? namedStrokes[value.name.toLowerCase()]! : computeLength(value, context, strokeRules).px,
+  serialise: serialisePx,
+};
+
+export function isStrokeWidth(part: Component): boolean {
+  return part.type === "ident" ? part.name.toLowerCase() in namedStrokes : isLength(part, strokeRules, absoluteUnit);
+}
+
+const fills = ["filled", "open"];
+const shapes = ["dot", "circle", "double-circle", "triangle", "sesame"];
+
+/** CSS Text Decoration 4, 5.1: what is usual is left out; a mark of one's own is a string. */
+const emphasisStyle: Longhand<{ fill: string; shape: string } | string, { fill: string; shape: string } | string> = {
+  name: "text-emphasis-style",
+  inherited: true,
+  initial: "none",
+  parse: (value) => {
+    const [first] = value;
+    if (value.length === 1 && first?.type === "string") return serialiseString(first.value);
+    if (soleKeyword(value) === "none") return "none";
+    const words = value.map((part) => (part.type === "ident" ? part.name.toLowerCase() : ""));
+    const fill = words.filter((word) => fills.includes(word));
+    const shape = words.filter((word) => shapes.includes(word));
+    if (words.length === 0 || fill.length > 1 || shape.length > 1 || fill.length + shape.length !== words.length)
+      return null;
+    return { fill: fill[0] ?? "filled", shape: shape[0] ?? "" };
+  },
+  compute: (value) => value,
+  serialise: (value, context) => {
+    if (typeof value === "string") return value;
+    const upright = context.own("writing-mode") === "horizontal-tb";
+    const shape = value.shape || (upright ? "dot" : "sesame");
+    return value.fill === "open" ? `open ${shape}` : shape;
+  },
+};
+
+export function isEmphasisStyle(part: Component): boolean {
+  return (
+    part.type === "string" || (part.type === "ident" && [...fills, ...shapes, "none"].includes(part.name.toLowerCase()))
+  );
+}
+
+/** `over right` and `over` are the same (CSS Text Decoration 4, 5.3). */
+const emphasisPosition: Longhand<string, string> = {
+  name: "text-emphasis-position",
+  inherited: true,
+  initial: "over",
+  parse: (value) => {
+    const words = value.map((part) => (part.type === "ident" ? part.name.toLowerCase() : ""));
+    const line = words.filter((word) => word === "over" || word === "under");
+    const side = words.filter((word) => word === "left" || word === "right");
+    if (line.length !== 1 || side.length > 1 || line.length + side.length !== words.length) return null;
+    return side[0] === "left" ? `${line[0]} left` : line[0]!;
+  },
+  compute: (value) => value,
+  serialise: (value) => value,
+};
+
+/** CSS Inline 3, 5.2: what of the font's metrics a box ends at. */
+const boxEdge: Longhand<string, string> = {
+  name: "text-box-edge",
+  inherited: true,
+  initial: "auto",
+  parse: (value) => {
+    const words = value.map((part) => (part.type === "ident" ? part.name.toLowerCase() : ""));
+    if (words.length === 1 && words[0] === "auto") return "auto";
+    const [over, under = "text"] = words;
+    if (words.length < 1 || words.length > 2) return null;
+    if (!["text", "cap", "ex"].includes(over!) || !["text", "alphabetic"].includes(under)) return null;
+    return under === "text" && over === "text" ? "text" : words.length === 1 ? over! : `${over} ${under}`;
+  },
+  compute: (value) => value,
+  serialise: (value) => value,
+};
+
+const hyphenateCharacter: Longhand<string, string> = {
+  name: "hyphenate-character",
+  inherited: true,
+  initial: "auto",
+  parse: ([only, more]) => {
+    if (more || !only) return null;
+    return isKeyword(only, "auto") ? "auto" : only.type === "string" ? serialiseString(only.value) : null;
+  },
+  compute: (value) => value,
+  serialise: (value) => value,
+};
+
+/** CSS Text 4, 6.3: of the word, before and after the hyphen. */
+const hyphenateLimits: Longhand<string, string> = {
+  name: "hyphenate-limit-chars",
+  inherited: true,
+  initial: "auto",
+  parse: (value) => {
+    if (value.length < 1 || value.length > 3) return null;
+    const parts = value.map((part) => {
+      if (isKeyword(part, "auto")) return "auto";
+      const number = numberOf(part);
+      if (number === null || (part.type === "number" && (!part.integer || number < 1))) return null;
+      return serialiseNumber(Math.max(1, Math.round(number)));
+    });
+    if (parts.includes(null)) return null;
+    const [word, before = "auto", after = before] = parts as string[];
+    return after !== before ? `${word} ${before} ${after}` : before !== "auto" ? `${word} ${before}` : word!;
+  },
+  compute: (value) => value,
+  serialise: (value) => value,
+};
+
+/** CSS Inline 3, 7.1: lines high and lines sunk. */
+const initialLetter: Longhand<string, string> = {
+  name: "initial-letter",
+  inherited: false,
+  initial: "normal",
+  parse: (value) => {
+    if (soleKeyword(value) === "normal") return "normal";
+    const word = value.find((part) => part.type === "ident");
+    const numbers = value.filter((part) => part !== word);
+    const kind = word?.type === "ident" ? word.name.toLowerCase() : "";
+    if (word && !["drop", "raise"].includes(kind)) return null;
+    const [size, sink, more] = numbers.map(numberOf);
+    if (
+      size === undefined ||
+      size === null ||
+      size < 1 ||
+      more !== undefined ||
+      numbers.length !== (sink === undefined ? 1 : 2)
+    )
+      return null;
+    if (sink !== undefined && (word || sink === null || sink < 1 || !Number.isInteger(sink))) return null;
+    return [serialiseNumber(size), sink === undefined ? kind : serialiseNumber(sink!)].filter(Boolean).join(" ");
+  },
+  compute: (value) => value,
+  serialise: (value) => value,
+};
+
+const tabRules = { percent: false, negative: false };
+
+const tabSize: Longhand<Component, string> = {
+  name: "tab-size",
+  inherited: true,
+  initial: "8",
+  parse: ([only, more]) => {
+    if (more || !only) return null;
+    const number = numberOf(only);
+    if (number !== null) return only.type === "number" && number < 0 ? null : only;
+    return isLength(only, tabRules, absoluteUnit) ? only : null;
+  },
+  compute: (value, context) => {
+    const number = numberOf(value);
+    return number !== null
+      ? serialiseNumber(Math.max(0, number))
+      : serialisePx(computeLength(value, context, tabRules).px);
+  },
+  serialise: (value) => value,
+};
+
+/** CSS Mobile Text Size Adjustment 1. */
+const sizeAdjust: Longhand<string, string> = {
+  name: "text-size-adjust",
+  inherited: true,
+  initial: "auto",
+  parse: ([only, more]) => {
+    if (more || !only) return null;
+    if (isKeyword(only, "auto")) return "auto";
+    if (isKeyword(only, "none")) return "100%";
+    return only.type === "percentage" && only.value >= 0 ? `${serialiseNumber(only.value)}%` : null;
+  },
+  compute: (value) => value,
+  serialise: (value) => value,
+};
+
+/** CSS Basic User Interface 4, 6.1: `auto` comes out as the colour of the text. */
+const caretColor: Longhand<ColorValue | string, ColorValue | string> = {
+  ...colorOr("caret-color", true, "auto", "auto"),
+  compute: (value) => (typeof value === "string" ? { kind: "current" } : value),
+};
+
+const alignRules = { percent: true, negative: true };
+
+export const typesettingLonghands: readonly Longhand<never, never>[] = [
+  strokeWidth,
+  { ...colorLonghand("-webkit-text-stroke-color", "currentcolor"), inherited: true },
+  emphasisStyle,
+  { ...colorLonghand("text-emphasis-color", "currentcolor"), inherited: true },
+  emphasisPosition,
+  keywords("text-box-trim", false, "none", "trim-start trim-end trim-both"),
+  boxEdge,
+  keywords("text-autospace", true, "no-autospace", "normal"),
+  keywords("text-spacing-trim", true, "normal", "space-all space-first trim-start"),
+  hyphenateCharacter,
+  hyphenateLimits,
+  initialLetter,
+  keywords("unicode-bidi", false, "normal", "embed isolate bidi-override isolate-override plaintext"),
+  tabSize,
+  sizeAdjust,
+  lengthOr(
+    "vertical-align",
+    false,
+    "baseline",
+    "baseline sub super text-top text-bottom middle top bottom -webkit-baseline-middle",
+    alignRules,
+  ),
+  caretColor,
+  colorOr("accent-color", true, "auto", "auto"),
+  keywords("text-justify", true, "auto", "none inter-word inter-character distribute"),
+  keywords("text-combine-upright", true, "none", "all"),
+  keywords("ruby-position", true, "over", "under"),
+] as unknown as Longhand<never, never>[];
