@@ -107,6 +107,24 @@ export const causes: readonly (readonly [name: string, css: string, body: string
         '<p id="p">p <b>b</b> <em>e</em></p><h1 id="h">h</h1><i id="a">a</i><i id="b">b</i><p id="c">c</p><p id="d">d</p><p id="e">d</p>',
       ),
     ],
+    [
+      "scopes",
+      one(
+        "@scope (.a){color:red; @scope (> .b){color:blue; p{opacity:.5}} @scope{p{letter-spacing:3px}}} @scope (.c) to (> .b){p{color:lime}} .d{@scope (&){word-spacing:1px; p{opacity:.25} & p{letter-spacing:1px}}} .e{@scope (& .b){text-indent:1px;p{opacity:.75}} @scope{p{letter-spacing:4px}}} @scope (.a){@scope (.b){:scope p{text-indent:5px} .b{opacity:.9}}} @scope{:scope{word-spacing:7px} p{text-indent:9px}}",
+        "<div class=a><div class=b><p>1</p></div><i><div class=b><p>2</p></div></i></div><div class=c><p>1</p><div class=b><p>2</p></div></div><div class=d><p>1</p></div><div class=e><p>1</p><div class=b><p>2</p></div></div><div class=b><div class=a><p>1</p></div></div><section><style>@scope{p{color:tan} :scope{opacity:.4}} @scope (.b){p{opacity:.3}}</style><p>x</p><div class=b><p>y</p></div></section>",
+      ),
+    ],
+    [
+      "leftovers",
+      one(
+        "#a{color:color(display-p3-linear 0.2 0.4 0.6)} #b{color:rgb(from red r none b)} #c{color:hsl(from red h none l)} #d{color:oklch(from red l none h)} #e{color:color(from red srgb r none b)} :nth-child(1 of :first-line), #f{color:red} #g{letter-spacing:abs(5%);text-indent:abs(-5px)} select,option{writing-mode:vertical-rl} #h{appearance:button;color:red} @layer x{#i3{color:red;opacity:.5}} @layer y{#i3{color:blue !important;all:revert-layer !important;opacity:.2}}",
+        "abcdefg"
+          .split("")
+          .map((id) => `<p id="${id}">x</p>`)
+          .join("") +
+          '<a id="h" href="#">x</a><p id="i3">y</p><select size="1" multiple><option>a<optgroup label="b"><option>c</optgroup></select><select><option>a</select><select size="3"><option>a</select><pre wrap width="20">x</pre>',
+      ),
+    ],
     ["elements-plain", one("", everyElement)],
     [
       "elements-inherit",

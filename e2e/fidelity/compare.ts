@@ -85,10 +85,14 @@ export async function compareSite(browser: Browser, files: SiteFile[], widths: r
           }),
         );
         const settings = await page.evaluate(() => {
-          const all = [...document.querySelectorAll("*")].map((element) => {
+          const bare = document.createElement("div");
+          bare.style.all = "initial";
+          document.documentElement.append(bare);
+          const all = [bare, ...document.querySelectorAll("*")].map((element) => {
             const { fontFamily, fontSize, fontWeight, fontStyle, fontStretch } = getComputedStyle(element);
             return { fontFamily, fontSize, fontWeight, fontStyle, fontStretch };
           });
+          bare.remove();
           return [...new Map(all.map((one) => [JSON.stringify(one), one])).values()];
         });
         const measured = await page.evaluate(

@@ -70,6 +70,8 @@ export interface PlaceView {
   box: Box | null;
   /** How many translucent inks around it have to be looked at apart from it. */
   level: number;
+  /** Whether a line through the text it stands in runs through it, too, in its ink. */
+  lined: boolean;
   /** While another size of the reader's is rehearsed: whether the text stays as it is. */
   fixed: boolean;
 }

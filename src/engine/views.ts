@@ -1,5 +1,6 @@
 /** A page of the site as the interface shows it, and pictures of it. */
 import {
+  computedValue,
   cssColor,
   defaultConditions,
   documentOf,
@@ -73,33 +74,53 @@ export function placesOf(page: StyledPage, site: Site, layouts: Layouts): PlaceV
       ink: cssColor(ink),
       sizePx: fontSizeOf(style),
       box,
-      level: levels.of(style, (ink.alpha ?? 0) < 1),
+      ...levels.of(style, (ink.alpha ?? 0) < 1),
     };
   });
 }
 
-/** Texts of opaque ink stand on level 0; a translucent one on the level after that of the text it stands in. */
+/**
+ * Texts of opaque ink stand on level 0; a translucent one on the level after that of the text it stands in, or on the
+ * same where a line through that text is a line through it, too.
+ */
 class LevelsOfInk {
   private readonly known = new Map<number, number>();
 
-  of(style: Style, translucent: boolean): number {
+  of(style: Style, translucent: boolean): Pick<PlaceView, "level" | "lined"> {
     const { pseudo } = style;
     if (!translucent) {
       if (pseudo === null) this.known.set(style.element.index, 0);
-      return 0;
+      return { level: 0, lined: false };
     }
     let around = 0;
+    let lined = false;
+    let goesThrough = pseudo === null && isInLine(style);
     let above = pseudo === null ? style.parent : style;
     for (; above; above = above.parent) {
       const level = this.known.get(above.element.index);
-      if (level === undefined) continue;
-      around = level + 1;
-      break;
+      if (level !== undefined) {
+        lined = goesThrough && isSetAlike(style, above);
+        around = lined ? level : level + 1;
+        break;
+      }
+      goesThrough &&= isInLine(above);
     }
     if (pseudo === null) this.known.set(style.element.index, around);
-    return around;
+    return { level: around, lined };
   }
 }
+
+/** Lines through a text go on through what stands in its lines (CSS Text Decoration 3, 2). */
+function isInLine(style: Style): boolean {
+  const is = (property: string, value: string) => computedValue(style, property) === value;
+  return is("display", "inline") && is("vertical-align", "baseline") && is("position", "static");
+}
+
+const isSetAlike = (a: Style, b: Style) =>
+  cssColor(inkOf(a)) === cssColor(inkOf(b)) &&
+  ["font-size", "font-family", "text-decoration-skip-ink"].every(
+    (property) => computedValue(a, property) === computedValue(b, property),
+  );
 
 /** How a page is shown. @param layouts what is known of it as it is laid out, when it has the structure that it is told */
 export function viewOf(

@@ -297,13 +297,18 @@ export function xHeightOf({ document, nodes }: ShownPage, index: number): number
 export function fontMeasures({ document, nodes }: ShownPage): Record<string, FontMeasure> {
   const view = document.defaultView!;
   const fonts = new Map<string, readonly [font: string, size: number]>();
-  for (const node of [document.documentElement, ...nodes]) {
+  // Units on the root itself follow the font that is set without any style.
+  const bare = document.createElement("div");
+  bare.style.all = "initial";
+  document.documentElement.append(bare);
+  for (const node of [document.documentElement, bare, ...nodes]) {
     if (!node) continue;
     const { fontFamily, fontSize, fontWeight, fontStyle, fontStretch } = view.getComputedStyle(node);
     const size = Number.parseFloat(fontSize);
     const key = fontKeyOf(fontFamily, size, Number(fontWeight), fontStyle !== "normal", fontStretch);
     fonts.set(key, [`${fontStyle} ${fontWeight} ${fontSize} ${fontFamily}; font-stretch: ${fontStretch}`, size]);
   }
+  bare.remove();
   const measured = measureFontUnits([...fonts.values()], document);
   return Object.fromEntries(
     [...fonts.keys()].flatMap((key, at) => {

@@ -147,7 +147,7 @@ export class Painting {
   /** All texts of a level with a line in their ink, whichever lot they are looked at in. */
   private inked(level: number, unknown: PictureUnknown | null): Promise<HTMLImageElement | null> {
     const texts = this.own.filter((text) => text.level === level && this.isAfloat(text) === isHeld(unknown));
-    const strikes = texts.map((text) => strikeOf(text, text.ink));
+    const strikes = texts.filter(({ lined }) => !lined).map((text) => strikeOf(text, text.ink));
     return this.kept(`ink ${level}`, { kind: "struck", strikes }, unknown);
   }
 

@@ -2,6 +2,7 @@
  * What browsers change about a computed style because of what the element is: form controls with a native look,
  * elements that cannot lack a box, SVG text (CSS Display 3, appendix B; CSS UI 4, 7.2; as Chromium does it).
  */
+import { corners } from "./properties/edges";
 import type { ElementNode } from "../source/html/document";
 
 /** The style being adjusted, by property name. */
@@ -78,6 +79,7 @@ function adjustControl(style: Adjustable): void {
       style.set(`border-${edge}-style`, "none");
       style.set(`border-${edge}-color`, { kind: "current" });
     }
+    for (const corner of corners) style.set(`border-${corner}-radius`, [{ px: 0, percent: 0 }]);
   }
   const isPushButton =
     element.tag === "input" && pushButtons.has(type) && style.get("appearance") === "auto" && !style.isAuthored(looks);

@@ -3,7 +3,7 @@ import type { PlainColor } from "../color/value";
 import { absoluteUnit, type Measure } from "../source/css/math";
 import type { Conditions } from "./conditions";
 import { longhandIndex } from "./properties";
-import { leadingPx, type FamilyName, type FontSize, type LineHeight } from "./properties/font";
+import { leadingPx, usedSize, type FamilyName, type FontSize, type LineHeight } from "./properties/font";
 import type { FontMeasure } from "../type/metrics";
 import type { FontSetting } from "../type/fontUnits";
 import type { ComputeContext } from "./properties/types";
@@ -59,6 +59,11 @@ export class Context implements ComputeContext {
 
   get fontSize(): number {
     return (this.style.values[sizeAt] as FontSize | undefined)?.px ?? this.parentFontSize;
+  }
+
+  get usedFontSize(): number {
+    const own = (this.style.values[sizeAt] ?? this.style.parent?.values[sizeAt]) as FontSize | undefined;
+    return own ? usedSize(own) : this.conditions.rootSize;
   }
 
   get parentFontSize(): number {
@@ -135,6 +140,11 @@ export class Context implements ComputeContext {
     return { width: width ?? this.conditions.width, height: height ?? this.conditions.height };
   }
 
+  private sizeOf(style: SharedStyle | null): number {
+    const size = style?.values[sizeAt] as FontSize | undefined;
+    return size ? usedSize(size) : this.conditions.rootSize;
+  }
+
   private font(style: SharedStyle | null): FontMeasure {
     if (!style)
       return this.measureFont({
@@ -144,7 +154,7 @@ export class Context implements ComputeContext {
         stretch: 100,
         size: this.conditions.rootSize,
       });
-    const size = (style.values[sizeAt] as FontSize | undefined)?.px ?? this.conditions.rootSize;
+    const size = this.sizeOf(style);
     const weight = (style.values[weightAt] as number | undefined) ?? 400;
     const stretch = (style.values[stretchAt] as number | undefined) ?? 100;
     const italic = style.values[styleAt] !== undefined && style.values[styleAt] !== "normal";
@@ -152,7 +162,7 @@ export class Context implements ComputeContext {
   }
 
   private lineHeight(style: SharedStyle | null): number {
-    const size = (style?.values[sizeAt] as FontSize | undefined)?.px ?? this.conditions.rootSize;
+    const size = this.sizeOf(style);
     const value = style?.values[lineHeightAt] as LineHeight | undefined;
     const px = (value && leadingPx(value, Math.fround(size))) ?? this.font(style).line;
     // Browsers take it from the layout, which counts in 64ths of a pixel.

@@ -93,7 +93,7 @@ function custom(name: string, text: string): PreparedDeclaration {
 }
 
 /** Longhands that `all` does not reset (CSS Cascade 5, 3.2). */
-const notInAll = new Set(["direction"]);
+const notInAll = new Set(["direction", "unicode-bidi"]);
 
 function regular(property: string, text: string): PreparedDeclaration {
   const shorthand = shorthands.get(property);

@@ -6,7 +6,7 @@ import { attributeSource } from "../edits/attributes";
 import { positionAt } from "../source/lines";
 import { textFile, type Site } from "../source/site";
 import { prepare } from "./declarations";
-import { matchInScope, unmetCondition, type Match, type PageRule, type UnmetCondition } from "./pageRules";
+import { matchInScope, scopeRootOf, unmetCondition, type Match, type PageRule, type UnmetCondition } from "./pageRules";
 import { aliases, longhandIndex, longhands } from "./properties";
 import { shorthands } from "./properties/shorthands";
 import { isEntry, rulesOf, type RuleEntry } from "./rules";
@@ -108,8 +108,10 @@ function outOfForce(site: Site, page: StyledPage, { element, pseudo }: Style, pr
   const found: Contender[] = [];
   const context = matchingFor(page.document, page.conditions);
   for (const { sheet, step, unmet, declaration } of waitingOn(page).get(property) ?? []) {
+    const root = scopeRootOf(sheet, page.document);
     const selector = step.selectors.find(
-      (one) => one.pseudoElement === pseudo && matchInScope(step.conditions.scopes, one, element, context) !== null,
+      (one) =>
+        one.pseudoElement === pseudo && matchInScope(step.conditions.scopes, root, one, element, context) !== null,
     );
     if (!selector) continue;
     const offset = sheet.offset + declaration.start;

@@ -24,6 +24,8 @@ export interface PageRule {
   entry: RuleEntry;
   sheet: SheetSource | null;
   origin: Origin;
+  /** Of scopes that name none: the parent of the element that owns the sheet. */
+  scopeRoot: ElementNode | null;
   /** Higher wins; unlayered is highest. */
   layerRank: number;
   layer: string | null;
@@ -92,6 +94,7 @@ export function pageRules(
   for (const [origin, sheet] of [["browser", browser] as const, ...sheets.map((sheet) => ["author", sheet] as const)]) {
     const own = rulesOf(sheet.items);
     const prefix = layerPrefix(sheet);
+    const scopeRoot = scopeRootOf(sheet, document);
     for (const property of own.registered) registered.set(property.name, property);
     const inForce = rememberConditions(sheet, conditions);
     if (prefix !== null && inForce(emptyConditions)) layers.meet(prefix);
@@ -104,6 +107,7 @@ export function pageRules(
           entry: step,
           sheet: origin === "browser" ? null : sheet,
           origin,
+          scopeRoot,
           layerRank: 0,
           layer,
           order: rules.length,
@@ -227,7 +231,7 @@ export function matchRules(
       if (ancestors && !ancestors.mayMatch(selector)) continue;
       const earlier = best.get(rule);
       if (earlier && !isStronger(selector.specificity, earlier.specificity)) continue;
-      const proximity = matchInScope(rule.entry.conditions.scopes, selector, element, context);
+      const proximity = matchInScope(rule.entry.conditions.scopes, rule.scopeRoot, selector, element, context);
       if (proximity !== null && rule.entry.conditions.containers.every(contained))
         best.set(rule, { rule, selector, specificity: selector.specificity, proximity });
     }
@@ -243,26 +247,45 @@ function isStronger(a: Specificity, b: Specificity): boolean {
   return a[0] - b[0] > 0 || (a[0] === b[0] && (a[1] - b[1] > 0 || (a[1] === b[1] && a[2] > b[2])));
 }
 
-/** Steps to the nearest scope root under which the selector matches; null when it does not. */
+/** The root of scopes that name none (CSS Cascade 6, 2.5.1). */
+export function scopeRootOf({ owner }: SheetSource, { elements }: HtmlDocument): ElementNode | null {
+  return elements[owner]?.parent ?? null;
+}
+
+/**
+ * Steps to the nearest scope root under which the selector matches; null when it does not.
+ * @param unnamed the root of scopes that name none
+ */
 export function matchInScope(
   scopes: readonly ScopeLimits[],
+  unnamed: ElementNode | null,
   selector: Selector,
   element: ElementNode,
   context: MatchContext,
 ): number | null {
-  const limits = scopes[scopes.length - 1];
-  if (!limits) return matches(selector, element, context) ? Infinity : null;
+  if (scopes.length === 0) return matches(selector, element, context) ? Infinity : null;
+  for (const [root, steps] of rootsAround(scopes, unnamed, element, context))
+    if (matches(selector, element, { ...context, scope: root })) return steps;
+  return null;
+}
+
+/** The roots of the innermost scope that an element is in, nearest first, with the steps up to them. */
+function* rootsAround(
+  scopes: readonly ScopeLimits[],
+  unnamed: ElementNode | null,
+  element: ElementNode,
+  context: MatchContext,
+): Generator<readonly [ElementNode, number]> {
+  const { start, end } = scopes[scopes.length - 1]!;
+  const outer = scopes.slice(0, -1);
+  const isInside = (root: ElementNode) => outer.length === 0 || !rootsAround(outer, unnamed, root, context).next().done;
   let steps = 0;
   for (let root: ElementNode | null = element; root; root = root.parent, steps += 1) {
-    const isRoot = limits.start
-      ? limits.start.some((start) => matchInScope(scopes.slice(0, -1), start, root!, context) !== null)
-      : root.parent === null;
-    if (!isRoot) continue;
-    const scoped = { ...context, scope: root };
-    if (limits.end && isBeyond(limits.end, element, root, scoped)) continue;
-    if (matches(selector, element, scoped)) return steps;
+    const isRoot = start
+      ? start.some((one) => matchInScope(outer, unnamed, one, root!, context) !== null)
+      : root === unnamed && isInside(root);
+    if (isRoot && !(end && isBeyond(end, element, root, { ...context, scope: root }))) yield [root, steps];
   }
-  return null;
 }
 
 function isBeyond(end: readonly Selector[], element: ElementNode, root: ElementNode, context: MatchContext): boolean {

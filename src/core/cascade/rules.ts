@@ -26,7 +26,7 @@ export interface RuleConditions {
   scopes: readonly ScopeLimits[];
 }
 
-/** `@scope (start) to (end)`; a null start is the element that holds the sheet (CSS Cascade 6, 2.5). */
+/** `@scope (start) to (end)`; a null start is the parent of the element that owns the sheet (CSS Cascade 6, 2.5). */
 export interface ScopeLimits {
   start: readonly Selector[] | null;
   end: readonly Selector[] | null;
@@ -69,6 +69,7 @@ const namespaceUris: Readonly<Record<string, Namespace>> = {
   "http://www.w3.org/1998/Math/MathML": "math",
 };
 
+const scopeRoot = parseSelectorList(":where(:scope)", { parent: null, nested: true, scoped: true });
 const topLevel: readonly Selector[] = [];
 const selectorLists = new WeakMap<readonly Selector[], Map<string, readonly Selector[]>>();
 const mostLists = 20_000;
@@ -244,11 +245,28 @@ class Unfolder {
     const startText = first?.type === "ident" ? null : inside(first);
     const endText = to ? inside(first?.type === "ident" ? word : last) : null;
     if (text !== "" && startText === null && endText === null) return;
-    const start = startText === null ? null : tryParseSelectorList(startText, { parent: place.parent });
-    const end = endText === null ? null : tryParseSelectorList(endText);
+    const scoped = place.parent === null;
+    const nested = !scoped || place.conditions.scopes.length > 0;
+    const start = startText === null ? null : tryParseSelectorList(startText, { parent: place.parent, nested, scoped });
+    const end = endText === null ? null : tryParseSelectorList(endText, { parent: null, nested: true, scoped: true });
     if ((startText !== null && !start) || (endText !== null && !end)) return;
     const scopes = [...place.conditions.scopes, { start, end }];
-    this.list(rule.items, { ...place, parent: null, conditions: { ...place.conditions, scopes } });
+    const conditions = { ...place.conditions, scopes };
+    this.list(rule.items, { ...place, parent: null, conditions });
+    this.bare(rule, { ...place, conditions });
+  }
+
+  /** Declarations that stand in a scope without a rule are its root's, of no specificity (CSS Cascade 6, 2.5.2). */
+  private bare(rule: AtRule, { conditions, layer }: Place): void {
+    const declarations = rule.items.filter((item) => item.kind === "declaration");
+    if (declarations.length === 0 || !rule.block) return;
+    this.steps.push({
+      rule: { ...rule, kind: "style", preludeText: `@scope ${rule.preludeText}`.trim(), block: rule.block },
+      selectors: scopeRoot,
+      declarations,
+      conditions,
+      layer,
+    });
   }
 
   private register(rule: AtRule): void {

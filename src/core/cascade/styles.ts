@@ -28,6 +28,7 @@ import {
   fitMonospace,
   isMonospaceAlone,
   leadingPx,
+  usedSize,
   type FamilyName,
   type FontSize,
   type LineHeight,
@@ -166,7 +167,7 @@ function isSame(a: Style, b: Style, comparisons: Comparisons, counts: (longhand:
 }
 
 export function fontSizeOf(style: Style): number {
-  return valueOf<FontSize>(style, "font-size").px;
+  return usedSize(valueOf<FontSize>(style, "font-size"));
 }
 
 /** Line height in px; null for `normal`. */

@@ -124,7 +124,8 @@ export function isMonospaceAlone(families: readonly FamilyName[]): boolean {
 /** Sizes that follow the reader's are not set smaller than this, px (Chromium's smallest logical size). */
 const smallestRelative = 6;
 
-function atLeast(px: number, absolute: boolean): number {
+/** The size letters come out in; units and descendants follow the size before. */
+export function usedSize({ px, absolute }: Pick<FontSize, "px" | "absolute">): number {
   return !absolute && px > 0 ? Math.max(smallestRelative, px) : px;
 }
 
@@ -155,14 +156,13 @@ const fontSize: Longhand<Component, FontSize> = {
     }
     const { px } = computeLength(value, context, sizeRules, context.parentFontSize);
     const relative = value.type === "percentage" || (value.type === "dimension" && ofElement.has(value.unit));
-    const size = fitted({
+    return fitted({
       px: Math.min(largestSize, Math.max(0, px)),
       keyword: null,
       absolute: absolute || !relative,
     });
-    return { ...size, px: atLeast(size.px, size.absolute) };
   },
-  serialise: ({ px }) => serialisePx(px),
+  serialise: (value) => serialisePx(usedSize(value)),
 };
 
 export function isFontSize(component: Component): boolean {
@@ -286,11 +286,12 @@ const lineHeight: Longhand<Component, LineHeight> = {
     const number = numberOf(value);
     if (number !== null) return { kind: "number", value: Math.max(0, number) };
     // Chromium takes whole percents where the value is nothing else.
-    if (value.type === "percentage") return { kind: "px", value: (Math.trunc(value.value) * context.fontSize) / 100 };
-    return { kind: "px", value: computeLength(value, context, leadingRules, context.fontSize).px };
+    if (value.type === "percentage")
+      return { kind: "px", value: (Math.trunc(value.value) * context.usedFontSize) / 100 };
+    return { kind: "px", value: computeLength(value, context, leadingRules, context.usedFontSize).px };
   },
   serialise: (value, context) =>
-    value.kind === "normal" ? "normal" : serialisePx(leadingPx(value, context.fontSize)!),
+    value.kind === "normal" ? "normal" : serialisePx(leadingPx(value, context.usedFontSize)!),
 };
 
 /** Line height in px; null for `normal`, which only the font knows. */

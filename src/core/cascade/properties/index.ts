@@ -59,21 +59,38 @@ export const aliases: Readonly<Record<string, string>> = {
 type Flow = "block-start" | "block-end" | "inline-start" | "inline-end";
 const flows: readonly Flow[] = ["block-start", "block-end", "inline-start", "inline-end"];
 
-/** Flow-relative longhands with the edge each is about and the name of the physical one (CSS Logical 1, section 4). */
-const logical: ReadonlyMap<string, { flow: Flow; physical: (side: string) => string }> = new Map(
-  flows.flatMap((flow) => [
-    [`margin-${flow}`, { flow, physical: (side: string) => `margin-${side}` }] as const,
-    [`padding-${flow}`, { flow, physical: (side: string) => `padding-${side}` }] as const,
-    ...["width", "style", "color"].map(
-      (part) => [`border-${flow}-${part}`, { flow, physical: (side: string) => `border-${side}-${part}` }] as const,
-    ),
+/** Gives the physical name by the sides that flows run to. */
+type Physical = (side: (flow: Flow) => string) => string;
+
+/** `top` and `bottom` come first in the names of corners. */
+const corner = (block: string, inline: string) =>
+  `border-${[block, inline].sort((a) => (a === "top" || a === "bottom" ? -1 : 1)).join("-")}-radius`;
+
+const axisOf = (side: string) => (side === "top" || side === "bottom" ? "y" : "x");
+
+/** Flow-relative longhands (CSS Logical 1, section 4; CSS Overflow 3, 3.1). */
+const logical: ReadonlyMap<string, Physical> = new Map<string, Physical>([
+  ...flows.flatMap((flow): [string, Physical][] => [
+    [`margin-${flow}`, (side) => `margin-${side(flow)}`],
+    [`padding-${flow}`, (side) => `padding-${side(flow)}`],
+    ...["width", "style", "color"].map((part): [string, Physical] => [
+      `border-${flow}-${part}`,
+      (side) => `border-${side(flow)}-${part}`,
+    ]),
   ]),
-);
+  ...(["start", "end"] as const).flatMap((block) =>
+    (["start", "end"] as const).map((inline): [string, Physical] => [
+      `border-${block}-${inline}-radius`,
+      (side) => corner(side(`block-${block}`), side(`inline-${inline}`)),
+    ]),
+  ),
+  ["overflow-block", (side) => `overflow-${axisOf(side("block-start"))}`],
+  ["overflow-inline", (side) => `overflow-${axisOf(side("inline-start"))}`],
+]);
 
 /** For each flow-relative longhand, a physical one that reads the same values. */
 export function readerOf(name: string): Longhand | null {
-  const physical = logical.has(name) ? logical.get(name)!.physical("top") : name;
-  const index = longhandIndex.get(physical);
+  const index = longhandIndex.get(physicalName(name, "horizontal-tb", "ltr"));
   return index === undefined ? null : longhands[index]!;
 }
 
@@ -83,8 +100,7 @@ export function isLogical(name: string): boolean {
 
 /** The physical longhand a flow-relative one stands for in a writing mode and direction. */
 export function physicalName(name: string, writingMode: string, direction: string): string {
-  const entry = logical.get(name);
-  return entry ? entry.physical(sideOf(entry.flow, writingMode, direction)) : name;
+  return logical.get(name)?.((flow) => sideOf(flow, writingMode, direction)) ?? name;
 }
 
 function sideOf(flow: Flow, writingMode: string, direction: string): string {

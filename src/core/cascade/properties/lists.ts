@@ -32,7 +32,7 @@ function markerName(name: string): string {
 
 const spacingRules = { percent: false, negative: false };
 
-/** Across and down; one where both are the same. */
+/** Across and down, in whole px; one where both are the same. */
 const borderSpacing: Longhand<readonly Component[], readonly [number, number]> = {
   name: "border-spacing",
   inherited: true,
@@ -42,8 +42,8 @@ const borderSpacing: Longhand<readonly Component[], readonly [number, number]> =
       ? value
       : null,
   compute: ([across, down = across], context) => [
-    computeLength(across!, context, spacingRules).px,
-    computeLength(down!, context, spacingRules).px,
+    Math.trunc(computeLength(across!, context, spacingRules).px),
+    Math.trunc(computeLength(down!, context, spacingRules).px),
   ],
   serialise: ([across, down]) =>
     across === down ? serialisePx(across) : `${serialisePx(across)} ${serialisePx(down)}`,

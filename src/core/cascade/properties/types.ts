@@ -19,6 +19,8 @@ export interface ComputeContext {
   parent(name: string): unknown;
   hasParent: boolean;
   fontSize: number;
+  /** The size its letters come out in. */
+  usedFontSize: number;
   parentFontSize: number;
   rootFontSize: number;
   /** The reader's default size, which keywords such as `medium` stand for. */

@@ -17,7 +17,8 @@ import {
 import type { Longhand } from "./types";
 
 const strokeRules = { percent: false, negative: false };
-const namedStrokes: Readonly<Record<string, number>> = { thin: 1 / 3, medium: 1, thick: 5 / 3 };
+/** In 48ths of the font size, as in Chromium. */
+const namedStrokes: Readonly<Record<string, number>> = { thin: 1, medium: 3, thick: 5 };
 
 /** Compatibility, 3.2; not snapped to device pixels. */
 const strokeWidth: Longhand<Component, number> = {
@@ -26,7 +27,9 @@ const strokeWidth: Longhand<Component, number> = {
   initial: "0",
   parse: ([only, more]) => (!more && only && isStrokeWidth(only) ? only : null),
   compute: (value, context) =>
-    value.type === "ident" ? namedStrokes[value.name.toLowerCase()]! : computeLength(value, context, strokeRules).px,
+    value.type === "ident"
+      ? (namedStrokes[value.name.toLowerCase()]! / 48) * context.fontSize
+      : computeLength(value, context, strokeRules).px,
   serialise: serialisePx,
 };
 
@@ -92,10 +95,11 @@ const boxEdge: Longhand<string, string> = {
   parse: (value) => {
     const words = value.map((part) => (part.type === "ident" ? part.name.toLowerCase() : ""));
     if (words.length === 1 && words[0] === "auto") return "auto";
-    const [over, under = "text"] = words;
-    if (words.length < 1 || words.length > 2) return null;
-    if (!["text", "cap", "ex"].includes(over!) || !["text", "alphabetic"].includes(under)) return null;
-    return under === "text" && over === "text" ? "text" : words.length === 1 ? over! : `${over} ${under}`;
+    if (words.length === 1) return words[0] === "text" ? "text" : null;
+    const [over, under] = words;
+    if (words.length !== 2 || !["text", "cap", "ex"].includes(over!) || !["text", "alphabetic"].includes(under!))
+      return null;
+    return over === "text" && under === "text" ? "text" : `${over} ${under}`;
   },
   compute: (value) => value,
   serialise: (value) => value,
@@ -126,9 +130,9 @@ const hyphenateLimits: Longhand<string, string> = {
       if (number === null || (part.type === "number" && (!part.integer || number < 1))) return null;
       return serialiseNumber(Math.max(1, Math.round(number)));
     });
-    if (parts.includes(null)) return null;
-    const [word, before = "auto", after = before] = parts as string[];
-    return after !== before ? `${word} ${before} ${after}` : before !== "auto" ? `${word} ${before}` : word!;
+    // What is automatic behind the rest is left out.
+    while (parts.length > 1 && parts.at(-1) === "auto") parts.pop();
+    return parts.includes(null) ? null : parts.join(" ");
   },
   compute: (value) => value,
   serialise: (value) => value,

@@ -73,6 +73,7 @@ const declarationBlocks = new Set([
   "counter-style",
   "font-feature-values",
   "font-palette-values",
+  "scope",
   "view-transition",
   "position-try",
 ]);
