@@ -62,6 +62,8 @@ export function adjustStyle(style: Adjustable): void {
   if (display === "contents" && boxless.has(element.tag)) style.set("display", "none");
   if (element.tag === "legend" && ["inline", "inline-block"].includes(String(display))) style.set("display", "block");
   if (controls.has(element.tag)) adjustControl(style);
+  else if (style.get("appearance") === "button" && style.get("display") === "inline")
+    style.set("display", "inline-block");
 }
 
 function adjustControl(style: Adjustable): void {

@@ -94,7 +94,7 @@ input, textarea { background-color: field; border: 2px inset light-dark(#767676,
 input[type=file i] { text-overflow: ellipsis }
 textarea { overflow-wrap: break-word; font-family: monospace; font-size: 13.3333px; white-space: pre-wrap; border-width: 1px; border-style: solid; padding: 2px }
 select { background-color: field; border: 1px solid light-dark(#767676, #858585); text-wrap-mode: nowrap; color: fieldtext }
-select:not([multiple], [size]), select:is([size="1"], [size="0"]) {
+select:not([multiple], [size]), select[size="1"], select[size="0"]:not([multiple]) {
   background-color: buttonface; white-space: pre;
 }
 input:is([type=date i], [type=time i], [type=month i], [type=week i], [type=datetime-local i]) { font-family: monospace; padding: 0; padding-inline-start: 1px }
@@ -119,18 +119,18 @@ input[type=range i]:disabled { background-color: initial; color: #c5c5c5 }
   color: light-dark(rgba(16, 16, 16, 0.3), rgba(255, 255, 255, 0.3)); background-color: light-dark(rgba(239, 239, 239, 0.3), rgba(19, 1, 1, 0.3));
   border-color: light-dark(rgba(118, 118, 118, 0.3), rgba(195, 195, 195, 0.3));
 }
-option { font-weight: normal; display: block; padding: 0 2px 1px; white-space: nowrap }
+option { font-weight: normal; display: block; padding-block: 0 1px; padding-inline: 2px; white-space: nowrap }
 optgroup { font-weight: bolder; display: block }
-select:is([multiple], [size]:not([size="0"], [size="1"])) optgroup option { padding-inline-start: 20px }
+select:is([multiple]:not([size="1"]), [size]:not([size="0"], [size="1"])) optgroup option { padding-inline-start: 20px }
 select:not([multiple], [size]) optgroup { white-space: initial }
 fieldset { margin-inline: 2px; padding-block: 0.35em 0.625em; padding-inline: 0.75em; border: 2px groove buttonface }
 legend { padding-inline: 2px }
 marquee { display: inline-block; text-wrap-mode: nowrap }
 [popover] { position: fixed; margin: auto; border: solid; padding: 0.25em; background-color: canvas; color: canvastext }
 [popover]:not(:popover-open, dialog[open]) { display: none }
-select:is([multiple], [size]:not([size="0"], [size="1"])) :is(option, optgroup, hr) { line-height: initial !important }
+select:is([multiple]:not([size="1"]), [size]:not([size="0"], [size="1"])) :is(option, optgroup, hr) { line-height: initial !important }
 progress, meter { display: inline-block; appearance: auto; vertical-align: -0.2em }
-select:is([multiple], [size]:not([size="0"], [size="1"])) { vertical-align: text-bottom; border-radius: 2px; overflow-x: hidden; overflow-y: scroll }
+select:is([multiple]:not([size="1"]), [size]:not([size="0"], [size="1"])) { vertical-align: text-bottom; border-radius: 2px; overflow-inline: hidden; overflow-block: scroll }
 dialog { position: absolute; margin: auto; border: solid; padding: 1em; background-color: canvas; color: canvastext }
 dialog:not([open]) { display: none }
 iframe { border: 2px inset }

@@ -9,6 +9,7 @@ const kinds: Readonly<Record<Space, readonly (string | null)[]>> = {
   srgb: ["red", "green", "blue"],
   "srgb-linear": ["red", "green", "blue"],
   "display-p3": ["red", "green", "blue"],
+  "display-p3-linear": ["red", "green", "blue"],
   "a98-rgb": ["red", "green", "blue"],
   "prophoto-rgb": ["red", "green", "blue"],
   rec2020: ["red", "green", "blue"],

@@ -63,6 +63,7 @@ export const colorFunctionSpaces: ReadonlyMap<string, FunctionSyntax> = new Map<
       ["srgb", "srgb"],
       ["srgb-linear", "srgb-linear"],
       ["display-p3", "display-p3"],
+      ["display-p3-linear", "display-p3-linear"],
       ["a98-rgb", "a98-rgb"],
       ["prophoto-rgb", "prophoto-rgb"],
       ["rec2020", "rec2020"],

@@ -231,6 +231,12 @@ export const spaces: Readonly<Record<Space, SpaceDefinition>> = {
     xyzToSrgb,
   ),
   "display-p3": rgbSpace(srgbToLinear, linearToSrgb, p3ToXyz, xyzToP3),
+  "display-p3-linear": rgbSpace(
+    (v) => v,
+    (v) => v,
+    p3ToXyz,
+    xyzToP3,
+  ),
   "a98-rgb": rgbSpace(a98ToLinear, linearToA98, a98ToXyz, xyzToA98),
   "prophoto-rgb": rgbSpace(prophotoToLinear, linearToProphoto, prophotoToXyzD50, xyzD50ToProphoto, "xyz-d50"),
   rec2020: rgbSpace(rec2020ToLinear, linearToRec2020, rec2020ToXyz, xyzToRec2020),
@@ -317,6 +323,16 @@ const browserSpaces: SpaceTable = {
           "display-p3",
           srgbToLinear,
           linearToSrgb,
+          [
+            [0.515102, 0.291965, 0.157153],
+            [0.241182, 0.692236, 0.0665819],
+            [-0.00104941, 0.0418818, 0.784378],
+          ],
+        ],
+        [
+          "display-p3-linear",
+          (v) => v,
+          (v) => v,
           [
             [0.515102, 0.291965, 0.157153],
             [0.241182, 0.692236, 0.0665819],

@@ -8,6 +8,7 @@ export type Space =
   | "oklab"
   | "oklch"
   | "display-p3"
+  | "display-p3-linear"
   | "a98-rgb"
   | "prophoto-rgb"
   | "rec2020"

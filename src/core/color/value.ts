@@ -383,6 +383,6 @@ function relative(value: ColorValue & { kind: "relative" }, context: ColorContex
   const channels = value.channels.map(take) as Channels;
   const alpha = value.alpha ? alphaValue(value.alpha, true, keywords) : origin.alpha;
   const color: Color = { space: syntax.space, channels, alpha };
-  if (!syntax.legacy) return { color, legacy: false };
+  if (!syntax.legacy || syntax.space === "srgb") return { color, legacy: false };
   return { color: { ...convertColor({ ...color, channels: solid(channels) }, "srgb") }, legacy: false };
 }

@@ -61,6 +61,7 @@ const rectangular = new Set([
   "srgb",
   "srgb-linear",
   "display-p3",
+  "display-p3-linear",
   "a98-rgb",
   "prophoto-rgb",
   "rec2020",
