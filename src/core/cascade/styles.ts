@@ -1,4 +1,5 @@
 /** Computed styles of all elements of a page (CSS Cascade 5, sections 4 to 7). */
+import { parseBlock, type Declaration } from "../source/css/syntax";
 import { parseColor } from "../color";
 import { formatColor } from "../color/format";
 import { componentsOf } from "../source/css/components";
@@ -309,6 +310,16 @@ class Computer {
     };
   }
 
+  /** A style as it would be with declarations in the element's style attribute. */
+  attaching(style: Style, declarations: readonly Declaration[]): Style {
+    const { element, pseudo, parent } = style;
+    if (parent) this.rootStyle ??= rootOf(style).shared;
+    const own = blockOf(declarations, this.matching.quirks);
+    const blocks = [...style.blocks, { origin: "author", attached: true, match: null, ...own } as const];
+    const named = pseudo === null ? element : { ...element, tag: `::${pseudo}` };
+    return { ...style, blocks, shared: this.compute(named, parent?.shared ?? null, blocks) };
+  }
+
   private sharedStyle(element: ElementNode, parent: SharedStyle | null, blocks: readonly Block[]): SharedStyle {
     if (!parent || isAdjustedByAttributes(element)) return this.compute(element, parent, blocks);
     const key = `${this.identity(parent)} ${element.namespace} ${element.tag} ${blocks.map((block) => this.identify(block)).join()}`;
@@ -525,6 +536,18 @@ export function pseudoStyler({
 }: StyledPage): (name: string, origin: Style, parent?: Style) => Style | null {
   const computer = new Computer(rules, conditions, document, matchingFor(document, conditions), faces);
   return (name, origin, parent = origin) => computer.pseudo(name, origin, parent);
+}
+
+/** A text's style as it would be with declarations that nothing is stronger than. @param text of a block, without `!important` */
+export function styleWith(
+  { rules, conditions, document, faces }: StyledPage,
+  style: Style,
+  property: string,
+  value: string,
+): Style {
+  const computer = new Computer(rules, conditions, document, matchingFor(document, conditions), faces);
+  const declarations = parseBlock(`${property}:${value}!important`).filter((item) => item.kind === "declaration");
+  return computer.attaching(style, declarations);
 }
 
 function* containersAbove(style: Style | null): Generator<ContainerAncestor> {

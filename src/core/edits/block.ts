@@ -3,6 +3,8 @@ import { replaceInShorthand } from "./shorthand";
 import { prepare } from "../cascade/declarations";
 import { aliases } from "../cascade/properties";
 import { shorthands } from "../cascade/properties/shorthands";
+import { openEndOf } from "../source/css/open";
+import { lineEndOf } from "../source/lines";
 import type { Declaration, DisabledDeclaration, Item, Span } from "../source/css/syntax";
 import { EditError } from "./types";
 
@@ -89,6 +91,8 @@ export function switchOff({ text }: BlockText, declaration: Declaration): Splice
 export function switchOn(where: BlockText, disabled: DisabledDeclaration): Splice[] {
   const { declaration } = disabled;
   const inside = where.text.slice(disabled.start + 2, disabled.end - 2).trim();
+  const open = openEndOf(inside);
+  if (open) throw new EditError(`It cannot be switched on: it leaves ${open.what} open.`);
   const at = where.items.indexOf(disabled);
   const before = where.items.slice(0, at).findLast((item): item is Declaration => item.kind === "declaration");
   const followed = where.items.slice(at + 1).some((item) => item.kind === "declaration");
@@ -114,10 +118,15 @@ function insertAfter(
   const gap = text.slice(startWithBlank(where, after.start), after.start);
   const lead = gap.includes("\n") || gap.includes("\r") ? gap.slice(lastLineEnd(gap)) : gap;
   const body = write(where, after, property, value) + (important ? " !important" : "");
+  // What is open at the block's end would swallow what is put behind it.
+  const open = after === where.items.findLast((item) => item.kind !== "skipped") ? openEndOf(inBlock(where)) : null;
+  if (open) return { start: where.block.end, end: where.block.end, insert: `${open.closers};${lead}${body}` };
   if (after.semicolon !== null)
     return { start: after.semicolon + 1, end: after.semicolon + 1, insert: `${lead}${body};` };
   return { start: after.end, end: after.end, insert: `;${lead}${body}` };
 }
+
+const inBlock = ({ text, block }: BlockText) => text.slice(block.start, block.end);
 
 /** Where the last line end of a piece of white space starts, counting CRLF as one. */
 function lastLineEnd(gap: string): number {
@@ -128,13 +137,12 @@ function lastLineEnd(gap: string): number {
 function insertFirst(where: BlockText, property: string, value: string): Splice {
   const { text, block, indent } = where;
   const inside = text.slice(block.start, block.end);
-  const newline = /\r\n|\n|\r/.exec(text)?.[0];
   const first = where.items.find((item) => item.kind !== "skipped");
   if (inside.trim() === "" && !/[\r\n]/.test(inside)) {
     const spaced = /\s/.test(inside) || /\s/.test(text[block.start - 2] ?? "");
     return { start: block.start, end: block.end, insert: spaced ? ` ${property}: ${value}; ` : `${property}:${value}` };
   }
-  const inner = first ? leadOf(text, first.start) : `${newline ?? "\n"}${indent}${indentUnit(text)}`;
+  const inner = first ? leadOf(text, first.start) : `${lineEndOf(text)}${indent}${indentUnit(text)}`;
   return { start: block.start, end: block.start, insert: `${inner}${property}: ${value};` };
 }
 

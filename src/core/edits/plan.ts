@@ -1,17 +1,19 @@
 /** Edits turned into changes of text, with what they reach. Nothing is written here. */
 import { defaultConditions, withStatesEverywhere, type Conditions } from "../cascade/conditions";
 import { explain, isSetBack } from "../cascade/explain";
-import { computedValue, sameBox, sameValues, type Style, type StyledPage } from "../cascade/styles";
+import { computedValue, sameBox, sameValues, styleWith, type Style, type StyledPage } from "../cascade/styles";
 import { invalidReason, isKnownProperty } from "../cascade/declarations";
-import { readerOf } from "../cascade/properties";
+import { physicalName, readerOf } from "../cascade/properties";
 import { shorthands } from "../cascade/properties/shorthands";
 import { SelectorError, parseSelectorList } from "../cascade/selectors/parse";
 import { styledPage } from "../cascade/styledPages";
 import { refOf, styleAt, textsOf } from "../pageTexts";
 import { textId } from "../ground/layout";
+import { openEndOf, sheetEndOf } from "../source/css/open";
 import { parseBlock, type Item } from "../source/css/syntax";
 import { changeSite, pagesOf, textFile, type Site, type TextFile } from "../source/site";
 import type { TextChange } from "../source/changes";
+import { lineEndOf } from "../source/lines";
 import { attributeSource, insertAttribute, spliceAttribute } from "./attributes";
 import {
   indentUnit,
@@ -26,6 +28,7 @@ import {
 import { declarationAt, elementAt, fileAt, ruleAt, sheetTexts, type SheetText } from "./locate";
 import { fold, unfold } from "./fold";
 import { unwrapWords, wrapWords } from "./words";
+import { checkEmbeddable, checkSelfContained, writable } from "./value";
 import { EditError, type Edit, type ElementRef, type Plan, type Reach, type Target } from "./types";
 
 /**
@@ -46,7 +49,11 @@ export function* planSteps(site: Site, edit: Edit, conditions: Conditions): Gene
   const after = changeSite(site, changes);
   const warnings =
     edit.kind === "declare"
-      ? [...declareWarnings(after, edit, conditions), ...resetWarnings(site, after, edit, conditions)]
+      ? [
+          ...endWarnings(site, edit),
+          ...effectWarnings(after, edit, conditions),
+          ...resetWarnings(site, after, edit, conditions),
+        ]
       : edit.kind === "fold" || edit.kind === "unfold"
         ? foldWarnings(site, edit)
         : [];
@@ -101,6 +108,7 @@ function foldWarnings(site: Site, edit: FoldEdit): string[] {
 
 function checkValue(property: string, value: string): void {
   if (!isKnownProperty(property.toLowerCase())) throw new EditError(`${property} is not a property.`);
+  checkSelfContained(value, "The value");
   if (invalidReason(property, value)) throw new EditError(`${value} is not a value of ${property}.`);
 }
 
@@ -116,14 +124,17 @@ function blockText(
   return { text, block: rule.block, items: rule.items, indent: /^[ \t]*/.exec(text.slice(lineStart, rule.start))![0] };
 }
 
-const change = (where: BlockText, property: string, value: string | null) =>
-  value === null ? removeDeclaration(where, property) : setDeclaration(where, property, value);
+function change(file: TextFile, where: BlockText, property: string, value: string | null): Splice[] {
+  if (value === null) return removeDeclaration(where, property);
+  checkEmbeddable(value, file);
+  return setDeclaration(where, property, writable(value, file));
+}
 
 function declare(site: Site, target: Target, property: string, value: string | null): TextChange[] {
   switch (target.kind) {
     case "rule": {
       const { sheet, rule } = ruleAt(site, target.path, target.start);
-      return moved(target.path, change(blockText(sheet, rule), property, value), sheet.offset);
+      return moved(target.path, change(sheet.file, blockText(sheet, rule), property, value), sheet.offset);
     }
     case "new-rule":
       return newRule(site, target.path, target.selector, property, value);
@@ -171,14 +182,14 @@ function styleAttribute(site: Site, ref: ElementRef, property: string, value: st
   const attribute = attributeSource(file.text, element, "style");
   if (!attribute) {
     if (value === null) throw new EditError("This element has no style attribute.");
-    return moved(file.path, [insertAttribute(file.text, element, "style", `${property}: ${value}`)]);
+    return moved(file.path, [insertAttribute(file.text, element, "style", `${property}: ${writable(value, file)}`)]);
   }
   const text = attribute.value;
   const where: BlockText = { text, block: { start: 0, end: text.length }, items: parseBlock(text), indent: "" };
   const blank = value !== null && text.trim() === "";
   const splices = blank
-    ? [{ start: 0, end: text.length, insert: `${property}: ${value}` }]
-    : change(where, property, value);
+    ? [{ start: 0, end: text.length, insert: `${property}: ${writable(value, file)}` }]
+    : change(file, where, property, value);
   return moved(file.path, spliceAttribute(file.text, attribute, splices));
 }
 
@@ -197,23 +208,29 @@ function newRule(site: Site, path: string, selector: string, property: string, v
     if (error instanceof SelectorError) throw new EditError(`"${selector}" is not a selector. ${error.message}`);
     throw error;
   }
+  checkSelfContained(selector, "The selector");
   const { file, text, offset, items } = sheetForNewRule(site, fileAt(site, path));
+  for (const written of [selector, value]) checkEmbeddable(written, file);
   const same = items.findLast((item) => item.kind === "style" && item.preludeText === selector);
   if (same?.kind === "style" && same === items.findLast((item) => item.kind === "style")) {
-    return moved(file.path, setDeclaration(blockText({ file, text, offset, items }, same), property, value), offset);
+    return moved(file.path, change(file, blockText({ file, text, offset, items }, same), property, value), offset);
   }
-  if (isMinified(text))
-    return moved(
-      file.path,
-      [{ start: text.length, end: text.length, insert: `${selector}{${property}:${value}}` }],
-      offset,
-    );
-  const newline = /\r\n|\n|\r/.exec(text)?.[0] ?? "\n";
+  const own = writable(value, file);
+  const open = sheetEndOf(text);
+  if (isMinified(text)) {
+    const insert = `${open?.closers ?? ""}${selector}{${property}:${own}}`;
+    return moved(file.path, [{ start: text.length, end: text.length, insert }], offset);
+  }
+  const newline = lineEndOf(text);
   const tail = /[ \t\r\n\f]*$/.exec(text)![0];
   const at = text.length - tail.length;
   const base = file.kind === "html" ? (/(?:^|[\r\n])([ \t]+)\S/.exec(text)?.[1] ?? "") : "";
   const unit = file.kind === "html" ? "  " : indentUnit(text);
-  const rule = `${base}${selector} {${newline}${base}${unit}${property}: ${value};${newline}${base}}`;
+  const rule = `${base}${selector} {${newline}${base}${unit}${property}: ${own};${newline}${base}}`;
+  if (open) {
+    const insert = `${open.closers}${newline}${newline}${rule}${newline}`;
+    return moved(file.path, [{ start: text.length, end: text.length, insert }], offset);
+  }
   const insert = at === 0 ? rule + newline : `${newline}${newline}${rule}${tail === "" ? newline : ""}`;
   return moved(file.path, [{ start: at, end: at, insert }], offset);
 }
@@ -326,6 +343,52 @@ function elementsBefore(old: StyledPage, now: StyledPage, changes: readonly Text
     if (was !== undefined && old.document.elements[was]!.tag === tag) found.set(index, was);
   }
   return found;
+}
+
+/** Says what was open and is closed first. */
+function endWarnings(site: Site, { target, value }: Edit & { kind: "declare" }): string[] {
+  if (value === null) return [];
+  if (target.kind === "style-attribute") {
+    const { element } = elementAt(site, target.element.page, target.element.index);
+    const open = openEndOf(element.attributes.get("style") ?? "");
+    return open ? [`The style attribute ends inside ${open.what}: that is closed first.`] : [];
+  }
+  if (target.kind === "rule") {
+    const { sheet, rule } = ruleAt(site, target.path, target.start);
+    const open = openEndOf(sheet.text.slice(rule.block.start, rule.block.end));
+    return open ? [`The rule ends inside ${open.what}: that is closed first.`] : [];
+  }
+  const open = sheetEndOf(sheetForNewRule(site, fileAt(site, target.path)).text);
+  return open ? [`${target.path} ends inside ${open.what}: that is closed first.`] : [];
+}
+
+/** Says where the picked text does not come out with what is asked: which rule beats it, or what it comes out with. */
+function effectWarnings(after: Site, edit: Edit & { kind: "declare" }, conditions: Conditions): string[] {
+  const beaten = declareWarnings(after, edit, conditions);
+  return beaten.length ? beaten : proofWarnings(after, edit, conditions);
+}
+
+/**
+ * The proof: with the declaration where nothing is stronger, as an important one of its style attribute, the picked text
+ * must come out the same.
+ */
+function proofWarnings(
+  after: Site,
+  { place, property, value }: Edit & { kind: "declare" },
+  conditions: Conditions,
+): string[] {
+  const file = place && textFile(after, place.page);
+  if (!file || value === null || property.startsWith("--")) return [];
+  const page = styledPage(after, file, conditions);
+  const got = styleAt(page, place);
+  if (!got) return [];
+  const asked = styleWith(page, got, property, value.replace(/\s*!\s*important\s*$/i, ""));
+  const names = readerOf(property) ? [property] : (shorthands.get(property)?.longhands ?? []);
+  const flow = (name: string) =>
+    physicalName(name, computedValue(asked, "writing-mode"), computedValue(asked, "direction"));
+  const off = names.map(flow).filter((name) => computedValue(asked, name) !== computedValue(got, name));
+  const is = off.slice(0, 3).map((name) => `${name} is ${computedValue(got, name)}`);
+  return off.length ? [`The picked text does not come out with it: ${is.join(", ")}.`] : [];
 }
 
 /** Says which rule beats what was written, for the element the edit is meant for. */

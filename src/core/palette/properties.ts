@@ -7,6 +7,7 @@ import { setDeclaration, indentUnit, isMinified } from "../edits/block";
 import { EditError } from "../edits/types";
 import type { TextChange } from "../source/changes";
 import { sheetsOfPage } from "../source/html/sheets";
+import { lineEndOf } from "../source/lines";
 import { pagesOf, textFile, type Site } from "../source/site";
 import type { CustomProperty, PaletteUse } from "./palette";
 import type { ColorSpot } from "./values";
@@ -165,7 +166,7 @@ function definition(sheet: SheetText, name: string, value: string): TextChange[]
     );
   }
   if (isMinified(text)) return [atSheetStart(sheet, `:root{${name}:${value}}`)];
-  const newline = /\r\n|\n|\r/.exec(text)?.[0] ?? "\n";
+  const newline = lineEndOf(text);
   return [atSheetStart(sheet, `:root {${newline}${indentUnit(text)}${name}: ${value};${newline}}`)];
 }
 
@@ -173,7 +174,7 @@ function definition(sheet: SheetText, name: string, value: string): TextChange[]
 export function atSheetStart({ file, text, offset, items }: SheetText, rule: string): TextChange {
   const before = items.findLast((item) => item.kind === "at" && ["charset", "import", "namespace"].includes(item.name));
   const at = offset + (before?.end ?? 0);
-  const newline = /\r\n|\n|\r/.exec(text)?.[0] ?? "\n";
+  const newline = lineEndOf(text);
   const own = rule.replaceAll("\n", newline);
   const insert = isMinified(text) ? own : before ? `${newline}${newline}${own}` : `${own}${newline}${newline}`;
   return { path: file.path, start: at, end: at, insert };

@@ -188,6 +188,20 @@ function encodeUtf8(text: string): Uint8Array<ArrayBuffer> {
   return all;
 }
 
+/**
+ * Whether a text can be added to a file as it is: its encoding holds it, and is declared or shows in what is there
+ * already. Of a file that is all ASCII and says nothing, readers would guess.
+ */
+export function holdsText(added: string, file: { kind: TextKind; text: string; encoding: Encoding }): boolean {
+  const { name, bom } = file.encoding;
+  const table = name.startsWith("utf-") ? null : singleByteTable(name);
+  if (table && [...added].some((character) => !table.includes(character))) return false;
+  const head = file.text.slice(0, declarationReach);
+  const isDeclared =
+    bom || (file.kind === "css" ? head.startsWith('@charset "') : /<meta[\s/][^>]*?charset\s*=/i.test(head));
+  return isDeclared || /[^\u0000-\u007f]/.test(file.text);
+}
+
 function escapeFor(character: string, kind: TextKind): string {
   const code = character.codePointAt(0)!;
   return kind === "html" ? `&#${code};` : `\\${code.toString(16)} `;

@@ -1,13 +1,20 @@
+/** Lines and offsets of a text. CRLF, LF and CR each end a line, as in the editors that files come from; FF does not. */
+
+import { changeBetween, type TextChange } from "./changes";
+
 /** Where an offset lies: line and column, both from 1, the column in UTF-16 units. */
 export interface Position {
   line: number;
   column: number;
 }
 
+const lineEnd = /\r\n|\n|\r/;
+const lineEnds = new RegExp(lineEnd, "g");
+
 const cache = new Map<string, Uint32Array>();
 const cacheLimit = 64;
 
-/** The line and column of an offset; CRLF, LF, CR and FF each end a line. */
+/** The line and column of an offset. */
 export function positionAt(text: string, offset: number): Position {
   const starts = knownStarts(text);
   let low = 0;
@@ -26,6 +33,37 @@ export function offsetAt(text: string, line: number, column: number): number {
   return start === undefined ? text.length : Math.min(text.length, start + column - 1);
 }
 
+/** The line end a text is written with: its first; LF where it has none. */
+export function lineEndOf(text: string): string {
+  return lineEnd.exec(text)?.[0] ?? "\n";
+}
+
+/** A text with LF alone, as text fields hold it. */
+export function plainLines(text: string): string {
+  return text.replace(lineEnds, "\n");
+}
+
+/** The change of a file's text that makes its plain lines those that were typed, with its own line ends; null when they are. */
+export function changeOfLines(path: string, text: string, typed: string): TextChange | null {
+  const plain = plainLines(text);
+  const change = changeBetween(path, plain, typed);
+  if (!change) return null;
+  const offset = (at: number) => {
+    const { line, column } = positionAt(plain, at);
+    return knownStarts(text)[line - 1]! + column - 1;
+  };
+  let start = offset(change.start);
+  const end = offset(change.end);
+  let insert = change.insert.replaceAll("\n", lineEndOf(text));
+  // A CR and an LF that come together would be one line end.
+  if (text[end] === "\n" && insert.endsWith("\r")) insert += "\n";
+  if (text[start - 1] === "\r" && (insert || text.slice(end)).startsWith("\n")) {
+    start -= 1;
+    insert = `\r\n${insert}`;
+  }
+  return { path, start, end, insert };
+}
+
 function knownStarts(text: string): Uint32Array {
   let starts = cache.get(text);
   if (!starts) {
@@ -38,6 +76,6 @@ function knownStarts(text: string): Uint32Array {
 
 function lineStarts(text: string): Uint32Array {
   const starts = [0];
-  for (const match of text.matchAll(/\r\n|[\n\r\f]/g)) starts.push(match.index + match[0].length);
+  for (const match of text.matchAll(lineEnds)) starts.push(match.index + match[0].length);
   return Uint32Array.from(starts);
 }

@@ -1,12 +1,12 @@
 "use client";
 
-import { defaultKeymap, indentWithTab } from "@codemirror/commands";
+import { defaultKeymap } from "@codemirror/commands";
 import { css } from "@codemirror/lang-css";
 import { EditorState, RangeSetBuilder, StateEffect, StateField, type Extension } from "@codemirror/state";
 import { Decoration, EditorView, keymap, lineNumbers, type DecorationSet } from "@codemirror/view";
 import { diffLines } from "diff";
 import { useCallback, useEffect, useRef, useState } from "react";
-import { changeBetween, positionAt, type Edit } from "@/core";
+import { changeBetween, changeOfLines, plainLines, type Edit } from "@/core";
 import { plural } from "../shared/numbers";
 import { useEngine, useWorkspace, useWorkspaceStore } from "../workspace/context";
 import styles from "./SourcePane.module.css";
@@ -85,13 +85,6 @@ function countChangedLines(before: string, after: string): number {
   );
 }
 
-/** Offsets in the editor count every line end as one; those of the file count what is there. */
-function fileOffsets(text: string): number[] {
-  const starts = [0];
-  for (const match of text.matchAll(/\r\n|\n|\r/g)) starts.push(match.index + match[0].length);
-  return starts;
-}
-
 interface SourceProps {
   path: string;
   text: string;
@@ -135,7 +128,7 @@ function Source({ path, text, original, first, last, html, waiting }: SourceProp
       lineNumbers(),
       ...(html ? [] : [css()]),
       marks,
-      keymap.of([...defaultKeymap, indentWithTab]),
+      keymap.of(defaultKeymap),
       EditorView.contentAttributes.of({ "aria-label": `Source of ${path}` }),
       EditorView.updateListener.of((update) => {
         if (!update.docChanged || update.transactions.some((transaction) => transaction.isUserEvent("hevret"))) return;
@@ -162,7 +155,7 @@ function Source({ path, text, original, first, last, html, waiting }: SourceProp
     saved.current = text;
     const editor = view.current;
     if (!editor || timer.current) return;
-    const change = changeBetween(path, editor.state.doc.toString(), normalised(text));
+    const change = changeBetween(path, editor.state.doc.toString(), plainLines(text));
     if (change)
       editor.dispatch({
         changes: { from: change.start, to: change.end, insert: change.insert },
@@ -173,7 +166,7 @@ function Source({ path, text, original, first, last, html, waiting }: SourceProp
   useEffect(() => {
     const editor = view.current;
     if (!editor) return;
-    editor.dispatch({ effects: setMarks.of(marksFor(editor.state, normalised(original), first, last)) });
+    editor.dispatch({ effects: setMarks.of(marksFor(editor.state, plainLines(original), first, last)) });
   }, [original, text, first, last]);
 
   useEffect(() => {
@@ -186,28 +179,10 @@ function Source({ path, text, original, first, last, html, waiting }: SourceProp
   return <div ref={host} className={waiting ? `${styles.source} ${styles.waiting}` : styles.source} />;
 }
 
-function normalised(text: string): string {
-  return text.replace(/\r\n?/g, "\n");
-}
-
-/** What was typed, as a change of the file with the file's own line ends. */
+/** What was typed, as an edit of the file. */
 function editFrom(path: string, text: string, typed: string | undefined): Edit | null {
-  if (typed === undefined) return null;
-  const change = changeBetween(path, normalised(text), typed);
-  if (!change) return null;
-  const starts = fileOffsets(text);
-  const plain = normalised(text);
-  const offset = (at: number) => {
-    const { line, column } = positionAt(plain, at);
-    return starts[line - 1]! + column - 1;
-  };
-  const newline = /\r\n|\n|\r/.exec(text)?.[0] ?? "\n";
-  return {
-    kind: "text",
-    changes: [
-      { path, start: offset(change.start), end: offset(change.end), insert: change.insert.replaceAll("\n", newline) },
-    ],
-  };
+  const change = typed === undefined ? null : changeOfLines(path, text, typed);
+  return change && { kind: "text", changes: [change] };
 }
 
 function marksFor(state: EditorState, original: string, first: number, last: number): DecorationSet {

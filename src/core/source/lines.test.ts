@@ -1,0 +1,45 @@
+import { check, property, string, constantFrom, array, nat, assert } from "fast-check";
+import { describe, expect, test } from "vitest";
+import { applyChanges } from "./changes";
+import { changeOfLines, lineEndOf, offsetAt, plainLines, positionAt } from "./lines";
+
+/** Texts with all kinds of line ends, form feeds and halves of characters. */
+const texts = array(constantFrom("a", "b {", "\r", "\n", "\r\n", "\f", "\ud83d", "\ude00", "}", " "), {
+  maxLength: 40,
+}).map((parts) => parts.join(""));
+
+describe("lines of a text", () => {
+  test("CRLF, LF and CR end a line, a form feed does not", () => {
+    expect(positionAt("a\r\nb\rc\nd\fe", 9)).toEqual({ line: 4, column: 3 });
+    expect(offsetAt("a\r\nb", 2, 1)).toBe(3);
+    expect(lineEndOf("a\rb\n")).toBe("\r");
+  });
+
+  test("an offset comes back from its position", () => {
+    assert(
+      property(texts, nat(80), (text, at) => {
+        const offset = Math.min(at, text.length);
+        const { line, column } = positionAt(text, offset);
+        expect(offsetAt(text, line, column)).toBe(offset);
+      }),
+    );
+  });
+
+  test("what is typed into plain lines changes just that in the file", () => {
+    const run = check(
+      property(texts, texts, nat(60), nat(10), (text, typed, at, gone) => {
+        const plain = plainLines(text);
+        const start = Math.min(at, plain.length);
+        const after = plain.slice(0, start) + plainLines(typed) + plain.slice(Math.min(plain.length, start + gone));
+        const change = changeOfLines("x.css", text, after);
+        expect(plainLines(change ? applyChanges(text, [change]) : text)).toBe(after);
+      }),
+      { numRuns: 3000 },
+    );
+    expect(run.counterexample).toBeNull();
+  });
+
+  test("any text at all has plain lines", () => {
+    assert(property(string(), (text) => !/\r/.test(plainLines(text))));
+  });
+});
