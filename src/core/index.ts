@@ -62,7 +62,7 @@ export { EditError, type Edit, type ElementRef, type Plan, type Reach, type Targ
 export { linkLooks, type LinkLook, type LinkLooks, type LinkState } from "./slip/linkStates";
 export { slipFor, type IdleDeclaration, type Slip, type SlipRowValue } from "./slip/slip";
 export type { TargetOption } from "./slip/targets";
-export { applyChanges, changeBetween, invertChanges, type TextChange } from "./source/changes";
+export { applyChanges, changeBetween, invertChanges, rebased, type TextChange } from "./source/changes";
 export { encodeText, type Encoding } from "./source/encoding";
 export { documentOf, shortSelector } from "./source/html/document";
 export {

@@ -1,8 +1,108 @@
-import { wrap, type Remote } from "comlink";
+/** The core in its worker, started anew should it end: what was asked is asked once more. */
+import { releaseProxy, wrap, type Remote } from "comlink";
+import type { StoredFile } from "@/core";
 import type { Engine } from "./protocol";
 
+/** The worker ended twice over the same question, or cannot be started. */
+export class EngineError extends Error {
+  constructor() {
+    super(
+      "The part of Hevret that reckons stopped and could not be started anew. Your files are as they were: export them.",
+    );
+  }
+}
+
+export interface EngineOwner {
+  /** The site's files as they are now, for a worker that starts anew. */
+  files(): StoredFile[];
+  /** The worker ended and another took its place. */
+  restarted(): void;
+}
+
+class Ended extends Error {}
+
+/** One worker, from its start to its end. */
+class Run {
+  readonly engine: Remote<Engine>;
+  readonly ended: Promise<never>;
+  private readonly worker: Worker;
+  private end!: (reason: Error) => void;
+
+  constructor() {
+    const name = `hevret-core ${crypto.randomUUID()}`;
+    this.worker = new Worker(new URL("./worker.ts", import.meta.url), { type: "module", name });
+    this.engine = wrap<Engine>(this.worker);
+    this.ended = new Promise<never>((_, reject) => {
+      this.end = reject;
+    });
+    // Nobody may be asking when it ends.
+    this.ended.catch(() => undefined);
+    this.worker.addEventListener("error", () => this.stop());
+    void this.watch(name);
+  }
+
+  /** The worker holds a lock as long as it lives, however it ends (Web Locks API, 3.4). */
+  private async watch(name: string): Promise<void> {
+    await Promise.race([this.engine.started(), this.ended]).catch(() => undefined);
+    await navigator.locks?.request(name, () => this.stop());
+  }
+
+  stop(): void {
+    this.worker.terminate();
+    this.end(new Ended());
+  }
+
+  release(): void {
+    this.engine[releaseProxy]();
+    this.stop();
+  }
+}
+
+/** What has taken place with the files that a new worker is given. */
+const takenIn = new Set<PropertyKey>(["commit", "open"]);
+
 /** A worker with the core in it, and the way to end it. */
-export function startEngine(): { engine: Remote<Engine>; stop(): void } {
-  const worker = new Worker(new URL("./worker.ts", import.meta.url), { type: "module", name: "hevret-core" });
-  return { engine: wrap<Engine>(worker), stop: () => worker.terminate() };
+export function startEngine(owner: EngineOwner): { engine: Remote<Engine>; stop(): void } {
+  let run = new Run();
+  let stopped = false;
+  let starting: Promise<void> | null = null;
+  const again = (ended: Run, files: () => StoredFile[]): Promise<void> => {
+    if (run !== ended) return starting ?? Promise.resolve();
+    run = new Run();
+    starting = Promise.race([run.engine.open(files()), run.ended]).then(() => {
+      starting = null;
+      owner.restarted();
+    });
+    return starting;
+  };
+  const ask = async (name: PropertyKey, asking: unknown[]): Promise<unknown> => {
+    const call = (on: Run) =>
+      Promise.race([
+        (on.engine as unknown as Record<PropertyKey, (...all: unknown[]) => unknown>)[name]!(...asking),
+        on.ended,
+      ]);
+    const first = run;
+    try {
+      return await call(first);
+    } catch (error) {
+      if (!(error instanceof Ended)) throw error;
+      // What nobody waits for any more is never answered.
+      if (stopped) return new Promise(() => undefined);
+      try {
+        await again(first, name === "open" ? () => asking[0] as StoredFile[] : owner.files);
+        return takenIn.has(name) ? undefined : await call(run);
+      } catch (secondError) {
+        throw secondError instanceof Ended ? new EngineError() : secondError;
+      }
+    }
+  };
+  const engine = new Proxy({} as Remote<Engine>, {
+    // It is no promise, whoever asks.
+    get: (_, name) => (name === "then" ? undefined : (...asking: unknown[]) => ask(name, asking)),
+  });
+  const stop = () => {
+    stopped = true;
+    run.release();
+  };
+  return { engine, stop };
 }

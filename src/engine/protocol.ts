@@ -123,6 +123,8 @@ export interface SiteFont {
 }
 
 export interface Engine {
+  /** Answered once the worker's end would be noticed. */
+  started(): Promise<void>;
   open(files: StoredFile[]): Promise<void>;
   /**
    * Looks at all pages, one after the other, and says how many are done; other calls are answered in between.

@@ -198,7 +198,18 @@ function changesOf(make: () => TextChange[]): { changes: TextChange[]; problem: 
   return { changes: made ?? [], problem };
 }
 
+/** Held as long as the worker lives, so that its end is noticed. */
+const alive = new Promise<void>((resolve) => {
+  if (!navigator.locks) return resolve();
+  void navigator.locks.request(self.name, () => {
+    resolve();
+    return new Promise(() => undefined);
+  });
+});
+
 const engine: Engine = {
+  started: () => alive,
+
   open: async (files) => {
     for (const address of addresses.values()) URL.revokeObjectURL(address);
     addresses.clear();

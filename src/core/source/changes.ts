@@ -52,3 +52,19 @@ export function changeBetween(path: string, before: string, after: string): Text
   }
   return { path, start, end: before.length - tail, insert: after.slice(start, after.length - tail) };
 }
+
+/**
+ * What was changed here, as changes of a text that was changed elsewhere meanwhile; both come from `base`.
+ * Null where both changed the same place.
+ */
+export function rebased(path: string, base: string, here: string, there: string): TextChange[] | null {
+  const own = changeBetween(path, base, here);
+  const other = changeBetween(path, base, there);
+  if (!own) return [];
+  if (!other) return [own];
+  if (here === there) return [];
+  if (own.end < other.start) return [own];
+  if (own.start <= other.end) return null;
+  const by = other.insert.length - (other.end - other.start);
+  return [{ ...own, start: own.start + by, end: own.end + by }];
+}

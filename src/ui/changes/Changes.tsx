@@ -58,10 +58,11 @@ function BeforeAfter() {
   const [views, setViews] = useState<{ before: PageView; after: PageView } | null>(null);
   useEffect(() => {
     if (!page) return;
-    const { engine: earlier, stop } = startEngine();
+    const asOpened = [...siteOf(originals(files)).files.values()];
+    const { engine: earlier, stop } = startEngine({ files: () => asOpened, restarted: () => undefined });
     let stale = false;
     void (async () => {
-      await earlier.open([...siteOf(originals(files)).files.values()]);
+      await earlier.open(asOpened);
       const before = await earlier.page(page, conditions);
       const after = await engine.page(page, conditions);
       if (!stale) setViews({ before, after });

@@ -6,6 +6,7 @@ import { usePathname } from "next/navigation";
 import { useEffect, type ReactNode } from "react";
 import { isChanged } from "@/store/write";
 import { ExportMenu } from "../changes/ExportMenu";
+import { Boundary } from "../shared/Boundary";
 import { Mat, MatButton, matStyles } from "../shared/Mat";
 import { showTime } from "../shared/numbers";
 import { useRoom } from "../shared/Room";
@@ -49,7 +50,7 @@ function DeskBody({ children }: { children: ReactNode }) {
     <>
       <SiteFonts />
       <Survey />
-      {children}
+      <Boundary>{children}</Boundary>
     </>
   );
 }
@@ -59,6 +60,7 @@ function DeskMat({ id }: { id: string }) {
   const redoable = useWorkspace((state) => state.redoable);
   const undo = useWorkspace((state) => state.undo);
   const redo = useWorkspace((state) => state.redo);
+  const isSaved = useWorkspace((state) => state.save.kind === "saved");
   const changed = useWorkspace((state) => [...state.files.values()].filter(isChanged).length);
   const summary = useWorkspace((state) => state.summary);
   const { room, setRoom } = useRoom();
@@ -88,7 +90,7 @@ function DeskMat({ id }: { id: string }) {
       <MatButton onClick={() => setRoom(room === "dark" ? "light" : "dark")} aria-pressed={room === "dark"}>
         Dark room
       </MatButton>
-      <MatButton onClick={() => void undo()} disabled={!record?.cursor}>
+      <MatButton onClick={() => void undo()} disabled={!record?.cursor && isSaved}>
         Undo
       </MatButton>
       <MatButton onClick={() => void redo()} disabled={redoable === 0}>

@@ -39,8 +39,18 @@ function useHeld(): Held {
 export function WorkspaceProvider({ id, children }: { id: string; children: ReactNode }) {
   const [held, setHeld] = useState<Held | null>(null);
   useEffect(() => {
-    const { engine, stop } = startEngine();
-    const store = createWorkspace(engine);
+    const { engine, stop } = startEngine({
+      files: () => [...store.getState().files.values()].map(({ file }) => file),
+      restarted: () => store.getState().restarted(),
+    });
+    const store: WorkspaceStore = createWorkspace(engine);
+    const failing = (event: PromiseRejectionEvent) => store.getState().failed(event.reason);
+    const leaving = (event: BeforeUnloadEvent) => {
+      const { status, save } = store.getState();
+      if (status === "ready" && save.kind !== "saved") event.preventDefault();
+    };
+    window.addEventListener("unhandledrejection", failing);
+    window.addEventListener("beforeunload", leaving);
     const page = new URLSearchParams(location.search).get("file");
     void store.getState().load(id, page);
     const following = liveQuery(() => database.sites.get(id)).subscribe((record) => {
@@ -53,6 +63,8 @@ export function WorkspaceProvider({ id, children }: { id: string; children: Reac
       setHeld((current) => (current?.store === store ? current : { store, engine })),
     );
     return () => {
+      window.removeEventListener("unhandledrejection", failing);
+      window.removeEventListener("beforeunload", leaving);
       showing();
       following.unsubscribe();
       stop();

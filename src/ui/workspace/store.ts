@@ -15,9 +15,22 @@ import {
   type TextChange,
 } from "@/core";
 import type { Engine, PagePatch, PageView, PlanResult, SiteSummary } from "@/engine/protocol";
+import { EngineError } from "@/engine/client";
 import type { MakePicture } from "@/preview/paint";
 import type { FileRecord, SiteRecord } from "@/store/database";
-import { addFile, ConflictError, FullError, keepTrials, loadSite, moveInHistory, writeStep } from "@/store/sites";
+import {
+  addFile,
+  addSite,
+  ConflictError,
+  FullError,
+  keepTrials,
+  loadSite,
+  moveInHistory,
+  writeStep,
+  type LoadedSite,
+} from "@/store/sites";
+import { OpenError } from "@/store/limits";
+import { Pending } from "./pending";
 
 export type SaveState = { kind: "saved"; time: number } | { kind: "saving" } | { kind: "unsaved"; reason: string };
 
@@ -104,6 +117,10 @@ export interface WorkspaceActions {
   redo(): Promise<void>;
   /** Reads the site again after another window has written. */
   catchUp(): Promise<void>;
+  /** The engine ended and was started anew: all is asked again. */
+  restarted(): void;
+  /** Something was not done that nobody waited for: it is said. */
+  failed(error: unknown): void;
   dismissNotice(): void;
   stopReading(): void;
   renamed(name: string): void;
@@ -138,6 +155,17 @@ const initial: Workspace = {
   edition: 0,
 };
 
+/** What an error says to people; of those that were not foreseen, only that there was one. */
+function inWords(error: unknown): string {
+  const foreseen = [EngineError, FullError, ConflictError, OpenError].some((kind) => error instanceof kind);
+  return foreseen
+    ? (error as Error).message
+    : "Something did not work here. Your files are as they were; if it happens again, export them and open the site anew.";
+}
+
+const textsOf = (files: readonly FileRecord[]): Map<string, string> =>
+  new Map(files.flatMap(({ path, file }) => (file.kind === "other" ? [] : [[path, file.text] as const])));
+
 const dressOf = ({ sheets, overrides, states }: Omit<PagePatch, "document">) => ({ sheets, overrides, states });
 
 /** Whether a page has the same sheets, and the same put on its elements. */
@@ -152,16 +180,23 @@ export function createWorkspace(engine: Remote<Engine>) {
     /** Only the last of several rehearsals asked for at once is shown. */
     let rehearsals = 0;
     let picks = 0;
-    /** Edits made here that could not be stored yet, oldest first. */
-    const unstored: { label: string; changes: readonly TextChange[] }[] = [];
+    const pending = new Pending();
 
-    const store = async () => {
-      for (let next = unstored[0]; next; next = unstored[0]) {
+    const store = () =>
+      pending.store(async ({ label, changes }) => {
         const { id, revision } = get().record!;
-        const { record } = await writeStep({ site: id, revision }, next.label, next.changes);
-        unstored.shift();
+        const { record } = await writeStep({ site: id, revision }, label, changes);
         set({ record, redoable: 0, save: { kind: "saved", time: record.changed } });
-      }
+        // What was said of it is not true any more.
+        if (get().notice === unsavedReason) set({ notice: null });
+        unsavedReason = null;
+      });
+
+    /** Why what is pending is not stored, while it is said. */
+    let unsavedReason: string | null = null;
+    const sayUnsaved = (reason: string) => {
+      unsavedReason = reason;
+      set({ save: { kind: "unsaved", reason }, notice: reason });
     };
 
     /** What was asked about the site is asked anew. */
@@ -226,7 +261,12 @@ export function createWorkspace(engine: Remote<Engine>) {
         set({ status: "missing" });
         return false;
       }
-      const { record, files, steps } = loaded;
+      await takeIn(loaded);
+      return true;
+    };
+
+    const takeIn = async ({ record, files, steps }: LoadedSite) => {
+      pending.read(textsOf(files));
       await engine.open(files.map(({ file }) => file));
       renew();
       set({
@@ -235,27 +275,70 @@ export function createWorkspace(engine: Remote<Engine>) {
         redoable: steps.length - record.cursor,
         save: { kind: "saved", time: record.changed },
       });
-      return true;
     };
 
     const failed = async (error: unknown) => {
       if (error instanceof ConflictError) {
-        unstored.length = 0;
+        const told = !pending.isEmpty;
         await catchUp();
-        set({ notice: error.message });
+        if (!told) set({ notice: error.message });
       } else {
         const reason =
           error instanceof FullError ? error.message : `It could not be saved: ${(error as Error).message}`;
-        set({ save: { kind: "unsaved", reason }, notice: reason });
+        sayUnsaved(reason);
       }
     };
 
     const catchUp = async () => {
       const { record, page, picked } = get();
-      if (!record || !(await readFrom(record.id))) return;
+      if (!record) return;
+      const loaded = await loadSite(record.id);
+      if (!loaded || pending.isEmpty) {
+        if (!(await readFrom(record.id))) return;
+      } else if (!(await putUpon(loaded))) return;
       if (page) await openPage(page);
       if (picked) await get().pick(picked);
       await refreshSummary();
+    };
+
+    /** Puts what is not stored yet upon what another window stored, or keeps it aside. False when neither was possible. */
+    const putUpon = async (loaded: LoadedSite): Promise<boolean> => {
+      const step = pending.upon(textsOf(loaded.files));
+      if (!step) return keepAside(loaded);
+      await takeIn(loaded);
+      if (step.changes.length === 0) return true;
+      changeFiles(step.changes);
+      await engine.commit([...step.changes]);
+      renew();
+      pending.add(step);
+      set({ save: { kind: "saving" } });
+      try {
+        await store();
+        set({ notice: "Another window changed this site. What was not saved here was put upon it and is saved now." });
+      } catch (error) {
+        const reason =
+          error instanceof FullError ? error.message : `It could not be saved: ${(error as Error).message}`;
+        sayUnsaved(reason);
+      }
+      return true;
+    };
+
+    /** Both changed the same place: what is here becomes a site of its own, so that neither is lost. */
+    const keepAside = async (loaded: LoadedSite): Promise<boolean> => {
+      const name = `${loaded.record.name}, not saved in time`;
+      try {
+        const files = [...get().files.values()].map(({ file }) => file);
+        await addSite({ name, files, refused: [], folder: null });
+      } catch (error) {
+        const reason = `Another window changed the same place, and what is here could not be kept aside: ${(error as Error).message} Export it before you close this window.`;
+        sayUnsaved(reason);
+        return false;
+      }
+      await takeIn(loaded);
+      set({
+        notice: `Another window changed the same place. What was not saved here is kept on the shelf as \u201c${name}\u201d; the site is shown as the other window left it.`,
+      });
+      return true;
     };
 
     const openPage = async (path: string) => {
@@ -281,13 +364,19 @@ export function createWorkspace(engine: Remote<Engine>) {
           const { id, revision } = get().record!;
           const moved = await moveInHistory({ site: id, revision }, direction);
           if (moved) {
+            pending.moved(moved.changes);
             changeFiles(moved.changes);
             set({ record: moved.record, redoable: get().redoable + (direction === "undo" ? 1 : -1) });
             await afterChange(moved.changes);
           }
           set({ save: { kind: "saved", time: get().record!.changed } });
         } catch (error) {
-          await failed(error);
+          const back = direction === "undo" && !(error instanceof ConflictError) ? pending.takeBack() : null;
+          if (!back) return failed(error);
+          changeFiles(back);
+          await afterChange(back);
+          if (pending.isEmpty) set({ save: { kind: "saved", time: get().record!.changed } });
+          else await failed(error);
         }
       });
 
@@ -430,7 +519,7 @@ export function createWorkspace(engine: Remote<Engine>) {
           set({ save: { kind: "saving" } });
           changeFiles(changes);
           await afterChange(changes);
-          unstored.push({ label, changes });
+          pending.add({ label, changes });
           try {
             await store();
           } catch (error) {
@@ -443,6 +532,17 @@ export function createWorkspace(engine: Remote<Engine>) {
       redo: () => move("redo"),
       catchUp: () => inTurn(catchUp),
       dismissNotice: () => set({ notice: null }),
+
+      restarted: () => {
+        set({
+          reading: null,
+          notice: "The part of Hevret that reckons stopped and was started anew. Nothing is lost.",
+        });
+        renew();
+        void refreshSummary();
+      },
+
+      failed: (error) => set({ notice: inWords(error), reading: null }),
 
       stopReading: () => {
         void engine.stopSummary();
