@@ -55,3 +55,26 @@ test("a hostile site runs nothing and asks for nothing", async ({ page, context,
   expect(popups).toEqual([]);
   expect(page.url()).toMatch(/\/site\/[^/]+\/changes$/);
 });
+
+test("elements named like members of the DOM leave a page that can be picked and painted", async ({ page }) => {
+  const names =
+    "fonts defaultView createRange documentElement body createTreeWalker getAnimations elementFromPoint querySelectorAll scrollingElement append children style parentElement childNodes getBoundingClientRect localName setAttribute getAttribute textContent closest checkVisibility removeAttribute ownerDocument".split(
+      " ",
+    );
+  const images = names.map((name) => `<img name="${name}" alt=""><form name="${name}"></form>`).join("");
+  const controls = names.map((name) => `<input name="${name}"><select id="${name}"></select>`).join("");
+  const text = `<!doctype html><style>form{color:#555} p{color:#333}</style><h1>Named</h1><form>Own words <p>Inside</p>${controls}</form>${images}<img id="style" name="x" alt="">`;
+  const problems: string[] = [];
+  page.on("pageerror", (error) => problems.push(error.message));
+  await page.goto("/");
+  await page
+    .getByLabel("Files to open")
+    .setInputFiles([{ name: "index.html", mimeType: "text/html", buffer: Buffer.from(text) }]);
+  await ready(page);
+  for (const words of ["Named", "Inside"]) {
+    const box = (await shownPage(page).getByText(words).boundingBox())!;
+    await page.mouse.click(box.x + 4, box.y + box.height / 2);
+    await expect(page.getByRole("complementary", { name: "Slip" })).toContainText("as painted");
+  }
+  expect(problems).toEqual([]);
+});

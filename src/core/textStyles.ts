@@ -1,4 +1,5 @@
 /** Places and the text styles they are set in. */
+import { table } from "./source/table";
 import { legibilityOf, type Legibility } from "./ground/ground";
 import { mayBeOverlapped } from "./ground/moved";
 import { textId, type PageLayout, type PlaceLayout } from "./ground/layout";
@@ -226,7 +227,7 @@ export function roleName(style: Style): string {
   return "Text";
 }
 
-const roles: Readonly<Record<string, string>> = {
+const roles: Readonly<Record<string, string>> = table({
   h1: "Main heading",
   h2: "Section heading",
   h3: "Heading, level 3",
@@ -260,4 +261,4 @@ const roles: Readonly<Record<string, string>> = {
   span: "Words",
   div: "Text",
   body: "Whole page",
-};
+});

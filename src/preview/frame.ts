@@ -3,6 +3,7 @@
  * memory; and the document is built node by node from the safe tree, so nothing in it is ever parsed as HTML.
  */
 import { stateAttribute, type SafeElement } from "@/core";
+import { harmless, unclobbered } from "./clobber";
 import type { PageView } from "@/engine/protocol";
 
 const policy = "default-src 'none'; img-src blob: data:; font-src blob: data:; style-src 'unsafe-inline'";
@@ -38,7 +39,7 @@ export async function showPage(frame: HTMLIFrameElement, view: PageView): Promis
     frame.src = address;
   });
   URL.revokeObjectURL(address);
-  const document = frame.contentDocument!;
+  const document = unclobbered(frame.contentDocument!);
   const nodes: Element[] = [];
   const root = view.document.root ? build(document, view.document.root, nodes) : document.createElement("html");
   document.replaceChild(root, document.documentElement);
@@ -50,7 +51,7 @@ export async function showPage(frame: HTMLIFrameElement, view: PageView): Promis
 function build(document: Document, top: SafeElement, nodes: Element[]): Element {
   const make = ({ tag, namespace, attributes, index }: SafeElement): Element => {
     const node = createElement(document, namespaces[namespace], tag);
-    for (const [name, value] of attributes) setAttribute(node, name, value);
+    for (const [name, value] of harmless(tag, attributes)) setAttribute(node, name, value);
     nodes[index] = node;
     return node;
   };

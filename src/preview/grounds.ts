@@ -36,7 +36,7 @@ export async function layersOf(
   const look = (index: number) => {
     const painter = painters[index];
     const text = painter && textBox(page, index);
-    if (text) layouts[index] = placeLayout(painter, text, longestLineOf(page, index), grounds, pictures);
+    if (text) layouts[index] = placeLayout(page, painter, text, longestLineOf(page, index), grounds, pictures);
   };
   return (await inSlices(places, look, stillThere)) ? layouts : null;
 }
@@ -97,6 +97,7 @@ function fixedAround(painter: Painter): Painter | null {
 }
 
 function placeLayout(
+  page: ShownPage,
   place: Painter,
   text: Box,
   longest: number | null,
@@ -133,7 +134,7 @@ function placeLayout(
     afloat,
     under: under.map((painter) => underLayer(painter, place, text, pictures)),
     over,
-    ...hiddenBy(place.node, text),
+    ...hiddenBy(page, place.node, text),
     painted: null,
   };
 }

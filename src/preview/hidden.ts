@@ -1,10 +1,15 @@
 /** What keeps texts from being seen. */
 import type { Box, PlaceLayout } from "@/core";
+import type { ShownPage } from "./frame";
 
 /** What keeps a text from being seen: for good, if a clip or a mask does it, or until something is scrolled. */
-export function hiddenBy(place: Element, text: Box): Pick<PlaceLayout, "unseen" | "hides" | "away"> {
-  const view = place.ownerDocument.defaultView!;
-  const root = place.ownerDocument.documentElement;
+export function hiddenBy(
+  { document }: ShownPage,
+  place: Element,
+  text: Box,
+): Pick<PlaceLayout, "unseen" | "hides" | "away"> {
+  const view = document.defaultView!;
+  const root = document.documentElement;
   // An element without a box of its own is as visible as what it stands in.
   let boxed = place;
   while (view.getComputedStyle(boxed).display === "contents" && boxed.parentElement) boxed = boxed.parentElement;

@@ -56,7 +56,7 @@ function glanced(page: ShownPage, seen: ReadonlyMap<string, Seen>): PageLayout {
   for (const [id, { painted, line }] of seen) {
     const index = Number.parseInt(id, 10);
     const text = id === `${index}` ? textBox(page, index) : null;
-    layout[id] = { ...bareLayout(text ?? line), ...(text && hiddenBy(page.nodes[index]!, text)), painted };
+    layout[id] = { ...bareLayout(text ?? line), ...(text && hiddenBy(page, page.nodes[index]!, text)), painted };
   }
   return layout;
 }

@@ -26,7 +26,9 @@ export function placeAt(
   places: ReadonlySet<number>,
 ): number | null {
   const indexes = new Map(nodes.map((node, index) => [node, index]));
-  const untouchable = untouchableOf(nodes, places).findLast((index) => isOnText(nodes[index]!, x, y));
+  const untouchable = untouchableOf({ document, nodes }, places).findLast((index) =>
+    isOnText(document, nodes[index]!, x, y),
+  );
   if (untouchable !== undefined) return untouchable;
   for (let node = document.elementFromPoint(x, y); node; node = node.parentElement) {
     const index = indexes.get(node);
@@ -38,12 +40,15 @@ export function placeAt(
 const untouchables = new WeakMap<ReadonlySet<number>, number[]>();
 
 /** Places that the browser looks through for what is under the pointer; looked up once for each set of places. */
-function untouchableOf(nodes: readonly Element[], places: ReadonlySet<number>): number[] {
+function untouchableOf(
+  { document, nodes }: Pick<ShownPage, "document" | "nodes">,
+  places: ReadonlySet<number>,
+): number[] {
   let list = untouchables.get(places);
   if (!list) {
     list = [...places].filter((index) => {
       const node = nodes[index];
-      return node?.ownerDocument.defaultView?.getComputedStyle(node).pointerEvents === "none";
+      return node && document.defaultView?.getComputedStyle(node).pointerEvents === "none";
     });
     untouchables.set(places, list);
   }
@@ -51,8 +56,8 @@ function untouchableOf(nodes: readonly Element[], places: ReadonlySet<number>): 
 }
 
 /** Whether a point of the window lies on the lines of an element's own text. */
-function isOnText(node: Element, x: number, y: number): boolean {
-  const range = node.ownerDocument.createRange();
+function isOnText(document: Document, node: Element, x: number, y: number): boolean {
+  const range = document.createRange();
   return [...node.childNodes].some((child) => {
     if (child.nodeType !== 3) return false;
     range.selectNodeContents(child);

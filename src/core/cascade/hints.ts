@@ -1,4 +1,5 @@
 /** Presentational hints: attributes that set style (HTML, 15.3 and 15.4.3), as declarations of no specificity. */
+import { table } from "../source/table";
 import { namedColors } from "../color/names";
 import { parseBlock, type Declaration } from "../source/css/syntax";
 import type { ElementNode } from "../source/html/document";
@@ -69,7 +70,7 @@ const headings = new Set(["h1", "h2", "h3", "h4", "h5", "h6"]);
 const blocksWithAlign = new Set(["p", "div", ...headings, "legend"]);
 const cells = new Set(["td", "th", "tr", "tbody", "thead", "tfoot", "col", "colgroup"]);
 
-const hints: Readonly<Record<string, Hint>> = {
+const hints: Readonly<Record<string, Hint>> = table({
   bgcolor: (value, { tag }) => (tag === "body" || tableParts.has(tag) ? colorHint("background-color", value) : null),
   text: (value, { tag }) => (tag === "body" ? colorHint("color", value) : null),
   color: (value, { tag }) => (tag === "font" ? colorHint("color", value) : tag === "hr" ? hrColor(value) : null),
@@ -105,7 +106,7 @@ const hints: Readonly<Record<string, Hint>> = {
   leftmargin: (value, { tag }) => (tag === "body" ? pixels(value, "margin-left", "margin-right") : null),
   marginheight: (value, { tag }) => (tag === "body" ? pixels(value, "margin-top", "margin-bottom") : null),
   topmargin: (value, { tag }) => (tag === "body" ? pixels(value, "margin-top", "margin-bottom") : null),
-};
+});
 
 const bullets = {
   disc: "list-style-type:disc",
@@ -121,14 +122,14 @@ const counters = {
   I: "list-style-type:upper-roman",
 };
 /** Letters are told apart by case (HTML, 15.3.7). */
-const listTypes: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+const listTypes: Readonly<Record<string, Readonly<Record<string, string>>>> = table({
   ul: bullets,
   ol: counters,
   li: { ...bullets, ...counters },
-};
+});
 
 /** Where pictures stand in their line (HTML, 15.4.3). */
-const inLine: Readonly<Record<string, string>> = {
+const inLine: Readonly<Record<string, string>> = table({
   left: "top",
   right: "top",
   top: "top",
@@ -138,7 +139,7 @@ const inLine: Readonly<Record<string, string>> = {
   absbottom: "bottom",
   bottom: "baseline",
   texttop: "text-top",
-};
+});
 
 const spaced = new Set(["img", "embed", "object", "input", "marquee"]);
 
@@ -162,13 +163,13 @@ function linkHints(link: ElementNode): string[] {
 }
 
 /** Edges that `rules` draws on cells; none of their own for null. */
-const ruledEdges: Readonly<Record<string, readonly string[] | null>> = {
+const ruledEdges: Readonly<Record<string, readonly string[] | null>> = table({
   all: ["top", "right", "bottom", "left"],
   cols: ["left", "right"],
   rows: ["top", "bottom"],
   none: null,
   groups: null,
-};
+});
 
 /** What a table's attributes say of its cells (HTML, 15.3.9). */
 function cellHints(cell: ElementNode): string[] {

@@ -1,4 +1,5 @@
 /** Media queries (Media Queries 4 and 5). */
+import { table } from "../source/table";
 import { componentsOf, isDelim, isKeyword, splitAt, type Component } from "../source/css/components";
 import { absoluteUnit, evaluateMath, measureOf } from "../source/css/math";
 import type { Conditions } from "./conditions";
@@ -77,7 +78,7 @@ interface RangeFeature {
   value(conditions: Conditions): number;
 }
 
-const rangeFeatures: Readonly<Record<string, RangeFeature>> = {
+const rangeFeatures: Readonly<Record<string, RangeFeature>> = table({
   width: { kind: "length", value: ({ width }) => width },
   height: { kind: "length", value: ({ height }) => height },
   "device-width": { kind: "length", value: ({ width }) => width },
@@ -89,10 +90,10 @@ const rangeFeatures: Readonly<Record<string, RangeFeature>> = {
   color: { kind: "integer", value: () => 8 },
   "color-index": { kind: "integer", value: () => 0 },
   monochrome: { kind: "integer", value: () => 0 },
-};
+});
 
 /** Features with words as values: those known, and the one that holds; null as the last means that none does. */
-const wordFeatures: Readonly<Record<string, { words: string; value(conditions: Conditions): string }>> = {
+const wordFeatures: Readonly<Record<string, { words: string; value(conditions: Conditions): string }>> = table({
   orientation: {
     words: "portrait landscape",
     value: ({ width, height }) => (height >= width ? "portrait" : "landscape"),
@@ -122,7 +123,7 @@ const wordFeatures: Readonly<Record<string, { words: string; value(conditions: C
   "color-gamut": { words: "srgb p3 rec2020", value: () => "srgb" },
   "dynamic-range": { words: "standard high", value: () => "standard" },
   "video-dynamic-range": { words: "standard high", value: () => "standard" },
-};
+});
 
 /** Words that count as false when a feature is asked for without a value (Media Queries 4, 2.4.2). */
 const absent = new Set(["none", "no-preference"]);

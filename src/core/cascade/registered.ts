@@ -1,4 +1,5 @@
 /** Values of registered custom properties (CSS Properties and Values 1, sections 2.4 and 5). */
+import { table } from "../source/table";
 import { serialiseColor } from "../color/format";
 import { colorFromComponent, isAbsolute, resolveColor } from "../color/value";
 import { componentsOf, isDelim, splitAt, type Component } from "../source/css/components";
@@ -69,7 +70,7 @@ function quantities(measure: ReturnType<typeof measureOf>, unit: string, whole =
 
 const wideKeywords = new Set(["initial", "inherit", "unset", "revert", "revert-layer", "default"]);
 
-const kinds: Readonly<Record<string, ComputeKind>> = {
+const kinds: Readonly<Record<string, ComputeKind>> = table({
   "<length>": lengths(false),
   "<length-percentage>": lengths(true),
   "<percentage>": quantities("percent", "%"),
@@ -94,7 +95,7 @@ const kinds: Readonly<Record<string, ComputeKind>> = {
     part.type === "ident" && !wideKeywords.has(part.name.toLowerCase()) ? asWritten(part, text) : null,
   "<transform-function>": (part, text) => (part.type === "function" ? asWritten(part, text) : null),
   "<transform-list>": (part, text) => (part.type === "function" ? asWritten(part, text) : null),
-};
+});
 
 function transforms(parts: readonly Component[], text: string): string | null {
   return parts.every((part) => part.type === "function" && !isDelim(part, ","))

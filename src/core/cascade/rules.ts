@@ -1,4 +1,5 @@
 /** A sheet's rules in order, nesting and conditional groups unfolded; independent of page and conditions. */
+import { table } from "../source/table";
 import { componentsOf, splitAt, type Component } from "../source/css/components";
 import type { Namespace } from "../source/html/document";
 import type { AtRule, Declaration, Item, StyleRule } from "../source/css/syntax";
@@ -63,11 +64,11 @@ export function isEntry(step: RuleEntry | LayerStatement): step is RuleEntry {
   return "selectors" in step;
 }
 
-const namespaceUris: Readonly<Record<string, Namespace>> = {
+const namespaceUris: Readonly<Record<string, Namespace>> = table({
   "http://www.w3.org/1999/xhtml": "html",
   "http://www.w3.org/2000/svg": "svg",
   "http://www.w3.org/1998/Math/MathML": "math",
-};
+});
 
 const scopeRoot = parseSelectorList(":where(:scope)", { parent: null, nested: true, scoped: true });
 const topLevel: readonly Selector[] = [];

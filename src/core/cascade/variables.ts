@@ -69,16 +69,52 @@ export function resolveVariables(
   };
   const stack: string[] = [];
   const cyclic = new Set<string>();
-  for (const name of own.keys()) if (!state.has(name)) resolve(name);
+  // What a text refers to is resolved before it, without recursion: chains are as long as they like.
+  const pending: string[] = [];
+  const entered = new Set<string>();
+  for (const first of own.keys()) {
+    pending.push(first);
+    for (let name = pending.at(-1); name !== undefined; name = pending.at(-1)) {
+      const open = entered.has(name)
+        ? []
+        : referencesIn(own.get(name)).filter((one) => own.has(one) && !entered.has(one));
+      entered.add(name);
+      if (open.length) pending.push(...open);
+      else {
+        pending.pop();
+        if (!state.has(name)) resolve(name);
+      }
+    }
+  }
   return result;
 }
+
+/** Names of the custom properties a text refers to. */
+function referencesIn(text: DeclaredText): string[] {
+  if (!text?.includes("var(")) return [];
+  const names: string[] = [];
+  const walk = (components: readonly Component[]) => {
+    for (const component of components) {
+      if (component.type !== "function" && component.type !== "block") continue;
+      const [first] = component.args;
+      if (component.type === "function" && component.name === "var" && first?.type === "ident") names.push(first.name);
+      walk(component.args);
+    }
+  };
+  walk(componentsOf(text));
+  return names;
+}
+
+/** Fallbacks in fallbacks deeper than this have no value. */
+const deepest = 200;
 
 /** A value's text with every var() replaced; null when a reference has no value and no fallback. */
 export function substitute(text: string, custom: CustomProperties): string | null {
   return replace(text, (name) => custom.get(name) ?? null);
 }
 
-function replace(text: string, lookUp: (name: string) => string | null): string | null {
+function replace(text: string, lookUp: (name: string) => string | null, depth = 0): string | null {
+  if (depth > deepest) return null;
   const parts: string[] = [];
   let length = 0;
   let at = 0;
@@ -91,7 +127,7 @@ function replace(text: string, lookUp: (name: string) => string | null): string 
     for (const component of components) {
       if (component.type === "function" && (component.name === "var" || component.name === "env")) {
         if (!put(text.slice(at, component.start))) return false;
-        const value = reference(component, text, lookUp);
+        const value = reference(component, text, lookUp, depth + 1);
         if (value === null || !put(separate(value))) return false;
         at = component.end;
       } else if (component.type === "function" || component.type === "block") {
@@ -113,15 +149,16 @@ function reference(
   component: ComponentOf<"function">,
   text: string,
   lookUp: (name: string) => string | null,
+  depth: number,
 ): string | null {
   const [name, comma] = component.args;
   if (name?.type !== "ident" || (comma && !isDelim(comma, ","))) return null;
   const value = component.name === "env" ? null : lookUp(name.name);
   if (value !== null) {
-    if (comma) replace(text.slice(comma.end, component.end - 1), lookUp);
+    if (comma) replace(text.slice(comma.end, component.end - 1), lookUp, depth);
     return value;
   }
   if (!comma) return null;
   const closed = text[component.end - 1] === ")";
-  return replace(text.slice(comma.end, closed ? component.end - 1 : component.end), lookUp);
+  return replace(text.slice(comma.end, closed ? component.end - 1 : component.end), lookUp, depth);
 }

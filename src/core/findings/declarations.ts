@@ -1,3 +1,4 @@
+import { table } from "../source/table";
 import { lexer } from "css-tree";
 import { invalidReason, isKnownProperty } from "../cascade/declarations";
 import { longhandIndex } from "../cascade/properties";
@@ -55,7 +56,7 @@ export function ignoredMessage(property: string, value: string): string | null {
 let names: string[] | null = null;
 
 /** What people write for a property that is called otherwise. */
-const misnamed: Readonly<Record<string, string>> = {
+const misnamed: Readonly<Record<string, string>> = table({
   "font-color": "color",
   "font-colour": "color",
   "text-color": "color",
@@ -66,7 +67,7 @@ const misnamed: Readonly<Record<string, string>> = {
   "text-style": "font-style",
   "text-weight": "font-weight",
   "font-underline": "text-decoration",
-};
+});
 
 /** The property a mistyped name was most likely meant to be; those that the value fits come first. */
 export function nearestProperty(name: string, value: string): string | null {

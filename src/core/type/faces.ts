@@ -2,6 +2,7 @@
  * Metrics of faces that come with systems, by family in lower case. Those of the metrics package are taken over
  * as they are; the advance of "0", which it lacks, was read from the fonts' hmtx tables. DejaVu 2.37 was read whole.
  */
+import { table } from "../source/table";
 import appleSystem from "@capsizecss/metrics/appleSystem";
 import arial from "@capsizecss/metrics/arial";
 import brushScript from "@capsizecss/metrics/brushScript";
@@ -103,7 +104,7 @@ export function knownFace(family: string): FaceMetrics | null {
 }
 
 /** What generic families stand for on a plain Linux system, where the headless command mostly runs. */
-const generics: Readonly<Record<string, string>> = {
+const generics: Readonly<Record<string, string>> = table({
   serif: "DejaVu Serif",
   "sans-serif": "DejaVu Sans",
   monospace: "DejaVu Sans Mono",
@@ -113,7 +114,7 @@ const generics: Readonly<Record<string, string>> = {
   "ui-monospace": "DejaVu Sans Mono",
   cursive: "DejaVu Sans",
   fantasy: "DejaVu Sans",
-};
+});
 
 export function genericFace(generic: string): FaceMetrics | null {
   const family = generics[generic];

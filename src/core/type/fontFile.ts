@@ -1,4 +1,5 @@
 /** Font files: woff2, woff, ttf, otf (OpenType 1.9; WOFF 2). */
+import { table } from "../source/table";
 import * as fontkit from "fontkit";
 import type { FaceMetrics } from "./metrics";
 
@@ -34,7 +35,7 @@ export class FontError extends Error {}
 const largest = 30_000_000;
 
 /** How often letters and the blank come in a thousand characters of running English text, rounded. */
-const frequencies: Readonly<Record<string, number>> = {
+const frequencies: Readonly<Record<string, number>> = table({
   " ": 180,
   e: 103,
   t: 74,
@@ -59,7 +60,7 @@ const frequencies: Readonly<Record<string, number>> = {
   v: 8,
   k: 6,
   x: 2,
-};
+});
 
 const known = new WeakMap<Uint8Array, FontFile | FontError>();
 

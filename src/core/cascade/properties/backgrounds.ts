@@ -1,4 +1,5 @@
 /** Where the layers of a background lie (CSS Backgrounds 3, sections 3.4 to 3.9). Written with as many as there are images. */
+import { table } from "../../source/table";
 import { isKeyword, soleKeyword, type Component } from "../../source/css/components";
 import { absoluteUnit } from "../../source/css/math";
 import type { Image } from "./color";
@@ -23,7 +24,7 @@ interface Offset {
 const lengthOf = (part: Component | undefined) => (part && isLength(part, positionRules, absoluteUnit) ? part : null);
 
 function position(name: string, start: string, end: string): Longhand<Offset[], LengthPercentage[]> {
-  const places: Readonly<Record<string, number>> = { [start]: 0, center: 50, [end]: 100 };
+  const places: Readonly<Record<string, number>> = table({ [start]: 0, center: 50, [end]: 100 });
   return {
     name,
     inherited: false,

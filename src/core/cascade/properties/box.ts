@@ -1,4 +1,5 @@
 /** Boxes: display, margins, padding, borders (CSS Display 3, CSS Box 4, CSS Backgrounds 3). */
+import { table } from "../../source/table";
 import { absoluteUnit, evaluateMath, measureOf } from "../../source/css/math";
 import { isKeyword, splitAt, type Component } from "../../source/css/components";
 import {
@@ -40,7 +41,7 @@ const padding = (side: string): Longhand<Component, LengthPercentage> => ({
 });
 
 const widthRules = { percent: false, negative: false };
-export const namedWidths: Readonly<Record<string, number>> = { thin: 1, medium: 3, thick: 5 };
+export const namedWidths: Readonly<Record<string, number>> = table({ thin: 1, medium: 3, thick: 5 });
 
 /** Border widths are snapped to whole device pixels, but never to nothing (CSS Backgrounds 3, 3.3). */
 export function snapWidth(px: number): number {
@@ -79,7 +80,7 @@ const displayWords = new Set(
     "math grid-lanes inline-grid-lanes -webkit-box -webkit-inline-box"
   ).split(" "),
 );
-const longDisplays: Readonly<Record<string, string>> = {
+const longDisplays: Readonly<Record<string, string>> = table({
   "block flow": "block",
   "block flow-root": "flow-root",
   "inline flow": "inline",
@@ -103,8 +104,8 @@ const longDisplays: Readonly<Record<string, string>> = {
   "inline list-item": "inline list-item",
   "inline flow list-item": "inline list-item",
   "list-item inline": "inline list-item",
-};
-const blockified: Readonly<Record<string, string>> = {
+});
+const blockified: Readonly<Record<string, string>> = table({
   inline: "block",
   "inline-block": "block",
   "inline-flex": "flex",
@@ -115,7 +116,7 @@ const blockified: Readonly<Record<string, string>> = {
   "inline list-item": "list-item",
   "-webkit-inline-box": "-webkit-box",
   "inline-grid-lanes": "grid-lanes",
-};
+});
 
 export const display: Longhand<string, string> = {
   name: "display",

@@ -1,4 +1,5 @@
 /** Fonts (CSS Fonts 4). */
+import { table } from "../../source/table";
 import { isDelim, isKeyword, soleKeyword, splitAt, type Component } from "../../source/css/components";
 import { absoluteUnit, evaluateMath, isMath, measureOf } from "../../source/css/math";
 import { computeLength, isLength, keywords, serialiseNumber, serialisePx, numberOf } from "./kinds";
@@ -216,7 +217,7 @@ const fontStyle: Longhand<string, string> = {
   serialise: (value) => value,
 };
 
-export const stretchKeywords: Readonly<Record<string, number>> = {
+export const stretchKeywords: Readonly<Record<string, number>> = table({
   "ultra-condensed": 50,
   "extra-condensed": 62.5,
   condensed: 75,
@@ -226,7 +227,7 @@ export const stretchKeywords: Readonly<Record<string, number>> = {
   expanded: 125,
   "extra-expanded": 150,
   "ultra-expanded": 200,
-};
+});
 
 const fontStretch: Longhand<number, number> = {
   name: "font-stretch",

@@ -1,4 +1,5 @@
 /** Gradients as they are read and written back (CSS Images 3, section 3, and Images 4, 3.1). */
+import { table } from "../../source/table";
 import { colorFromComponent } from "../../color/value";
 import { isDelim, splitAt, type Component, type ComponentOf } from "../../source/css/components";
 import { absoluteUnit, isMath } from "../../source/css/math";
@@ -121,13 +122,13 @@ function placeText(part: Component, write: (part: Component) => string): string 
   return part.type === "number" && part.value === 0 ? "0px" : write(part);
 }
 
-const places: Readonly<Record<string, string>> = {
+const places: Readonly<Record<string, string>> = table({
   left: "0%",
   top: "0%",
   center: "50%",
   right: "100%",
   bottom: "100%",
-};
+});
 
 function lineText(parts: readonly Component[], kind: string, write: (part: Component) => string): string[] {
   const words = parts.map(wordOf);

@@ -1,4 +1,5 @@
 /** The list of properties. A new longhand goes into the file of its kind and shows up here by itself. */
+import { table } from "../../source/table";
 import { backgroundLonghands } from "./backgrounds";
 import { boxLonghands, colorScheme } from "./box";
 import { colorLonghands } from "./color";
@@ -30,7 +31,7 @@ export const longhands: readonly Longhand[] = [
 export const longhandIndex: ReadonlyMap<string, number> = new Map(longhands.map(({ name }, index) => [name, index]));
 
 /** Older names of longhands and shorthands that mean the same (CSS Compatibility; CSS Fonts 4, 2.3). */
-export const aliases: Readonly<Record<string, string>> = {
+export const aliases: Readonly<Record<string, string>> = table({
   "word-wrap": "overflow-wrap",
   "-webkit-background-clip": "background-clip",
   "-webkit-opacity": "opacity",
@@ -54,7 +55,7 @@ export const aliases: Readonly<Record<string, string>> = {
   "-webkit-text-emphasis-position": "text-emphasis-position",
   "-webkit-text-emphasis-style": "text-emphasis-style",
   "-webkit-hyphenate-character": "hyphenate-character",
-};
+});
 
 type Flow = "block-start" | "block-end" | "inline-start" | "inline-end";
 const flows: readonly Flow[] = ["block-start", "block-end", "inline-start", "inline-end"];

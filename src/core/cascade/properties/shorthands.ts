@@ -1,4 +1,5 @@
 /** Shorthands and what each resets. One entry a shorthand; values left out become initial. */
+import { table } from "../../source/table";
 import { colorFromComponent } from "../../color/value";
 import { isDelim, soleKeyword, splitAt, componentsOf, type Component } from "../../source/css/components";
 import { absoluteUnit, evaluateMath, isMath, measureOf } from "../../source/css/math";
@@ -391,7 +392,7 @@ const borderImage: Shorthand = {
 };
 
 /** CSS Text 4, 3: the old keywords and the new parts. */
-const whiteSpaceKeywords: Readonly<Record<string, [string, string]>> = {
+const whiteSpaceKeywords: Readonly<Record<string, [string, string]>> = table({
   normal: ["collapse", "wrap"],
   pre: ["preserve", "nowrap"],
   nowrap: ["collapse", "nowrap"],
@@ -399,7 +400,7 @@ const whiteSpaceKeywords: Readonly<Record<string, [string, string]>> = {
   "pre-line": ["preserve-breaks", "wrap"],
   "break-spaces": ["break-spaces", "wrap"],
   "-webkit-nowrap": ["collapse", "nowrap"],
-};
+});
 const collapseWords = new Set(["collapse", "preserve", "preserve-breaks", "break-spaces"]);
 
 const whiteSpace: Shorthand = {

@@ -1,4 +1,5 @@
 /** How letters are set beyond their font: strokes, emphasis marks, hyphens, initials, spaces (CSS Text 4, Text Decoration 4, Inline 3). */
+import { table } from "../../source/table";
 import type { ColorValue } from "../../color/value";
 import { isKeyword, soleKeyword, type Component } from "../../source/css/components";
 import { absoluteUnit } from "../../source/css/math";
@@ -18,7 +19,7 @@ import type { Longhand } from "./types";
 
 const strokeRules = { percent: false, negative: false };
 /** In 48ths of the font size, as in Chromium. */
-const namedStrokes: Readonly<Record<string, number>> = { thin: 1, medium: 3, thick: 5 };
+const namedStrokes: Readonly<Record<string, number>> = table({ thin: 1, medium: 3, thick: 5 });
 
 /** Compatibility, 3.2; not snapped to device pixels. */
 const strokeWidth: Longhand<Component, number> = {

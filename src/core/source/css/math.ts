@@ -1,4 +1,5 @@
 /** Math functions (CSS Values 4, section 10), evaluated over component values. */
+import { table } from "../table";
 import { isDelim, splitAt, type Component, type ComponentOf } from "./components";
 
 /** What a unit measures; percentages keep to themselves unless the property resolves them. */
@@ -56,13 +57,13 @@ const mathFunctions = new Set([
   "sign",
 ]);
 
-const constants: Readonly<Record<string, number>> = {
+const constants: Readonly<Record<string, number>> = table({
   e: Math.E,
   pi: Math.PI,
   infinity: Infinity,
   "-infinity": -Infinity,
   nan: NaN,
-};
+});
 
 export function isMath(component: Component | undefined): component is ComponentOf<"function"> {
   return component?.type === "function" && mathFunctions.has(component.name);
