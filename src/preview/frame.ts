@@ -60,16 +60,19 @@ function build(document: Document, top: SafeElement, nodes: Element[]): Element 
   for (let next = pending.pop(); next; next = pending.pop()) {
     const [element, node] = next;
     for (const child of element.content) {
-      if (typeof child === "string") node.append(child);
+      if (typeof child === "string") append(node, child);
       else {
         const made = make(child);
-        node.append(made);
+        append(node, made);
         pending.push([child, made]);
       }
     }
   }
   return root;
 }
+
+/** Until it is part of the document, a form has members by the names of its controls, wherever they say they belong. */
+const append = (node: Element, child: Node | string) => Element.prototype.append.call(node, child);
 
 /** Names a parser lets through may be refused by the DOM: such elements become plain ones. */
 function createElement(document: Document, namespace: string, tag: string): Element {

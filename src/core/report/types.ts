@@ -24,7 +24,7 @@ export function csv(names: readonly string[], rows: readonly (readonly (string |
   const cell = (value: string | number | boolean) => {
     const text = String(value);
     // What a spreadsheet would take for a formula is marked as text.
-    const safe = /^[=+@\t\r]|^-[^\d]/.test(text) ? `'${text}` : text;
+    const safe = /^[=+@\t\r]|^-(?!\d*\.?\d+$)/.test(text) ? `'${text}` : text;
     return /[",\r\n]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe;
   };
   return [names, ...rows].map((row) => `${row.map(cell).join(",")}\r\n`).join("");

@@ -2,7 +2,7 @@
 
 import { Select } from "antd";
 import { useState } from "react";
-import { ColorError, formatColor, notations, parseColor, readColorValue, type Color, type Notation } from "@/core";
+import { ColorError, csv, formatColor, notations, parseColor, readColorValue, type Color, type Notation } from "@/core";
 import { download } from "@/store/write";
 import { Copy, Notations } from "../color/Notations";
 import { Swatch } from "../color/Swatch";
@@ -49,12 +49,11 @@ export function Converter() {
   const list = entries.map(({ color, text: line }) => (color ? formatColor(color, notation) : line)).join("\n");
   const table = () => {
     const shown = notations.map(({ label }) => label);
-    const cell = (value: string) => (/[",]/.test(value) ? `"${value.replaceAll('"', '""')}"` : value);
     const rows = entries.map(({ text: line, color }) => [
       line,
       ...notations.map((one) => (color ? formatColor(color, one.notation) : "")),
     ]);
-    return [["as given", ...shown], ...rows].map((row) => `${row.map(cell).join(",")}\r\n`).join("");
+    return csv(["as given", ...shown], rows);
   };
   return (
     <section className={styles.panel} aria-label="Converter">

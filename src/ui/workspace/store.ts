@@ -180,6 +180,8 @@ export function createWorkspace(engine: Remote<Engine>) {
     /** Only the last of several rehearsals asked for at once is shown. */
     let rehearsals = 0;
     let picks = 0;
+    /** Only the page opened last is shown. */
+    let openings = 0;
     const pending = new Pending();
 
     const store = () =>
@@ -234,11 +236,24 @@ export function createWorkspace(engine: Remote<Engine>) {
       set(document ? { view: { ...now, document }, viewNumber: viewNumber + 1 } : { view: { ...view, ...now } });
     };
 
+    /** Whether the page, the conditions and the files are those that something was asked for. */
+    const isStill = ({ page, conditions, files }: Pick<Workspace, "page" | "conditions" | "files">) => {
+      const now = get();
+      return now.page === page && now.conditions === conditions && now.files === files;
+    };
+
+    /** Asks for the page as it is now; an answer that comes when it is another is dropped. */
+    const refreshView = async () => {
+      const asked = get();
+      if (!asked.page || !asked.view) return;
+      const patch = await engine.patch(asked.page, asked.view.structure, asked.conditions);
+      if (isStill(asked)) patchView(patch);
+    };
+
     const afterChange = async (changes: readonly TextChange[]) => {
       await engine.commit([...changes]);
       renew();
-      const { page, view, conditions } = get();
-      if (page && view) patchView(await engine.patch(page, view.structure, conditions));
+      await refreshView();
       set({ rehearsal: null, reach: null, words: null });
       void refreshSummary();
       await refreshSlip();
@@ -342,7 +357,15 @@ export function createWorkspace(engine: Remote<Engine>) {
     };
 
     const openPage = async (path: string) => {
-      const view = await engine.page(path, get().conditions);
+      const mine = (openings += 1);
+      let asked = get();
+      let view = await engine.page(path, asked.conditions);
+      // Conditions that changed meanwhile are those it is shown under.
+      while (mine === openings && get().conditions !== asked.conditions) {
+        asked = get();
+        view = await engine.page(path, asked.conditions);
+      }
+      if (mine !== openings) return;
       set({
         page: path,
         view,
@@ -412,12 +435,13 @@ export function createWorkspace(engine: Remote<Engine>) {
 
       setConditions: async (conditions) => {
         set({ conditions: { ...get().conditions, ...conditions } });
-        const { page, view, rehearsal } = get();
-        if (page && view) patchView(await engine.patch(page, view.structure, get().conditions));
+        await refreshView();
         // What is tried is tried under the new conditions, too.
+        const asked = get();
+        const { page, view, rehearsal } = asked;
         if (page && view && rehearsal) {
-          const patch = await engine.rehearse(rehearsal.plan.changes, page, view.structure, get().conditions);
-          if (get().rehearsal?.plan === rehearsal.plan) set({ rehearsal: { ...rehearsal, patch } });
+          const patch = await engine.rehearse(rehearsal.plan.changes, page, view.structure, asked.conditions);
+          if (isStill(asked) && get().rehearsal?.plan === rehearsal.plan) set({ rehearsal: { ...rehearsal, patch } });
         }
         void refreshSummary();
         await refreshSlip();

@@ -136,7 +136,9 @@ export function safeAttributes(element: ElementNode, { base, addressOf }: SafeCo
     if (lower.startsWith("on")) continue;
     if (lower === "style") kept.push([name, safeUrls(value, base, addressOf)]);
     else if (lower === "content" && element.attributes.has("http-equiv")) continue;
-    else if (!addresses.has(lower)) kept.push([name, value]);
+    else if (!addresses.has(lower))
+      // Attributes of drawings are properties (SVG 2, 6.6).
+      kept.push([name, element.namespace === "svg" ? safeUrls(value, base, addressOf) : value]);
     else {
       const safe = safeAddress(tag, lower, value, base, addressOf);
       if (safe !== null) kept.push([name, safe]);
@@ -240,11 +242,13 @@ function safeBody(sheet: SheetSource, base: string, rewriting: SheetRewriting, a
 const isRule = ({ kind }: Item) => kind === "at" || kind === "style";
 
 /** Functions in which a string is an address (CSS Images 4, 2.4; CSS Values 5, 3). */
-const takesAddress = /^(?:url|src|(?:-webkit-)?image-set)\($/i;
+const takesAddress = /^(?:url|src|image|(?:-webkit-)?(?:image-set|cross-fade))$/i;
+/** A string that leads elsewhere by itself: in a custom property it may come to stand in such a function. */
+const leadsAway = /^\s*(?:[a-z][a-z0-9+.-]*:|[/\\]{2})/i;
 
 /** Addresses in a style text: files of the site get theirs, everything else none. */
 function safeUrls(text: string, base: string, addressOf: AddressOf): string {
-  if (!/url|src|image/i.test(text)) return text;
+  if (!/url|src|image|cross-fade|--|initial-value|\\/i.test(text)) return text;
   const tokens = tokensOf(text);
   const parts: string[] = [];
   let at = 0;
@@ -254,19 +258,33 @@ function safeUrls(text: string, base: string, addressOf: AddressOf): string {
   };
   /** Whether each function or bracket that is open takes strings as addresses. */
   const open: boolean[] = [];
+  /** How many brackets were open where the value of a custom property began. */
+  let custom: number | null = null;
   for (let token = 0; token < tokens.count; token += 1) {
     const type = tokens.types[token]!;
     const start = tokens.starts[token]!;
     const end = tokens.starts[token + 1]!;
+    if (start < at) continue;
     const raw = text.slice(start, end);
-    if (type === T.Url || type === T.BadUrl) {
+    const name = type === T.Function ? ident.decode(raw.slice(0, -1)).toLowerCase() : "";
+    if (type === T.Function && name === "url" && !/^\s*["']/.test(text.slice(end))) {
+      // Spelled with escapes, it holds an address all the same (CSS Syntax 3, 4.3.4).
+      const close = /(?<!\\)\)|$/.exec(text.slice(end))!;
+      const stop = end + close.index + close[0].length;
+      put(start, stop, `url("${cssAddress(url.decode(`url(${text.slice(end, stop)}`), base, addressOf)}")`);
+    } else if (type === T.Url || type === T.BadUrl) {
       put(start, end, `url("${cssAddress(url.decode(raw), base, addressOf)}")`);
-    } else if (type === T.String && open.at(-1)) {
+    } else if (type === T.String && (open.at(-1) || (custom !== null && leadsAway.test(string.decode(raw))))) {
       put(start, end, `"${cssAddress(string.decode(raw), base, addressOf)}"`);
+    } else if (type === T.Ident && /^(?:--|initial-value$)/i.test(ident.decode(raw))) {
+      if (/^\s*:/.test(text.slice(end, end + 50))) custom = open.length;
     } else if (closerOf(type)) {
-      open.push(type === T.Function && takesAddress.test(ident.decode(raw.slice(0, -1)) + "("));
+      open.push(type === T.Function && takesAddress.test(name));
+    } else if (type === T.Semicolon && custom === open.length) {
+      custom = null;
     } else if (type === T.RightParenthesis || type === T.RightSquareBracket || type === T.RightCurlyBracket) {
       open.pop();
+      if (custom !== null && open.length < custom) custom = null;
     }
   }
   return parts.join("") + text.slice(at);
