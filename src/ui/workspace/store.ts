@@ -361,7 +361,7 @@ export function createWorkspace(engine: Remote<Engine>) {
       let asked = get();
       let view = await engine.page(path, asked.conditions);
       // Conditions that changed meanwhile are those it is shown under.
-      while (mine === openings && get().conditions !== asked.conditions) {
+      while (mine === openings && (get().conditions !== asked.conditions || get().files !== asked.files)) {
         asked = get();
         view = await engine.page(path, asked.conditions);
       }
