@@ -14,14 +14,21 @@ export interface SheetText {
   offset: number;
   text: string;
   items: readonly Item[];
+  /** The condition it stands under as a whole, where it is embedded. */
+  media: string;
+}
+
+/** Whether a sheet is for every reader at a screen, so that new rules can go into it. */
+export function isForScreens(media: string): boolean {
+  return ["", "all", "screen"].includes(media.trim().toLowerCase());
 }
 
 export function sheetTexts(site: Site, file: TextFile): SheetText[] {
-  if (file.kind === "css") return [{ file, offset: 0, text: file.text, items: itemsOf(file) }];
+  if (file.kind === "css") return [{ file, offset: 0, text: file.text, items: itemsOf(file), media: "" }];
   return sheetsOfPage(site, file)
     .owners.flatMap((owner) => owner.sheets)
     .filter((sheet) => sheet.kind === "embedded" && sheet.path === file.path)
-    .map(({ offset, text, items }) => ({ file, offset, text, items }));
+    .map(({ offset, text, items, media }) => ({ file, offset, text, items, media: media[0] ?? "" }));
 }
 
 /** At-rules whose declarations are descriptors, which have grammars of their own. */

@@ -25,7 +25,7 @@ import {
   type BlockText,
   type Splice,
 } from "./block";
-import { declarationAt, elementAt, fileAt, ruleAt, sheetTexts, type SheetText } from "./locate";
+import { declarationAt, elementAt, fileAt, isForScreens, ruleAt, sheetTexts, type SheetText } from "./locate";
 import { fold, unfold } from "./fold";
 import { unwrapWords, wrapWords } from "./words";
 import { checkEmbeddable, checkSelfContained, writable } from "./value";
@@ -193,10 +193,14 @@ function styleAttribute(site: Site, ref: ElementRef, property: string, value: st
   return moved(file.path, spliceAttribute(file.text, attribute, splices));
 }
 
-/** The sheet of a file that new rules go into: the last of those a page embeds. */
+/** The sheet of a file that new rules go into: the last of those a page embeds for screens. */
 function sheetForNewRule(site: Site, file: TextFile): SheetText {
-  const sheet = sheetTexts(site, file).at(-1);
-  if (!sheet) throw new EditError(`${file.path} has no style sheet of its own.`);
+  const sheets = sheetTexts(site, file);
+  const sheet = sheets.findLast(({ media }) => isForScreens(media));
+  if (!sheet)
+    throw new EditError(
+      sheets.length ? `${file.path} has styles for other media only.` : `${file.path} has no style sheet of its own.`,
+    );
   return sheet;
 }
 
@@ -209,11 +213,12 @@ function newRule(site: Site, path: string, selector: string, property: string, v
     throw error;
   }
   checkSelfContained(selector, "The selector");
-  const { file, text, offset, items } = sheetForNewRule(site, fileAt(site, path));
+  const sheet = sheetForNewRule(site, fileAt(site, path));
+  const { file, text, offset, items } = sheet;
   for (const written of [selector, value]) checkEmbeddable(written, file);
   const same = items.findLast((item) => item.kind === "style" && item.preludeText === selector);
   if (same?.kind === "style" && same === items.findLast((item) => item.kind === "style")) {
-    return moved(file.path, change(file, blockText({ file, text, offset, items }, same), property, value), offset);
+    return moved(file.path, change(file, blockText(sheet, same), property, value), offset);
   }
   const own = writable(value, file);
   const open = sheetEndOf(text);

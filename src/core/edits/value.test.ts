@@ -188,3 +188,11 @@ describe("letters that a file's encoding does not say", () => {
     expect(written(siteWith(css), rule("font-family", '"Ærø"', css.indexOf("p{")))).toContain('font-family:"Ærø"');
   });
 });
+
+test("a new rule goes into no sheet for another medium", () => {
+  const html = (media: string) =>
+    `<!doctype html><style>p{color:red}</style><style media="${media}">p{color:black}</style><p>x</p>`;
+  const into = (media: string) => written(siteWith("", html(media)), newRule("lime", "index.html"), "index.html");
+  expect(into("print")).toContain("p{color:red}.added{color:lime}</style>");
+  expect(into("screen")).toContain("p{color:black}.added{color:lime}</style>");
+});

@@ -11,6 +11,7 @@ import { positionAt } from "../source/lines";
 import { pagesOf, textFile, type Site } from "../source/site";
 import type { StyleRule } from "../source/css/syntax";
 import { refOf, textsOf } from "../pageTexts";
+import { isForScreens } from "../edits/locate";
 import { isPlace, textStyleKey } from "../textStyles";
 
 export interface TargetOption {
@@ -203,10 +204,8 @@ function likeIt(site: Site, page: StyledPage, picked: Style, conditions: Conditi
 /** The sheet that new rules go into: the last linked one of the page, else one it embeds. */
 export function sheetForNew(page: StyledPage): string | null {
   const sheets = page.sheets.owners.flatMap((owner) => owner.sheets);
-  const plain = sheets.filter(
-    ({ kind, media }) => kind === "linked" && ["", "all", "screen"].includes((media[0] ?? "").trim()),
-  );
-  return (plain.at(-1) ?? sheets.findLast(({ kind }) => kind === "embedded"))?.path ?? null;
+  const open = sheets.filter(({ kind, media }) => kind !== "imported" && isForScreens(media[0] ?? ""));
+  return (open.findLast(({ kind }) => kind === "linked") ?? open.at(-1))?.path ?? null;
 }
 
 /** A class name that no page and no sheet uses yet. */
