@@ -1,7 +1,7 @@
 /** Files in: from pickers, drops, zips and pasted text, all to the same list with reasons for what is left out. */
-import { Unzip, UnzipInflate } from "fflate";
 import { kindOfPath, normalisePath, readFile, type RefusedFile, type SiteFile, type StoredFile } from "@/core";
 import { limits, OpenError, siteTooLarge, textTooLarge, tooManyFiles } from "./limits";
+import { readEntries } from "./zip";
 
 export interface Opened {
   name: string;
@@ -155,64 +155,16 @@ async function childrenOf(entry: FileSystemDirectoryEntry): Promise<FileSystemEn
   }
 }
 
-/** A zip, unpacked piece by piece so that its contents are bounded while they come, whatever it claims. */
+/** A zip; one bad entry never refuses the rest. */
 export async function readZip(name: string, bytes: Uint8Array, progress?: Progress): Promise<Opened> {
   const collector = new Collector(progress);
-  let unpacked = 0;
-  const broken = (reason: string) => new OpenError(`${name} could not be unpacked: ${reason}`);
-  const unzip = new Unzip((entry) => {
-    if (entry.name.endsWith("/")) return;
-    if (!collector.admit(entry.name, entry.originalSize ?? 0)) return;
-    const pieces: Uint8Array[] = [];
-    let size = 0;
-    entry.ondata = (error, piece, final) => {
-      if (error) {
-        collector.refused.push({ path: entry.name, reason: "It is damaged in the archive." });
-        return;
-      }
-      size += piece.length;
-      unpacked += piece.length;
-      if (unpacked > limits.siteBytes) throw new OpenError(siteTooLarge);
-      if (kindOfPath(entry.name) !== "other" && size > limits.textBytes) {
-        entry.terminate();
-        collector.refused.push({ path: entry.name, reason: textTooLarge });
-        return;
-      }
-      pieces.push(piece.slice());
-      if (final) collector.add(entry.name, joined(pieces, size));
-    };
-    try {
-      entry.start();
-    } catch (error) {
-      if (error instanceof OpenError) throw error;
-      collector.refused.push({ path: entry.name, reason: "It is packed in a way that cannot be read." });
-    }
+  await readEntries(name, bytes, {
+    admit: (path, size) => collector.admit(path, size),
+    add: (path, content) => collector.add(path, content),
+    refuse: (path, reason) => collector.refused.push({ path, reason }),
+    check: () => collector.check(),
   });
-  unzip.register(UnzipInflate);
-  if (bytes[0] !== 0x50 || bytes[1] !== 0x4b) throw broken("it is not a zip.");
-  try {
-    const step = 64 * 1024;
-    for (let at = 0; at < bytes.length; at += step) {
-      unzip.push(bytes.subarray(at, at + step), at + step >= bytes.length);
-      // Lets the interface draw, and be stopped, between the pieces.
-      await new Promise((resolve) => setTimeout(resolve));
-      collector.check();
-    }
-  } catch (error) {
-    if (error instanceof OpenError || (error as Error).name === "AbortError") throw error;
-    throw broken("it is damaged.");
-  }
   return collector.finish(name.replace(/\.zip$/i, ""));
-}
-
-function joined(pieces: readonly Uint8Array[], size: number): Uint8Array {
-  const all = new Uint8Array(size);
-  let at = 0;
-  for (const piece of pieces) {
-    all.set(piece, at);
-    at += piece.length;
-  }
-  return all;
 }
 
 /** Pasted HTML and CSS as a site of two files; the page is linked to the sheet unless it links to one itself. */
