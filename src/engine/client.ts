@@ -58,21 +58,38 @@ class Run {
   }
 }
 
+/** So often, within so many milliseconds, a worker is started anew; what ends it is the site then. */
+const patience = { times: 3, within: 60_000 };
+
 /** What has taken place with the files that a new worker is given. */
 const takenIn = new Set<PropertyKey>(["commit", "open"]);
 
 /** A worker with the core in it, and the way to end it. */
 export function startEngine(owner: EngineOwner): { engine: Remote<Engine>; stop(): void } {
-  let run = new Run();
   let stopped = false;
   let starting: Promise<void> | null = null;
+  let opened = false;
+  let restarts: number[] = [];
+  /** A run that is started anew as soon as it ends, even where nobody asks. */
+  const start = (): Run => {
+    const next = new Run();
+    next.ended.catch(() => {
+      if (opened && !stopped && !starting) again(next, owner.files).catch(() => undefined);
+    });
+    return next;
+  };
+  let run = start();
   const again = (ended: Run, files: () => StoredFile[]): Promise<void> => {
     if (run !== ended) return starting ?? Promise.resolve();
-    run = new Run();
-    starting = Promise.race([run.engine.open(files()), run.ended]).then(() => {
-      starting = null;
-      owner.restarted();
-    });
+    const now = performance.now();
+    restarts = [...restarts.filter((time) => now - time < patience.within), now];
+    if (restarts.length > patience.times) return Promise.reject(new Ended());
+    run = start();
+    starting = Promise.race([run.engine.open(files()), run.ended])
+      .then(() => owner.restarted())
+      .finally(() => {
+        starting = null;
+      });
     return starting;
   };
   const ask = async (name: PropertyKey, asking: unknown[]): Promise<unknown> => {
@@ -83,7 +100,9 @@ export function startEngine(owner: EngineOwner): { engine: Remote<Engine>; stop(
       ]);
     const first = run;
     try {
-      return await call(first);
+      const answer = await call(first);
+      if (name === "open") opened = true;
+      return answer;
     } catch (error) {
       if (!(error instanceof Ended)) throw error;
       // What nobody waits for any more is never answered.
