@@ -129,6 +129,8 @@ export const display: Longhand<string, string> = {
     return longDisplays[words] ?? (displayWords.has(words) ? words : (longDisplays[turned] ?? null));
   },
   compute: (value, context) => {
+    // The root cannot do without a box (CSS Display 3, 2.8).
+    if (value === "contents" && !context.hasParent) return "block";
     if (isBlockified(context)) return blockify(value);
     // Text that runs another way than what is around it makes a box of its own (CSS Writing Modes 4, 3.2).
     return value === "inline" && context.hasParent && context.own("writing-mode") !== context.parent("writing-mode")
