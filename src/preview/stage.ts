@@ -66,8 +66,7 @@ export function readStage({ document, nodes }: ShownPage): ReadStage {
     const words = overlaidWords(style, filtered.has(node), blends) ?? standingWords(style, node !== owner || scrolls);
     if (words) zones.push({ ...edgesOf(node, view), words });
     if (scrolls && style.position === "fixed") fixed.push(index);
-    // Of a page that does not scroll, the picture is its window: what sticks does so by itself.
-    if (scrolls && style.position === "sticky") sticking.push(index);
+    if (style.position === "sticky") sticking.push(index);
     if (style.backgroundClip.includes("text")) cutOut.push(index);
     if (unpainted.has(node.localName) || (node.localName === "img" && !isLoaded(node as HTMLImageElement)))
       unknown.push(index);

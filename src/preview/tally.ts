@@ -82,6 +82,23 @@ export class Tally {
   }
 }
 
+type Pair = readonly [key: number, count: number];
+
+/** Some of many pairs, with those of the darkest and of the lightest ground. */
+function thinned(entries: readonly Pair[]): readonly Pair[] {
+  if (entries.length <= mostPairs) return entries;
+  const light = ([key]: Pair) => {
+    const ground = Math.floor(key / 0x1000000);
+    return 0.2126 * (ground >> 16) ** 2.2 + 0.7152 * ((ground >> 8) & 255) ** 2.2 + 0.0722 * (ground & 255) ** 2.2;
+  };
+  const kept = new Set<Pair>();
+  const step = entries.length / mostPairs;
+  for (let at = 0; at < entries.length; at += step) kept.add(entries[Math.floor(at)]!);
+  kept.add(entries.reduce((a, b) => (light(b) < light(a) ? b : a)));
+  kept.add(entries.reduce((a, b) => (light(b) > light(a) ? b : a)));
+  return [...kept];
+}
+
 /** One text under several assumptions. @param doubt the words for it when they make a difference */
 export function paintedOf(tallies: readonly Tally[], doubt: string): Painted {
   const pairs = new Map<number, number>();
@@ -90,10 +107,7 @@ export function paintedOf(tallies: readonly Tally[], doubt: string): Painted {
     for (const [key, count] of tally.pairs) pairs.set(key, (pairs.get(key) ?? 0) + count);
   }
   const points: number[] = [];
-  const entries = [...pairs];
-  const step = Math.max(1, entries.length / mostPairs);
-  for (let at = 0; at < entries.length; at += step) {
-    const [key, count] = entries[Math.floor(at)]!;
+  for (const [key, count] of thinned([...pairs])) {
     const [under, over] = [Math.floor(key / 0x1000000), key % 0x1000000];
     points.push(under >> 16, (under >> 8) & 255, under & 255, over >> 16, (over >> 8) & 255, over & 255, count);
   }
