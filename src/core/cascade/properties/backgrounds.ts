@@ -3,7 +3,7 @@ import { table } from "../../source/table";
 import { isKeyword, soleKeyword, type Component } from "../../source/css/components";
 import { absoluteUnit } from "../../source/css/math";
 import type { Image } from "./color";
-import { computeLength, isLength, layersOf, serialiseLengthPercentage } from "./kinds";
+import { computeLength, isLength, layersOf, serialiseLengthPercentage, wordOf } from "./kinds";
 import type { ComputeContext, LengthPercentage, Longhand } from "./types";
 
 const positionRules = { percent: true, negative: true };
@@ -93,7 +93,7 @@ const repeat: Longhand<string[], string[]> = {
   initial: "repeat",
   parse: (value) =>
     layersOf(value, (layer) => {
-      const words = layer.map((part) => (part.type === "ident" ? part.name.toLowerCase() : ""));
+      const words = layer.map(wordOf);
       const [across, down = across] = words;
       if (words.length === 1 && (across === "repeat-x" || across === "repeat-y")) return across;
       if (words.length > 2 || !ways.includes(across!) || !ways.includes(down!)) return null;

@@ -10,6 +10,7 @@ import {
   serialiseLengthPercentage,
   serialiseNumber,
   serialisePx,
+  wordOf,
 } from "./kinds";
 import type { ComputeContext, LengthPercentage, Longhand } from "./types";
 
@@ -123,7 +124,7 @@ export const display: Longhand<string, string> = {
   inherited: false,
   initial: "inline",
   parse: (value) => {
-    const words = value.map((part) => (part.type === "ident" ? part.name.toLowerCase() : "?")).join(" ");
+    const words = value.map(wordOf).join(" ");
     // Either of the two words may come first.
     const turned = words.split(" ").reverse().join(" ");
     return longDisplays[words] ?? (displayWords.has(words) ? words : (longDisplays[turned] ?? null));

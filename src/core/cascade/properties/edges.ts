@@ -15,6 +15,8 @@ import {
   serialiseLengthPercentage,
   serialiseNumber,
   serialisePx,
+  wordLonghand,
+  wordOf,
 } from "./kinds";
 import type { LengthPercentage, Longhand } from "./types";
 
@@ -163,39 +165,25 @@ function edgeValues(
 }
 
 /** Numbers and percentages of the picture, and whether its middle is kept. */
-const slice: Longhand<string, string> = {
-  name: "border-image-slice",
-  inherited: false,
-  initial: "100%",
-  parse: (value) => {
-    const fill = value.findIndex((part) => isKeyword(part, "fill"));
-    const parts = value.filter((_, at) => at !== fill);
-    if (parts.length < 1 || parts.length > 4 || (fill > 0 && fill < value.length - 1)) return null;
-    const texts = parts.map((part) => {
-      if (part.type === "percentage") return part.value >= 0 ? `${serialiseNumber(part.value)}%` : null;
-      const number = numberOf(part);
-      return number === null || (part.type === "number" && number < 0) ? null : serialiseNumber(Math.max(0, number));
-    });
-    return texts.includes(null) ? null : `${shortened(texts as string[])}${fill >= 0 ? " fill" : ""}`;
-  },
-  compute: (value) => value,
-  serialise: (value) => value,
-};
+const slice = wordLonghand("border-image-slice", false, "100%", (value) => {
+  const fill = value.findIndex((part) => isKeyword(part, "fill"));
+  const parts = value.filter((_, at) => at !== fill);
+  if (parts.length < 1 || parts.length > 4 || (fill > 0 && fill < value.length - 1)) return null;
+  const texts = parts.map((part) => {
+    if (part.type === "percentage") return part.value >= 0 ? `${serialiseNumber(part.value)}%` : null;
+    const number = numberOf(part);
+    return number === null || (part.type === "number" && number < 0) ? null : serialiseNumber(Math.max(0, number));
+  });
+  return texts.includes(null) ? null : `${shortened(texts as string[])}${fill >= 0 ? " fill" : ""}`;
+});
 
 const repeatWords = ["stretch", "repeat", "round", "space"];
 
-const imageRepeat: Longhand<string, string> = {
-  name: "border-image-repeat",
-  inherited: false,
-  initial: "stretch",
-  parse: (value) => {
-    const words = value.map((part) => (part.type === "ident" ? part.name.toLowerCase() : ""));
-    if (words.length < 1 || words.length > 2 || !words.every((word) => repeatWords.includes(word))) return null;
-    return words[0] === (words[1] ?? words[0]) ? words[0]! : words.join(" ");
-  },
-  compute: (value) => value,
-  serialise: (value) => value,
-};
+const imageRepeat = wordLonghand("border-image-repeat", false, "stretch", (value) => {
+  const words = value.map(wordOf);
+  if (words.length < 1 || words.length > 2 || !words.every((word) => repeatWords.includes(word))) return null;
+  return words[0] === (words[1] ?? words[0]) ? words[0]! : words.join(" ");
+});
 
 const overflowWords = ["visible", "hidden", "clip", "scroll", "auto", "overlay"];
 

@@ -1,6 +1,6 @@
 /** Features of fonts and their variants (CSS Fonts 4, section 6 and 9; OpenType layout features). */
 import { isKeyword, soleKeyword, splitAt, type Component } from "../../source/css/components";
-import { keywords, layersOf, numberOf, serialiseNumber, serialiseString, severalWords } from "./kinds";
+import { keywords, layersOf, numberOf, serialiseNumber, serialiseString, severalWords, wordLonghand } from "./kinds";
 import type { Longhand } from "./types";
 
 type Feature = readonly [tag: string, value: number];
@@ -49,30 +49,23 @@ const writtenOrder = [
   "character-variant",
 ];
 
-const alternates: Longhand<string, string> = {
-  name: "font-variant-alternates",
-  inherited: true,
-  initial: "normal",
-  parse: (value) => {
-    if (soleKeyword(value) === "normal") return "normal";
-    const found = new Map<string, string>();
-    for (const part of value) {
-      const name = part.type === "ident" ? part.name.toLowerCase() : part.type === "function" ? part.name : "";
-      if (
-        !alternateFunctions.includes(name) ||
-        found.has(name) ||
-        (part.type === "ident") !== (name === "historical-forms")
-      )
-        return null;
-      const text = part.type === "function" ? namesIn(part.args, severalNames.has(name)) : "";
-      if (text === null) return null;
-      found.set(name, part.type === "function" ? `${name}(${text})` : name);
-    }
-    return writtenOrder.flatMap((name) => found.get(name) ?? []).join(" ") || null;
-  },
-  compute: (value) => value,
-  serialise: (value) => value,
-};
+const alternates = wordLonghand("font-variant-alternates", true, "normal", (value) => {
+  if (soleKeyword(value) === "normal") return "normal";
+  const found = new Map<string, string>();
+  for (const part of value) {
+    const name = part.type === "ident" ? part.name.toLowerCase() : part.type === "function" ? part.name : "";
+    if (
+      !alternateFunctions.includes(name) ||
+      found.has(name) ||
+      (part.type === "ident") !== (name === "historical-forms")
+    )
+      return null;
+    const text = part.type === "function" ? namesIn(part.args, severalNames.has(name)) : "";
+    if (text === null) return null;
+    found.set(name, part.type === "function" ? `${name}(${text})` : name);
+  }
+  return writtenOrder.flatMap((name) => found.get(name) ?? []).join(" ") || null;
+});
 
 function namesIn(args: readonly Component[], several: boolean): string | null {
   const names = splitAt(args, ",").map(([only, more]) => (!more && only?.type === "ident" ? only.name : null));
@@ -80,32 +73,18 @@ function namesIn(args: readonly Component[], several: boolean): string | null {
 }
 
 /** CSS Fonts 4, 9.1: a dashed name is one of `@font-palette-values`. */
-const palette: Longhand<string, string> = {
-  name: "font-palette",
-  inherited: true,
-  initial: "normal",
-  parse: ([only, more]) => {
-    if (more || only?.type !== "ident") return null;
-    if (only.name.startsWith("--")) return only.name;
-    const word = only.name.toLowerCase();
-    return ["normal", "light", "dark"].includes(word) ? word : null;
-  },
-  compute: (value) => value,
-  serialise: (value) => value,
-};
+const palette = wordLonghand("font-palette", true, "normal", ([only, more]) => {
+  if (more || only?.type !== "ident") return null;
+  if (only.name.startsWith("--")) return only.name;
+  const word = only.name.toLowerCase();
+  return ["normal", "light", "dark"].includes(word) ? word : null;
+});
 
-const languageOverride: Longhand<string, string> = {
-  name: "font-language-override",
-  inherited: true,
-  initial: "normal",
-  parse: ([only, more]) => {
-    if (more || !only) return null;
-    if (isKeyword(only, "normal")) return "normal";
-    return only.type === "string" && /^[ -~]{1,4}$/.test(only.value) ? serialiseString(only.value) : null;
-  },
-  compute: (value) => value,
-  serialise: (value) => value,
-};
+const languageOverride = wordLonghand("font-language-override", true, "normal", ([only, more]) => {
+  if (more || !only) return null;
+  if (isKeyword(only, "normal")) return "normal";
+  return only.type === "string" && /^[ -~]{1,4}$/.test(only.value) ? serialiseString(only.value) : null;
+});
 
 export const ligatureGroups = [
   "common-ligatures no-common-ligatures",

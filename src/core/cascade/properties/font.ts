@@ -2,7 +2,7 @@
 import { table } from "../../source/table";
 import { isDelim, isKeyword, soleKeyword, splitAt, type Component } from "../../source/css/components";
 import { absoluteUnit, evaluateMath, isMath, measureOf } from "../../source/css/math";
-import { computeLength, isLength, keywords, serialiseNumber, serialisePx, numberOf } from "./kinds";
+import { computeLength, isLength, keywords, serialiseNumber, serialisePx, numberOf, wordLonghand } from "./kinds";
 import type { Longhand } from "./types";
 
 /** One member of a font stack. */
@@ -199,23 +199,16 @@ const fontWeight: Longhand<number | "bolder" | "lighter", number> = {
   serialise: serialiseNumber,
 };
 
-const fontStyle: Longhand<string, string> = {
-  name: "font-style",
-  inherited: true,
-  initial: "normal",
-  parse: ([first, second, more]) => {
-    if (more || first?.type !== "ident") return null;
-    const word = first.name.toLowerCase();
-    if (!second) return ["normal", "italic", "oblique"].includes(word) ? word : null;
-    if (word !== "oblique") return null;
-    const angle = second.type === "block" ? null : evaluateMath(second, { unit: absoluteUnit, percentAs: null });
-    if (!angle || (measureOf(angle) !== "angle" && !(second.type === "number" && second.value === 0))) return null;
-    if (Math.abs(angle.value) > 90) return null;
-    return angle.value === 14 ? "oblique" : angle.value === 0 ? "normal" : `oblique ${serialiseNumber(angle.value)}deg`;
-  },
-  compute: (value) => value,
-  serialise: (value) => value,
-};
+const fontStyle = wordLonghand("font-style", true, "normal", ([first, second, more]) => {
+  if (more || first?.type !== "ident") return null;
+  const word = first.name.toLowerCase();
+  if (!second) return ["normal", "italic", "oblique"].includes(word) ? word : null;
+  if (word !== "oblique") return null;
+  const angle = second.type === "block" ? null : evaluateMath(second, { unit: absoluteUnit, percentAs: null });
+  if (!angle || (measureOf(angle) !== "angle" && !(second.type === "number" && second.value === 0))) return null;
+  if (Math.abs(angle.value) > 90) return null;
+  return angle.value === 14 ? "oblique" : angle.value === 0 ? "normal" : `oblique ${serialiseNumber(angle.value)}deg`;
+});
 
 export const stretchKeywords: Readonly<Record<string, number>> = table({
   "ultra-condensed": 50,
@@ -246,25 +239,18 @@ const fontStretch: Longhand<number, number> = {
 
 const adjustMetrics = ["ex-height", "cap-height", "ch-width", "ic-width", "ic-height"];
 
-const fontSizeAdjust: Longhand<string, string> = {
-  name: "font-size-adjust",
-  inherited: true,
-  initial: "none",
-  parse: (value) => {
-    if (soleKeyword(value) === "none") return "none";
-    const parts = [...value];
-    const metric = parts[0]?.type === "ident" ? parts[0].name.toLowerCase() : "";
-    const named = adjustMetrics.includes(metric);
-    if (named) parts.shift();
-    if (parts.length !== 1) return null;
-    const amount = isKeyword(parts[0], "from-font") ? "from-font" : numberOf(parts[0]);
-    if (amount === null || (typeof amount === "number" && amount < 0)) return null;
-    const text = typeof amount === "number" ? serialiseNumber(amount) : amount;
-    return named && metric !== "ex-height" ? `${metric} ${text}` : text;
-  },
-  compute: (value) => value,
-  serialise: (value) => value,
-};
+const fontSizeAdjust = wordLonghand("font-size-adjust", true, "none", (value) => {
+  if (soleKeyword(value) === "none") return "none";
+  const parts = [...value];
+  const metric = parts[0]?.type === "ident" ? parts[0].name.toLowerCase() : "";
+  const named = adjustMetrics.includes(metric);
+  if (named) parts.shift();
+  if (parts.length !== 1) return null;
+  const amount = isKeyword(parts[0], "from-font") ? "from-font" : numberOf(parts[0]);
+  if (amount === null || (typeof amount === "number" && amount < 0)) return null;
+  const text = typeof amount === "number" ? serialiseNumber(amount) : amount;
+  return named && metric !== "ex-height" ? `${metric} ${text}` : text;
+});
 
 /** Line height: a number multiplies each descendant's own size, a length is inherited as it is (CSS Inline 3, 4.2). */
 export type LineHeight = { kind: "normal" } | { kind: "number"; value: number } | { kind: "px"; value: number };

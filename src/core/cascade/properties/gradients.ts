@@ -3,7 +3,7 @@ import { table } from "../../source/table";
 import { colorFromComponent } from "../../color/value";
 import { isDelim, splitAt, type Component, type ComponentOf } from "../../source/css/components";
 import { absoluteUnit, isMath } from "../../source/css/math";
-import { isLength } from "./kinds";
+import { isLength, wordOf } from "./kinds";
 
 type Gradient = ComponentOf<"function">;
 const gradient = /^(?:repeating-)?(linear|radial|conic)-gradient$/;
@@ -14,7 +14,6 @@ export function isGradient(component: Component): component is Gradient {
 
 const lengthRules = { percent: true, negative: true };
 const isLengthPart = (part: Component) => isLength(part, lengthRules, absoluteUnit);
-const wordOf = (part: Component | undefined) => (part?.type === "ident" ? part.name.toLowerCase() : "");
 const isAngle = (part: Component | undefined) =>
   part !== undefined &&
   (isMath(part) ||

@@ -44,19 +44,22 @@ export function numberOf(component: Component | undefined): number | null {
   return quantity && measureOf(quantity) === "number" ? quantity.value : null;
 }
 
+/** A longhand whose value is the text it is read as, on every element. */
+export function wordLonghand(
+  name: string,
+  inherited: boolean,
+  initial: string,
+  parse: Longhand<string, string>["parse"],
+): Longhand<string, string> {
+  return { name, inherited, initial, parse, compute: (value) => value, serialise: (value) => value };
+}
+
 export function keywords(name: string, inherited: boolean, initial: string, others: string): Longhand<string, string> {
   const known = new Set([initial, ...others.split(" ")]);
-  return {
-    name,
-    inherited,
-    initial,
-    parse: (value) => {
-      const word = soleKeyword(value);
-      return word !== null && known.has(word) ? word : null;
-    },
-    compute: (value) => value,
-    serialise: (value) => value,
-  };
+  return wordLonghand(name, inherited, initial, (value) => {
+    const word = soleKeyword(value);
+    return word !== null && known.has(word) ? word : null;
+  });
 }
 
 /** Units whose meaning depends on the element or the window. */
@@ -194,7 +197,8 @@ export function colorLonghand(name: string, initial: string): Longhand<ColorValu
   };
 }
 
-const wordOf = (part: Component | undefined) => (part?.type === "ident" ? part.name.toLowerCase() : "");
+/** A word in lower case; empty for anything else. */
+export const wordOf = (part: Component | undefined) => (part?.type === "ident" ? part.name.toLowerCase() : "");
 
 /** One word alone, or at most one word of each group in any order; written in the order of the groups. */
 export function severalWords(
@@ -206,21 +210,14 @@ export function severalWords(
 ): Longhand<string, string> {
   const single = new Set([initial, ...alone.split(" ")]);
   const kinds = groups.map((group) => group.split(" "));
-  return {
-    name,
-    inherited,
-    initial,
-    parse: (value) => {
-      const only = soleKeyword(value);
-      if (only && single.has(only)) return only;
-      const words = value.map(wordOf);
-      const kept = kinds.flatMap((group) => words.filter((word) => group.includes(word)));
-      const isEachOnce = kinds.every((group) => words.filter((word) => group.includes(word)).length <= 1);
-      return kept.length === words.length && kept.length > 0 && isEachOnce ? kept.join(" ") : null;
-    },
-    compute: (value) => value,
-    serialise: (value) => value,
-  };
+  return wordLonghand(name, inherited, initial, (value) => {
+    const only = soleKeyword(value);
+    if (only && single.has(only)) return only;
+    const words = value.map(wordOf);
+    const kept = kinds.flatMap((group) => words.filter((word) => group.includes(word)));
+    const isEachOnce = kinds.every((group) => words.filter((word) => group.includes(word)).length <= 1);
+    return kept.length === words.length && kept.length > 0 && isEachOnce ? kept.join(" ") : null;
+  });
 }
 
 /** A word, or one length or percentage. */

@@ -2,7 +2,7 @@
 import { isKeyword, soleKeyword, type Component } from "../../source/css/components";
 import { absoluteUnit } from "../../source/css/math";
 import { imageLonghand } from "./color";
-import { computeLength, isLength, keywords, serialisePx, serialiseString } from "./kinds";
+import { computeLength, isLength, keywords, serialisePx, serialiseString, wordLonghand } from "./kinds";
 import type { Longhand } from "./types";
 
 /** The kind of marker (CSS Lists 3, 3.4): a string, or the name of a counter style. */
@@ -49,19 +49,12 @@ const borderSpacing: Longhand<readonly Component[], readonly [number, number]> =
     across === down ? serialisePx(across) : `${serialisePx(across)} ${serialisePx(down)}`,
 };
 
-const quotes: Longhand<string, string> = {
-  name: "quotes",
-  inherited: true,
-  initial: "auto",
-  parse: (value) => {
-    const only = soleKeyword(value);
-    if (only === "auto" || only === "none") return only;
-    const texts = value.map((part) => (part.type === "string" ? serialiseString(part.value) : null));
-    return texts.length === 0 || texts.length % 2 === 1 || texts.includes(null) ? null : texts.join(" ");
-  },
-  compute: (value) => value,
-  serialise: (value) => value,
-};
+const quotes = wordLonghand("quotes", true, "auto", (value) => {
+  const only = soleKeyword(value);
+  if (only === "auto" || only === "none") return only;
+  const texts = value.map((part) => (part.type === "string" ? serialiseString(part.value) : null));
+  return texts.length === 0 || texts.length % 2 === 1 || texts.includes(null) ? null : texts.join(" ");
+});
 
 export const isMarker = (part: Component) =>
   part.type === "string" || (part.type === "ident" && !isKeyword(part, "inside") && !isKeyword(part, "outside"));

@@ -9,15 +9,13 @@ import { isImage } from "./color";
 import { corners, outlineStyles } from "./edges";
 import { eastAsianGroups, ligatureGroups, numericGroups } from "./features";
 import { capsKeywords, isFontSize, isLineHeight, parseFamilies, stretchKeywords } from "./font";
-import { isLength } from "./kinds";
+import { isLength, wordOf } from "./kinds";
 import { isMarker } from "./lists";
 import { decorationStyles, isDecorationLine, isThickness } from "./text";
 import type { Shorthand } from "./types";
 import { isEmphasisStyle, isStrokeWidth } from "./typesetting";
 
 type Expansion = Partial<Record<string, readonly Component[]>>;
-
-const wordOf = (component: Component | undefined) => (component?.type === "ident" ? component.name.toLowerCase() : "");
 
 /** One to four values for the four sides (CSS Box 4, 3.2). */
 function fourSides(name: string, longhands: readonly string[]): Shorthand {

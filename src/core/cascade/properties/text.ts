@@ -11,6 +11,8 @@ import {
   lengthOr,
   serialiseLengthPercentage,
   serialisePx,
+  wordLonghand,
+  wordOf,
 } from "./kinds";
 import type { LengthPercentage, Longhand } from "./types";
 
@@ -93,20 +95,13 @@ const textAlign: Longhand<string, string> = {
 
 const lineWords = ["underline", "overline", "line-through", "blink"];
 
-const decorationLine: Longhand<string, string> = {
-  name: "text-decoration-line",
-  inherited: false,
-  initial: "none",
-  parse: (value) => {
-    const only = soleKeyword(value);
-    if (only === "none" || only === "spelling-error" || only === "grammar-error") return only;
-    const words = value.map((part) => (part.type === "ident" ? part.name.toLowerCase() : ""));
-    const kept = lineWords.filter((word) => words.includes(word));
-    return kept.length === words.length && kept.length > 0 ? kept.join(" ") : null;
-  },
-  compute: (value) => value,
-  serialise: (value) => value,
-};
+const decorationLine = wordLonghand("text-decoration-line", false, "none", (value) => {
+  const only = soleKeyword(value);
+  if (only === "none" || only === "spelling-error" || only === "grammar-error") return only;
+  const words = value.map(wordOf);
+  const kept = lineWords.filter((word) => words.includes(word));
+  return kept.length === words.length && kept.length > 0 ? kept.join(" ") : null;
+});
 
 export function isDecorationLine(component: Component): boolean {
   return (
@@ -127,21 +122,14 @@ export function isThickness(component: Component): boolean {
   );
 }
 
-const underlinePosition: Longhand<string, string> = {
-  name: "text-underline-position",
-  inherited: true,
-  initial: "auto",
-  parse: (value) => {
-    const words = value.map((part) => (part.type === "ident" ? part.name.toLowerCase() : ""));
-    if (words.length === 1 && words[0] === "auto") return "auto";
-    const first = words.find((word) => word === "under" || word === "from-font");
-    const side = words.find((word) => word === "left" || word === "right");
-    const kept = [first, side].filter((word) => word !== undefined);
-    return kept.length === words.length && kept.length > 0 ? kept.join(" ") : null;
-  },
-  compute: (value) => value,
-  serialise: (value) => value,
-};
+const underlinePosition = wordLonghand("text-underline-position", true, "auto", (value) => {
+  const words = value.map(wordOf);
+  if (words.length === 1 && words[0] === "auto") return "auto";
+  const first = words.find((word) => word === "under" || word === "from-font");
+  const side = words.find((word) => word === "left" || word === "right");
+  const kept = [first, side].filter((word) => word !== undefined);
+  return kept.length === words.length && kept.length > 0 ? kept.join(" ") : null;
+});
 
 interface Shadow<Length> {
   color: ColorValue | null;

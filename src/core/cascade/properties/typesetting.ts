@@ -14,6 +14,8 @@ import {
   serialiseNumber,
   serialisePx,
   serialiseString,
+  wordLonghand,
+  wordOf,
 } from "./kinds";
 import type { Longhand } from "./types";
 
@@ -50,7 +52,7 @@ const emphasisStyle: Longhand<{ fill: string; shape: string } | string, { fill: 
     const [first] = value;
     if (value.length === 1 && first?.type === "string") return serialiseString(first.value);
     if (soleKeyword(value) === "none") return "none";
-    const words = value.map((part) => (part.type === "ident" ? part.name.toLowerCase() : ""));
+    const words = value.map(wordOf);
     const fill = words.filter((word) => fills.includes(word));
     const shape = words.filter((word) => shapes.includes(word));
     if (words.length === 0 || fill.length > 1 || shape.length > 1 || fill.length + shape.length !== words.length)
@@ -73,98 +75,63 @@ export function isEmphasisStyle(part: Component): boolean {
 }
 
 /** `over right` and `over` are the same (CSS Text Decoration 4, 5.3). */
-const emphasisPosition: Longhand<string, string> = {
-  name: "text-emphasis-position",
-  inherited: true,
-  initial: "over",
-  parse: (value) => {
-    const words = value.map((part) => (part.type === "ident" ? part.name.toLowerCase() : ""));
-    const line = words.filter((word) => word === "over" || word === "under");
-    const side = words.filter((word) => word === "left" || word === "right");
-    if (line.length !== 1 || side.length > 1 || line.length + side.length !== words.length) return null;
-    return side[0] === "left" ? `${line[0]} left` : line[0]!;
-  },
-  compute: (value) => value,
-  serialise: (value) => value,
-};
+const emphasisPosition = wordLonghand("text-emphasis-position", true, "over", (value) => {
+  const words = value.map(wordOf);
+  const line = words.filter((word) => word === "over" || word === "under");
+  const side = words.filter((word) => word === "left" || word === "right");
+  if (line.length !== 1 || side.length > 1 || line.length + side.length !== words.length) return null;
+  return side[0] === "left" ? `${line[0]} left` : line[0]!;
+});
 
 /** CSS Inline 3, 5.2: what of the font's metrics a box ends at. */
-const boxEdge: Longhand<string, string> = {
-  name: "text-box-edge",
-  inherited: true,
-  initial: "auto",
-  parse: (value) => {
-    const words = value.map((part) => (part.type === "ident" ? part.name.toLowerCase() : ""));
-    if (words.length === 1 && words[0] === "auto") return "auto";
-    if (words.length === 1) return words[0] === "text" ? "text" : null;
-    const [over, under] = words;
-    if (words.length !== 2 || !["text", "cap", "ex"].includes(over!) || !["text", "alphabetic"].includes(under!))
-      return null;
-    return over === "text" && under === "text" ? "text" : `${over} ${under}`;
-  },
-  compute: (value) => value,
-  serialise: (value) => value,
-};
+const boxEdge = wordLonghand("text-box-edge", true, "auto", (value) => {
+  const words = value.map(wordOf);
+  if (words.length === 1 && words[0] === "auto") return "auto";
+  if (words.length === 1) return words[0] === "text" ? "text" : null;
+  const [over, under] = words;
+  if (words.length !== 2 || !["text", "cap", "ex"].includes(over!) || !["text", "alphabetic"].includes(under!))
+    return null;
+  return over === "text" && under === "text" ? "text" : `${over} ${under}`;
+});
 
-const hyphenateCharacter: Longhand<string, string> = {
-  name: "hyphenate-character",
-  inherited: true,
-  initial: "auto",
-  parse: ([only, more]) => {
-    if (more || !only) return null;
-    return isKeyword(only, "auto") ? "auto" : only.type === "string" ? serialiseString(only.value) : null;
-  },
-  compute: (value) => value,
-  serialise: (value) => value,
-};
+const hyphenateCharacter = wordLonghand("hyphenate-character", true, "auto", ([only, more]) => {
+  if (more || !only) return null;
+  return isKeyword(only, "auto") ? "auto" : only.type === "string" ? serialiseString(only.value) : null;
+});
 
 /** CSS Text 4, 6.3: of the word, before and after the hyphen. */
-const hyphenateLimits: Longhand<string, string> = {
-  name: "hyphenate-limit-chars",
-  inherited: true,
-  initial: "auto",
-  parse: (value) => {
-    if (value.length < 1 || value.length > 3) return null;
-    const parts = value.map((part) => {
-      if (isKeyword(part, "auto")) return "auto";
-      const number = numberOf(part);
-      if (number === null || (part.type === "number" && (!part.integer || number < 1))) return null;
-      return serialiseNumber(Math.max(1, Math.round(number)));
-    });
-    // What is automatic behind the rest is left out.
-    while (parts.length > 1 && parts.at(-1) === "auto") parts.pop();
-    return parts.includes(null) ? null : parts.join(" ");
-  },
-  compute: (value) => value,
-  serialise: (value) => value,
-};
+const hyphenateLimits = wordLonghand("hyphenate-limit-chars", true, "auto", (value) => {
+  if (value.length < 1 || value.length > 3) return null;
+  const parts = value.map((part) => {
+    if (isKeyword(part, "auto")) return "auto";
+    const number = numberOf(part);
+    if (number === null || (part.type === "number" && (!part.integer || number < 1))) return null;
+    return serialiseNumber(Math.max(1, Math.round(number)));
+  });
+  // What is automatic behind the rest is left out.
+  while (parts.length > 1 && parts.at(-1) === "auto") parts.pop();
+  return parts.includes(null) ? null : parts.join(" ");
+});
 
 /** CSS Inline 3, 7.1: lines high and lines sunk. */
-const initialLetter: Longhand<string, string> = {
-  name: "initial-letter",
-  inherited: false,
-  initial: "normal",
-  parse: (value) => {
-    if (soleKeyword(value) === "normal") return "normal";
-    const word = value.find((part) => part.type === "ident");
-    const numbers = value.filter((part) => part !== word);
-    const kind = word?.type === "ident" ? word.name.toLowerCase() : "";
-    if (word && !["drop", "raise"].includes(kind)) return null;
-    const [size, sink, more] = numbers.map(numberOf);
-    if (
-      size === undefined ||
-      size === null ||
-      size < 1 ||
-      more !== undefined ||
-      numbers.length !== (sink === undefined ? 1 : 2)
-    )
-      return null;
-    if (sink !== undefined && (word || sink === null || sink < 1 || !Number.isInteger(sink))) return null;
-    return [serialiseNumber(size), sink === undefined ? kind : serialiseNumber(sink!)].filter(Boolean).join(" ");
-  },
-  compute: (value) => value,
-  serialise: (value) => value,
-};
+const initialLetter = wordLonghand("initial-letter", false, "normal", (value) => {
+  if (soleKeyword(value) === "normal") return "normal";
+  const word = value.find((part) => part.type === "ident");
+  const numbers = value.filter((part) => part !== word);
+  const kind = word?.type === "ident" ? word.name.toLowerCase() : "";
+  if (word && !["drop", "raise"].includes(kind)) return null;
+  const [size, sink, more] = numbers.map(numberOf);
+  if (
+    size === undefined ||
+    size === null ||
+    size < 1 ||
+    more !== undefined ||
+    numbers.length !== (sink === undefined ? 1 : 2)
+  )
+    return null;
+  if (sink !== undefined && (word || sink === null || sink < 1 || !Number.isInteger(sink))) return null;
+  return [serialiseNumber(size), sink === undefined ? kind : serialiseNumber(sink!)].filter(Boolean).join(" ");
+});
 
 const tabRules = { percent: false, negative: false };
 
@@ -188,19 +155,12 @@ const tabSize: Longhand<Component, string> = {
 };
 
 /** CSS Mobile Text Size Adjustment 1. */
-const sizeAdjust: Longhand<string, string> = {
-  name: "text-size-adjust",
-  inherited: true,
-  initial: "auto",
-  parse: ([only, more]) => {
-    if (more || !only) return null;
-    if (isKeyword(only, "auto")) return "auto";
-    if (isKeyword(only, "none")) return "100%";
-    return only.type === "percentage" && only.value >= 0 ? `${serialiseNumber(only.value)}%` : null;
-  },
-  compute: (value) => value,
-  serialise: (value) => value,
-};
+const sizeAdjust = wordLonghand("text-size-adjust", true, "auto", ([only, more]) => {
+  if (more || !only) return null;
+  if (isKeyword(only, "auto")) return "auto";
+  if (isKeyword(only, "none")) return "100%";
+  return only.type === "percentage" && only.value >= 0 ? `${serialiseNumber(only.value)}%` : null;
+});
 
 /** CSS Basic User Interface 4, 6.1: `auto` comes out as the colour of the text. */
 const caretColor: Longhand<ColorValue | string, ColorValue | string> = {
