@@ -49,7 +49,7 @@ export class Painting {
     this.read = readStage(page);
     const { stage } = this.read;
     this.held = heldIn(page, stage);
-    this.own = texts.filter(({ pseudo, index }) => pseudo === null || page.nodes[index]);
+    this.own = this.thatCanBeSeen(texts);
     this.unknowns = stage.unknown.length || stage.remote ? [dark, light] : [null];
     this.canvas = new OffscreenCanvas(Math.max(1, Math.ceil(stage.width)), stripHeight);
     this.context = this.canvas.getContext("2d", { willReadFrequently: true })!;
@@ -57,7 +57,7 @@ export class Painting {
 
   /** What is painted of some texts, by their ids; null when the page changed meanwhile. */
   async look(texts: readonly PlaceView[]): Promise<ReadonlyMap<string, Seen> | null> {
-    const own = texts.filter(({ pseudo, index }) => pseudo === null || this.page.nodes[index]);
+    const own = this.thatCanBeSeen(texts);
     // They are made while the lines are measured.
     const loose = own.filter((text) => !this.isAfloat(text));
     if (loose.length) for (const unknown of this.unknowns) this.prepare(loose, unknown);
@@ -80,9 +80,14 @@ export class Painting {
       const bands = this.bands.get(id)!;
       const zone = this.read.zones.find((one) => bands.some((band) => meets(one, band)));
       const doubt = this.read.doubts.get(Number.parseInt(id, 10)) ?? zone?.words ?? painted.doubt;
-      seen.set(id, { painted: { ...painted, doubt }, line: boxAround(bands[0]!) });
+      const { apart } = this.read;
+      seen.set(id, { painted: { ...painted, doubt, ...(apart && { apart }) }, line: boxAround(bands[0]!) });
     }
     return seen;
+  }
+
+  private thatCanBeSeen(texts: readonly PlaceView[]): PlaceView[] {
+    return texts.filter(({ pseudo, index }) => pseudo === null || this.page.nodes[index]);
   }
 
   private isAfloat({ index }: PlaceView): boolean {
@@ -160,11 +165,10 @@ export class Painting {
 
   /** Null where it cannot be made, and where the page changed meanwhile. */
   private async picture(look: PictureLook, unknown: PictureUnknown | null): Promise<HTMLImageElement | null> {
-    const address = await this.make(look, this.read.stage, unknown);
-    if (!this.stillThere()) return null;
     const image = new Image();
-    image.src = address;
     try {
+      image.src = await this.make(look, this.read.stage, unknown);
+      if (!this.stillThere()) return null;
       await image.decode();
     } catch {
       return null;

@@ -20,6 +20,8 @@ export interface ReadStage {
   doubts: ReadonlyMap<number, string>;
   /** Boxes of the page in which a picture may show something else than the screen. */
   zones: readonly Zone[];
+  /** Why a picture may be laid out otherwise than the screen, in plain words; null where it is not. */
+  apart: string | null;
 }
 
 /** In CSS px of the page. */
@@ -103,7 +105,8 @@ export function readStage({ document, nodes }: ShownPage): ReadStage {
       (node) => node.textContent.includes('url("")') || node.getAttribute("style")?.includes('url("")'),
     ),
   };
-  return { stage, doubts, zones };
+  const apart = document.compatMode === "BackCompat" ? quirksWords : null;
+  return { stage, doubts, zones, apart };
 }
 
 const isSeeThrough = (color: string) => /^rgba\(|\/\s*0?\.\d/.test(color) && !isClear(color);
@@ -133,6 +136,7 @@ function overlaidWords(style: CSSStyleDeclaration, filtered: boolean, blends: bo
   return null;
 }
 
+const quirksWords = "The page is in quirks mode: its lines may stand elsewhere than they were painted.";
 const turnedWords = "It is turned: where its lines run is known only roughly.";
 
 function isTurned({ transform, rotate, offsetPath }: CSSStyleDeclaration): boolean {

@@ -171,7 +171,8 @@ export const browserSheet: SheetSource = {
   imports: [],
 };
 
-const quirksText = `
+/** What quirks mode adds, where it differs in how text is set (HTML, 15.3.11). */
+export const quirksText = `
 table { font-size: initial; font-weight: initial; font-style: initial; line-height: initial; text-align: initial; white-space: initial }
 form { margin-block-end: 1em }
 li { list-style-position: inside }

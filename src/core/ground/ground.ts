@@ -135,7 +135,10 @@ function fromPaint(
 ): Legibility {
   const { color, ink, range, ratio, least, best } = seen;
   const explained = agrees(found, seen);
-  const doubt = painted.doubt ?? (painted.seen < mostlySeen && !hides && !away ? partlyCovered : null);
+  const doubt =
+    painted.doubt ??
+    (explained ? null : painted.apart) ??
+    (painted.seen < mostlySeen && !hides && !away ? partlyCovered : null);
   return {
     ground: {
       color,

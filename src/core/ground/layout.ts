@@ -64,6 +64,8 @@ export interface Painted {
   seen: number;
   /** Why it may come out otherwise, in plain words. */
   doubt: string | null;
+  /** Why it may come out otherwise unless layers tell the same; left out where it may not. */
+  apart?: string;
 }
 
 /** By the id of a text: `textId`. */

@@ -63,6 +63,13 @@ describe("the verdict", () => {
     expect(judge(css, { painted, under: [{ ...under[0]!, index, images: [gradient] }] }).ground.kind).toBe("gradient");
   });
 
+  test("where a picture may be laid out otherwise, only what layers tell, too, is certain", () => {
+    const apart = "The page is in quirks mode.";
+    const certain = (ground: number) =>
+      judge("", { painted: { points: point(ground, 0, 9), seen: 1, doubt: null, apart } }).ground.certain;
+    expect([certain(255), certain(100)]).toEqual([true, false]);
+  });
+
   test("a text of which nothing is seen is doubtful, or not judged where a clip hides it", () => {
     const nothing = { points: [], seen: 0, doubt: null };
     expect(judge("", { painted: nothing })).toMatchObject({ verdict: "doubtful", passes: false });

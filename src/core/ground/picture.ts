@@ -5,6 +5,7 @@
  */
 import { ident } from "css-tree";
 import { matchesMedia } from "../cascade/media";
+import { quirksText } from "../cascade/browserSheet";
 import { withStates, stateAttribute, type Override } from "../cascade/rehearse";
 import type { StyledPage } from "../cascade/styles";
 import { T, tokensOf } from "../source/css/tokens";
@@ -235,10 +236,17 @@ export function pictureOf(
     if (index === 0 && unknown?.shows !== "held") parts.push(canvasGround(stage));
     return `</${name}>`;
   };
+  // A drawing is never in quirks mode: what the browser's own sheet adds there comes before all that pages say.
+  if (document.quirks) parts.push(`<style xmlns="${namespaces.html}">@layer{${quirksText}${quirksBoxes}}</style>`);
   if (document.root) write(document.root, open, parts);
   parts.push(`<style xmlns="${namespaces.html}">${escaped(rules.join("\n"))}</style></foreignObject></svg>`);
   return parts.join("");
 }
+
+/** Of controls and tables, and margins at the top of a body or cell, in quirks mode (Quirks Mode, 3; HTML, 15.3.10). */
+const first = ":first-child";
+const atTheTop = ["", `>${first}`, `>${first}>${first}`].map((deeper) => `:is(body,td,th)>${first}${deeper}`).join();
+const quirksBoxes = `:is(h1,h2,h3,h4,h5,h6,p,ul,ol,dl,menu,dir,blockquote,pre,listing):is(${atTheTop}) { margin-block-start: 0 } input:not([type="image" i]), textarea, table { box-sizing: border-box } html, body { min-height: 100% }`;
 
 /** Elements that may lie over any part of the page as it is scrolled. */
 export function heldBy({ fixed, sticky, height, window }: PictureStage): number[] {
