@@ -1,5 +1,5 @@
 /** What fails is said, and nothing is lost by it. */
-import { expect, test, type Page } from "@playwright/test";
+import { expect, test, type BrowserContext, type Page } from "@playwright/test";
 import { field, openSample, ready, shownPage } from "./support/desk";
 
 async function pick(page: Page, level: number): Promise<void> {
@@ -44,6 +44,27 @@ const setFull = (page: Page, full: boolean) =>
     (window as { full?: boolean }).full = is;
   }, full);
 
+/** The sample's main heading in another size, which there is no room to save. */
+async function setWithoutRoom(page: Page, value: string): Promise<void> {
+  await page.addInitScript(mayBeFull);
+  await openSample(page);
+  await pick(page, 1);
+  await expect(field(page, "Size")).toBeVisible();
+  await setFull(page, true);
+  await setSize(page, value);
+  await expect(unsaved(page)).toBeVisible();
+}
+
+/** A heading in another size, written from another window. */
+async function setElsewhere(context: BrowserContext, url: string, level: number, value: string): Promise<void> {
+  const other = await context.newPage();
+  await other.goto(url);
+  await ready(other);
+  await pick(other, level);
+  await setSize(other, value);
+  await expect(saved(other)).toBeVisible();
+}
+
 test("a worker that ends is noticed at once, said, and started anew with the files as they are", async ({ page }) => {
   await openSample(page);
   await pick(page, 1);
@@ -62,24 +83,13 @@ test("what could not be saved is put upon what another window wrote, and undone 
   page,
   context,
 }) => {
-  await page.addInitScript(mayBeFull);
-  await openSample(page);
-  await pick(page, 1);
-  await expect(field(page, "Size")).toBeVisible();
-  await setFull(page, true);
-  await setSize(page, "44px");
-  await expect(unsaved(page)).toBeVisible();
+  await setWithoutRoom(page, "44px");
   await setSize(page, "45px");
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(field(page, "Size")).toHaveValue("44px");
   await expect(unsaved(page)).toBeVisible();
 
-  const other = await context.newPage();
-  await other.goto(page.url());
-  await ready(other);
-  await pick(other, 2);
-  await setSize(other, "31px");
-  await expect(saved(other)).toBeVisible();
+  await setElsewhere(context, page.url(), 2, "31px");
   await pick(page, 2);
   await expect(field(page, "Size")).toHaveValue("31px");
 
@@ -94,20 +104,9 @@ test("where both changed the same place, what was not saved is kept as a site of
   page,
   context,
 }) => {
-  await page.addInitScript(mayBeFull);
-  await openSample(page);
-  await pick(page, 1);
-  await expect(field(page, "Size")).toBeVisible();
-  await setFull(page, true);
-  await setSize(page, "44px");
-  await expect(unsaved(page)).toBeVisible();
+  await setWithoutRoom(page, "44px");
   await setFull(page, false);
-  const other = await context.newPage();
-  await other.goto(page.url());
-  await ready(other);
-  await pick(other, 1);
-  await setSize(other, "51px");
-  await expect(saved(other)).toBeVisible();
+  await setElsewhere(context, page.url(), 1, "51px");
   await expect(page.getByRole("alert").filter({ hasText: "kept on the shelf" })).toBeVisible();
   await pick(page, 1);
   await expect(field(page, "Size")).toHaveValue("51px");

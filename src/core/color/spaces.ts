@@ -284,6 +284,18 @@ const profileAdaptation: Matrix = (() => {
 
 type SpaceTable = Readonly<Record<Space, SpaceDefinition>>;
 
+/** To XYZ at D50, rounded to 16 bits. */
+const srgbAsBrowser: Matrix = [
+  [0.436065674, 0.385147095, 0.143066406],
+  [0.222488403, 0.716873169, 0.06060791],
+  [0.013916016, 0.097076416, 0.714096069],
+];
+const p3AsBrowser: Matrix = [
+  [0.515102, 0.291965, 0.157153],
+  [0.241182, 0.692236, 0.0665819],
+  [-0.00104941, 0.0418818, 0.784378],
+];
+
 /**
  * The same spaces as Chromium computes with: its RGB spaces meet in XYZ at D50, by matrices rounded to 16 bits.
  * Mixed and relative colours come out different in the fifth digit; computed values follow it.
@@ -299,46 +311,10 @@ const browserSpaces: SpaceTable = {
   ...Object.fromEntries(
     (
       [
-        [
-          "srgb",
-          srgbToLinear,
-          linearToSrgb,
-          [
-            [0.436065674, 0.385147095, 0.143066406],
-            [0.222488403, 0.716873169, 0.06060791],
-            [0.013916016, 0.097076416, 0.714096069],
-          ],
-        ],
-        [
-          "srgb-linear",
-          (v) => v,
-          (v) => v,
-          [
-            [0.436065674, 0.385147095, 0.143066406],
-            [0.222488403, 0.716873169, 0.06060791],
-            [0.013916016, 0.097076416, 0.714096069],
-          ],
-        ],
-        [
-          "display-p3",
-          srgbToLinear,
-          linearToSrgb,
-          [
-            [0.515102, 0.291965, 0.157153],
-            [0.241182, 0.692236, 0.0665819],
-            [-0.00104941, 0.0418818, 0.784378],
-          ],
-        ],
-        [
-          "display-p3-linear",
-          (v) => v,
-          (v) => v,
-          [
-            [0.515102, 0.291965, 0.157153],
-            [0.241182, 0.692236, 0.0665819],
-            [-0.00104941, 0.0418818, 0.784378],
-          ],
-        ],
+        ["srgb", srgbToLinear, linearToSrgb, srgbAsBrowser],
+        ["srgb-linear", (v) => v, (v) => v, srgbAsBrowser],
+        ["display-p3", srgbToLinear, linearToSrgb, p3AsBrowser],
+        ["display-p3-linear", (v) => v, (v) => v, p3AsBrowser],
         [
           "a98-rgb",
           a98ToLinear,

@@ -331,9 +331,7 @@ export function createWorkspace(engine: Remote<Engine>) {
         await store();
         set({ notice: "Another window changed this site. What was not saved here was put upon it and is saved now." });
       } catch (error) {
-        const reason =
-          error instanceof FullError ? error.message : `It could not be saved: ${(error as Error).message}`;
-        sayUnsaved(reason);
+        await failed(error);
       }
       return true;
     };
