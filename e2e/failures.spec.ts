@@ -1,6 +1,6 @@
 /** What fails is said, and nothing is lost by it. */
 import { expect, test, type BrowserContext, type Page } from "@playwright/test";
-import { field, openSample, ready, shownPage } from "./support/desk";
+import { field, openSample, ready, shownPage, slip } from "./support/desk";
 
 async function pick(page: Page, level: number): Promise<void> {
   const box = (await shownPage(page).getByRole("heading", { level }).first().boundingBox())!;
@@ -85,13 +85,19 @@ test("what could not be saved is put upon what another window wrote, and undone 
 }) => {
   await setWithoutRoom(page, "44px");
   await setSize(page, "45px");
+  // The figure beside the field is that of what is written.
+  await expect(slip(page).getByRole("group", { name: "Size", exact: true })).toContainText("45px");
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(field(page, "Size")).toHaveValue("44px");
   await expect(unsaved(page)).toBeVisible();
 
   await setElsewhere(context, page.url(), 2, "31px");
-  await pick(page, 2);
-  await expect(field(page, "Size")).toHaveValue("31px");
+  await expect
+    .poll(async () => {
+      await pick(page, 2);
+      return field(page, "Size").inputValue();
+    })
+    .toBe("31px");
 
   await setFull(page, false);
   await setSize(page, "32px");

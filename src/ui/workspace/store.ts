@@ -305,12 +305,14 @@ export function createWorkspace(engine: Remote<Engine>) {
     };
 
     const catchUp = async () => {
-      const { record, page, picked } = get();
+      const { record } = get();
       if (!record) return;
       const loaded = await loadSite(record.id);
       if (!loaded || pending.isEmpty) {
         if (!(await readFrom(record.id))) return;
       } else if (!(await putUpon(loaded))) return;
+      // What was picked meanwhile stays picked.
+      const { page, picked } = get();
       if (page) await openPage(page);
       if (picked) await get().pick(picked);
       await refreshSummary();
