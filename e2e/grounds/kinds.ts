@@ -30,6 +30,13 @@ export const groundKinds: readonly (readonly [name: string, html: string])[] = [
     ),
   ],
   [
+    "where scripts run",
+    page(
+      "body{background:repeating-linear-gradient(#fff 0 60px,#300 60px 120px)}canvas{max-width:50%}#b{color:#fff}",
+      '<noscript><p id=n>No scripts</p></noscript><canvas width="600" height="90">A fallback</canvas><canvas></canvas><p id=a>after two drawings</p><canvas style="display:block;width:100px" height="400"></canvas><p id=b>after a third</p>',
+    ),
+  ],
+  [
     "clipping",
     page(
       "#a{overflow:hidden;height:40px;background:#ddd}#a i{position:absolute;background:#300}#b{clip-path:inset(50%)}#c{border-radius:40px;background:#246;color:#fff;width:90px;padding:20px}#d{overflow:auto;height:30px;background:#eef}",

@@ -73,6 +73,7 @@ export {
   type SafeElement,
   type SafeSheet,
 } from "./source/html/safe";
+export { scriptedText } from "./source/html/scripted";
 export { changeOfLines, offsetAt, plainLines, positionAt } from "./source/lines";
 export { itemsOf } from "./source/html/sheets";
 export { normalisePath } from "./source/path";

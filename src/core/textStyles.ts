@@ -33,6 +33,8 @@ export const textStyleProperties = [
 ] as const;
 
 const silent = new Set(["script", "style", "title", "template", "noscript", "head", "optgroup", "datalist"]);
+/** Elements that show something of their own in place of what stands in them (HTML, 15.4.1). */
+const fallbackOnly = new Set(["canvas", "video", "audio", "meter", "progress", "object", "iframe"]);
 
 /** Fields that show what is written in them, and buttons that are named by it. */
 const unwritten = new Set(["hidden", "checkbox", "radio", "range", "color", "file", "image"]);
@@ -89,7 +91,7 @@ const rendered = new WeakMap<Style, boolean>();
 function isRendered(style: Style): boolean {
   const open: Style[] = [];
   let current: Style | null = style;
-  while (current && !rendered.has(current) && valueOf<string>(current, "display") !== "none") {
+  while (current && !rendered.has(current) && !isLeftOut(current)) {
     open.push(current);
     current = current.parent;
   }
@@ -98,6 +100,10 @@ function isRendered(style: Style): boolean {
   for (const one of open) rendered.set(one, result);
   return result;
 }
+
+const isLeftOut = (style: Style) =>
+  valueOf<string>(style, "display") === "none" ||
+  (style.parent !== null && fallbackOnly.has(style.parent.element.tag) && style.pseudo === null);
 
 /** What pages as they are laid out tell of their texts, by path; those that were not laid out are not in it. */
 export type Layouts = Readonly<Record<string, PageLayout>>;

@@ -15,6 +15,7 @@ export function unclobbered(document: Document): Document {
       bound.set(name, method);
       return method;
     },
+    set: (target, name, value) => Reflect.set(Document.prototype, name, value, target),
   });
 }
 

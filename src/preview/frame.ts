@@ -2,7 +2,7 @@
  * The page in its frame. The frame is sandboxed and runs no script; its policy lets in nothing but what is in
  * memory; and the document is built node by node from the safe tree, so nothing in it is ever parsed as HTML.
  */
-import { stateAttribute, type SafeElement } from "@/core";
+import { scriptedText, stateAttribute, type SafeElement } from "@/core";
 import { harmless, unclobbered } from "./clobber";
 import type { PageView } from "@/engine/protocol";
 
@@ -43,6 +43,9 @@ export async function showPage(frame: HTMLIFrameElement, view: PageView): Promis
   const nodes: Element[] = [];
   const root = view.document.root ? build(document, view.document.root, nodes) : document.createElement("html");
   document.replaceChild(root, document.documentElement);
+  const scripted = new document.defaultView!.CSSStyleSheet();
+  scripted.replaceSync(scriptedText(view.document));
+  document.adoptedStyleSheets = [scripted];
   const page = shownPage(document, nodes);
   page.dress({ ...view, unstyled: false });
   return page;

@@ -10,6 +10,7 @@ import { withStates, stateAttribute, type Override } from "../cascade/rehearse";
 import type { StyledPage } from "../cascade/styles";
 import { T, tokensOf } from "../source/css/tokens";
 import { matchesNone, namesOf } from "./reaching";
+import { scriptedText } from "../source/html/scripted";
 import type { SafeDocument, SafeElement, SafeSheet, SheetRewriting } from "../source/html/safe";
 
 /** What is painted of the texts. */
@@ -237,7 +238,8 @@ export function pictureOf(
     return `</${name}>`;
   };
   // A drawing is never in quirks mode: what the browser's own sheet adds there comes before all that pages say.
-  if (document.quirks) parts.push(`<style xmlns="${namespaces.html}">@layer{${quirksText}${quirksBoxes}}</style>`);
+  const quirks = document.quirks ? `@layer{${quirksText}${quirksBoxes}}` : "";
+  parts.push(`<style xmlns="${namespaces.html}">${escaped(scriptedText(document))}${quirks}</style>`);
   if (document.root) write(document.root, open, parts);
   parts.push(`<style xmlns="${namespaces.html}">${escaped(rules.join("\n"))}</style></foreignObject></svg>`);
   return parts.join("");
