@@ -27,10 +27,18 @@ export function isExcepted(property: string, style: Style, ours: string, theirs:
   // Chromium leaves the words of an indent where all is set back.
   if (property === "text-indent" && ours !== theirs && theirs.replace(/ (?:hanging|each-line)/g, "") === ours)
     return true;
+  // Where it zooms, Chromium measures fonts as large as they are shown, and zooms widths that nobody gave in its own way.
+  if (style.shared.zoom !== 1 && nearlySame(ours, theirs, 2e-2)) return true;
+  if (style.shared.zoom !== 1 && /-width$/.test(property)) return isNamedWidth(style, property);
   // Units of a font are measured at a size that is written with six digits.
   if (ours !== theirs && /^-?[\d.]+px$/.test(ours) && nearlySame(ours, theirs, 2e-5)) return true;
   // Automatic margins and percentages of the containing block: the browser gives the used value where there is a box.
   return edges.test(property) && (ours === "auto" || ours.includes("%")) && /px$/.test(theirs);
+}
+
+function isNamedWidth(style: Style, property: string): boolean {
+  const given = style.shared.winners.get(property)?.given;
+  return given?.kind !== "value" || (given.value as { type?: string }).type === "ident";
 }
 
 const number = /-?\d*\.?\d+(?:e[+-]?\d+)?/g;

@@ -369,6 +369,23 @@ const pages: [string, string, string?][] = [
     "container-styles",
     "#a{--k: on;--n:1} @container style(--k:on){p{color:blue}} @container style(--k: off){p{color:red}} @container style(--n){em{color:teal}} @container not style(--zz){i{color:navy}} @container style(--k:on) and style(--n:1){li{font-size:9px}}",
   ],
+  [
+    "attributes-as-values",
+    "p{font-size:attr(data-s px);color:red} p{color:attr(data-c type(<color>),blue)} li{line-height:attr(data-n number,3);letter-spacing:attr(data-s type(<length> | <percentage>));margin-left:attr(data-e em)} h1{font-family:attr(data-f),serif;word-spacing:attr(data-s %)} i{color:lime;color:attr()} b{color:lime;color:attr(1)} em{--v:attr(data-c type(<color>),teal);color:var(--v)} code{font-size:attr(data-s foo)} span{text-indent:attr(data-v type(*))} h2{font-family:attr(data-f raw-string),attr(data-none),attr(data-none,'z')} p::before{content:'x';color:attr(data-c type(<color>))} small{color:attr(data-c type(<color>),)} u{font-family:attr(data-f type(<custom-ident>)),attr(data-f type(<string>),mono)} li:nth-child(2){--w:attr(data-s type(<length>),9px);word-spacing:var(--w)}",
+    `<div style="--len:7px"><h1 data-f="A B" data-s=5>h<i>i</i><b>b</b><em data-c=navy>e</em><em>e</em></h1><p data-s=12 data-c=red>p</p><p data-s=" 14 " data-c="rgb(1 2 3)">p<span data-v="var(--len)">s</span></p><p data-s=12x data-c=nope>p<code data-s=9>c</code></p><p DATA-S="calc(9)" data-c="light-dark(red,blue)">q</p><ul><li data-s=1.5em data-n=1.2 data-e=2>1<li data-s=10% data-n=x>2<li data-s="calc(1px + 1em)" data-e=-1>3<li>4</ul><h2 data-f='q"q'>h</h2><small data-c=z>s</small><u data-f=Foo>u</u></div>`,
+  ],
+  [
+    "values-by-condition",
+    ":root{--a:1;--b:if(style(--a:1):red;else:blue);--d:if(style(--c:x):1px)} div{--c:x} p{color:var(--b);letter-spacing:var(--d,3px);font-size:if(media(width<600px):10px;media(width<1000px):20px;else:30px)} h1{color:if(style(--a):green;else:tan);font-size:calc(10px + if(style(--q):1px;else:5px))} em{color:if(not style(--q):navy)} i{color:lime;color:if(style(--a:2):red)} b{color:lime;color:if()} code{color:lime;color:if(foo:red;else:blue)} a{color:if(supports(display:grid) and (style(--c:x)):teal;else:red)} li{--e:if(style(--e:1):1;else:2);line-height:var(--e,4);color:if(media(prefers-color-scheme:dark):#eee;else:#111)} span{color:if(media(print):red;else:)} small{color:if(supports(nope:1) or style(--a:1):olive)}",
+  ],
+  [
+    "counted-siblings",
+    "li{font-size:calc(10px + sibling-index()*2px);line-height:sibling-count();--i:sibling-index();letter-spacing:calc(var(--i)*1px)} h1{color:rgb(calc(sibling-index()*40) 0 0);--h:sibling-index()} h1 em{word-spacing:calc(var(--h)*3px)} p{font-size:20px;font-size:sibling-index()} p{font-weight:calc(sibling-index()*100)} b{line-height:2;line-height:sibling-index(1)} i{margin:calc(sibling-count()*1px) calc(sibling-index()*1px)} @property --n{syntax:'<integer>';inherits:true;initial-value:0} ul{--n:sibling-index()} ul li{text-indent:calc(var(--n)*1px)} li::before{content:'x';letter-spacing:calc(sibling-index()*1px)} section *{margin-left:calc(sibling-index()*1px)}",
+  ],
+  [
+    "clamps-and-orders",
+    "p{-webkit-line-clamp:3;paint-order:fill markers} h1{-webkit-line-clamp:0;paint-order:markers fill} em{-webkit-line-clamp:2.5;paint-order:stroke markers fill} i{-webkit-line-clamp:calc(1 + 2);paint-order:fill fill} b{-webkit-line-clamp:none;paint-order:normal} code{zoom:50%;paint-order:fill stroke markers} li{zoom:1.5;font-size:1.2em;border:1px solid} a{zoom:0} span{zoom:-1} section{zoom:normal;paint-order:markers stroke}",
+  ],
   ["starting-style", "p{color:red} @starting-style{p{color:blue}} h1{@starting-style{color:lime}}"],
   [
     "font-face-rules",

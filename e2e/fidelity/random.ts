@@ -167,6 +167,9 @@ const values: Readonly<Record<string, readonly string[]>> = {
   "hyphenate-limit-chars": ["5 2", "auto 3", "5 2 2", "0"],
   "initial-letter": ["3 2", "2.5", "normal", "drop 3"],
   "unicode-bidi": ["isolate", "plaintext", "bidi-override"],
+  "-webkit-line-clamp": ["2", "none", "0"],
+  "paint-order": ["stroke", "markers fill", "fill stroke", "stroke stroke"],
+  zoom: ["1.5", "80%", "0", "-1"],
   "tab-size": ["4", "2em", "-1", "2.5"],
   "caret-color": colours,
   "accent-color": ["auto", "red", "currentcolor"],
@@ -209,12 +212,32 @@ const values: Readonly<Record<string, readonly string[]>> = {
 };
 const properties = Object.keys(values);
 
+const substitutions = [
+  "var(--a)",
+  "var(--b, 7px)",
+  "var(--none, red)",
+  "calc(var(--a) * 2)",
+  "attr(data-v type(<length> | <color>), 2px)",
+  "attr(data-v type(*))",
+  "attr(data-v px)",
+  "attr(data-v)",
+  "attr(data-v number, var(--b))",
+  "attr(1)",
+  "if(style(--a: 3px): 5px; else: red)",
+  "if(media(width < 900px): var(--a); style(--b): 2)",
+  "if(supports(display: grid) and style(--b: blue): 1em)",
+  "if(else)",
+  "sibling-index()",
+  "calc(sibling-index() * 3px)",
+  "calc(sibling-count() * 2)",
+];
+
 function declaration(chance: Chance): string {
   const property = chance.among(properties);
   const value = chance.is(0.08)
     ? chance.among(wide)
     : chance.is(0.06)
-      ? chance.among(["var(--a)", "var(--b, 7px)", "var(--none, red)", "calc(var(--a) * 2)"])
+      ? chance.among(substitutions)
       : chance.among(values[property]!);
   return `${property}: ${value}${chance.is(0.08) ? " !important" : ""}`;
 }
@@ -273,6 +296,7 @@ function element(chance: Chance, depth: number): string {
     chance.is(0.4) ? ` class="${chance.among(["x", "y", "z", "x y", "x z"])}"` : "",
     chance.is(0.08) ? ` style="${declaration(chance).replaceAll('"', "'")}"` : "",
     chance.is(0.04) ? ' dir="rtl"' : "",
+    chance.is(0.1) ? ` data-v="${chance.among(["3", "4px", "teal", "-2.5", "var(--a)", "x y", "1.2em"])}"` : "",
     tag === "a" ? ' href="#"' : "",
   ].join("");
   const inside =

@@ -65,8 +65,10 @@ export function readStage({ document, nodes }: ShownPage): ReadStage {
     if (style.filter !== "none" || (around && filtered.has(around))) filtered.add(node);
     const turned = (around && doubts.get(indexOf.get(around) ?? -1)) ?? (isTurned(style) ? turnedWords : null);
     if (turned) doubts.set(index, turned);
-    const words = overlaidWords(style, filtered.has(node), blends) ?? standingWords(style, node !== owner || scrolls);
+    const overlaid = overlaidWords(style, filtered.has(node), blends);
+    const words = overlaid ?? standingWords(style, node !== owner || scrolls);
     if (words) zones.push({ ...edgesOf(node, view), words });
+    if (backdropOf(style) !== "none") zones.push(...standingOut(node, view, overlaid));
     if (scrolls && style.position === "fixed") fixed.push(index);
     if (style.position === "sticky") sticking.push(index);
     if (style.backgroundClip.includes("text")) cutOut.push(index);
@@ -98,7 +100,7 @@ export function readStage({ document, nodes }: ShownPage): ReadStage {
     ].map((node) => indexOf.get(node)!),
     moving: [...new Set(moving)].filter((index) => index >= 0),
     fixed,
-    sticky: sticking.map((index) => [index, atRest(nodes[index] as HTMLElement, view)] as const),
+    sticky: atRest(sticking, nodes, view),
     cutOut,
     unknown,
     remote: [...document.querySelectorAll("style, [style]")].some(
@@ -115,6 +117,36 @@ function edgesOf(node: Element, view: Window): Omit<Zone, "words"> {
   const { left, top, right, bottom } = node.getBoundingClientRect();
   const [x, y] = [view.scrollX, view.scrollY];
   return { left: left + x, top: top + y, right: right + x, bottom: bottom + y };
+}
+
+/**
+ * Where pictures filter more or less than the screen does of what lies under a box: where what is in it stands out of it,
+ * and around a box in several pieces.
+ */
+function standingOut(node: Element, view: Window, overlaid: string | null): Zone[] {
+  const words = overlaid ?? backdropWords;
+  const box = edgesOf(node, view);
+  const all = [...node.getElementsByTagName("*")].map((inner) => paintedEdges(inner, view));
+  const out = all.filter(
+    ({ left, top, right, bottom }) =>
+      right > left &&
+      bottom > top &&
+      (left < box.left - 1 || top < box.top - 1 || right > box.right + 1 || bottom > box.bottom + 1),
+  );
+  if (overlaid) out.push(paintedEdges(node, view));
+  const isInPieces = view.getComputedStyle(node).display === "inline";
+  if (isInPieces && node.parentElement) out.push(paintedEdges(node.parentElement, view));
+  return out.map((edges) => ({ ...edges, words }));
+}
+
+/** A box with its shadows and outline, at the most. */
+function paintedEdges(node: Element, view: Window): Omit<Zone, "words"> {
+  const { boxShadow, outlineWidth, outlineOffset, outlineStyle } = view.getComputedStyle(node);
+  const lengths = boxShadow === "none" ? [] : (boxShadow.match(/-?[\d.]+px/g) ?? []);
+  const outline = outlineStyle === "none" ? [] : [outlineWidth, outlineOffset];
+  const most = [...lengths, ...outline].reduce((sum, length) => sum + Math.abs(Number.parseFloat(length)), 0);
+  const { left, top, right, bottom } = edgesOf(node, view);
+  return { left: left - most, top: top - most, right: right + most, bottom: bottom + most };
 }
 
 /** A background that is placed by the window, not by its box (CSS Backgrounds 3, 2.5). */
@@ -136,6 +168,7 @@ function overlaidWords(style: CSSStyleDeclaration, filtered: boolean, blends: bo
   return null;
 }
 
+const backdropWords = "It stands out of a box that filters what lies under it.";
 const quirksWords = "The page is in quirks mode: its lines may stand elsewhere than they were painted.";
 const turnedWords = "It is turned: where its lines run is known only roughly.";
 
@@ -160,35 +193,25 @@ function takesRoom(document: Document): boolean {
   return clientWidth < 50;
 }
 
-/** Where a sticking element stands while nothing is scrolled, as a shift from where the flow puts it (CSS Position 3, 6.3). */
-function atRest(node: HTMLElement, view: Window): string {
-  const { top, right, bottom, left } = view.getComputedStyle(node);
-  const { style } = node;
-  const before = style.cssText;
-  style.setProperty("position", "relative", "important");
-  style.setProperty("inset", "auto", "important");
-  const own = node.getBoundingClientRect();
-  const around = node.parentElement?.getBoundingClientRect() ?? own;
-  style.cssText = before;
-  const px = (value: string) => (value === "auto" ? null : Number.parseFloat(value));
-  const along = (
-    start: string,
-    end: string,
-    from: number,
-    to: number,
-    room: number,
-    limits: readonly [number, number],
-  ): number => {
-    const [low, high] = [px(start), px(end)];
-    if (low !== null && from < low) return Math.max(0, Math.min(low - from, limits[1] - to));
-    if (high !== null && to > room - high) return Math.min(0, Math.max(room - high - to, limits[0] - from));
-    return 0;
-  };
-  const y = view.scrollY;
-  const x = view.scrollX;
-  const dy = along(top, bottom, own.top + y, own.bottom + y, view.innerHeight, [around.top + y, around.bottom + y]);
-  const dx = along(left, right, own.left + x, own.right + x, view.innerWidth, [around.left + x, around.right + x]);
-  return `position:relative!important;inset:auto!important;top:${dy}px!important;left:${dx}px!important`;
+/** Where sticking elements stand while nothing is scrolled, as shifts from where the flow puts them (CSS Position 3, 6.3). */
+function atRest(sticking: readonly number[], nodes: readonly Element[], view: Window): PictureStage["sticky"] {
+  if (sticking.length === 0) return [];
+  const { scrollX: left, scrollY: top } = view;
+  view.scrollTo({ left: 0, top: 0, behavior: "instant" });
+  const shifts = sticking.map((index) => {
+    const node = nodes[index] as HTMLElement;
+    const { style } = node;
+    const before = style.cssText;
+    const stuck = node.getBoundingClientRect();
+    style.setProperty("position", "relative", "important");
+    style.setProperty("inset", "auto", "important");
+    const own = node.getBoundingClientRect();
+    style.cssText = before;
+    const shift = `top:${stuck.top - own.top}px!important;left:${stuck.left - own.left}px!important`;
+    return [index, `position:relative!important;inset:auto!important;${shift}`] as const;
+  });
+  view.scrollTo({ left, top, behavior: "instant" });
+  return shifts;
 }
 
 /** Contained elements hand nothing to the canvas (CSS Contain 2, 3). */

@@ -176,8 +176,8 @@ export const quirksText = `
 table { font-size: initial; font-weight: initial; font-style: initial; line-height: initial; text-align: initial; white-space: initial }
 form { margin-block-end: 1em }
 li { list-style-position: inside }
-ul, ol, dir, menu { list-style-position: outside }
-:is(ul, ol, dir, menu, li) li { list-style-position: outside }
+li :is(dir, menu, ol, ul) { list-style-position: outside }
+:is(dir, menu, ol, ul) :is(dir, menu, ol, ul, li) { list-style-position: unset }
 `;
 
 /** What quirks mode adds (HTML, 15.3.11): tables do not inherit how text is set. */

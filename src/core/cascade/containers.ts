@@ -1,7 +1,8 @@
 /** Container queries (CSS Conditional 5, section 5), answered from measured sizes. */
-import { componentsOf, isDelim, isKeyword, type Component } from "../source/css/components";
-import { evaluateCondition, evaluateFeature } from "./media";
+import { componentsOf, isKeyword, type Component } from "../source/css/components";
+import { evaluateCondition, evaluateFeature, type Truth } from "./media";
 import type { Conditions } from "./conditions";
+import { styleQuery } from "./styleQuery";
 
 /** What is asked of the elements above the one a rule is for, nearest first. */
 export interface ContainerAncestor {
@@ -47,15 +48,13 @@ export function asksForSize(text: string): boolean {
   return componentsOf(text).some((part) => part.type === "block");
 }
 
-type Truth = boolean | "unknown";
-
 function answer(
   part: Component,
   ancestor: ContainerAncestor,
   size: { width: number; height: number } | undefined,
   conditions: Conditions,
 ): Truth {
-  if (part.type === "function") return part.name === "style" ? styleQuery(part.args, ancestor) : "unknown";
+  if (part.type === "function") return part.name === "style" ? styleQuery(part.args, ancestor.custom) : "unknown";
   if (part.type !== "block" || part.open !== "(") return "unknown";
   if (part.args.some((arg) => arg.type === "block") || isKeyword(part.args[0], "not")) {
     return evaluateCondition(part.args, (inner) => answer(inner, ancestor, size, conditions)) ?? "unknown";
@@ -68,15 +67,4 @@ function answer(
 /** Features of a container by the names that media features have for them. */
 function physical(name: string): string {
   return name.toLowerCase().replace("inline-size", "width").replace("block-size", "height");
-}
-
-function styleQuery(parts: readonly Component[], { custom }: ContainerAncestor): Truth {
-  const [name, colon, ...value] = parts;
-  if (name?.type !== "ident" || !name.name.startsWith("--")) return "unknown";
-  const actual = custom(name.name);
-  if (!colon) return actual !== undefined;
-  if (!isDelim(colon, ":")) return "unknown";
-  const text = (list: readonly Component[]) =>
-    JSON.stringify(list.map((one) => ({ ...one, start: 0, end: 0, spaced: false })));
-  return actual !== undefined && text(componentsOf(actual)) === text(value);
 }

@@ -84,6 +84,10 @@ export class Context implements ComputeContext {
     return this.style.scheme;
   }
 
+  get zoom(): number {
+    return this.style.zoom;
+  }
+
   unit = (value: number, unit: string): { value: number; measure: Measure } | null => {
     const px = this.pxPer(unit);
     return px === null ? absoluteUnit(value, unit) : { value: value * px, measure: "length" };

@@ -4,6 +4,7 @@ import { componentsOf, soleKeyword, type Component } from "../source/css/compone
 import type { Declaration } from "../source/css/syntax";
 import { aliases, longhands, readerOf } from "./properties";
 import { shorthands } from "./properties/shorthands";
+import { countedAlone, substitutionsIn } from "./substitution";
 
 export type WideKeyword = "inherit" | "initial" | "unset" | "revert" | "revert-layer";
 
@@ -13,7 +14,7 @@ const wideKeywords = new Set(["inherit", "initial", "unset", "revert", "revert-l
 export type Given =
   | { kind: "value"; value: unknown }
   | { kind: "wide"; keyword: WideKeyword }
-  /** Holds var(); read again once the references are replaced. */
+  /** Holds var() or the like; read again once it is replaced. */
   | { kind: "pending"; text: string; shorthand: string | null };
 
 export type PreparedDeclaration =
@@ -113,7 +114,13 @@ function regular(property: string, text: string): PreparedDeclaration {
     const given: Given = { kind: "wide", keyword: keyword as WideKeyword };
     return { kind: "longhands", entries: targets.map((name) => [name, given]) };
   }
-  if (usesVariables(components)) {
+  const substitutions = substitutionsIn(components);
+  if (substitutions === "malformed") return { kind: "invalid", reason: "invalid value" };
+  if (substitutions === "counted") {
+    const alone = prepare(property, countedAlone(text));
+    if (alone.kind === "invalid") return alone;
+  }
+  if (substitutions !== "none") {
     const given: Given = { kind: "pending", text, shorthand: shorthand ? property : null };
     return { kind: "longhands", entries: targets.map((name) => [name, given]) };
   }
@@ -153,19 +160,11 @@ export function readPending(name: string, shorthand: string | null, text: string
   return result.entries.find(([one]) => one === name)?.[1] ?? null;
 }
 
-export function usesVariables(components: readonly Component[]): boolean {
-  return components.some(
-    (part) =>
-      (part.type === "function" && (part.name === "var" || part.name === "env" || usesVariables(part.args))) ||
-      (part.type === "block" && usesVariables(part.args)),
-  );
-}
-
 /** Properties that are not computed here are judged by css-tree's grammars, which takes its time. */
 function otherReason(property: string, text: string): InvalidReason | null {
   if (!lexer.getProperty(property)) return "unknown property";
   const components = componentsOf(text);
   if (components.length === 0) return "empty value";
-  if (usesVariables(components) || property.startsWith("-")) return null;
+  if (substitutionsIn(components) !== "none" || property.startsWith("-")) return null;
   return lexer.matchProperty(property, text).error ? "invalid value" : null;
 }

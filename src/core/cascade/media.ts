@@ -5,7 +5,7 @@ import { absoluteUnit, evaluateMath, measureOf } from "../source/css/math";
 import type { Conditions } from "./conditions";
 
 /** Kleene's logic (Media Queries 4, 3.1): a feature nobody knows is neither true nor false. */
-type Truth = boolean | "unknown";
+export type Truth = boolean | "unknown";
 
 const not = (value: Truth): Truth => (value === "unknown" ? value : !value);
 const and = (values: Truth[]): Truth =>

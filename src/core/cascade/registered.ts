@@ -18,59 +18,71 @@ export function computeRegistered(
   text: string,
   context: LazyContext,
 ): string | null {
-  if (syntax === "*") return text;
+  return readAs(syntax, text)?.(context) ?? null;
+}
+
+/** Whether a text fits a syntax. */
+export function fitsSyntax(syntax: string, text: string): boolean {
+  return readAs(syntax.trim(), text) !== null;
+}
+
+/** What a text comes to where it is used. */
+type Read = (context: LazyContext) => string;
+
+function readAs(syntax: string, text: string): Read | null {
+  if (syntax === "*") return () => text;
   const parts = componentsOf(text);
   if (parts.length === 0) return null;
   for (const alternative of syntax.split("|")) {
-    const computed = computeAlternative(alternative.trim(), parts, text, context);
-    if (computed !== null) return computed;
+    const read = readAlternative(alternative.trim(), parts, text);
+    if (read !== null) return read;
   }
   return null;
 }
 
-function computeAlternative(
-  alternative: string,
-  parts: readonly Component[],
-  text: string,
-  context: LazyContext,
-): string | null {
+function readAlternative(alternative: string, parts: readonly Component[], text: string): Read | null {
   const [, name, multiplier] = /^(.*?)([+#]?)$/s.exec(alternative)!;
   const list =
     multiplier === "#" ? splitAt(parts, ",") : multiplier === "+" ? parts.map((part) => [part]) : [[...parts]];
-  const computed = list.map((item) =>
-    item.length === 1
-      ? computeItem(name!, item[0]!, text, context)
-      : name === "<transform-list>"
-        ? transforms(item, text)
-        : null,
-  );
-  return computed.includes(null) ? null : computed.join(multiplier === "#" ? ", " : " ");
+  const read = list.flatMap((item) => {
+    const one =
+      item.length === 1 ? readItem(name!, item[0]!, text) : name === "<transform-list>" ? transforms(item, text) : null;
+    return one ? [one] : [];
+  });
+  return read.length < list.length
+    ? null
+    : (context) => read.map((one) => one(context)).join(multiplier === "#" ? ", " : " ");
 }
 
-type ComputeKind = (part: Component, text: string, context: LazyContext) => string | null;
+type ReadKind = (part: Component, text: string) => Read | null;
 
-const asWritten = (part: Component, text: string) => text.slice(part.start, part.end);
+const asWritten =
+  (part: Component, text: string): Read =>
+  () =>
+    text.slice(part.start, part.end);
 
-function lengths(percent: boolean): ComputeKind {
+function lengths(percent: boolean): ReadKind {
   const rules = { percent, negative: true };
-  return (part, _, context) =>
-    isLength(part, rules, absoluteUnit) ? serialiseLengthPercentage(computeLength(part, context(), rules)) : null;
+  return (part) =>
+    isLength(part, rules, absoluteUnit)
+      ? (context) => serialiseLengthPercentage(computeLength(part, context(), rules))
+      : null;
 }
 
 /** Numbers and what is measured in another unit than lengths. */
-function quantities(measure: ReturnType<typeof measureOf>, unit: string, whole = false): ComputeKind {
+function quantities(measure: ReturnType<typeof measureOf>, unit: string, whole = false): ReadKind {
   return (part) => {
     if (part.type !== "number" && part.type !== "dimension" && part.type !== "percentage" && !isMath(part)) return null;
     const quantity = evaluateMath(part, { unit: absoluteUnit, percentAs: null });
     if (!quantity || measureOf(quantity) !== measure) return null;
     if (whole && !isMath(part) && !Number.isInteger(quantity.value)) return null;
-    return `${serialiseNumber(whole ? Math.round(quantity.value) : quantity.value)}${unit}`;
+    return () => `${serialiseNumber(whole ? Math.round(quantity.value) : quantity.value)}${unit}`;
   };
 }
 
 const wideKeywords = new Set(["initial", "inherit", "unset", "revert", "revert-layer", "default"]);
 
-const kinds: Readonly<Record<string, ComputeKind>> = table({
+const kinds: Readonly<Record<string, ReadKind>> = table({
   "<length>": lengths(false),
   "<length-percentage>": lengths(true),
   "<percentage>": quantities("percent", "%"),
@@ -79,12 +91,12 @@ const kinds: Readonly<Record<string, ComputeKind>> = table({
   "<angle>": quantities("angle", "deg"),
   "<time>": quantities("time", "s"),
   "<resolution>": quantities("resolution", "dppx"),
-  "<color>": (part, text, context) => {
+  "<color>": (part, text) => {
     const color = colorFromComponent(part);
     if (!color) return null;
     // `currentcolor` stays what it is until it is used.
     return isAbsolute(color)
-      ? serialiseColor(resolveColor(color, { current: context().color, scheme: context().scheme }))
+      ? (context) => serialiseColor(resolveColor(color, { current: context().color, scheme: context().scheme }))
       : asWritten(part, text);
   },
   "<image>": (part, text) => (isImage(part) ? asWritten(part, text) : null),
@@ -97,14 +109,14 @@ const kinds: Readonly<Record<string, ComputeKind>> = table({
   "<transform-list>": (part, text) => (part.type === "function" ? asWritten(part, text) : null),
 });
 
-function transforms(parts: readonly Component[], text: string): string | null {
+function transforms(parts: readonly Component[], text: string): Read | null {
   return parts.every((part) => part.type === "function" && !isDelim(part, ","))
-    ? parts.map((part) => asWritten(part, text)).join(" ")
+    ? () => parts.map((part) => text.slice(part.start, part.end)).join(" ")
     : null;
 }
 
-function computeItem(name: string, part: Component, text: string, context: LazyContext): string | null {
+function readItem(name: string, part: Component, text: string): Read | null {
   const kind = kinds[name];
-  if (kind) return kind(part, text, context);
-  return part.type === "ident" && part.name === name ? name : null;
+  if (kind) return kind(part, text);
+  return part.type === "ident" && part.name === name ? () => name : null;
 }

@@ -41,7 +41,10 @@ import type { MatchContext } from "./selectors/match";
 import { fontKey, fontMeasure, type FontSetting } from "../type/fontUnits";
 import type { FontMeasure } from "../type/metrics";
 import { fontFacesOf, type FontFace } from "../type/pageFonts";
-import { resolveVariables, substitute, type CustomProperties, type DeclaredText } from "./variables";
+import { matchesMedia } from "./media";
+import { substitute, type Sources } from "./substitution";
+import { matchesSupports } from "./supports";
+import { resolveVariables, type CustomProperties, type DeclaredText } from "./variables";
 
 /** An element's computed style. Elements that the same declarations apply to, under like parents, share their values. */
 export interface Style {
@@ -60,6 +63,8 @@ export interface SharedStyle {
   values: unknown[];
   custom: CustomProperties;
   scheme: "light" | "dark";
+  /** How many times its size an element is shown in, with all around it (CSS Viewport 1, 3). */
+  zoom: number;
   /** Sizes of the query containers its units refer to, and of those that what is inside refers to; null for the window's. */
   container: ContainerBasis;
   inside: ContainerBasis;
@@ -180,6 +185,7 @@ const initials = longhands.map(({ parse, initial }) => parse(componentsOf(initia
 const sizeAt = longhandIndex.get("font-size")!;
 const familyAt = longhandIndex.get("font-family")!;
 const schemeAt = longhandIndex.get("color-scheme")!;
+const zoomAt = longhandIndex.get("zoom")!;
 const displayAt = longhandIndex.get("display")!;
 const directionAt = longhandIndex.get("direction")!;
 const writingAt = longhandIndex.get("writing-mode")!;
@@ -327,7 +333,7 @@ class Computer {
     if (!style) {
       style = this.compute(element, parent, blocks);
       // What is inside a measured container goes by the size of that very one.
-      if (style.inside === style.container) this.known.set(key, style);
+      if (style.inside === style.container && !this.isParticular) this.known.set(key, style);
     }
     return style;
   }
@@ -343,7 +349,30 @@ class Computer {
     return `${attached ? "s" : "h"}${number}`;
   }
 
+  private element: ElementNode | null = null;
+  /** Whether the style that is computed goes by more of its element than the declarations that apply to it. */
+  private isParticular = false;
+
+  /** What values may ask of the element whose style is computed. */
+  private readonly sources: Omit<Sources, "variable"> = {
+    attribute: (name) => {
+      this.isParticular = true;
+      const { attributes, namespace } = this.element!;
+      return attributes.get(namespace === "html" ? name.toLowerCase() : name) ?? null;
+    },
+    media: (text) => matchesMedia(text, this.conditions),
+    supports: matchesSupports,
+    siblings: () => {
+      this.isParticular = true;
+      const { parent, index } = this.element!;
+      const all = parent?.children ?? [];
+      return { index: all.findIndex((one) => one.index === index) + 1 || 1, count: all.length || 1 };
+    },
+  };
+
   private compute(element: ElementNode, parent: SharedStyle | null, list: readonly Block[]): SharedStyle {
+    this.element = element;
+    this.isParticular = false;
     const { winners, custom } = this.cascade(list, parent);
     const style = this.blank(parent, custom, winners);
     const context = style.context as Context;
@@ -351,6 +380,8 @@ class Computer {
     style.values[writingAt] = this.longhand(writingAt, style, context);
     style.values[schemeAt] = this.longhand(schemeAt, style, context);
     style.scheme = this.usedScheme(style.values[schemeAt] as string);
+    style.values[zoomAt] = this.longhand(zoomAt, style, context);
+    style.zoom *= style.values[zoomAt] as number;
     for (let index = 0; index < longhands.length; index += 1) {
       if (style.values[index] === undefined) style.values[index] = this.longhand(index, style, context);
     }
@@ -378,6 +409,7 @@ class Computer {
       values: new Array(longhands.length),
       custom,
       scheme: "light",
+      zoom: parent?.zoom ?? 1,
       container,
       inside: container,
       winners,
@@ -438,18 +470,21 @@ class Computer {
   ): CustomProperties {
     const { registered } = this.rules;
     const inherited = parent?.custom ?? noCustom;
-    if (registered.size === 0) return resolveVariables(own, inherited, registered);
+    const sources: Sources = { ...this.sources, variable: () => null };
+    if (registered.size === 0) return resolveVariables(own, inherited, registered, sources);
     let context: Context | null = null;
     // Units of the element's own font: its size, from the properties as they are written.
     const lazily = () => {
       if (context) return context;
-      const probe = this.blank(parent, resolveVariables(own, inherited, registered), winners);
+      const probe = this.blank(parent, resolveVariables(own, inherited, registered, sources), winners);
       context = probe.context as Context;
       for (const index of fontFirst) probe.values[index] = this.longhand(index, probe, context);
       context.computing = -1;
       return context;
     };
-    return resolveVariables(own, inherited, registered, (property, text) => computeRegistered(property, text, lazily));
+    return resolveVariables(own, inherited, registered, sources, (property, text) =>
+      computeRegistered(property, text, lazily),
+    );
   }
 
   /** Flow-relative longhands take the place of the physical ones they stand for, in the order of the cascade. */
@@ -493,9 +528,8 @@ class Computer {
     for (let current: Winner | null = winner; current;) {
       let given: Given = current.given;
       if (given.kind === "pending") {
-        const text = substitute(given.text, style.custom);
-        const read = text === null ? null : readPending(current.name, given.shorthand, text);
-        if (!read || read.kind === "pending") return unset;
+        const read = this.readWith(style, current.name, given.shorthand, given.text);
+        if (!read) return unset;
         given = read;
       }
       if (given.kind === "value") return given;
@@ -505,6 +539,17 @@ class Computer {
       current = rolledBack(current, keyword);
     }
     return unset;
+  }
+
+  /** What a pending text gives a longhand on an element; null where it comes to nothing valid. */
+  private readWith(style: SharedStyle, name: string, shorthand: string | null, text: string): Given | null {
+    const sources: Sources = { ...this.sources, variable: (one) => style.custom.get(one) ?? null };
+    const replaced = substitute(text, sources);
+    const read = replaced === null ? null : readPending(name, shorthand, replaced);
+    if (read?.kind !== "pending") return read;
+    // A custom property counts the siblings of whoever uses it.
+    const counted = substitute(replaced!, sources);
+    return counted === null ? null : readPending(name, shorthand, counted);
   }
 
   private usedScheme(value: string): "light" | "dark" {

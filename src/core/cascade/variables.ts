@@ -1,12 +1,10 @@
 /** Custom properties (CSS Custom Properties 1): inheritance, references, cycles. */
-import { componentsOf, isDelim, type Component, type ComponentOf } from "../source/css/components";
+import { componentsOf, type Component } from "../source/css/components";
 import type { RegisteredProperty } from "./rules";
+import { substitute, type Sources } from "./substitution";
 
 /** Resolved texts by name; a name that is missing has the guaranteed-invalid value. */
 export type CustomProperties = ReadonlyMap<string, string>;
-
-/** Longer texts than this are refused, so that references cannot be made to explode (2.3, 3.3). */
-const longest = 1_000_000;
 
 /** A declared text, null for `initial`, undefined for anything that inherits. */
 export type DeclaredText = string | null | undefined;
@@ -18,6 +16,7 @@ export function resolveVariables(
   own: ReadonlyMap<string, DeclaredText>,
   inherited: CustomProperties,
   registered: ReadonlyMap<string, RegisteredProperty>,
+  sources: Sources,
   compute: ComputeProperty = (_, text) => text,
 ): CustomProperties {
   if (own.size === 0 && registered.size === 0) return inherited;
@@ -48,14 +47,17 @@ export function resolveVariables(
     }
     state.set(name, "open");
     stack.push(name);
-    const value = replace(text, (reference) => {
+    const variable = (reference: string) => {
       if (state.get(reference) === "open") {
         for (const one of stack.slice(stack.indexOf(reference))) cyclic.add(one);
         return null;
       }
       if (own.has(reference) && !state.has(reference)) resolve(reference);
       return cyclic.has(reference) ? null : (result.get(reference) ?? null);
-    });
+    };
+    // Siblings are counted where a text is used, unless a syntax says what it is (CSS Values 5, 9).
+    const siblings = registered.has(name) ? sources.siblings : null;
+    const value = substitute(text, { ...sources, variable, siblings });
     stack.pop();
     state.set(name, "done");
     const property = registered.get(name);
@@ -89,76 +91,21 @@ export function resolveVariables(
   return result;
 }
 
+const asksByName: ReadonlySet<string> = new Set(["var", "style"]);
+
 /** Names of the custom properties a text refers to. */
 function referencesIn(text: DeclaredText): string[] {
-  if (!text?.includes("var(")) return [];
+  if (!text?.includes("--")) return [];
   const names: string[] = [];
   const walk = (components: readonly Component[]) => {
     for (const component of components) {
       if (component.type !== "function" && component.type !== "block") continue;
       const [first] = component.args;
-      if (component.type === "function" && component.name === "var" && first?.type === "ident") names.push(first.name);
+      if (component.type === "function" && asksByName.has(component.name) && first?.type === "ident")
+        names.push(first.name);
       walk(component.args);
     }
   };
   walk(componentsOf(text));
   return names;
-}
-
-/** Fallbacks in fallbacks deeper than this have no value. */
-const deepest = 200;
-
-/** A value's text with every var() replaced; null when a reference has no value and no fallback. */
-export function substitute(text: string, custom: CustomProperties): string | null {
-  return replace(text, (name) => custom.get(name) ?? null);
-}
-
-function replace(text: string, lookUp: (name: string) => string | null, depth = 0): string | null {
-  if (depth > deepest) return null;
-  const parts: string[] = [];
-  let length = 0;
-  let at = 0;
-  const put = (piece: string): boolean => {
-    parts.push(piece);
-    length += piece.length;
-    return length <= longest;
-  };
-  const walk = (components: readonly Component[]): boolean => {
-    for (const component of components) {
-      if (component.type === "function" && (component.name === "var" || component.name === "env")) {
-        if (!put(text.slice(at, component.start))) return false;
-        const value = reference(component, text, lookUp, depth + 1);
-        if (value === null || !put(separate(value))) return false;
-        at = component.end;
-      } else if (component.type === "function" || component.type === "block") {
-        if (!walk(component.args)) return false;
-      }
-    }
-    return true;
-  };
-  if (!walk(componentsOf(text))) return null;
-  return put(text.slice(at)) ? parts.join("") : null;
-}
-
-/** Keeps what is put in from growing together with its neighbours. */
-function separate(value: string): string {
-  return `/**/${value}/**/`;
-}
-
-function reference(
-  component: ComponentOf<"function">,
-  text: string,
-  lookUp: (name: string) => string | null,
-  depth: number,
-): string | null {
-  const [name, comma] = component.args;
-  if (name?.type !== "ident" || (comma && !isDelim(comma, ","))) return null;
-  const value = component.name === "env" ? null : lookUp(name.name);
-  if (value !== null) {
-    if (comma) replace(text.slice(comma.end, component.end - 1), lookUp, depth);
-    return value;
-  }
-  if (!comma) return null;
-  const closed = text[component.end - 1] === ")";
-  return replace(text.slice(comma.end, closed ? component.end - 1 : component.end), lookUp, depth);
 }

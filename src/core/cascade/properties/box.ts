@@ -1,7 +1,7 @@
 /** Boxes: display, margins, padding, borders (CSS Display 3, CSS Box 4, CSS Backgrounds 3). */
 import { table } from "../../source/table";
-import { absoluteUnit, evaluateMath, measureOf } from "../../source/css/math";
-import { isKeyword, splitAt, type Component } from "../../source/css/components";
+import { absoluteUnit, evaluateMath, isMath, measureOf } from "../../source/css/math";
+import { isKeyword, soleKeyword, splitAt, type Component } from "../../source/css/components";
 import {
   colorLonghand,
   computeLength,
@@ -44,9 +44,10 @@ const padding = (side: string): Longhand<Component, LengthPercentage> => ({
 const widthRules = { percent: false, negative: false };
 export const namedWidths: Readonly<Record<string, number>> = table({ thin: 1, medium: 3, thick: 5 });
 
-/** Border widths are snapped to whole device pixels, but never to nothing (CSS Backgrounds 3, 3.3). */
-export function snapWidth(px: number): number {
-  return px > 0 && px < 1 ? 1 : Math.floor(px);
+/** Border widths are snapped to whole device pixels, but never to nothing (CSS Backgrounds 3, 3.3), as large as they are shown. */
+export function snapWidth(px: number, zoom: number): number {
+  const shown = px * zoom;
+  return (shown > 0 && shown < 1 ? 1 : Math.floor(shown)) / zoom;
 }
 
 const borderWidth = (side: string): Longhand<Component, number> => ({
@@ -59,6 +60,7 @@ const borderWidth = (side: string): Longhand<Component, number> => ({
     if (style === "none" || style === "hidden") return 0;
     return snapWidth(
       value.type === "ident" ? namedWidths[value.name.toLowerCase()]! : computeLength(value, context, widthRules).px,
+      context.zoom,
     );
   },
   serialise: serialisePx,
@@ -154,20 +156,33 @@ function isBlockified(context: ComputeContext): boolean {
   return /flex$|grid$|-webkit-(?:inline-)?box$|grid-lanes$/.test(context.containerDisplay);
 }
 
+/** A number, or a percentage for its hundredth; null for anything else. */
+function partOf([only, more]: readonly Component[]): number | null {
+  if (more || !only || only.type === "ident" || only.type === "block") return null;
+  const quantity = evaluateMath(only, { unit: absoluteUnit, percentAs: null });
+  const measure = quantity && measureOf(quantity);
+  return measure === "number" ? quantity!.value : measure === "percent" ? quantity!.value / 100 : null;
+}
+
 export const opacity: Longhand<number, number> = {
   name: "opacity",
   inherited: false,
   initial: "1",
-  parse: ([only, more]) => {
-    if (more || !only) return null;
-    const quantity =
-      only.type === "ident" || only.type === "block"
-        ? null
-        : evaluateMath(only, { unit: absoluteUnit, percentAs: null });
-    const measure = quantity && measureOf(quantity);
-    return measure === "number" ? quantity!.value : measure === "percent" ? quantity!.value / 100 : null;
-  },
+  parse: partOf,
   compute: (value) => Math.min(1, Math.max(0, value)),
+  serialise: serialiseNumber,
+};
+
+/** CSS Viewport 1, 3; nothing at all is taken for 1. */
+export const zoom: Longhand<number, number> = {
+  name: "zoom",
+  inherited: false,
+  initial: "1",
+  parse: (value) => {
+    const part = ["normal", "reset", "document"].includes(soleKeyword(value) ?? "") ? 1 : partOf(value);
+    return part === null || (part < 0 && !isMath(value[0])) ? null : part;
+  },
+  compute: (value) => Math.max(0, value) || 1,
   serialise: serialiseNumber,
 };
 

@@ -103,6 +103,7 @@ const outlineWidth: Longhand<Component, number> = {
   compute: (value, context) =>
     snapWidth(
       value.type === "ident" ? namedWidths[value.name.toLowerCase()]! : computeLength(value, context, widthRules).px,
+      context.zoom,
     ),
   serialise: serialisePx,
 };
@@ -114,7 +115,7 @@ const outlineOffset: Longhand<Component, number> = {
   parse: ([only, more]) => (!more && isLength(only, offsetRules, absoluteUnit) ? only! : null),
   compute: (value, context) => {
     const { px } = computeLength(value, context, offsetRules);
-    return px < 0 ? -snapWidth(-px) : snapWidth(px);
+    return px < 0 ? -snapWidth(-px, context.zoom) : snapWidth(px, context.zoom);
   },
   serialise: serialisePx,
 };

@@ -125,9 +125,13 @@ export function isMonospaceAlone(families: readonly FamilyName[]): boolean {
 /** Sizes that follow the reader's are not set smaller than this, px (Chromium's smallest logical size). */
 const smallestRelative = 6;
 
+/** Smaller than this is nothing (what single precision tells from 0 beside 1). */
+const nothing = 2 ** -23;
+
 /** The size letters come out in; units and descendants follow the size before. */
 export function usedSize({ px, absolute }: Pick<FontSize, "px" | "absolute">): number {
-  return !absolute && px > 0 ? Math.max(smallestRelative, px) : px;
+  if (px < nothing) return 0;
+  return absolute ? px : Math.max(smallestRelative, px);
 }
 
 const sizeRules = { percent: true, negative: false };

@@ -1,7 +1,7 @@
 /** The list of properties. A new longhand goes into the file of its kind and shows up here by itself. */
 import { table } from "../../source/table";
 import { backgroundLonghands } from "./backgrounds";
-import { boxLonghands, colorScheme } from "./box";
+import { boxLonghands, colorScheme, zoom } from "./box";
 import { colorLonghands } from "./color";
 import { edgeLonghands } from "./edges";
 import { featureLonghands } from "./features";
@@ -17,6 +17,7 @@ export const longhands: readonly Longhand[] = [
   keywords("direction", true, "ltr", "rtl"),
   keywords("writing-mode", true, "horizontal-tb", "vertical-rl vertical-lr sideways-rl sideways-lr"),
   colorScheme,
+  zoom,
   ...fontLonghands,
   ...featureLonghands,
   ...colorLonghands,

@@ -30,6 +30,9 @@ function markerName(name: string): string {
   return ownMarkers.has(lower) ? lower : name;
 }
 
+/** As large as it is shown. */
+const wholePx = (px: number, zoom: number) => Math.trunc(px * zoom) / zoom;
+
 const spacingRules = { percent: false, negative: false };
 
 /** Across and down, in whole px; one where both are the same. */
@@ -42,8 +45,8 @@ const borderSpacing: Longhand<readonly Component[], readonly [number, number]> =
       ? value
       : null,
   compute: ([across, down = across], context) => [
-    Math.trunc(computeLength(across!, context, spacingRules).px),
-    Math.trunc(computeLength(down!, context, spacingRules).px),
+    wholePx(computeLength(across!, context, spacingRules).px, context.zoom),
+    wholePx(computeLength(down!, context, spacingRules).px, context.zoom),
   ],
   serialise: ([across, down]) =>
     across === down ? serialisePx(across) : `${serialisePx(across)} ${serialisePx(down)}`,

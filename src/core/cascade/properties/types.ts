@@ -30,6 +30,8 @@ export interface ComputeContext {
   unit(value: number, unit: string): { value: number; measure: Measure } | null;
   color: PlainColor;
   scheme: "light" | "dark";
+  /** How many times its size the element is shown in (CSS Viewport 1, 3). */
+  zoom: number;
   quirks: boolean;
 }
 

@@ -2,7 +2,7 @@
 import { table } from "../../source/table";
 import type { ColorValue } from "../../color/value";
 import { isKeyword, soleKeyword, type Component } from "../../source/css/components";
-import { absoluteUnit } from "../../source/css/math";
+import { absoluteUnit, isMath } from "../../source/css/math";
 import {
   colorLonghand,
   colorOr,
@@ -135,6 +135,26 @@ const initialLetter = wordLonghand("initial-letter", false, "normal", (value) =>
 
 const tabRules = { percent: false, negative: false };
 
+/** Lines after which a box ends (CSS Overflow 4, 5.3). */
+const lineClamp = wordLonghand("-webkit-line-clamp", false, "none", ([only, more]) => {
+  if (more || isKeyword(only, "none")) return more ? null : "none";
+  const lines = only?.type === "number" && !only.integer ? null : numberOf(only);
+  if (lines === null) return null;
+  return isMath(only) ? String(Math.max(1, Math.round(lines))) : lines >= 1 ? String(lines) : null;
+});
+
+/** In which order letters, their outlines and marks are painted (SVG 2, 13.8), as short as it can be said. */
+const paintOrder = wordLonghand("paint-order", true, "normal", (value) => {
+  if (soleKeyword(value) === "normal") return "normal";
+  const usual = ["fill", "stroke", "markers"];
+  const words = value.map(wordOf);
+  if (words.length === 0 || words.some((word, at) => !usual.includes(word) || words.indexOf(word) < at)) return null;
+  const completed = (first: readonly string[]) =>
+    [...first, ...usual.filter((word) => !first.includes(word))].join(" ");
+  const shortest = words.findIndex((_, at) => completed(words.slice(0, at + 1)) === completed(words));
+  return words.slice(0, shortest + 1).join(" ");
+});
+
 const tabSize: Longhand<Component, string> = {
   name: "tab-size",
   inherited: true,
@@ -185,6 +205,8 @@ export const typesettingLonghands: readonly Longhand<never, never>[] = [
   initialLetter,
   keywords("unicode-bidi", false, "normal", "embed isolate bidi-override isolate-override plaintext"),
   tabSize,
+  lineClamp,
+  paintOrder,
   sizeAdjust,
   lengthOr(
     "vertical-align",
