@@ -29,7 +29,7 @@ export function isExcepted(property: string, style: Style, ours: string, theirs:
     return true;
   // Where it zooms, Chromium measures fonts as large as they are shown, and zooms widths that nobody gave in its own way.
   if (style.shared.zoom !== 1 && nearlySame(ours, theirs, 2e-2)) return true;
-  if (style.shared.zoom !== 1 && /-width$/.test(property)) return isNamedWidth(style, property);
+  if (style.shared.zoom !== 1 && (property === "tab-size" || isNamedWidth(style, property))) return true;
   // Units of a font are measured at a size that is written with six digits.
   if (ours !== theirs && /^-?[\d.]+px$/.test(ours) && nearlySame(ours, theirs, 2e-5)) return true;
   // Automatic margins and percentages of the containing block: the browser gives the used value where there is a box.
@@ -37,6 +37,7 @@ export function isExcepted(property: string, style: Style, ours: string, theirs:
 }
 
 function isNamedWidth(style: Style, property: string): boolean {
+  if (!property.endsWith("-width")) return false;
   const given = style.shared.winners.get(property)?.given;
   return given?.kind !== "value" || (given.value as { type?: string }).type === "ident";
 }

@@ -1,7 +1,7 @@
 /**
  * What one of each font-relative unit comes to, in px: x-height, "0", capital, ideograph, line (CSS Values 4, 6.1.1).
- * All of them 0 where the page is not laid out. Measured as the width of very many of them, since computed lengths are written with six digits only. It stands by
- * itself, so that it can be run inside any page.
+ * Measured as the width of very many of them, since computed lengths are written with six digits only; those have to do
+ * where the page is not laid out. It stands by itself, so that it can be run inside any page.
  * @param fonts each as the `font` shorthand takes it, with its size in CSS px
  */
 export function measureFontUnits(
@@ -29,10 +29,11 @@ export function measureFontUnits(
     };
   });
   of.documentElement.append(holder);
+  const widthOf = (box: Element) =>
+    box.getBoundingClientRect().width || Number.parseFloat(of.defaultView!.getComputedStyle(box).width) || 0;
   try {
     return probes.map(
-      ({ many, boxes }) =>
-        boxes.map((box) => box.getBoundingClientRect().width / many) as [number, number, number, number, number],
+      ({ many, boxes }) => boxes.map((box) => widthOf(box) / many) as [number, number, number, number, number],
     );
   } finally {
     holder.remove();

@@ -1,6 +1,6 @@
 /** What takes a box from where the flow puts it, or changes it on its way to the screen, as far as styles tell. */
 import { declaredText } from "../cascade/declared";
-import { valueOf, type Style } from "../cascade/styles";
+import { computedValue, valueOf, type Style } from "../cascade/styles";
 import type { LengthPercentage } from "../cascade/properties/types";
 import { pseudoStyler, type StyledPage } from "../cascade/styles";
 import { backgroundImages, hasBackground } from "./backgrounds";
@@ -77,7 +77,7 @@ function paints(style: Style, { styles }: Pick<StyledPage, "styles">): boolean {
         replaced.has(one.element.tag) ||
         backgroundImages(one).some(({ image }) => image !== null) ||
         says(one, "box-shadow") ||
-        ["top", "right", "bottom", "left"].some((side) => valueOf<number>(one, `border-${side}-width`) > 0),
+        ["top", "right", "bottom", "left"].some((side) => computedValue(one, `border-${side}-width`) !== "0px"),
     );
 }
 

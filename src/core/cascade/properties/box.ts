@@ -55,15 +55,14 @@ const borderWidth = (side: string): Longhand<Component, number> => ({
   inherited: false,
   initial: "medium",
   parse: ([only, more]) => (!more && only && isBorderWidth(only) ? only : null),
-  compute: (value, context) => {
-    const style = context.own(`border-${side}-style`);
-    if (style === "none" || style === "hidden") return 0;
-    return snapWidth(
+  compute: (value, context) =>
+    snapWidth(
       value.type === "ident" ? namedWidths[value.name.toLowerCase()]! : computeLength(value, context, widthRules).px,
       context.zoom,
-    );
-  },
-  serialise: serialisePx,
+    ),
+  // Without a style there is no border, but its width is inherited all the same.
+  serialise: (value, context) =>
+    /none|hidden/.test(String(context.own(`border-${side}-style`))) ? "0px" : serialisePx(value),
 });
 
 export function isBorderWidth(component: Component): boolean {
