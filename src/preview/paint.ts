@@ -139,10 +139,10 @@ export class Painting {
     return tallies;
   }
 
-  /** Asks for the pictures that some texts need. */
+  /** Asks for the pictures that some texts need; what goes wrong is told to who looks at them. */
   private prepare(texts: readonly PlaceView[], unknown: PictureUnknown | null): void {
-    void this.ground(unknown);
-    for (const [level] of levelsOf(texts)) void this.inked(level, unknown);
+    const pictures = [this.ground(unknown), ...levelsOf(texts).map(([level]) => this.inked(level, unknown))];
+    for (const picture of pictures) picture.catch(() => undefined);
   }
 
   private ground(unknown: PictureUnknown | null): Promise<HTMLImageElement | null> {

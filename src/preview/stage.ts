@@ -2,6 +2,7 @@
 import type { PictureStage } from "@/core";
 import { isClear } from "./clear";
 import type { ShownPage } from "./frame";
+import { backdropOf, partingsOf, type Partings } from "./zones";
 
 const unpainted = new Set(["video", "audio", "iframe", "object", "embed", "canvas", "frame"]);
 const backgroundProperties = [
@@ -14,23 +15,10 @@ const backgroundProperties = [
 ] as const;
 const rootProperties = ["font-size", "font-family", "font-weight", "font-style", "line-height"] as const;
 
-export interface ReadStage {
+export interface ReadStage extends Partings {
   stage: PictureStage;
-  /** Why what a picture shows of an element's text may not be what the screen shows, by index, in plain words. */
-  doubts: ReadonlyMap<number, string>;
-  /** Boxes of the page in which a picture may show something else than the screen. */
-  zones: readonly Zone[];
   /** Why a picture may be laid out otherwise than the screen, in plain words; null where it is not. */
   apart: string | null;
-}
-
-/** In CSS px of the page. */
-export interface Zone {
-  left: number;
-  top: number;
-  right: number;
-  bottom: number;
-  words: string;
 }
 
 export function readStage({ document, nodes }: ShownPage): ReadStage {
@@ -54,21 +42,10 @@ export function readStage({ document, nodes }: ShownPage): ReadStage {
   const cutOut: number[] = [];
   const sticking: number[] = [];
   const unknown: number[] = [];
-  const doubts = new Map<number, string>();
-  const zones: Zone[] = [];
-  const filtered = new Set<Element>();
   const styles = nodes.map((node) => view.getComputedStyle(node));
   const blends = styles.some(({ mixBlendMode }) => mixBlendMode !== "normal");
   nodes.forEach((node, index) => {
     const style = styles[index]!;
-    const around = node.parentElement;
-    if (style.filter !== "none" || (around && filtered.has(around))) filtered.add(node);
-    const turned = (around && doubts.get(indexOf.get(around) ?? -1)) ?? (isTurned(style) ? turnedWords : null);
-    if (turned) doubts.set(index, turned);
-    const overlaid = overlaidWords(style, filtered.has(node), blends);
-    const words = overlaid ?? standingWords(style, node !== owner || scrolls);
-    if (words) zones.push({ ...edgesOf(node, view), words });
-    if (backdropOf(style) !== "none") zones.push(...standingOut(node, view, overlaid));
     if (scrolls && style.position === "fixed") fixed.push(index);
     if (style.position === "sticky") sticking.push(index);
     if (style.backgroundClip.includes("text")) cutOut.push(index);
@@ -81,9 +58,9 @@ export function readStage({ document, nodes }: ShownPage): ReadStage {
     const ends = effect?.getComputedTiming().endTime !== Infinity;
     return target && !ends ? [indexOf.get(target) ?? -1] : [];
   });
+  const { doubts, zones } = partingsOf(nodes, styles, scrolls ? null : owner, view);
   // What is blended with a canvas that is see-through comes out in ways of its own.
-  if (blends && owner && isSeeThrough(view.getComputedStyle(owner).backgroundColor))
-    nodes.forEach((_, index) => doubts.set(index, "It is blended with a page that is see-through."));
+  const isUnclear = blends && owner && isSeeThrough(view.getComputedStyle(owner).backgroundColor);
   const stage: PictureStage = {
     width,
     height,
@@ -108,79 +85,19 @@ export function readStage({ document, nodes }: ShownPage): ReadStage {
     ),
   };
   const apart = document.compatMode === "BackCompat" ? quirksWords : null;
-  return { stage, doubts, zones, apart };
+  return {
+    stage,
+    doubts: isUnclear ? new Map(nodes.map((_, index) => [index, seeThroughWords])) : doubts,
+    zones,
+    apart,
+  };
 }
+
+const quirksWords = "The page is in quirks mode: its lines may stand elsewhere than they were painted.";
+
+const seeThroughWords = "It is blended with a page that is see-through.";
 
 const isSeeThrough = (color: string) => /^rgba\(|\/\s*0?\.\d/.test(color) && !isClear(color);
-
-function edgesOf(node: Element, view: Window): Omit<Zone, "words"> {
-  const { left, top, right, bottom } = node.getBoundingClientRect();
-  const [x, y] = [view.scrollX, view.scrollY];
-  return { left: left + x, top: top + y, right: right + x, bottom: bottom + y };
-}
-
-/**
- * Where pictures filter more or less than the screen does of what lies under a box: where what is in it stands out of it,
- * and around a box in several pieces.
- */
-function standingOut(node: Element, view: Window, overlaid: string | null): Zone[] {
-  const words = overlaid ?? backdropWords;
-  const box = edgesOf(node, view);
-  const all = [...node.getElementsByTagName("*")].map((inner) => paintedEdges(inner, view));
-  const out = all.filter(
-    ({ left, top, right, bottom }) =>
-      right > left &&
-      bottom > top &&
-      (left < box.left - 1 || top < box.top - 1 || right > box.right + 1 || bottom > box.bottom + 1),
-  );
-  if (overlaid) out.push(paintedEdges(node, view));
-  const isInPieces = view.getComputedStyle(node).display === "inline";
-  if (isInPieces && node.parentElement) out.push(paintedEdges(node.parentElement, view));
-  return out.map((edges) => ({ ...edges, words }));
-}
-
-/** A box with its shadows and outline, at the most. */
-function paintedEdges(node: Element, view: Window): Omit<Zone, "words"> {
-  const { boxShadow, outlineWidth, outlineOffset, outlineStyle } = view.getComputedStyle(node);
-  const lengths = boxShadow === "none" ? [] : (boxShadow.match(/-?[\d.]+px/g) ?? []);
-  const outline = outlineStyle === "none" ? [] : [outlineWidth, outlineOffset];
-  const most = [...lengths, ...outline].reduce((sum, length) => sum + Math.abs(Number.parseFloat(length)), 0);
-  const { left, top, right, bottom } = edgesOf(node, view);
-  return { left: left - most, top: top - most, right: right + most, bottom: bottom + most };
-}
-
-/** A background that is placed by the window, not by its box (CSS Backgrounds 3, 2.5). */
-function standingWords({ backgroundAttachment, backgroundImage }: CSSStyleDeclaration, moves: boolean): string | null {
-  return moves && backgroundImage !== "none" && backgroundAttachment.includes("fixed")
-    ? "A background lies there that stays in its place while the page scrolls over it."
-    : null;
-}
-
-const backdropOf = (style: CSSStyleDeclaration) => (style as { backdropFilter?: string }).backdropFilter ?? "none";
-
-/** Effects that pictures lay upon each other otherwise than the screen does; null where there are none. */
-function overlaidWords(style: CSSStyleDeclaration, filtered: boolean, blends: boolean): string | null {
-  const masked = (style.maskImage ?? "none") !== "none";
-  const behind = backdropOf(style);
-  if (behind !== "none" && (Number(style.opacity) < 1 || masked || blends || filtered))
-    return "Filters of what lies under it and blends are laid upon each other.";
-  if (masked && filtered) return "A mask and a filter are laid upon each other.";
-  return null;
-}
-
-const backdropWords = "It stands out of a box that filters what lies under it.";
-const quirksWords = "The page is in quirks mode: its lines may stand elsewhere than they were painted.";
-const turnedWords = "It is turned: where its lines run is known only roughly.";
-
-function isTurned({ transform, rotate, offsetPath }: CSSStyleDeclaration): boolean {
-  if ((rotate ?? "none") !== "none" || (offsetPath ?? "none") !== "none" || transform.startsWith("matrix3d"))
-    return true;
-  const [, b, c] = transform
-    .replace(/^matrix\(|\)$/g, "")
-    .split(",")
-    .map(Number);
-  return Math.abs(b ?? 0) > 1e-4 || Math.abs(c ?? 0) > 1e-4;
-}
 
 /** Whether scroll bars take room in this browser. */
 function takesRoom(document: Document): boolean {

@@ -1,0 +1,153 @@
+/** Where a picture of a page and the screen may part: nothing is certain there. */
+
+/** In CSS px of the page. */
+export interface Zone {
+  left: number;
+  top: number;
+  right: number;
+  bottom: number;
+  words: string;
+}
+
+export interface Partings {
+  /** Why what a picture shows of an element's text may not be what the screen shows, by index, in plain words. */
+  doubts: ReadonlyMap<number, string>;
+  /** Boxes of the page in which a picture may show something else than the screen. */
+  zones: readonly Zone[];
+}
+
+/** @param ground the element that fills the canvas, unless the page scrolls over what stays in its place */
+export function partingsOf(
+  nodes: readonly Element[],
+  styles: readonly CSSStyleDeclaration[],
+  ground: Element | null,
+  view: Window,
+): Partings {
+  const indexOf = new Map(nodes.map((node, index) => [node, index]));
+  const doubts = new Map<number, string>();
+  const zones: Zone[] = [];
+  const filtered = new Set<Element>();
+  const blended = new Set<Element>();
+  const blends = styles.some(({ mixBlendMode }) => mixBlendMode !== "normal");
+  nodes.forEach((node, index) => {
+    const style = styles[index]!;
+    const around = node.parentElement;
+    if (style.filter !== "none" || (around && filtered.has(around))) filtered.add(node);
+    if (style.mixBlendMode !== "normal" || (around && blended.has(around))) blended.add(node);
+    const isBent = isTurned(style);
+    const outside = around ? (indexOf.get(around) ?? -1) : -1;
+    const doubt =
+      doubts.get(outside) ?? (isBent ? turnedWords : null) ?? blendedWords(style, styles[outside], blended.has(node));
+    if (doubt) doubts.set(index, doubt);
+    if (isBent) zones.push({ ...paintedEdges(node, view), words: edgesWords });
+    if (isMasked(style) && style.display === "inline")
+      for (const one of [node, ...node.getElementsByTagName("*")])
+        zones.push({ ...paintedEdges(one, view), words: maskedWords });
+    const overlaid = overlaidWords(style, filtered.has(node), blends);
+    const words = overlaid ?? standingWords(style, node !== ground);
+    if (words) zones.push({ ...edgesOf(node, view), words });
+    if (backdropOf(style) !== "none") zones.push(...standingOut(node, view, overlaid));
+  });
+  return { doubts, zones };
+}
+
+function edgesOf(node: Element, view: Window): Omit<Zone, "words"> {
+  const { left, top, right, bottom } = node.getBoundingClientRect();
+  const [x, y] = [view.scrollX, view.scrollY];
+  return { left: left + x, top: top + y, right: right + x, bottom: bottom + y };
+}
+
+/**
+ * Where pictures filter more or less than the screen does of what lies under a box: where what is in it stands out of it,
+ * and around a box in several pieces.
+ */
+function standingOut(node: Element, view: Window, overlaid: string | null): Zone[] {
+  const words = overlaid ?? backdropWords;
+  const box = edgesOf(node, view);
+  const all = [...node.getElementsByTagName("*")].map((inner) => paintedEdges(inner, view));
+  const out = all.filter(
+    ({ left, top, right, bottom }) =>
+      right > left &&
+      bottom > top &&
+      (left < box.left - 1 || top < box.top - 1 || right > box.right + 1 || bottom > box.bottom + 1),
+  );
+  if (overlaid) out.push(aroundAll([paintedEdges(node, view), ...all], paintedBeyond(node, view)));
+  const isInPieces = view.getComputedStyle(node).display === "inline";
+  if (isInPieces && node.parentElement) out.push(paintedEdges(node.parentElement, view));
+  return out.map((edges) => ({ ...edges, words }));
+}
+
+/** Around several boxes, and so much beyond. */
+function aroundAll(boxes: readonly Omit<Zone, "words">[], beyond: number): Omit<Zone, "words"> {
+  return {
+    left: Math.min(...boxes.map(({ left }) => left)) - beyond,
+    top: Math.min(...boxes.map(({ top }) => top)) - beyond,
+    right: Math.max(...boxes.map(({ right }) => right)) + beyond,
+    bottom: Math.max(...boxes.map(({ bottom }) => bottom)) + beyond,
+  };
+}
+
+/** A box with its shadows and outline, at the most. */
+function paintedEdges(node: Element, view: Window): Omit<Zone, "words"> {
+  return aroundAll([edgesOf(node, view)], paintedBeyond(node, view));
+}
+
+/** How far shadows and outlines reach beyond a box at the most, CSS px. */
+function paintedBeyond(node: Element, view: Window): number {
+  const { boxShadow, outlineWidth, outlineOffset, outlineStyle } = view.getComputedStyle(node);
+  const lengths = boxShadow === "none" ? [] : (boxShadow.match(/-?[\d.]+px/g) ?? []);
+  const outline = outlineStyle === "none" ? [] : [outlineWidth, outlineOffset];
+  return [...lengths, ...outline].reduce((sum, length) => sum + Math.abs(Number.parseFloat(length)), 0);
+}
+
+/** A background that is placed by the window, not by its box (CSS Backgrounds 3, 2.5). */
+function standingWords({ backgroundAttachment, backgroundImage }: CSSStyleDeclaration, moves: boolean): string | null {
+  return moves && backgroundImage !== "none" && backgroundAttachment.includes("fixed")
+    ? "A background lies there that stays in its place while the page scrolls over it."
+    : null;
+}
+
+export const backdropOf = (style: CSSStyleDeclaration) =>
+  (style as { backdropFilter?: string }).backdropFilter ?? "none";
+
+/** Effects that pictures lay upon each other otherwise than the screen does; null where there are none. */
+function overlaidWords(style: CSSStyleDeclaration, filtered: boolean, blends: boolean): string | null {
+  const masked = isMasked(style);
+  const behind = backdropOf(style);
+  if (behind !== "none" && (Number(style.opacity) < 1 || masked || blends || filtered))
+    return "Filters of what lies under it and blends are laid upon each other.";
+  if (masked && filtered) return "A mask and a filter are laid upon each other.";
+  return null;
+}
+
+const isMasked = (style: CSSStyleDeclaration) => (style.maskImage ?? "none") !== "none";
+
+/** Blends of several kinds in one another, whose colours come out a little otherwise in pictures. */
+function blendedWords(
+  { mixBlendMode, opacity, backgroundBlendMode, backgroundImage }: CSSStyleDeclaration,
+  around: CSSStyleDeclaration | undefined,
+  inBlend: boolean,
+): string | null {
+  if (mixBlendMode !== "normal" && (Number(opacity) < 1 || Number(around?.opacity ?? 1) < 1))
+    return "It is blended, and faded, with what lies under it.";
+  return inBlend &&
+    backgroundImage !== "none" &&
+    backgroundBlendMode.split(",").some((mode) => mode.trim() !== "normal")
+    ? "Layers of its background are blended, and it is blended with what lies under it."
+    : null;
+}
+
+const edgesWords = "The edge of something turned may run there.";
+const maskedWords = "A mask upon lines of text lies there.";
+const backdropWords = "It stands out of a box that filters what lies under it.";
+const turnedWords = "It is turned: where its lines run is known only roughly.";
+
+function isTurned({ transform, rotate, offsetPath }: CSSStyleDeclaration): boolean {
+  if ((rotate ?? "none") !== "none" || (offsetPath ?? "none") !== "none" || transform.startsWith("matrix3d"))
+    return true;
+  const [, b, c] = transform
+    .replace(/^matrix\(|\)$/g, "")
+    .split(",")
+    .map(Number);
+  return Math.abs(b ?? 0) > 1e-4 || Math.abs(c ?? 0) > 1e-4;
+}
