@@ -52,6 +52,12 @@ export default defineConfig([
     ".reports/**",
   ]),
   { rules: { "@typescript-eslint/no-non-null-assertion": "off", "no-console": "error" } },
+  {
+    // What nobody waits for is caught, or handed to `unwaited`, which says what it throws.
+    files: ["src/**/*.{ts,tsx}"],
+    languageOptions: { parserOptions: { projectService: true } },
+    rules: { "@typescript-eslint/no-floating-promises": ["error", { ignoreVoid: false }] },
+  },
   { files: ["scripts/**", "src/cli/**", "e2e/*.spec.ts"], rules: { "no-console": "off" } },
   {
     files: ["src/core/**/*.ts"],

@@ -80,6 +80,7 @@ export { normalisePath } from "./source/path";
 export {
   changeSite,
   fileBytes,
+  invertFiles,
   kindOfPath,
   openSite,
   pagesOf,
@@ -87,7 +88,9 @@ export {
   sheetsOf,
   siteOf,
   textFile,
+  withFiles,
   type BinaryFile,
+  type FileChange,
   type RefusedFile,
   type Site,
   type SiteFile,

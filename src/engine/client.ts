@@ -38,7 +38,7 @@ class Run {
     // Nobody may be asking when it ends.
     this.ended.catch(() => undefined);
     this.worker.addEventListener("error", () => this.stop());
-    void this.watch(name);
+    this.watch(name).catch(() => this.stop());
   }
 
   /** The worker holds a lock as long as it lives, however it ends (Web Locks API, 3.4). */

@@ -5,6 +5,7 @@ import type {
   Conditions,
   Edit,
   ElementRef,
+  FileChange,
   Finding,
   InkThere,
   Judged,
@@ -156,8 +157,12 @@ export interface Engine {
   ): Promise<{ changes: TextChange[]; problem: string | null }>;
   /** Reads a font file; the problem when it is none. */
   checkFont(bytes: Uint8Array): Promise<{ family: string; style: string; problem: string | null }>;
-  /** Takes a font file into the site; the changes that declare it. */
-  addFont(path: string, bytes: Uint8Array, family: string): Promise<{ changes: TextChange[]; problem: string | null }>;
+  /** The changes that declare a font file which is to be put into the site. */
+  declareFont(
+    path: string,
+    bytes: Uint8Array,
+    family: string,
+  ): Promise<{ changes: TextChange[]; problem: string | null }>;
   /** Another stack wherever one is written. */
   restack(stack: string, instead: string): Promise<{ changes: TextChange[]; problem: string | null }>;
   nameStack(stack: string, name: string): Promise<{ changes: TextChange[]; problem: string | null }>;
@@ -217,7 +222,8 @@ export interface Engine {
   ): Promise<string>;
   /** Pages of which it is not known, or not any more, what lies under their texts. */
   unlaidPages(conditions: Conditions): Promise<string[]>;
-  commit(changes: TextChange[]): Promise<void>;
+  /** Makes changes: files are put in and taken out before texts are changed. */
+  commit(changes: TextChange[], files: FileChange[]): Promise<void>;
   patch(path: string, structure: string, conditions: Conditions): Promise<PagePatch>;
   /** The rule around an offset; the whole file when there is none. */
   source(path: string, offset: number): Promise<RuleSource | null>;

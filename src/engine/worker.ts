@@ -42,6 +42,8 @@ import {
   textStyleKey,
   textStyleTable,
   trialContrasts,
+  withFiles,
+  type FileChange,
   type Conditions,
   type AddressOf,
   type KnownPage,
@@ -201,10 +203,11 @@ function changesOf(make: () => TextChange[]): { changes: TextChange[]; problem: 
 /** Held as long as the worker lives, so that its end is noticed. */
 const alive = new Promise<void>((resolve) => {
   if (!navigator.locks) return resolve();
-  void navigator.locks.request(self.name, () => {
+  const held = navigator.locks.request(self.name, () => {
     resolve();
     return new Promise(() => undefined);
   });
+  held.catch(() => resolve());
 });
 
 const engine: Engine = {
@@ -326,9 +329,9 @@ const engine: Engine = {
     }
   },
 
-  addFont: async (path, bytes, family) => {
-    site = siteOf([...site.files.values(), { kind: "other", path, bytes }]);
-    return changesOf(() => fontFaceFor(site, path, readFontFile(bytes), family));
+  declareFont: async (path, bytes, family) => {
+    const added: FileChange = { path, before: null, after: { kind: "other", path, bytes } };
+    return changesOf(() => fontFaceFor(withFiles(site, [added]), path, readFontFile(bytes), family));
   },
 
   restack: async (stack, instead) => changesOf(() => restack(site, stack, instead)),
@@ -422,8 +425,8 @@ const engine: Engine = {
       })
       .map(({ path }) => path),
 
-  commit: async (changes) => {
-    site = changeSite(site, changes);
+  commit: async (changes, files) => {
+    site = changeSite(withFiles(site, files), changes);
     if (tried?.changes === JSON.stringify(changes)) layouts.set(tried.path, { ...tried.known, whole: false });
     tried = null;
   },

@@ -1,6 +1,7 @@
 /** Sites in the browser's own database. The text of the files is the state; history is a list of text changes. */
 import Dexie, { type Table } from "dexie";
-import type { RefusedFile, StoredFile, TextChange } from "@/core";
+import { NewerError } from "./failures";
+import type { FileChange, RefusedFile, StoredFile, TextChange } from "@/core";
 
 export interface SiteRecord {
   id: string;
@@ -42,8 +43,13 @@ export interface StepRecord {
   label: string;
   changes: TextChange[];
   inverse: TextChange[];
+  /** Files put in or taken out before the texts are changed; missing where none were. */
+  files?: FileChange[];
   time: number;
 }
+
+/** Of what is kept, and how. */
+const version = 1;
 
 export class HevretDatabase extends Dexie {
   sites!: Table<SiteRecord, string>;
@@ -52,7 +58,12 @@ export class HevretDatabase extends Dexie {
 
   constructor(name = "hevret") {
     super(name);
-    this.version(1).stores({
+    // What a newer version keeps is not to be read as if it were ours.
+    this.on("ready", (opened) => {
+      // Dexie counts in tens (Dexie.Version).
+      if ((opened as Dexie).backendDB().version >= (version + 1) * 10) throw new NewerError();
+    });
+    this.version(version).stores({
       sites: "id, changed",
       files: "[site+path], site",
       steps: "[site+number], site",

@@ -1,16 +1,16 @@
 import "fake-indexeddb/auto";
+import Dexie from "dexie";
 import { beforeEach, describe, expect, test } from "vitest";
-import type { TextChange } from "@/core";
+import type { FileChange, TextChange } from "@/core";
 import { HevretDatabase } from "./database";
+import { FullError, StorageError, storageError } from "./failures";
 import { readPasted } from "./read";
 import {
-  addFile,
   addSite,
   clearDeleted,
   ConflictError,
   deleteSite,
   duplicateSite,
-  FullError,
   keepTrials,
   listSites,
   loadSite,
@@ -32,6 +32,7 @@ beforeEach(async () => {
 });
 
 const change = (start: number, end: number, insert: string): TextChange => ({ path: "style.css", start, end, insert });
+const step = (label: string, changes: TextChange[], files: FileChange[] = []) => ({ label, changes, files });
 const text = async () => {
   const file = (await loadSite(id, db))!.files.find(({ path }) => path === "style.css")!.file;
   return file.kind === "other" ? "" : file.text;
@@ -40,8 +41,8 @@ const known = async () => ({ site: id, revision: (await loadSite(id, db))!.recor
 
 describe("history", () => {
   test("edits are stored with their inverse, undone, redone, and cut off by a new one", async () => {
-    await writeStep(await known(), "blue", [change(12, 15, "blue")], 2000, db);
-    await writeStep(await known(), "size", [change(17, 17, " top: 0;")], 3000, db);
+    await writeStep(await known(), step("blue", [change(12, 15, "blue")]), 2000, db);
+    await writeStep(await known(), step("size", [change(17, 17, " top: 0;")]), 3000, db);
     expect(await text()).toBe("h1 { color: blue; top: 0; }");
     expect(await moveInHistory(await known(), "undo", 4000, db)).toMatchObject({
       label: "size",
@@ -53,21 +54,23 @@ describe("history", () => {
     expect(await moveInHistory(await known(), "undo", 6000, db)).toBeNull();
     await moveInHistory(await known(), "redo", 7000, db);
     expect(await text()).toBe("h1 { color: blue; }");
-    await writeStep(await known(), "green", [change(12, 16, "green")], 8000, db);
+    await writeStep(await known(), step("green", [change(12, 16, "green")]), 8000, db);
     expect(await moveInHistory(await known(), "redo", 9000, db)).toBeNull();
     expect((await loadSite(id, db))!.steps.map(({ label }) => label)).toEqual(["blue", "green"]);
   });
 
   test("a window that is behind cannot write, and nothing of it is written", async () => {
     const behind = await known();
-    await writeStep(behind, "blue", [change(12, 15, "blue")], 2000, db);
-    await expect(writeStep(behind, "green", [change(12, 15, "green")], 3000, db)).rejects.toBeInstanceOf(ConflictError);
+    await writeStep(behind, step("blue", [change(12, 15, "blue")]), 2000, db);
+    await expect(writeStep(behind, step("green", [change(12, 15, "green")]), 3000, db)).rejects.toBeInstanceOf(
+      ConflictError,
+    );
     await expect(moveInHistory(behind, "undo", 3000, db)).rejects.toBeInstanceOf(ConflictError);
     expect(await text()).toBe("h1 { color: blue; }");
   });
 
   test("a change that does not fit leaves the site as it was", async () => {
-    await expect(writeStep(await known(), "bad", [change(900, 901, "x")], 2000, db)).rejects.toThrow();
+    await expect(writeStep(await known(), step("bad", [change(900, 901, "x")]), 2000, db)).rejects.toThrow();
     expect(await text()).toBe("h1 { color: red; }");
     expect((await loadSite(id, db))!.record).toMatchObject({ revision: 0, cursor: 0 });
   });
@@ -77,7 +80,7 @@ describe("history", () => {
     db.files.hook("updating", () => {
       throw full;
     });
-    await expect(writeStep(await known(), "blue", [change(12, 15, "blue")], 2000, db)).rejects.toBeInstanceOf(
+    await expect(writeStep(await known(), step("blue", [change(12, 15, "blue")]), 2000, db)).rejects.toBeInstanceOf(
       FullError,
     );
     expect(await text()).toBe("h1 { color: red; }");
@@ -100,7 +103,7 @@ describe("the shelf", () => {
   });
 
   test("a copy has the history and goes its own way", async () => {
-    await writeStep(await known(), "blue", [change(12, 15, "blue")], 2000, db);
+    await writeStep(await known(), step("blue", [change(12, 15, "blue")]), 2000, db);
     const copy = await duplicateSite(id, 3000, db);
     await moveInHistory({ site: copy, revision: 1 }, "undo", 4000, db);
     expect(await text()).toBe("h1 { color: blue; }");
@@ -123,7 +126,7 @@ describe("the shelf", () => {
   });
 
   test("what was written back counts as on the disk, and still as changed since opening", async () => {
-    await writeStep(await known(), "blue", [change(12, 15, "blue")], 2000, db);
+    await writeStep(await known(), step("blue", [change(12, 15, "blue")]), 2000, db);
     await markWritten(id, ["style.css"], db);
     const file = (await loadSite(id, db))!.files.find(({ path }) => path === "style.css")!;
     expect(file.onDisk).toBe("h1 { color: blue; }");
@@ -147,12 +150,52 @@ describe("what is kept besides the files' text", () => {
     await keepTrials("nowhere", "p ink", ["red"], db);
   });
 
-  test("a font file that was added comes with the site, and counts as changed", async () => {
-    const bytes = new Uint8Array([1, 2, 3]);
-    await addFile(id, "fonts/pier.woff2", bytes, db);
-    const file = (await loadSite(id, db))!.files.find(({ path }) => path === "fonts/pier.woff2")!;
-    expect(file.file).toMatchObject({ kind: "other", bytes });
-    expect(isChanged(file)).toBe(true);
-    await expect(addFile(id, "fonts/pier.woff2", bytes, db)).rejects.toThrow();
+  test("a file that an edit puts in comes with the site, counts as changed, and goes and comes with its step", async () => {
+    const path = "fonts/pier.woff2";
+    const file = { kind: "other", path, bytes: new Uint8Array([1, 2, 3]) } as const;
+    const adding = step("Add Pier", [change(0, 0, "@font-face{}")], [{ path, before: null, after: file }]);
+    await writeStep(await known(), adding, 2000, db);
+    const found = async () => (await loadSite(id, db))!.files.find((one) => one.path === path);
+    expect((await found())!.file).toMatchObject({ kind: "other", bytes: file.bytes });
+    expect(isChanged((await found())!)).toBe(true);
+    await expect(writeStep(await known(), adding, 3000, db)).rejects.toThrow("has a file fonts/pier.woff2 already");
+    expect(await moveInHistory(await known(), "undo", 4000, db)).toMatchObject({ files: [{ path, after: null }] });
+    expect(await found()).toBeUndefined();
+    expect(await text()).toBe("h1 { color: red; }");
+    await moveInHistory(await known(), "redo", 5000, db);
+    expect((await found())!.file).toMatchObject({ kind: "other", bytes: file.bytes });
+    expect(await text()).toBe("@font-face{}h1 { color: red; }");
+  });
+});
+
+describe("storage that cannot be used", () => {
+  test.each([
+    ["MissingAPIError", undefined, "IndexedDB is missing"],
+    ["OpenFailedError", "VersionError", "newer Hevret"],
+    ["OpenFailedError", "SecurityError", "does not let Hevret keep sites"],
+    ["DatabaseClosedError", "UnknownError", "does not let Hevret keep sites"],
+    ["DatabaseClosedError", undefined, "was closed while Hevret used it"],
+    ["AbortError", "QuotaExceededError", "storage is full"],
+  ])("says so in plain words: %s from %s", (name, inner, words) => {
+    const error = Object.assign(new Error("raw"), { name, ...(inner && { inner: { name: inner } }) });
+    expect(storageError(error)).toBeInstanceOf(StorageError);
+    expect((storageError(error) as Error).message).toContain(words);
+  });
+
+  test("what was not foreseen stays as it is", () => {
+    const error = new TypeError("x");
+    expect(storageError(error)).toBe(error);
+  });
+
+  test("what a newer version keeps is not read as if it were ours", async () => {
+    const name = db.name;
+    db.close();
+    const newer = new Dexie(name);
+    newer
+      .version(2)
+      .stores({ sites: "id, changed", files: "[site+path], site", steps: "[site+number], site", more: "id" });
+    await newer.open();
+    newer.close();
+    await expect(listSites(new HevretDatabase(name))).rejects.toThrow("newer Hevret");
   });
 });

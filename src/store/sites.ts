@@ -1,6 +1,7 @@
 /** The shelf: sites kept, opened, renamed, copied, deleted; and the history of each. */
-import { applyChanges, invertChanges, type StoredFile, type TextChange } from "@/core";
+import { applyChanges, invertChanges, invertFiles, type FileChange, type StoredFile, type TextChange } from "@/core";
 import { database, type FileRecord, type HevretDatabase, type SiteRecord, type StepRecord } from "./database";
+import { stored } from "./failures";
 import { OpenError } from "./limits";
 import type { Opened } from "./read";
 import { checkOpened, checkTrials, siteName } from "./schemas";
@@ -12,29 +13,7 @@ export class ConflictError extends Error {
   }
 }
 
-/** There is no room left in the browser's storage. */
-export class FullError extends Error {
-  constructor() {
-    super(
-      "The browser's storage is full. The last change is not saved, but it is still here: export it, or make room by deleting sites from the shelf.",
-    );
-  }
-}
-
 const tables = (db: HevretDatabase) => [db.sites, db.files, db.steps];
-
-/** Turns the browser's word for a full disk into ours. */
-async function withRoom<Result>(work: () => Promise<Result>): Promise<Result> {
-  try {
-    return await work();
-  } catch (error) {
-    const names = [error, (error as { inner?: unknown }).inner].map(
-      (one) => (one as { name?: string } | undefined)?.name,
-    );
-    if (names.includes("QuotaExceededError")) throw new FullError();
-    throw error;
-  }
-}
 
 /** Asks the browser to keep the data, and how much room there is; bytes, null where it does not say. */
 export async function askForRoom(): Promise<{ used: number; quota: number } | null> {
@@ -60,7 +39,7 @@ export async function addSite(from: Opened, now = Date.now(), db = database): Pr
     folder,
     deleted: null,
   };
-  await withRoom(() =>
+  await stored(() =>
     db.transaction("rw", tables(db), async () => {
       await db.sites.add(record);
       await db.files.bulkAdd(files.map((file) => fileRecord(id, file)));
@@ -76,17 +55,19 @@ function fileRecord(site: string, file: StoredFile): FileRecord {
 
 /** Notes that files now stand in the folder as they are here. */
 export async function markWritten(site: string, paths: readonly string[], db = database): Promise<void> {
-  await db.files
-    .where("site")
-    .equals(site)
-    .and(({ path }) => paths.includes(path))
-    .modify((record) => {
-      record.onDisk = record.file.kind === "other" ? null : record.file.text;
-    });
+  await stored(() =>
+    db.files
+      .where("site")
+      .equals(site)
+      .and(({ path }) => paths.includes(path))
+      .modify((record) => {
+        record.onDisk = record.file.kind === "other" ? null : record.file.text;
+      }),
+  );
 }
 
 export async function listSites(db = database): Promise<SiteRecord[]> {
-  const all = await db.sites.orderBy("changed").reverse().toArray();
+  const all = await stored(() => db.sites.orderBy("changed").reverse().toArray());
   return all.filter(({ deleted }) => deleted === null);
 }
 
@@ -97,55 +78,41 @@ export interface LoadedSite {
 }
 
 export async function loadSite(id: string, db = database): Promise<LoadedSite | null> {
-  return db.transaction("r", tables(db), async () => {
-    const record = await db.sites.get(id);
-    if (!record || record.deleted !== null) return null;
-    const files = await db.files.where("site").equals(id).toArray();
-    const steps = await db.steps.where("site").equals(id).sortBy("number");
-    return { record, files, steps };
-  });
+  return stored(() =>
+    db.transaction("r", tables(db), async () => {
+      const record = await db.sites.get(id);
+      if (!record || record.deleted !== null) return null;
+      const files = await db.files.where("site").equals(id).toArray();
+      const steps = await db.steps.where("site").equals(id).sortBy("number");
+      return { record, files, steps };
+    }),
+  );
 }
 
 export async function renameSite(id: string, name: string, db = database): Promise<void> {
-  await db.sites.update(id, { name: await siteName.validate(name) });
-}
-
-/** Takes a font file into a site that is open. @throws OpenError when the site holds a file of this name */
-export async function addFile(id: string, path: string, bytes: Uint8Array, db = database): Promise<FileRecord> {
-  const record: FileRecord = {
-    site: id,
-    path,
-    file: { kind: "other", path, bytes },
-    original: null,
-    onDisk: null,
-    added: true,
-  };
-  await withRoom(() =>
-    db.transaction("rw", db.files, async () => {
-      if (await db.files.get([id, path])) throw new OpenError(`The site has a file ${path} already.`);
-      await db.files.add(record);
-    }),
-  );
-  return record;
+  const kept = await siteName.validate(name);
+  await stored(() => db.sites.update(id, { name: kept }));
 }
 
 /** Keeps the values that are tried for a row of the slip; none takes them out. @throws OpenError for more or longer ones than can be kept */
 export async function keepTrials(id: string, row: string, values: readonly string[], db = database): Promise<void> {
   const kept = checkTrials(values);
-  await db.transaction("rw", db.sites, async () => {
-    const record = await db.sites.get(id);
-    if (!record) return;
-    const trials = { ...record.trials, [row]: kept };
-    if (kept.length === 0) delete trials[row];
-    await db.sites.update(id, { trials });
-  });
+  await stored(() =>
+    db.transaction("rw", db.sites, async () => {
+      const record = await db.sites.get(id);
+      if (!record) return;
+      const trials = { ...record.trials, [row]: kept };
+      if (kept.length === 0) delete trials[row];
+      await db.sites.update(id, { trials });
+    }),
+  );
 }
 
 export async function duplicateSite(id: string, now = Date.now(), db = database): Promise<string> {
   const loaded = await loadSite(id, db);
   if (!loaded) throw new OpenError("This site is no longer here.");
   const copy = crypto.randomUUID();
-  await withRoom(() =>
+  await stored(() =>
     db.transaction("rw", tables(db), async () => {
       await db.sites.add({
         ...loaded.record,
@@ -164,23 +131,25 @@ export async function duplicateSite(id: string, now = Date.now(), db = database)
 
 /** Takes a site off the shelf; `restoreSite` brings it back until `clearDeleted` runs. */
 export async function deleteSite(id: string, now = Date.now(), db = database): Promise<void> {
-  await db.sites.update(id, { deleted: now });
+  await stored(() => db.sites.update(id, { deleted: now }));
 }
 
 export async function restoreSite(id: string, db = database): Promise<void> {
-  await db.sites.update(id, { deleted: null });
+  await stored(() => db.sites.update(id, { deleted: null }));
 }
 
 /** Removes for good what was deleted before a time. */
 export async function clearDeleted(before: number, db = database): Promise<void> {
-  const gone = (await db.sites.toArray())
-    .filter(({ deleted }) => deleted !== null && deleted < before)
-    .map(({ id }) => id);
-  await db.transaction("rw", tables(db), async () => {
-    await db.sites.bulkDelete(gone);
-    await db.files.where("site").anyOf(gone).delete();
-    await db.steps.where("site").anyOf(gone).delete();
-  });
+  await stored(() =>
+    db.transaction("rw", tables(db), async () => {
+      const gone = (await db.sites.toArray())
+        .filter(({ deleted }) => deleted !== null && deleted < before)
+        .map(({ id }) => id);
+      await db.sites.bulkDelete(gone);
+      await db.files.where("site").anyOf(gone).delete();
+      await db.steps.where("site").anyOf(gone).delete();
+    }),
+  );
 }
 
 /** What a window knows of a site when it writes. */
@@ -189,20 +158,28 @@ export interface Known {
   revision: number;
 }
 
+/** What one edit does: to texts, and to files as wholes. */
+export interface Written {
+  label: string;
+  changes: readonly TextChange[];
+  /** Made before the texts are changed. */
+  files: readonly FileChange[];
+}
+
 /**
  * Writes one edit: the files as they are after it, and the step for the history. What could be redone is gone.
- * @returns the record after the edit. @throws ConflictError, FullError
+ * @returns the record after the edit. @throws ConflictError, FullError, OpenError
  */
 export async function writeStep(
   known: Known,
-  label: string,
-  changes: readonly TextChange[],
+  { label, changes, files }: Written,
   now = Date.now(),
   db = database,
 ): Promise<{ record: SiteRecord; step: StepRecord }> {
-  return withRoom(() =>
+  return stored(() =>
     db.transaction("rw", tables(db), async () => {
       const record = await current(known, db);
+      await moveFiles(record.id, files, db);
       const inverse = await changeFiles(record.id, changes, db);
       const step: StepRecord = {
         site: record.id,
@@ -210,6 +187,7 @@ export async function writeStep(
         label,
         changes: [...changes],
         inverse,
+        ...(files.length > 0 && { files: [...files] }),
         time: now,
       };
       await db.steps.where("[site+number]").between([record.id, record.cursor], [record.id, Infinity]).delete();
@@ -225,27 +203,43 @@ export async function moveInHistory(
   direction: "undo" | "redo",
   now = Date.now(),
   db = database,
-): Promise<{ record: SiteRecord; changes: TextChange[]; label: string } | null> {
-  return withRoom(() =>
+): Promise<({ record: SiteRecord } & Written) | null> {
+  return stored(() =>
     db.transaction("rw", tables(db), async () => {
       const record = await current(known, db);
-      const number = direction === "undo" ? record.cursor - 1 : record.cursor;
+      const back = direction === "undo";
+      const number = back ? record.cursor - 1 : record.cursor;
       const step = await db.steps.get([record.id, number]);
       if (!step) return null;
-      const changes = direction === "undo" ? step.inverse : step.changes;
+      const { label, files = [] } = step;
+      const changes = back ? step.inverse : step.changes;
+      const moved = back ? invertFiles(files) : files;
+      if (!back) await moveFiles(record.id, moved, db);
       await changeFiles(record.id, changes, db);
-      return {
-        record: await advance(record, direction === "undo" ? number : number + 1, now, db),
-        changes,
-        label: step.label,
-      };
+      if (back) await moveFiles(record.id, moved, db);
+      return { record: await advance(record, back ? number : number + 1, now, db), changes, files: moved, label };
     }),
   );
 }
 
+/** @throws OpenError when a file is not as the change says it is */
+async function moveFiles(site: string, changes: readonly FileChange[], db: HevretDatabase): Promise<void> {
+  for (const { path, before, after } of changes) {
+    const record = await db.files.get([site, path]);
+    if (!before && record) throw new OpenError(`The site has a file ${path} already.`);
+    if (before && !record) throw new OpenError(`${path} is no longer part of the site.`);
+    if (after)
+      await db.files.put({ ...(record ?? { site, path, original: null, onDisk: null, added: true }), file: after });
+    else await db.files.delete([site, path]);
+  }
+}
+
 async function current(known: Known, db: HevretDatabase): Promise<SiteRecord> {
   const record = await db.sites.get(known.site);
-  if (!record || record.deleted !== null) throw new OpenError("This site was deleted in another window.");
+  if (!record || record.deleted !== null)
+    throw new OpenError(
+      "This site is no longer kept in this browser: it was deleted in another window, or the browser's data were cleared. What is open in this window is still here: export it before you close it.",
+    );
   if (record.revision !== known.revision) throw new ConflictError();
   return record;
 }

@@ -110,6 +110,29 @@ export function changeSite(site: Site, changes: readonly TextChange[]): Site {
   return { files, refused: site.refused };
 }
 
+/** A file put into the site, or taken out of it; null where it is not. */
+export interface FileChange {
+  path: string;
+  before: StoredFile | null;
+  after: StoredFile | null;
+}
+
+/** The same site with files put in and taken out. */
+export function withFiles(site: Site, changes: readonly FileChange[]): Site {
+  if (changes.length === 0) return site;
+  const files = new Map(site.files);
+  for (const { path, after } of changes) {
+    if (after) files.set(path, after);
+    else files.delete(path);
+  }
+  return { files, refused: site.refused };
+}
+
+/** What takes changes of files back, last first. */
+export function invertFiles(changes: readonly FileChange[]): FileChange[] {
+  return changes.toReversed().map(({ path, before, after }) => ({ path, before: after, after: before }));
+}
+
 function groupByPath(changes: readonly TextChange[]): Map<string, TextChange[]> {
   const groups = new Map<string, TextChange[]>();
   for (const change of changes) groups.set(change.path, [...(groups.get(change.path) ?? []), change]);

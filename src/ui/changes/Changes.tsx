@@ -11,6 +11,7 @@ import { plural } from "../shared/numbers";
 import { useEngine, useWorkspace } from "../workspace/context";
 import { useExport } from "./ExportMenu";
 import styles from "./Changes.module.css";
+import { unwaited } from "../shared/unwaited";
 
 /** What was edited: every changed file line by line, and a page before and after. */
 export function Changes() {
@@ -61,12 +62,14 @@ function BeforeAfter() {
     const asOpened = [...siteOf(originals(files)).files.values()];
     const { engine: earlier, stop } = startEngine({ files: () => asOpened, restarted: () => undefined });
     let stale = false;
-    void (async () => {
-      await earlier.open(asOpened);
-      const before = await earlier.page(page, conditions);
-      const after = await engine.page(page, conditions);
-      if (!stale) setViews({ before, after });
-    })();
+    unwaited(
+      (async () => {
+        await earlier.open(asOpened);
+        const before = await earlier.page(page, conditions);
+        const after = await engine.page(page, conditions);
+        if (!stale) setViews({ before, after });
+      })(),
+    );
     return () => {
       stale = true;
       stop();
@@ -99,7 +102,7 @@ function Frame({ title, path, view, width }: { title: string; path: string; view
   const [frame, setFrame] = useState<HTMLIFrameElement | null>(null);
   useEffect(() => {
     if (!frame || !view) return;
-    void showPage(frame, view);
+    unwaited(showPage(frame, view));
   }, [frame, view]);
   return (
     <figure className={styles.page}>

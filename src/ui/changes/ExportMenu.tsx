@@ -7,6 +7,7 @@ import { changedMeanwhile, download, isChanged, writeBack, zipOf } from "@/store
 import { MatButton } from "../shared/Mat";
 import { plural } from "../shared/numbers";
 import { useEngine, useWorkspace, useWorkspaceStore } from "../workspace/context";
+import { unwaited } from "../shared/unwaited";
 
 const fileName = (name: string) => name.replace(/[^\p{L}\p{N}._-]+/gu, "-").replace(/^-+|-+$/g, "") || "site";
 
@@ -101,10 +102,10 @@ export function ExportMenu() {
     },
     { key: "all", label: "Whole site as zip", onClick: () => saveZip("all") },
     ...(record?.folder
-      ? [{ key: "folder", label: `Write back into ${record.folder.name}`, onClick: () => void saveBack() }]
+      ? [{ key: "folder", label: `Write back into ${record.folder.name}`, onClick: () => unwaited(saveBack()) }]
       : []),
     { type: "divider" as const },
-    ...reports.map(({ id, label }) => ({ key: id, label, onClick: () => void saveReport(id) })),
+    ...reports.map(({ id, label }) => ({ key: id, label, onClick: () => unwaited(saveReport(id)) })),
     ...(changed.length ? [{ type: "divider" as const }] : []),
     ...changed.map(({ path }) => ({ key: path, label: path, onClick: () => saveFile(path) })),
   ];

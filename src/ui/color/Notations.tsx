@@ -3,6 +3,7 @@
 import { useState } from "react";
 import { formatColor, inGamut, nearestName, notations, type Color, type Notation, type Space } from "@/core";
 import styles from "./Notations.module.css";
+import { unwaited } from "../shared/unwaited";
 
 interface Props {
   color: Color;
@@ -83,7 +84,7 @@ export function Copy({ text, label = "Copy" }: { text: string; label?: string })
     setCopied(text);
   };
   return (
-    <button type="button" className="text-button" onClick={() => void copy()} onBlur={() => setCopied(null)}>
+    <button type="button" className="text-button" onClick={() => unwaited(copy())} onBlur={() => setCopied(null)}>
       {copied === text ? "Copied" : label}
     </button>
   );

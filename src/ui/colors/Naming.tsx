@@ -8,6 +8,7 @@ import { useEngine } from "../workspace/context";
 import { Problem } from "../shared/Problem";
 import type { Proposal } from "../shared/WriteChanges";
 import styles from "./Colors.module.css";
+import { unwaited } from "../shared/unwaited";
 
 interface Props {
   open: boolean;
@@ -48,7 +49,7 @@ export function Naming({ open, values, palette, onClose, onPropose }: Props) {
       open={open}
       title={`A name for ${first?.value ?? "a colour"}`}
       onCancel={close}
-      onOk={() => void propose()}
+      onOk={() => unwaited(propose())}
       okText="Show what changes"
       cancelText="Leave as it is"
       okButtonProps={{ disabled: spots.length === 0 }}
@@ -63,7 +64,7 @@ export function Naming({ open, values, palette, onClose, onPropose }: Props) {
             value={name}
             spellCheck={false}
             onChange={(event) => setTyped(event.target.value)}
-            onPressEnter={() => void propose()}
+            onPressEnter={() => unwaited(propose())}
             status={problem ? "error" : undefined}
           />
         </label>

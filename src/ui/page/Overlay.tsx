@@ -11,6 +11,7 @@ import { plural, showRatio } from "../shared/numbers";
 import { useWorkspace, useWorkspaceStore } from "../workspace/context";
 import type { Shown } from "./PageDesk";
 import styles from "./Stage.module.css";
+import { unwaited } from "../shared/unwaited";
 
 /** Room for the marks left of the page, CSS px. */
 export const gutter = 88;
@@ -42,7 +43,7 @@ export function Overlay({ shown, places, picked, width }: OverlayProps) {
   const parents = useMemo(() => parentsIn(document.root), [document]);
 
   const pick = useCallback(
-    (place: Pick<PlaceView, "index" | "pseudo"> | null) => void store.getState().pick(place && refTo(path, place)),
+    (place: Pick<PlaceView, "index" | "pseudo"> | null) => unwaited(store.getState().pick(place && refTo(path, place))),
     [store, path],
   );
   const pickElement = (index: number) => pick({ index, pseudo: null });
@@ -152,10 +153,12 @@ export function Overlay({ shown, places, picked, width }: OverlayProps) {
           if (!found || !indexes.has(found.index)) return;
           if (found.index === pickedIndex) pickWords(found);
           else
-            void store
-              .getState()
-              .pick({ page: path, index: found.index })
-              .then(() => pickWords(found));
+            unwaited(
+              store
+                .getState()
+                .pick({ page: path, index: found.index })
+                .then(() => pickWords(found)),
+            );
         }}
         onMouseLeave={() => setHovered(null)}
         onClick={(event) => {

@@ -7,6 +7,7 @@ import { useSeeSource } from "../shared/useSeeSource";
 import { useWorkspace } from "../workspace/context";
 import styles from "./PageBar.module.css";
 import { Rehearse } from "./Rehearse";
+import { unwaited } from "../shared/unwaited";
 
 /** Over the page: which page, what it shares, what was found, and how it is looked at. */
 export function PageBar() {
@@ -21,7 +22,7 @@ export function PageBar() {
   const main = sheets[0];
   const sharing = main ? summary!.pages.filter((one) => one.sheets.includes(main)).length : 0;
   const go = (path: string) => {
-    void openPage(path);
+    unwaited(openPage(path));
     window.history.pushState(null, "", `?file=${encodeURIComponent(path)}`);
   };
   return (
@@ -46,7 +47,7 @@ export function PageBar() {
         size="small"
         value={conditions.scheme}
         popupMatchSelectWidth={false}
-        onChange={(scheme) => void setConditions({ scheme })}
+        onChange={(scheme) => unwaited(setConditions({ scheme }))}
         options={[
           { value: "light", label: "Light" },
           { value: "dark", label: "Dark" },

@@ -5,6 +5,7 @@ import { defaultConditions, type Conditions } from "@/core";
 import { useStacks } from "../workspace/answers";
 import { useWorkspace } from "../workspace/context";
 import styles from "./PageBar.module.css";
+import { unwaited } from "../shared/unwaited";
 
 const contrasts = [
   { value: "no-preference", label: "as it is" },
@@ -34,13 +35,15 @@ export function Rehearse() {
   const words = rehearsed(conditions, unstyled);
   const reset = () => {
     setUnstyled(false);
-    void setConditions({
-      rootSize: defaultConditions.rootSize,
-      medium: "screen",
-      contrast: "no-preference",
-      reducedMotion: false,
-      absent: [],
-    });
+    unwaited(
+      setConditions({
+        rootSize: defaultConditions.rootSize,
+        medium: "screen",
+        contrast: "no-preference",
+        reducedMotion: false,
+        absent: [],
+      }),
+    );
   };
   const list = (
     <div className={styles.rehearse} role="group" aria-label="Rehearse">
@@ -53,7 +56,7 @@ export function Rehearse() {
           value={conditions.rootSize}
           suffix="px"
           aria-label="Reader’s text size in px"
-          onChange={(size) => typeof size === "number" && void setConditions({ rootSize: size })}
+          onChange={(size) => typeof size === "number" && unwaited(setConditions({ rootSize: size }))}
         />
       </label>
       <label className={styles.field}>
@@ -64,18 +67,18 @@ export function Rehearse() {
           options={[...contrasts]}
           popupMatchSelectWidth={false}
           aria-label="Contrast wished for"
-          onChange={(contrast) => void setConditions({ contrast })}
+          onChange={(contrast) => unwaited(setConditions({ contrast }))}
         />
       </label>
       <Checkbox
         checked={conditions.medium === "print"}
-        onChange={({ target }) => void setConditions({ medium: target.checked ? "print" : "screen" })}
+        onChange={({ target }) => unwaited(setConditions({ medium: target.checked ? "print" : "screen" }))}
       >
         On paper
       </Checkbox>
       <Checkbox
         checked={conditions.reducedMotion}
-        onChange={({ target }) => void setConditions({ reducedMotion: target.checked })}
+        onChange={({ target }) => unwaited(setConditions({ reducedMotion: target.checked }))}
       >
         Less motion
       </Checkbox>
@@ -108,9 +111,11 @@ function Fonts() {
   if (families.length === 0) return null;
   const { absent } = conditions;
   const toggle = (family: string) =>
-    void setConditions({
-      absent: absent.includes(family) ? absent.filter((one) => one !== family) : [...absent, family],
-    });
+    unwaited(
+      setConditions({
+        absent: absent.includes(family) ? absent.filter((one) => one !== family) : [...absent, family],
+      }),
+    );
   return (
     <div role="group" aria-label="Fonts that are not there">
       <span>Without the font</span>

@@ -10,6 +10,7 @@ import { changeBetween, changeOfLines, plainLines, type Edit } from "@/core";
 import { plural } from "../shared/numbers";
 import { useEngine, useWorkspace, useWorkspaceStore } from "../workspace/context";
 import styles from "./SourcePane.module.css";
+import { unwaited } from "../shared/unwaited";
 
 /** How long typing has to rest before it is written, in milliseconds. */
 const rest = 700;
@@ -39,9 +40,11 @@ export function SourcePane() {
   useEffect(() => {
     let stale = false;
     if (!path) return;
-    void engine.source(path, offset).then((source) => {
-      if (!stale && source) setShown({ path, first: source.firstLine, last: source.lastLine, whole });
-    });
+    unwaited(
+      engine.source(path, offset).then((source) => {
+        if (!stale && source) setShown({ path, first: source.firstLine, last: source.lastLine, whole });
+      }),
+    );
     return () => {
       stale = true;
     };
@@ -120,7 +123,7 @@ function Source({ path, text, original, first, last, html, waiting }: SourceProp
     if (timer.current) clearTimeout(timer.current);
     timer.current = null;
     const edit = editFrom(path, saved.current, view.current?.state.doc.toString());
-    if (edit) void store.getState().write(edit, `Source of ${path}`);
+    if (edit) unwaited(store.getState().write(edit, `Source of ${path}`));
   }, [path, store]);
 
   useEffect(() => {
@@ -133,7 +136,7 @@ function Source({ path, text, original, first, last, html, waiting }: SourceProp
       EditorView.updateListener.of((update) => {
         if (!update.docChanged || update.transactions.some((transaction) => transaction.isUserEvent("hevret"))) return;
         const edit = editFrom(path, saved.current, update.state.doc.toString());
-        void store.getState().rehearse(edit);
+        unwaited(store.getState().rehearse(edit));
         if (timer.current) clearTimeout(timer.current);
         timer.current = setTimeout(flush, rest);
       }),

@@ -14,6 +14,7 @@ import { gutter, Overlay } from "./Overlay";
 import type { Shown } from "./PageDesk";
 import { narrowest, Ruler, widest } from "./Ruler";
 import styles from "./Stage.module.css";
+import { unwaited } from "../shared/unwaited";
 
 /** Room right of the page, CSS px. */
 const air = 14;
@@ -63,7 +64,7 @@ export function Stage({ shown, onShown }: Props) {
   useEffect(() => {
     if (width === null || !room) return;
     const { conditions: known, setConditions } = store.getState();
-    if (known.width !== width || known.height !== room.height) void setConditions({ width, height: room.height });
+    if (known.width !== width || known.height !== room.height) unwaited(setConditions({ width, height: room.height }));
   }, [store, width, room]);
 
   const built = rehearsal?.patch.document ? rehearsal.patch : null;
@@ -85,13 +86,15 @@ export function Stage({ shown, onShown }: Props) {
     const scroll = frame.current!.contentWindow?.scrollY ?? 0;
     const path = latest.current.document.path;
     const stay = frame.current!.dataset.path === path;
-    void showPage(frame.current!, latest.current).then((next) => {
-      if (stale) return;
-      frame.current!.dataset.path = path;
-      if (stay) next.document.defaultView!.scrollTo(0, scroll);
-      setPage({ page: next, key: buildKey });
-      relayout(next);
-    });
+    unwaited(
+      showPage(frame.current!, latest.current).then((next) => {
+        if (stale) return;
+        frame.current!.dataset.path = path;
+        if (stay) next.document.defaultView!.scrollTo(0, scroll);
+        setPage({ page: next, key: buildKey });
+        relayout(next);
+      }),
+    );
     return () => {
       stale = true;
     };
@@ -108,7 +111,7 @@ export function Stage({ shown, onShown }: Props) {
       if (!waiting) return;
       relayout(page.page);
       const mine = (looks += 1);
-      if (!unstyled) void lookUnder(page.page, () => waiting && mine === looks);
+      if (!unstyled) unwaited(lookUnder(page.page, () => waiting && mine === looks));
     };
     const lookUnder = async (shownPage: ShownPage, stillThere: () => boolean) => {
       if (store.getState().rehearsal) await calm(50);
@@ -118,7 +121,7 @@ export function Stage({ shown, onShown }: Props) {
     };
     afterPaint(() => {
       measure();
-      if (document.fonts.status === "loading") void document.fonts.ready.then(measure);
+      if (document.fonts.status === "loading") unwaited(document.fonts.ready.then(measure));
     });
     const onScroll = () => setScrolls((count) => count + 1);
     const onResize = () => relayout(page.page);
@@ -139,7 +142,7 @@ export function Stage({ shown, onShown }: Props) {
     const sizes = containerSizes(shown.page);
     const { conditions: known, setConditions } = store.getState();
     if (JSON.stringify(known.containers[path]) !== JSON.stringify(sizes))
-      void setConditions({ containers: { ...known.containers, [path]: sizes } });
+      unwaited(setConditions({ containers: { ...known.containers, [path]: sizes } }));
   }, [store, shown, path, asksContainers]);
 
   // So do units that follow a font's metrics: the page measures its fonts.
@@ -151,7 +154,7 @@ export function Stage({ shown, onShown }: Props) {
     const news = Object.entries(fonts).some(
       ([key, measure]) => JSON.stringify(known.fonts[key]) !== JSON.stringify(measure),
     );
-    if (news) void setConditions({ fonts: { ...known.fonts, ...fonts } });
+    if (news) unwaited(setConditions({ fonts: { ...known.fonts, ...fonts } }));
   }, [store, shown, asksFonts]);
 
   const shift = useShift(
@@ -223,7 +226,7 @@ function useShift(shown: Shown | null, places: readonly PlaceView[], key: string
       if (plain) usual.current.set(key, now);
       setShift(now.height === 0 ? null : differenceOf(now, usual.current.get(key)));
     };
-    void count();
+    unwaited(count());
     return () => {
       current = false;
     };

@@ -2,13 +2,14 @@
 
 import { Modal } from "antd";
 import { useEffect, useState, type ReactNode } from "react";
-import { applyChanges, type TextChange } from "@/core";
+import { applyChanges, type FileChange, type TextChange } from "@/core";
 import type { PlanResult } from "@/engine/protocol";
 import { useEngine, useWorkspace } from "../workspace/context";
 import { Contrasts } from "./Contrasts";
 import { LineDifference } from "./LineDifference";
 import { plural, showReach } from "./numbers";
 import styles from "./WriteChanges.module.css";
+import { unwaited } from "./unwaited";
 
 /** Changes ready to be looked at and written. */
 export interface Proposal {
@@ -16,6 +17,8 @@ export interface Proposal {
   /** What the step is called in the history; the title by default. */
   label?: string;
   changes: readonly TextChange[];
+  /** Files that are put into the site with them. */
+  files?: readonly FileChange[];
   /** Values that are written, where several are in one change. */
   count?: number;
   /** What the changes do and do not do. */
@@ -38,9 +41,11 @@ export function WriteChanges({ proposal, onClose }: Props) {
   useEffect(() => {
     if (!proposal) return;
     let current = true;
-    void engine
-      .plan({ kind: "text", changes: proposal.changes }, conditions, true)
-      .then((result) => current && setPlanned({ of: proposal, result }));
+    unwaited(
+      engine
+        .plan({ kind: "text", changes: proposal.changes }, conditions, true)
+        .then((result) => current && setPlanned({ of: proposal, result })),
+    );
     return () => {
       current = false;
     };
@@ -49,7 +54,7 @@ export function WriteChanges({ proposal, onClose }: Props) {
   const changes = proposal?.changes ?? [];
   const paths = [...new Set(changes.map(({ path }) => path))];
   const done = async () => {
-    if (proposal) await write({ kind: "text", changes }, proposal.label ?? proposal.title);
+    if (proposal) await write({ kind: "text", changes }, proposal.label ?? proposal.title, proposal.files);
     onClose(true);
   };
   return (
@@ -57,7 +62,7 @@ export function WriteChanges({ proposal, onClose }: Props) {
       open={proposal !== null}
       title={proposal?.title}
       onCancel={() => onClose(false)}
-      onOk={() => void done()}
+      onOk={() => unwaited(done())}
       okText="Write"
       cancelText="Leave as it is"
       width={720}
@@ -72,6 +77,11 @@ export function WriteChanges({ proposal, onClose }: Props) {
               ? `${plural(proposal?.count ?? changes.length, "value")} in ${plural(paths.length, "file")}; ${reachWords(result)}`
               : "Looking at all pages…"}
         </p>
+        {proposal?.files?.map(({ path }) => (
+          <p key={path}>
+            <span className="mono">{path}</span> is put into the site.
+          </p>
+        ))}
         {result?.problem && <p className="fails">{result.problem}</p>}
         {proposal?.proof}
         {result?.judged && <Contrasts judged={result.judged} />}

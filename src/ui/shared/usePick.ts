@@ -3,6 +3,7 @@
 import { useRouter } from "next/navigation";
 import type { ElementRef } from "@/core";
 import { useWorkspace } from "../workspace/context";
+import { unwaited } from "./unwaited";
 
 /** Steps to a place on its page. */
 export function usePick(): (ref: ElementRef) => void {
@@ -10,7 +11,7 @@ export function usePick(): (ref: ElementRef) => void {
   const record = useWorkspace((state) => state.record);
   const pick = useWorkspace((state) => state.pick);
   return (ref) => {
-    void pick(ref);
+    unwaited(pick(ref));
     router.push(`/site/${record!.id}/page?file=${encodeURIComponent(ref.page)}`);
   };
 }

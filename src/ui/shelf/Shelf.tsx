@@ -5,6 +5,7 @@ import { useLiveQuery } from "dexie-react-hooks";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
+import { storageError, StorageError } from "@/store/failures";
 import { OpenError } from "@/store/limits";
 import { readDrop, readFiles, readFolder, readZip, type Opened, type Progress } from "@/store/read";
 import {
@@ -13,7 +14,6 @@ import {
   clearDeleted,
   deleteSite,
   duplicateSite,
-  FullError,
   listSites,
   renameSite,
   restoreSite,
@@ -25,6 +25,8 @@ import { useRoom } from "../shared/Room";
 import { PasteDialog } from "./PasteDialog";
 import { SpecimenDialog } from "./SpecimenDialog";
 import styles from "./Shelf.module.css";
+import { onFailure, unwaited } from "../shared/unwaited";
+import { inWords } from "../workspace/words";
 
 const day = 24 * 60 * 60 * 1000;
 
@@ -47,7 +49,7 @@ function useOpening() {
     } catch (error) {
       setBusy(null);
       if ((error as Error).name === "AbortError") return;
-      const known = error instanceof OpenError || error instanceof FullError;
+      const known = error instanceof OpenError || error instanceof StorageError;
       setProblem(known ? (error as Error).message : `It could not be opened: ${(error as Error).message}`);
     }
   };
@@ -64,9 +66,12 @@ export function Shelf() {
   const { room, setRoom } = useRoom();
   const usage = useRoomLeft();
 
+  const { message } = App.useApp();
   useEffect(() => {
-    void clearDeleted(Date.now() - day);
-  }, []);
+    // What cannot be read is said by the list.
+    clearDeleted(Date.now() - day).catch(() => undefined);
+    return onFailure((error) => message.error(inWords(error)));
+  }, [message]);
 
   const openFolder = async () => {
     if (!("showDirectoryPicker" in window)) {
@@ -80,7 +85,7 @@ export function Shelf() {
   const fromInput = (what: string, input: HTMLInputElement) => {
     const list = [...(input.files ?? [])];
     input.value = "";
-    if (list.length) void open(what, (progress) => readFiles(list, progress));
+    if (list.length) unwaited(open(what, (progress) => readFiles(list, progress)));
   };
 
   const openSample = () =>
@@ -104,7 +109,7 @@ export function Shelf() {
         event.preventDefault();
         setDragging(false);
         const { items } = event.dataTransfer;
-        void open("what was dropped", (progress) => readDrop(items, progress));
+        unwaited(open("what was dropped", (progress) => readDrop(items, progress)));
       }}
     >
       <Mat>
@@ -121,7 +126,7 @@ export function Shelf() {
             <Way
               label="Folder"
               note="with leave to save back into it, where the browser can"
-              onClick={() => void openFolder()}
+              onClick={() => unwaited(openFolder())}
             />
             <Way
               label="Files or a zip"
@@ -137,7 +142,7 @@ export function Shelf() {
             <Way
               label="Sample site"
               note="Ossel Island Ferries, four pages with faults in them"
-              onClick={() => void openSample()}
+              onClick={() => unwaited(openSample())}
             />
           </ul>
           <p className={styles.hint}>Or drop a folder, files or a zip anywhere here.</p>
@@ -179,12 +184,12 @@ export function Shelf() {
       <PasteDialog
         open={dialog === "paste"}
         onClose={() => setDialog(null)}
-        onOpen={(opened) => void open("the pasted page", () => opened)}
+        onOpen={(opened) => unwaited(open("the pasted page", () => opened))}
       />
       <SpecimenDialog
         open={dialog === "specimen"}
         onClose={() => setDialog(null)}
-        onOpen={(opened) => void open("the specimen", () => opened)}
+        onOpen={(opened) => unwaited(open("the specimen", () => opened))}
       />
     </div>
   );
@@ -204,18 +209,35 @@ function Way({ label, note, onClick }: { label: string; note: string; onClick():
 function useRoomLeft(): string | null {
   const [text, setText] = useState<string | null>(null);
   useEffect(() => {
-    void askForRoom().then((room) => {
-      if (!room) return;
-      const mega = (bytes: number) => (bytes / 1024 / 1024).toLocaleString("en-GB", { maximumFractionDigits: 1 });
-      setText(`The shelf uses ${mega(room.used)} MB of the ${mega(room.quota)} MB this browser gives it.`);
-    });
+    unwaited(
+      askForRoom().then((room) => {
+        if (!room) return;
+        const mega = (bytes: number) => (bytes / 1024 / 1024).toLocaleString("en-GB", { maximumFractionDigits: 1 });
+        setText(`The shelf uses ${mega(room.used)} MB of the ${mega(room.quota)} MB this browser gives it.`);
+      }),
+    );
   }, []);
   return text;
 }
 
+/** The sites, or why they cannot be read. */
+async function sitesOnShelf(): Promise<SiteRecord[] | string> {
+  try {
+    return await listSites();
+  } catch (error) {
+    return (storageError(error) as Error).message;
+  }
+}
+
 function SiteList() {
-  const sites = useLiveQuery(() => listSites());
+  const sites = useLiveQuery(sitesOnShelf);
   if (!sites) return null;
+  if (typeof sites === "string")
+    return (
+      <p role="alert" className={styles.problem}>
+        {sites}
+      </p>
+    );
   return (
     <section aria-labelledby="sites-title">
       <h2 id="sites-title">On the shelf</h2>
@@ -260,7 +282,7 @@ function SiteRow({ site }: { site: SiteRecord }) {
           <Button
             size="small"
             onClick={() => {
-              void restoreSite(site.id);
+              unwaited(restoreSite(site.id));
               message.destroy(key);
             }}
           >
@@ -302,8 +324,8 @@ function SiteRow({ site }: { site: SiteRecord }) {
           menu={{
             items: [
               { key: "rename", label: "Rename", onClick: () => setNaming(true) },
-              { key: "copy", label: "Duplicate", onClick: () => void copy() },
-              { key: "delete", label: "Delete", onClick: () => void remove() },
+              { key: "copy", label: "Duplicate", onClick: () => unwaited(copy()) },
+              { key: "delete", label: "Delete", onClick: () => unwaited(remove()) },
             ],
           }}
         >
@@ -329,13 +351,13 @@ function RenameDialog({ site, onClose }: { site: SiteRecord; onClose(): void }) 
     }
   };
   return (
-    <Modal open title="Rename the site" okText="Rename" onOk={() => void rename()} onCancel={onClose} width={420}>
+    <Modal open title="Rename the site" okText="Rename" onOk={() => unwaited(rename())} onCancel={onClose} width={420}>
       <label>
         Name
         <Input
           value={name}
           onChange={(event) => setName(event.target.value)}
-          onPressEnter={() => void rename()}
+          onPressEnter={() => unwaited(rename())}
           autoFocus
         />
       </label>

@@ -8,6 +8,7 @@ import { Problem } from "../shared/Problem";
 import { WriteChanges, type Proposal } from "../shared/WriteChanges";
 import { useEngine, useWorkspace } from "../workspace/context";
 import styles from "./Slip.module.css";
+import { unwaited } from "../shared/unwaited";
 
 /** Gives another text style the value of this row. */
 export function CopyTo({ row, value, ownKey }: { row: SlipRowValue; value: string; ownKey: string }) {
@@ -42,8 +43,8 @@ export function CopyTo({ row, value, ownKey }: { row: SlipRowValue; value: strin
         placeholder="Copy to another text style"
         value={null}
         popupMatchSelectWidth={320}
-        onOpenChange={(open) => open && void engine.styleTable(conditions).then(setRows)}
-        onSelect={(key: string | null) => void (key !== null && copy(key))}
+        onOpenChange={(open) => open && unwaited(engine.styleTable(conditions).then(setRows))}
+        onSelect={(key: string | null) => key !== null && unwaited(copy(key))}
         options={(rows ?? []).filter(({ key }) => key !== ownKey).map((one) => ({ value: one.key, label: name(one) }))}
       />
       <Problem>{problem}</Problem>

@@ -13,6 +13,7 @@ import { CopyTo } from "./CopyTo";
 import styles from "./Slip.module.css";
 import { useDraft } from "./useDraft";
 import { ValueField } from "./ValueField";
+import { unwaited } from "../shared/unwaited";
 
 interface Props {
   row: SlipRowValue;
@@ -189,7 +190,7 @@ function Toggle({
       type="button"
       className="text-button"
       onClick={() =>
-        void write({ kind: "toggle", path, start, element: element ?? undefined }, `${label} a declaration`)
+        unwaited(write({ kind: "toggle", path, start, element: element ?? undefined }, `${label} a declaration`))
       }
     >
       {label}
@@ -226,7 +227,7 @@ function Fold({ one, rule, path }: { one: Contender; rule: number; path: string 
   };
   return (
     <>
-      <button type="button" className={`text-button ${styles.fold}`} onClick={() => void propose()}>
+      <button type="button" className={`text-button ${styles.fold}`} onClick={() => unwaited(propose())}>
         {title}
       </button>
       {problem && <em className="fails">{problem}</em>}

@@ -3,6 +3,7 @@
 import { Select } from "antd";
 import type { ElementRef } from "@/core";
 import { useWorkspace } from "../workspace/context";
+import { unwaited } from "../shared/unwaited";
 
 const states = [
   { value: "", label: "at rest" },
@@ -21,7 +22,7 @@ export function StateSelect({ picked }: { picked: ElementRef }) {
   const choose = (state: string) => {
     // A text that got the focus by key has the focus, too.
     const names = state === "focus-visible" ? ["focus", state] : state ? [state] : null;
-    void setConditions({ forced: names ? { [picked.page]: { [picked.index]: names } } : {} });
+    unwaited(setConditions({ forced: names ? { [picked.page]: { [picked.index]: names } } : {} }));
   };
   return (
     <Select

@@ -1,15 +1,16 @@
 "use client";
 
-import { useCallback, useMemo, useRef, useState, type ReactNode } from "react";
+import { useMemo, useRef, useState, type ReactNode } from "react";
 import { showRatio, type Slip, type SlipRowValue, type Target, type TrialContrast } from "@/core";
 import { roomOf, type Neighbour } from "@/preview/measure";
 import type { Shown } from "../page/PageDesk";
 import { plural } from "../shared/numbers";
-import { useAnswer } from "../workspace/answers";
+import { useAnswered } from "../workspace/answers";
 import { useWorkspace } from "../workspace/context";
 import { Specimen, type Declarations } from "../shared/Specimen";
 import styles from "./Trials.module.css";
 import type { Draft } from "./useDraft";
+import { unwaited } from "../shared/unwaited";
 
 interface Props {
   row: SlipRowValue;
@@ -51,7 +52,7 @@ export function Trials({
   const keptAs = `${slip.selector} ${row.id}`;
   const chosen = useWorkspace((state) => state.record?.trials?.[keptAs]);
   const keepTrials = useWorkspace((state) => state.keepTrials);
-  const setChosen = (values: readonly string[]) => keepTrials(keptAs, values.slice(0, most));
+  const setChosen = (values: readonly string[]) => unwaited(keepTrials(keptAs, values.slice(0, most)));
   const [typed, setTyped] = useState("");
   const list = useRef<HTMLDivElement>(null);
   const values = chosen?.length ? chosen : proposed.slice(0, most);
@@ -65,7 +66,7 @@ export function Trials({
       const next = values[(at + by[event.key]! + values.length) % values.length]!;
       draft.attempt(next);
       list.current?.querySelectorAll("button")[values.indexOf(next)]?.focus();
-    } else if (event.key === "Enter") void draft.write(values[at]!);
+    } else if (event.key === "Enter") unwaited(draft.write(values[at]!));
     else if (event.key === "Escape") draft.putBack();
     else if (event.key === "Delete" || event.key === "Backspace") setChosen(values.filter((_, index) => index !== at));
     else return;
@@ -100,7 +101,7 @@ export function Trials({
             className={value === draft.value ? `${styles.trial} ${styles.chosen}` : styles.trial}
             tabIndex={value === draft.value || (at === 0 && !values.includes(draft.value)) ? 0 : -1}
             onClick={() => draft.attempt(value)}
-            onDoubleClick={() => void draft.write(value)}
+            onDoubleClick={() => unwaited(draft.write(value))}
             onKeyDown={(event) => move(event, at)}
           >
             {beside ? (
@@ -156,16 +157,8 @@ function useContrasts(
   values: readonly string[],
 ): readonly (TrialContrast | null)[] | null {
   const conditions = useWorkspace((state) => state.conditions);
-  const key = JSON.stringify([target, values]);
-  return useAnswer(
-    useCallback(
-      async (engine) => {
-        const [where, list] = JSON.parse(key) as [Target | null, string[]];
-        return where && engine.trialContrasts({ page, index }, where, property, list, conditions);
-      },
-      [page, index, property, key, conditions],
-    ),
-  );
+  const picked = { page, index };
+  return useAnswered("trialContrasts", target && [picked, target, property, values, conditions])?.answer ?? null;
 }
 
 function Contrast({ ratio, needs, verdict }: TrialContrast) {

@@ -10,6 +10,7 @@ import { stepNumber } from "../shared/stepping";
 import { useEngine } from "../workspace/context";
 import styles from "./Slip.module.css";
 import type { Draft } from "./useDraft";
+import { unwaited } from "../shared/unwaited";
 
 interface Props {
   row: SlipRowValue;
@@ -28,9 +29,11 @@ export function ValueField({ row, target, draft, onAttribute }: Props) {
 
   const type = (text: string, caret: number) => {
     draft.attempt(text);
-    void engine
-      .complete(row.property, text.slice(0, caret))
-      .then((found) => setOptions(found.map((one) => one + text.slice(caret))));
+    unwaited(
+      engine
+        .complete(row.property, text.slice(0, caret))
+        .then((found) => setOptions(found.map((one) => one + text.slice(caret)))),
+    );
   };
 
   const putBack = () => {
@@ -40,7 +43,7 @@ export function ValueField({ row, target, draft, onAttribute }: Props) {
 
   const write = () => {
     setOptions([]);
-    void draft.write(value);
+    unwaited(draft.write(value));
   };
 
   const onKeyDown = (event: React.KeyboardEvent) => {

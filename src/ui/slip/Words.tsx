@@ -7,6 +7,7 @@ import { indexOfSpan } from "@/preview/words";
 import { Problem } from "../shared/Problem";
 import { useWorkspace, useWorkspaceStore } from "../workspace/context";
 import styles from "./Slip.module.css";
+import { unwaited } from "../shared/unwaited";
 
 /** Words picked inside the text: a span of their own, with a class or a style. */
 export function Words({ page }: { page: ShownPage }) {
@@ -38,12 +39,12 @@ export function Words({ page }: { page: ShownPage }) {
           value={name}
           onChange={({ target }) => setName(target.value)}
           spellCheck={false}
-          onPressEnter={() => void wrap("class", name.trim())}
+          onPressEnter={() => unwaited(wrap("class", name.trim()))}
         />
-        <button type="button" className="chip" onClick={() => void wrap("class", name.trim())}>
+        <button type="button" className="chip" onClick={() => unwaited(wrap("class", name.trim()))}>
           Give them a class
         </button>
-        <button type="button" className="chip" onClick={() => void wrap("style", "font-style: inherit")}>
+        <button type="button" className="chip" onClick={() => unwaited(wrap("style", "font-style: inherit"))}>
           Give them a style
         </button>
       </span>
@@ -61,7 +62,7 @@ export function Unwrap() {
     <button
       type="button"
       className="text-button"
-      onClick={() => void write({ kind: "unwrap", element: slip.ref }, "Take a span away")}
+      onClick={() => unwaited(write({ kind: "unwrap", element: slip.ref }, "Take a span away"))}
     >
       Take the span away
     </button>

@@ -3,6 +3,7 @@
 import { useEffect, useRef, useState } from "react";
 import type { Edit, Judged, Plan, Slip, SlipRowValue, Target } from "@/core";
 import { useEngine, useWorkspace } from "../workspace/context";
+import { unwaited } from "../shared/unwaited";
 
 /** What came of the value tried: refused, or ready with what it would touch. */
 export type Verdict = { kind: "refused"; reason: string } | { kind: "ready"; plan: Plan; judged: Judged } | null;
@@ -47,7 +48,7 @@ export function useDraft(row: SlipRowValue, slip: Slip, target: Target | null): 
     if (!current()) return;
     const edit = reason === null ? editFor(value) : null;
     if (!edit) {
-      void rehearse(null);
+      unwaited(rehearse(null));
       setVerdict({ kind: "refused", reason: reason ?? nowhere });
       return;
     }
@@ -61,14 +62,14 @@ export function useDraft(row: SlipRowValue, slip: Slip, target: Target | null): 
   useEffect(() => {
     if (judgedFor.current === targetKey) return;
     judgedFor.current = targetKey;
-    if (text !== null && writing.current !== turn.current) void Promise.resolve(text).then(consider);
+    if (text !== null && writing.current !== turn.current) unwaited(Promise.resolve(text).then(consider));
   });
 
   const putBack = () => {
     turn.current += 1;
     setText(null);
     setVerdict(null);
-    void rehearse(null);
+    unwaited(rehearse(null));
   };
 
   const write = async (value: string) => {
@@ -91,7 +92,7 @@ export function useDraft(row: SlipRowValue, slip: Slip, target: Target | null): 
 
   const attempt = (value: string) => {
     setText(value);
-    void consider(value);
+    unwaited(consider(value));
   };
 
   return { value: text ?? written, tried: text !== null, verdict, attempt, write, putBack };

@@ -1,6 +1,5 @@
 "use client";
 
-import { useCallback } from "react";
 import type { ElementRef, Setting, Slip } from "@/core";
 import { useAnswer } from "../workspace/answers";
 import { useWorkspace } from "../workspace/context";
@@ -12,10 +11,5 @@ export function useSetting(
   property: string,
 ): Setting | null {
   const conditions = useWorkspace((state) => state.conditions);
-  return useAnswer(
-    useCallback(
-      (engine) => engine.setting({ page, index }, places, property, conditions),
-      [page, index, places, property, conditions],
-    ),
-  );
+  return useAnswer("setting", { page, index }, places, property, conditions);
 }

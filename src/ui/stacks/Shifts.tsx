@@ -8,6 +8,7 @@ import { plural, shiftWords, showNumber } from "../shared/numbers";
 import { useEngine, useWorkspace } from "../workspace/context";
 import desk from "../workspace/Desk.module.css";
 import styles from "./Stacks.module.css";
+import { unwaited } from "../shared/unwaited";
 
 /** The page under one assumption. */
 export interface Assumption {
@@ -50,7 +51,7 @@ export function Shifts({ places, assumptions }: Props) {
         setMeasured([...found]);
       }
     };
-    void measure();
+    unwaited(measure());
     return () => {
       current = false;
     };

@@ -16,6 +16,7 @@ import { useEngine, useWorkspace } from "../workspace/context";
 import { FontFindings } from "./FontFindings";
 import { Shifts, withoutMembers } from "./Shifts";
 import styles from "./Stacks.module.css";
+import { unwaited } from "../shared/unwaited";
 
 /** The Stacks view: every distinct stack, member by member, and who gets what. */
 export function Stacks() {
@@ -45,14 +46,14 @@ export function Stacks() {
   );
 }
 
-/** Takes a font file into the site and shows the rule that declares it. */
+/** Shows the rule that declares a font file; it is put into the site with it. */
 function AddFont({ onPropose }: { onPropose(proposal: Proposal): void }) {
-  const addFont = useWorkspace((state) => state.addFont);
-  const [problem, setProblem] = useState<string | null>(null);
+  const fontToAdd = useWorkspace((state) => state.fontToAdd);
+  const [said, setProblem] = useState<string | null>(null);
   const take = async (file: File) => {
-    const result = await addFont(file.name, new Uint8Array(await file.arrayBuffer()));
-    setProblem(result.problem && `${file.name}: ${result.problem}`);
-    if (!result.problem) onPropose({ title: `Declare ${result.family}`, changes: result.changes });
+    const { family, changes, files, problem } = await fontToAdd(file.name, new Uint8Array(await file.arrayBuffer()));
+    setProblem(problem && `${file.name}: ${problem}`);
+    if (!problem) onPropose({ title: `Add ${family}`, changes, files });
   };
   return (
     <>
@@ -66,11 +67,11 @@ function AddFont({ onPropose }: { onPropose(proposal: Proposal): void }) {
           onChange={(event) => {
             const file = event.target.files?.[0];
             event.target.value = "";
-            if (file) void take(file);
+            if (file) unwaited(take(file));
           }}
         />
       </label>
-      <Problem>{problem}</Problem>
+      <Problem>{said}</Problem>
     </>
   );
 }
@@ -136,9 +137,11 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
     onPropose({ title: `Name the stack ${name}`, changes: result.changes });
   };
   const toggle = (family: string) =>
-    void setConditions({
-      absent: absent.includes(family) ? absent.filter((one) => one !== family) : [...absent, family],
-    });
+    unwaited(
+      setConditions({
+        absent: absent.includes(family) ? absent.filter((one) => one !== family) : [...absent, family],
+      }),
+    );
   return (
     <section className={styles.stack} aria-label={`Stack ${use.stack}`}>
       <h2>
@@ -208,7 +211,7 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
                       <button
                         type="button"
                         className={`text-button ${styles.match}`}
-                        onClick={() => void match(member.name)}
+                        onClick={() => unwaited(match(member.name))}
                       >
                         Match to the first
                       </button>
@@ -253,7 +256,7 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
             <button
               type="button"
               className="text-button"
-              onClick={() => void rewrite(writeStack(mended), `Write ${writeStack(mended)}`)}
+              onClick={() => unwaited(rewrite(writeStack(mended), `Write ${writeStack(mended)}`))}
             >
               Write {writeStack(mended)}
             </button>
@@ -269,13 +272,13 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
             value={typed ?? use.stack}
             onChange={({ target }) => setTyped(target.value)}
             spellCheck={false}
-            onPressEnter={() => typed && void rewrite(typed, `Write ${typed}`)}
+            onPressEnter={() => typed && unwaited(rewrite(typed, `Write ${typed}`))}
           />
           <button
             type="button"
             className="chip"
             disabled={typed === null || typed === use.stack}
-            onClick={() => typed && void rewrite(typed, `Write ${typed}`)}
+            onClick={() => typed && unwaited(rewrite(typed, `Write ${typed}`))}
           >
             Write everywhere…
           </button>
@@ -288,7 +291,7 @@ function StackCard({ use, onPropose }: { use: StackUse; onPropose(proposal: Prop
             onChange={({ target }) => setName(target.value)}
             spellCheck={false}
           />
-          <button type="button" className="chip" disabled={!name?.trim()} onClick={() => void define()}>
+          <button type="button" className="chip" disabled={!name?.trim()} onClick={() => unwaited(define())}>
             Name it…
           </button>
         </p>

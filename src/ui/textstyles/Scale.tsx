@@ -8,6 +8,7 @@ import { Problem } from "../shared/Problem";
 import type { Proposal } from "../shared/WriteChanges";
 import { useEngine, useWorkspace } from "../workspace/context";
 import styles from "./TextStyles.module.css";
+import { unwaited } from "../shared/unwaited";
 
 interface Props {
   rows: readonly StyleRow[];
@@ -143,7 +144,7 @@ export function Scale({ rows, onPreview, onSteps, onPropose }: Props) {
             px
           </label>
         )}
-        <button type="button" className="chip" disabled={chosen.length === 0} onClick={() => void propose()}>
+        <button type="button" className="chip" disabled={chosen.length === 0} onClick={() => unwaited(propose())}>
           Snap {plural(chosen.length, "style")}
         </button>
       </div>

@@ -1,10 +1,9 @@
 "use client";
 
-import { useCallback } from "react";
 import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from "recharts";
 import type { StyleRow } from "@/core";
 import { showPx } from "../shared/numbers";
-import { useAnswer } from "../workspace/answers";
+import { useAnswered } from "../workspace/answers";
 import { useWorkspace } from "../workspace/context";
 import styles from "./TextStyles.module.css";
 
@@ -14,20 +13,9 @@ const axis = { stroke: "var(--ink-2)", fontSize: 12, tick: { fill: "var(--ink-2)
 /** Each style's size over the widths of the window. */
 export function SizeChart({ rows }: { rows: readonly StyleRow[] }) {
   const conditions = useWorkspace((state) => state.conditions);
-  const sizes = useAnswer(
-    useCallback(
-      async (engine) => ({
-        of: rows,
-        lists: await engine.sizesAt(
-          rows.map(({ places }) => places[0]!),
-          widths,
-          conditions,
-        ),
-      }),
-      [rows, conditions],
-    ),
-  );
-  if (!sizes || sizes.of !== rows)
+  const refs = rows.map(({ places }) => places[0]!);
+  const sizes = useAnswered("sizesAt", [refs, widths, conditions]);
+  if (!sizes || sizes.answer.length !== rows.length || JSON.stringify(sizes.args[0]) !== JSON.stringify(refs))
     return (
       <p role="status" className={styles.note}>
         Setting the pages at {widths.length} widths…
@@ -35,7 +23,7 @@ export function SizeChart({ rows }: { rows: readonly StyleRow[] }) {
     );
   const data = widths.map((width, at) => ({
     width,
-    ...Object.fromEntries(sizes.lists.map((list, row) => [`s${row}`, list[at]])),
+    ...Object.fromEntries(sizes.answer.map((list, row) => [`s${row}`, list[at]])),
   }));
   return (
     <figure className={styles.tool} aria-label="Sizes over widths">
@@ -73,7 +61,7 @@ export function SizeChart({ rows }: { rows: readonly StyleRow[] }) {
               dot={false}
               isAnimationActive={false}
               type="linear"
-              stroke={sizes.lists[at]!.every((px) => px === sizes.lists[at]![0]) ? "var(--edge)" : "var(--pick)"}
+              stroke={sizes.answer[at]!.every((px) => px === sizes.answer[at]![0]) ? "var(--edge)" : "var(--pick)"}
               name={row.selector}
             />
           ))}

@@ -9,6 +9,7 @@ import type { Proposal } from "../shared/WriteChanges";
 import { usePick } from "../shared/usePick";
 import { useEngine, useWorkspace } from "../workspace/context";
 import styles from "./TextStyles.module.css";
+import { unwaited } from "../shared/unwaited";
 
 /** What can be copied from one style to another. */
 const settings = [
@@ -73,14 +74,14 @@ export function StyleDetail({ row, twin, all, onPropose }: Props) {
           <button
             type="button"
             className="text-button"
-            onClick={() => void copy(twin, row, ["font-size", "line-height", "color"])}
+            onClick={() => unwaited(copy(twin, row, ["font-size", "line-height", "color"]))}
           >
             Set this one as {showPx(twin.sizePx)} px
           </button>{" "}
           <button
             type="button"
             className="text-button"
-            onClick={() => void copy(row, twin, ["font-size", "line-height", "color"])}
+            onClick={() => unwaited(copy(row, twin, ["font-size", "line-height", "color"]))}
           >
             Set the other as {showPx(row.sizePx)} px
           </button>
@@ -114,7 +115,7 @@ export function StyleDetail({ row, twin, all, onPropose }: Props) {
           type="button"
           className="chip"
           disabled={!target || chosen.length === 0}
-          onClick={() => target && void copy(row, target, chosen)}
+          onClick={() => target && unwaited(copy(row, target, chosen))}
         >
           Show what changes
         </button>

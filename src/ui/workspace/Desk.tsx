@@ -13,6 +13,7 @@ import { useRoom } from "../shared/Room";
 import { useWorkspace, WorkspaceProvider } from "./context";
 import styles from "./Desk.module.css";
 import { SiteFonts, Survey } from "./Survey";
+import { unwaited } from "../shared/unwaited";
 
 /** The open site: the mat on top, a view below. */
 export function Desk({ id, children }: { id: string; children: ReactNode }) {
@@ -35,6 +36,16 @@ function DeskBody({ children }: { children: ReactNode }) {
         <h1>This site is not on the shelf</h1>
         <p>
           It was deleted, or it was opened in another browser. <Link href="/">Go to the shelf</Link>
+        </p>
+      </main>
+    );
+  }
+  if (status === "failed") {
+    return (
+      <main className={styles.message}>
+        <h1>This site could not be read</h1>
+        <p>
+          Nothing was changed. <Link href="/">Go to the shelf</Link>
         </p>
       </main>
     );
@@ -90,10 +101,10 @@ function DeskMat({ id }: { id: string }) {
       <MatButton onClick={() => setRoom(room === "dark" ? "light" : "dark")} aria-pressed={room === "dark"}>
         Dark room
       </MatButton>
-      <MatButton onClick={() => void undo()} disabled={!record?.cursor && isSaved}>
+      <MatButton onClick={() => unwaited(undo())} disabled={!record?.cursor && isSaved}>
         Undo
       </MatButton>
-      <MatButton onClick={() => void redo()} disabled={redoable === 0}>
+      <MatButton onClick={() => unwaited(redo())} disabled={redoable === 0}>
         Redo
       </MatButton>
       <ExportMenu />
@@ -151,7 +162,7 @@ function useHistoryKeys(undo: () => Promise<void>, redo: () => Promise<void>): v
       const key = event.key.toLowerCase();
       if (key !== "z" && key !== "y") return;
       event.preventDefault();
-      void (key === "y" || event.shiftKey ? redo() : undo());
+      unwaited(key === "y" || event.shiftKey ? redo() : undo());
     };
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);

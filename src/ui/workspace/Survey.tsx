@@ -1,6 +1,6 @@
 "use client";
 
-import { useCallback, useEffect, useRef } from "react";
+import { useEffect, useRef } from "react";
 import type { SiteFont } from "@/engine/protocol";
 import { frameSandbox, showPage } from "@/preview/frame";
 import { lookAt } from "@/preview/look";
@@ -8,6 +8,7 @@ import { loadSiteFonts } from "@/preview/siteFonts";
 import { useAnswer } from "./answers";
 import { useEngine, useWorkspace } from "./context";
 import styles from "./Desk.module.css";
+import { unwaited } from "../shared/unwaited";
 
 /** More pages than this are looked under when they are opened. */
 const mostPages = 60;
@@ -21,12 +22,12 @@ const pause = () => new Promise((resolve) => setTimeout(resolve, 30));
 export function SiteFonts() {
   const conditions = useWorkspace((state) => state.conditions);
   const fontsLoaded = useWorkspace((state) => state.fontsLoaded);
-  const fonts = useAnswer(useCallback((engine) => engine.siteFonts(conditions), [conditions]));
+  const fonts = useAnswer("siteFonts", conditions);
   const key = fonts && JSON.stringify(fonts);
   useEffect(() => {
     if (key === null) return;
     const list = JSON.parse(key) as SiteFont[];
-    void loadSiteFonts(list).then(() => fontsLoaded([...new Set(list.map(({ family }) => family))]));
+    unwaited(loadSiteFonts(list).then(() => fontsLoaded([...new Set(list.map(({ family }) => family))])));
   }, [key, fontsLoaded]);
   return null;
 }
@@ -63,7 +64,7 @@ export function Survey() {
       }
       if (current && pages.length) surveyed();
     };
-    const timer = setTimeout(() => void survey(), calm);
+    const timer = setTimeout(() => unwaited(survey()), calm);
     return () => {
       current = false;
       clearTimeout(timer);

@@ -1,38 +1,65 @@
 "use client";
 
 /** What the engine tells of the site, asked anew whenever the site or what is asked for changes. */
-import type { Remote } from "comlink";
-import { useCallback, useEffect, useState } from "react";
+import { useEffect, useState } from "react";
 import type { Palette, StackUse, StyleRow } from "@/core";
 import type { Engine } from "@/engine/protocol";
-import { useEngine, useWorkspace } from "./context";
+import type { Question } from "./asking";
+import { useWorkspace } from "./context";
 
-/** Null until the first answer; the answer before stays until the next is there. @param ask must stay the same while what is asked does */
-export function useAnswer<Answer>(ask: (engine: Remote<Engine>) => Promise<Answer>): Answer | null {
-  const engine = useEngine();
+/**
+ * Null until the first answer; the answer before stays until the next is there, with what it was asked with.
+ * @param args nothing is asked while they are null
+ */
+export function useAnswered<Name extends Question>(
+  name: Name,
+  args: Parameters<Engine[Name]> | null,
+): { args: Parameters<Engine[Name]>; answer: Awaited<ReturnType<Engine[Name]>> } | null {
+  type Answered = { args: Parameters<Engine[Name]>; answer: Awaited<ReturnType<Engine[Name]>> };
+  const asking = useWorkspace((state) => state.asking);
+  const failed = useWorkspace((state) => state.failed);
   const edition = useWorkspace((state) => state.edition);
-  const [answer, setAnswer] = useState<Answer | null>(null);
+  const key = JSON.stringify(args);
+  const [answered, setAnswered] = useState<Answered | null>(null);
   useEffect(() => {
+    const asked = JSON.parse(key) as Parameters<Engine[Name]> | null;
+    if (!asked) return;
     let current = true;
-    void ask(engine).then((found) => current && setAnswer(() => found));
+    asking
+      .shared(name, asked, edition)
+      .then((answer) => current && setAnswered({ args: asked, answer }))
+      .catch(failed);
     return () => {
       current = false;
     };
-  }, [engine, ask, edition]);
-  return answer;
+  }, [asking, name, key, edition, failed]);
+  return answered;
+}
+
+export function useAnswer<Name extends Question>(
+  name: Name,
+  ...args: Parameters<Engine[Name]>
+): Awaited<ReturnType<Engine[Name]>> | null {
+  return useAnswered(name, args)?.answer ?? null;
 }
 
 export function usePalette(): Palette | null {
-  const conditions = useWorkspace((state) => state.conditions);
-  return useAnswer(useCallback((engine) => engine.palette(conditions), [conditions]));
+  return useAnswer(
+    "palette",
+    useWorkspace((state) => state.conditions),
+  );
 }
 
 export function useStyleTable(): readonly StyleRow[] | null {
-  const conditions = useWorkspace((state) => state.conditions);
-  return useAnswer(useCallback((engine) => engine.styleTable(conditions), [conditions]));
+  return useAnswer(
+    "styleTable",
+    useWorkspace((state) => state.conditions),
+  );
 }
 
 export function useStacks(): readonly StackUse[] | null {
-  const conditions = useWorkspace((state) => state.conditions);
-  return useAnswer(useCallback((engine) => engine.stacks(conditions), [conditions]));
+  return useAnswer(
+    "stacks",
+    useWorkspace((state) => state.conditions),
+  );
 }

@@ -6,8 +6,10 @@ import { createContext, useContext, useEffect, useState, type ReactNode } from "
 import { useStore } from "zustand";
 import { startEngine } from "@/engine/client";
 import type { Engine } from "@/engine/protocol";
-import { database } from "@/store/database";
-import { createWorkspace, type Workspace, type WorkspaceActions, type WorkspaceStore } from "./store";
+import { database, type SiteRecord } from "@/store/database";
+import { storageError } from "@/store/failures";
+import { onFailure, unwaited } from "../shared/unwaited";
+import { createWorkspace, type OpenWorkspace, type WorkspaceStore } from "./store";
 
 interface Held {
   store: WorkspaceStore;
@@ -17,7 +19,7 @@ interface Held {
 const Context = createContext<Held | null>(null);
 
 /** A part of the open site's state. */
-export function useWorkspace<Part>(select: (state: Workspace & WorkspaceActions) => Part): Part {
+export function useWorkspace<Part>(select: (state: OpenWorkspace) => Part): Part {
   return useStore(useHeld().store, select);
 }
 
@@ -49,20 +51,27 @@ export function WorkspaceProvider({ id, children }: { id: string; children: Reac
       const { status, save } = store.getState();
       if (status === "ready" && save.kind !== "saved") event.preventDefault();
     };
+    const deaf = onFailure(store.getState().failed);
     window.addEventListener("unhandledrejection", failing);
     window.addEventListener("beforeunload", leaving);
     const page = new URLSearchParams(location.search).get("file");
-    void store.getState().load(id, page);
-    const following = liveQuery(() => database.sites.get(id)).subscribe((record) => {
+    unwaited(store.getState().load(id, page));
+    const follow = (record: SiteRecord | undefined) => {
       const { record: known, save, status } = store.getState();
       if (!record || !known || status !== "ready" || save.kind === "saving") return;
       if (record.name !== known.name) store.getState().renamed(record.name);
-      if (record.revision > known.revision) void store.getState().catchUp();
-    });
+      if (record.revision > known.revision) unwaited(store.getState().catchUp());
+    };
+    // Where the site cannot be read at all, that is said by who reads it.
+    const lost = (error: unknown) => {
+      if (store.getState().status === "ready") store.getState().failed(storageError(error));
+    };
+    const following = liveQuery(() => database.sites.get(id)).subscribe(follow, lost);
     const showing = store.subscribe(() =>
       setHeld((current) => (current?.store === store ? current : { store, engine })),
     );
     return () => {
+      deaf();
       window.removeEventListener("unhandledrejection", failing);
       window.removeEventListener("beforeunload", leaving);
       showing();

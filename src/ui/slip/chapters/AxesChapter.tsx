@@ -10,6 +10,7 @@ import { useSetting } from "../useSetting";
 import { Doubt } from "./parts";
 import type { ChapterProps } from "./types";
 import styles from "./Chapter.module.css";
+import { unwaited } from "../../shared/unwaited";
 
 /** Axes that have a property of their own (CSS Fonts 4, 2.2 to 2.4). */
 const properties: Readonly<Record<string, string>> = {
@@ -106,7 +107,7 @@ interface AxisSliderProps {
 function AxisSlider({ axis: { tag, name, min, max }, value, unit = "", draft, onTry }: AxisSliderProps) {
   const step = max - min > 10 ? 1 : (max - min) / 100;
   const onKeyDown = (event: React.KeyboardEvent) => {
-    if (event.key === "Enter") void draft.write(draft.value);
+    if (event.key === "Enter") unwaited(draft.write(draft.value));
     else if (event.key === "Escape") draft.putBack();
     else return;
     event.stopPropagation();
@@ -125,7 +126,7 @@ function AxisSlider({ axis: { tag, name, min, max }, value, unit = "", draft, on
         step={step}
         value={value}
         onChange={({ target }) => onTry(Number(target.value))}
-        onPointerUp={() => draft.tried && void draft.write(draft.value)}
+        onPointerUp={() => draft.tried && unwaited(draft.write(draft.value))}
       />
       <span>{showNumber(max, 2)}</span>
       <InputNumber

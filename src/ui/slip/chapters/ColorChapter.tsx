@@ -1,7 +1,6 @@
 "use client";
 
-import type { Remote } from "comlink";
-import { useCallback, useMemo } from "react";
+import { useMemo } from "react";
 import {
   formatColor,
   ladder,
@@ -19,18 +18,19 @@ import {
   type Space,
   type StandsOn,
 } from "@/core";
-import type { Engine, SiteColor } from "@/engine/protocol";
+import type { SiteColor } from "@/engine/protocol";
 import { colorName } from "../../color/names";
 import { Channels } from "../../color/Channels";
 import { Ladder, type Rung, type Track } from "../../color/Ladder";
 import { Notations } from "../../color/Notations";
 import { Swatch } from "../../color/Swatch";
 import { plural } from "../../shared/numbers";
-import { useAnswer } from "../../workspace/answers";
+import { useAnswer, useAnswered } from "../../workspace/answers";
 import { useWorkspace } from "../../workspace/context";
 import { Trials } from "../Trials";
 import type { ChapterProps } from "./types";
 import styles from "./Chapter.module.css";
+import { unwaited } from "../../shared/unwaited";
 
 /** What a colour of this row has to be read against. */
 interface Against {
@@ -53,7 +53,7 @@ export function ColorChapter(props: ChapterProps) {
   );
   const written = notationOf(row.written ?? "") ?? { notation: "hex" as Notation, options: {} };
   const against = useAgainst(row.id === "ink", slip.ref, places);
-  const colors = useAnswer(askSiteColors) ?? none;
+  const colors = useAnswer("siteColors") ?? none;
   const spell = (one: Color) =>
     formatColor(one, written.notation === "name" ? "hex" : written.notation, written.options);
 
@@ -83,7 +83,7 @@ export function ColorChapter(props: ChapterProps) {
         tracks={against?.tracks ?? []}
         nearest={nearest}
         onTry={(one) => draft.attempt(spell(one))}
-        onWrite={(one) => void draft.write(spell(one))}
+        onWrite={(one) => unwaited(draft.write(spell(one)))}
         onPutBack={draft.putBack}
       />
       <Trials
@@ -113,7 +113,7 @@ export function ColorChapter(props: ChapterProps) {
           color={color}
           space={space}
           onTry={(one) => draft.attempt(spell(one))}
-          onWrite={() => void draft.write(draft.value)}
+          onWrite={() => unwaited(draft.write(draft.value))}
           onPutBack={draft.putBack}
         />
         <Pipette onTake={(one) => draft.attempt(spell(one))} />
@@ -123,7 +123,7 @@ export function ColorChapter(props: ChapterProps) {
         <Notations
           color={color}
           current={draft.tried ? null : (notationOf(row.written ?? "")?.notation ?? null)}
-          onWrite={(text) => void draft.write(text)}
+          onWrite={(text) => unwaited(draft.write(text))}
         />
       </details>
     </div>
@@ -163,26 +163,16 @@ function spaceOf(notation: Notation): Space {
     : (notation as Space);
 }
 
-const askSiteColors = (engine: Remote<Engine>) => engine.siteColors();
-
 /** The grounds of an ink, or the inks on a ground. */
 function useAgainst(isInk: boolean, { page, index }: ElementRef, places: readonly ElementRef[]): Against | null {
   const conditions = useWorkspace((state) => state.conditions);
-  const found = useAnswer(
-    useCallback(
-      async (engine) => {
-        const picked = { page, index };
-        return isInk
-          ? ({ of: "ink", grounds: await engine.grounds(picked, places, conditions) } as const)
-          : ({ of: "ground", inks: await engine.inks(picked, conditions) } as const);
-      },
-      [isInk, page, index, places, conditions],
-    ),
-  );
-  return useMemo(
-    () => (found === null ? null : found.of === "ink" ? againstGrounds(found.grounds) : againstInks(found.inks)),
-    [found],
-  );
+  const picked = { page, index };
+  const grounds = useAnswered("grounds", isInk ? [picked, places, conditions] : null)?.answer;
+  const inks = useAnswered("inks", isInk ? null : [picked, conditions])?.answer;
+  return useMemo(() => {
+    if (isInk) return grounds ? againstGrounds(grounds) : null;
+    return inks ? againstInks(inks) : null;
+  }, [isInk, grounds, inks]);
 }
 
 function againstGrounds(grounds: readonly StandsOn[]): Against {
@@ -259,7 +249,7 @@ function Pipette({ onTake }: { onTake(color: Color): void }) {
     }
   };
   return (
-    <button type="button" className="chip" onClick={() => void take()}>
+    <button type="button" className="chip" onClick={() => unwaited(take())}>
       Take from the screen
     </button>
   );

@@ -8,6 +8,7 @@ import { useSetting } from "../useSetting";
 import { Doubt, Outcomes, Spellings } from "./parts";
 import type { ChapterProps } from "./types";
 import styles from "./Chapter.module.css";
+import { unwaited } from "../../shared/unwaited";
 
 const mostHeirs = 4;
 
@@ -68,12 +69,20 @@ export function LeadingChapter({ row, slip, draft, places, shown }: ChapterProps
         <Doubt
           label={mend?.label ?? `Write ${plain}`}
           onMend={() =>
-            void (mend
-              ? write(
-                  { kind: "declare", target: mend.target, property: "line-height", value: mend.value, place: slip.ref },
-                  `line-height: ${mend.value}`,
-                )
-              : draft.write(plain))
+            unwaited(
+              mend
+                ? write(
+                    {
+                      kind: "declare",
+                      target: mend.target,
+                      property: "line-height",
+                      value: mend.value,
+                      place: slip.ref,
+                    },
+                    `line-height: ${mend.value}`,
+                  )
+                : draft.write(plain),
+            )
           }
         >
           As a length it is inherited as {showPx(px)} px, whatever size the text inside has. A number is worked out anew

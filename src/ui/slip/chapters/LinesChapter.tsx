@@ -1,7 +1,7 @@
 "use client";
 
 import { Checkbox, Input, Select } from "antd";
-import { useCallback, useState } from "react";
+import { useState } from "react";
 import {
   decorationLonghands,
   decorationParts,
@@ -24,6 +24,7 @@ import type { Draft } from "../useDraft";
 import { Doubt } from "./parts";
 import type { ChapterProps } from "./types";
 import styles from "./Chapter.module.css";
+import { unwaited } from "../../shared/unwaited";
 
 const labels: Readonly<Record<(typeof lineKinds)[number], string>> = {
   underline: "under",
@@ -84,7 +85,7 @@ export function LinesChapter({ row, slip, target, draft, shown }: ChapterProps) 
       {dangling && (
         <Doubt
           label="Write underline"
-          onMend={() => void draft.write(writeDecoration({ ...parts, lines: ["underline"] }))}
+          onMend={() => unwaited(draft.write(writeDecoration({ ...parts, lines: ["underline"] })))}
         >
           A colour, style or thickness does nothing without a line.
         </Doubt>
@@ -121,7 +122,7 @@ function WrittenAs({ parts, target, draft }: { parts: DecorationParts; target: T
       <p className="quiet">
         As the shorthand it sets line, style, colour and thickness, and what it does not name goes back to the usual.{" "}
         {target && (
-          <button type="button" className="text-button" onClick={() => void asLonghands()}>
+          <button type="button" className="text-button" onClick={() => unwaited(asLonghands())}>
             Write {longhands.map(([property]) => property.replace("text-decoration-", "")).join(", ")} as longhands
           </button>
         )}
@@ -144,12 +145,10 @@ function States({ slip: { ref, text } }: { slip: Slip }) {
   const conditions = useWorkspace((state) => state.conditions);
   const setConditions = useWorkspace((state) => state.setConditions);
   const { page, index } = ref;
-  const looks = useAnswer(
-    useCallback((engine) => engine.linkLooks({ page, index }, conditions), [page, index, conditions]),
-  );
+  const looks = useAnswer("linkLooks", { page, index }, conditions);
   const now = conditions.forced[page]?.[index]?.at(-1) ?? "rest";
   const look = (state: LinkState) =>
-    void setConditions({ forced: state === "rest" ? {} : { [page]: { [index]: [state] } } });
+    unwaited(setConditions({ forced: state === "rest" ? {} : { [page]: { [index]: [state] } } }));
   return (
     <>
       <div className={styles.states} role="group" aria-label="States of the link">

@@ -7,6 +7,7 @@ import { Trials } from "../Trials";
 import { Doubt } from "./parts";
 import type { ChapterProps } from "./types";
 import styles from "./Chapter.module.css";
+import { unwaited } from "../../shared/unwaited";
 
 const trials: Readonly<Record<string, readonly string[]>> = {
   shadow: [
@@ -70,7 +71,7 @@ function Layers({ draft, value }: { draft: Draft; value: string }) {
                 onChange={({ target }) =>
                   apply(layers.map((one, index) => (index === at ? { ...one, [name]: target.value } : one)))
                 }
-                onPressEnter={() => void draft.write(draft.value)}
+                onPressEnter={() => unwaited(draft.write(draft.value))}
               />
             </label>
           ))}

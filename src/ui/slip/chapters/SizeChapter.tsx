@@ -11,6 +11,7 @@ import { useSetting } from "../useSetting";
 import { Outcomes, Spellings } from "./parts";
 import type { ChapterProps } from "./types";
 import styles from "./Chapter.module.css";
+import { unwaited } from "../../shared/unwaited";
 
 /** Width of a small window, px. */
 const narrow = 360;
@@ -93,7 +94,7 @@ export function SizeChapter({ row, slip, draft, places, shown }: ChapterProps) {
       </details>
       <details className={styles.more}>
         <summary>Fluid, between two widths</summary>
-        <Fluid now={now} root={setting.root} onTry={draft.attempt} onWrite={(text) => void draft.write(text)} />
+        <Fluid now={now} root={setting.root} onTry={draft.attempt} onWrite={(text) => unwaited(draft.write(text))} />
       </details>
     </div>
   );

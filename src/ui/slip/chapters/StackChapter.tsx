@@ -14,6 +14,7 @@ import { useSetting } from "../useSetting";
 import { Doubt } from "./parts";
 import type { ChapterProps } from "./types";
 import styles from "./Chapter.module.css";
+import { unwaited } from "../../shared/unwaited";
 
 const genericNames = ["serif", "sans-serif", "monospace", "system-ui", "cursive"];
 
@@ -68,7 +69,7 @@ export function StackChapter({ row, slip, draft, places, shown }: ChapterProps) 
                 if (event.altKey && event.key === "ArrowUp") move(at, at - 1);
                 else if (event.altKey && event.key === "ArrowDown") move(at, at + 1);
                 else if (event.key === "Delete") apply(members.toSpliced(at, 1));
-                else if (event.key === "Enter" && draft.tried) void draft.write(draft.value);
+                else if (event.key === "Enter" && draft.tried) unwaited(draft.write(draft.value));
                 else if (event.key === "Escape") draft.putBack();
                 else return;
                 event.preventDefault();
@@ -154,7 +155,7 @@ export function StackChapter({ row, slip, draft, places, shown }: ChapterProps) 
           Add
         </button>
         {draft.tried && (
-          <button type="button" className="text-button" onClick={() => void draft.write(draft.value)}>
+          <button type="button" className="text-button" onClick={() => unwaited(draft.write(draft.value))}>
             Write the stack
           </button>
         )}
@@ -163,7 +164,7 @@ export function StackChapter({ row, slip, draft, places, shown }: ChapterProps) 
         <Doubt
           key={message}
           label={mended ? `Write ${writeStack(mended)}` : undefined}
-          onMend={mended ? () => void draft.write(writeStack(mended)) : undefined}
+          onMend={mended ? () => unwaited(draft.write(writeStack(mended))) : undefined}
         >
           <Prose>{message}</Prose>
           {kind === "twice" && " It can be left out."}

@@ -4,6 +4,7 @@ import type { Setting } from "@/core";
 import { plural } from "../../shared/numbers";
 import type { Draft } from "../useDraft";
 import styles from "./Chapter.module.css";
+import { unwaited } from "../../shared/unwaited";
 
 /** The same value spelt in other ways, each a click away from being what is written. */
 export function Spellings({ label, texts, draft }: { label: string; texts: readonly string[]; draft: Draft }) {
@@ -15,7 +16,7 @@ export function Spellings({ label, texts, draft }: { label: string; texts: reado
           type="button"
           className={text === draft.value ? `${styles.spelling} ${styles.inForce}` : styles.spelling}
           aria-pressed={text === draft.value}
-          onClick={() => void draft.write(text)}
+          onClick={() => unwaited(draft.write(text))}
         >
           {text}
         </button>

@@ -1,0 +1,243 @@
+/** The files of the site and their history: edits are written one after the other, and nothing that is not stored is lost. */
+import type { Edit, FileChange, StoredFile } from "@/core";
+import type { PlanResult } from "@/engine/protocol";
+import type { FileRecord } from "@/store/database";
+import type * as sites from "@/store/sites";
+import { StorageError } from "@/store/failures";
+import { ConflictError, type LoadedSite } from "@/store/sites";
+import { changedFiles, Pending, type Changed } from "./pending";
+import type { Desk, FontToAdd } from "./state";
+
+/** Where sites are kept. */
+export type Storage = Pick<typeof sites, "addSite" | "keepTrials" | "loadSite" | "moveInHistory" | "writeStep">;
+
+/** Who shows the site. */
+export interface HistoryOwner {
+  /** The engine has the files as they are now: all that is shown is shown anew. */
+  changed(): Promise<void>;
+  /** The site was read again as another window left it. */
+  reread(): Promise<void>;
+  /** What is being rehearsed is not shown any more. */
+  dropRehearsals(): void;
+}
+
+export function createHistory({ engine, get, set, renew }: Desk, storage: Storage, owner: HistoryOwner) {
+  /** Edits are carried out one after the other. */
+  let queue: Promise<unknown> = Promise.resolve();
+  const pending = new Pending();
+  /** Why what is pending is not stored, while it is said. */
+  let unsavedReason: string | null = null;
+
+  const inTurn = <Result>(work: () => Promise<Result>): Promise<Result> => {
+    const next = queue.then(work, work);
+    queue = next.catch(() => undefined);
+    return next;
+  };
+
+  const saved = () => set({ save: { kind: "saved", time: get().record!.changed } });
+
+  const sayUnsaved = (reason: string) => {
+    unsavedReason = reason;
+    set({ save: { kind: "unsaved", reason }, notice: reason });
+  };
+
+  const store = () =>
+    pending.store(async (step) => {
+      const { id, revision } = get().record!;
+      const { record } = await storage.writeStep({ site: id, revision }, step);
+      set({ record, redoable: 0, save: { kind: "saved", time: record.changed } });
+      // What was said of it is not true any more.
+      if (get().notice === unsavedReason) set({ notice: null });
+      unsavedReason = null;
+    });
+
+  const changeFiles = (changed: Changed) => {
+    const known = get().files;
+    const stored = new Map([...known].map(([path, { file }]) => [path, file]));
+    const files = [...changedFiles(stored, changed)].map(([path, file]): [string, FileRecord] => {
+      const record = known.get(path);
+      if (record?.file === file) return [path, record];
+      return [path, record ? { ...record, file } : added(get().record!.id, path, file)];
+    });
+    set({ files: new Map(files) });
+  };
+
+  const added = (site: string, path: string, file: StoredFile): FileRecord => ({
+    site,
+    path,
+    file,
+    original: null,
+    onDisk: null,
+    added: true,
+  });
+
+  const commit = async ({ changes, files }: Changed) => {
+    await engine.commit([...changes], [...files]);
+    renew();
+  };
+
+  const change = async (changed: Changed) => {
+    changeFiles(changed);
+    await commit(changed);
+    await owner.changed();
+  };
+
+  const takeIn = async ({ record, files, steps }: LoadedSite) => {
+    pending.read(files.map(({ file }) => file));
+    await engine.open(files.map(({ file }) => file));
+    renew();
+    set({
+      record,
+      files: new Map(files.map((file) => [file.path, file])),
+      redoable: steps.length - record.cursor,
+      save: { kind: "saved", time: record.changed },
+    });
+  };
+
+  const read = async (id: string): Promise<boolean> => {
+    const loaded = await storage.loadSite(id);
+    if (!loaded) {
+      set({ status: "missing" });
+      return false;
+    }
+    await takeIn(loaded);
+    return true;
+  };
+
+  const notStored = async (error: unknown) => {
+    if (error instanceof ConflictError) {
+      const told = !pending.isEmpty;
+      await catchUp();
+      if (!told) set({ notice: error.message });
+    } else {
+      sayUnsaved(error instanceof StorageError ? error.message : `It could not be saved: ${(error as Error).message}`);
+    }
+  };
+
+  const catchUp = async () => {
+    const { record } = get();
+    if (!record) return;
+    const loaded = await storage.loadSite(record.id);
+    if (!loaded || pending.isEmpty) {
+      if (!(await read(record.id))) return;
+    } else if (!(await putUpon(loaded))) return;
+    await owner.reread();
+  };
+
+  /** Puts what is not stored yet upon what another window stored, or keeps it aside. False when neither was possible. */
+  const putUpon = async (loaded: LoadedSite): Promise<boolean> => {
+    const step = pending.upon(loaded.files.map(({ file }) => file));
+    if (!step) return keepAside(loaded);
+    await takeIn(loaded);
+    if (step.changes.length === 0 && step.files.length === 0) return true;
+    changeFiles(step);
+    await commit(step);
+    pending.add(step);
+    set({ save: { kind: "saving" } });
+    try {
+      await store();
+      set({ notice: "Another window changed this site. What was not saved here was put upon it and is saved now." });
+    } catch (error) {
+      await notStored(error);
+    }
+    return true;
+  };
+
+  /** Both changed the same place: what is here becomes a site of its own, so that neither is lost. */
+  const keepAside = async (loaded: LoadedSite): Promise<boolean> => {
+    const name = `${loaded.record.name}, not saved in time`;
+    try {
+      const files = [...get().files.values()].map(({ file }) => file);
+      await storage.addSite({ name, files, refused: [], folder: null });
+    } catch (error) {
+      const reason = `Another window changed the same place, and what is here could not be kept aside: ${(error as Error).message} Export it before you close this window.`;
+      sayUnsaved(reason);
+      return false;
+    }
+    await takeIn(loaded);
+    set({
+      notice: `Another window changed the same place. What was not saved here is kept on the shelf as \u201c${name}\u201d; the site is shown as the other window left it.`,
+    });
+    return true;
+  };
+
+  const move = (direction: "undo" | "redo") =>
+    inTurn(async () => {
+      if (!get().record) return;
+      set({ save: { kind: "saving" } });
+      try {
+        await store();
+        const { id, revision } = get().record!;
+        const moved = await storage.moveInHistory({ site: id, revision }, direction);
+        if (moved) {
+          pending.moved(moved);
+          set({ record: moved.record, redoable: get().redoable + (direction === "undo" ? 1 : -1) });
+          await change(moved);
+        }
+        saved();
+      } catch (error) {
+        const back = direction === "undo" && !(error instanceof ConflictError) ? pending.takeBack() : null;
+        if (!back) return notStored(error);
+        await change(back);
+        if (pending.isEmpty) saved();
+        else await notStored(error);
+      }
+    });
+
+  const write = (edit: Edit, label: string, files: readonly FileChange[] = []): Promise<PlanResult> =>
+    inTurn(async () => {
+      owner.dropRehearsals();
+      const { rehearsal, files: known, record } = get();
+      // What is shown is what is written.
+      const isPlanned = rehearsal?.files === known && JSON.stringify(rehearsal.edit) === JSON.stringify(edit);
+      const result = isPlanned ? rehearsal.result : await engine.plan(edit, get().conditions, true);
+      if (!result.plan || !record || result.plan.changes.length === 0) {
+        set({ rehearsal: null, reach: null });
+        return result;
+      }
+      const { changes } = result.plan;
+      set({ save: { kind: "saving" } });
+      await change({ changes, files });
+      pending.add({ label, changes, files });
+      try {
+        await store();
+      } catch (error) {
+        await notStored(error);
+      }
+      return result;
+    });
+
+  return {
+    inTurn,
+    read,
+    write,
+    undo: () => move("undo"),
+    redo: () => move("redo"),
+    catchUp: () => inTurn(catchUp),
+
+    fontToAdd: async (name: string, bytes: Uint8Array): Promise<FontToAdd> => {
+      const nothing = { family: "", changes: [], files: [] };
+      const checked = await engine.checkFont(bytes);
+      if (checked.problem) return { ...nothing, problem: checked.problem };
+      const path = `fonts/${name.replace(/[^\w.-]+/g, "-")}`;
+      if (get().files.has(path)) return { ...nothing, problem: `The site has a file ${path} already.` };
+      const { changes, problem } = await engine.declareFont(path, bytes, checked.family);
+      const after: StoredFile = { kind: "other", path, bytes };
+      return { family: checked.family, changes, files: [{ path, before: null, after }], problem };
+    },
+
+    /** Keeps the values tried for a row of the slip with the site. */
+    keepTrials: async (row: string, values: readonly string[]): Promise<void> => {
+      const { record } = get();
+      if (!record) return;
+      set({ record: { ...record, trials: { ...record.trials, [row]: [...values] } } });
+      try {
+        await storage.keepTrials(record.id, row, values);
+      } catch (error) {
+        set({ notice: (error as Error).message });
+      }
+    },
+  };
+}
+
+export type History = ReturnType<typeof createHistory>;

@@ -1,0 +1,156 @@
+/** What is known of one open site, and what can be done with it. */
+import type { Remote } from "comlink";
+import {
+  defaultConditions,
+  type Conditions,
+  type Edit,
+  type ElementRef,
+  type FileChange,
+  type PageLayout,
+  type Plan,
+  type Slip,
+  type TextChange,
+} from "@/core";
+import type { Engine, PagePatch, PageView, PlanResult, SiteSummary } from "@/engine/protocol";
+import type { MakePicture } from "@/preview/paint";
+import type { FileRecord, SiteRecord } from "@/store/database";
+import type { Asking } from "./asking";
+
+export type SaveState = { kind: "saved"; time: number } | { kind: "saving" } | { kind: "unsaved"; reason: string };
+
+/** A change that is shown on the page but not written. */
+export interface Rehearsal {
+  edit: Edit;
+  /** The site's files that it was planned for. */
+  files: Workspace["files"];
+  result: PlanResult;
+  plan: Plan;
+  patch: PagePatch;
+}
+
+export interface Workspace {
+  /** "failed" where it cannot be read; the notice says why. */
+  status: "loading" | "ready" | "missing" | "failed";
+  record: SiteRecord | null;
+  files: ReadonlyMap<string, FileRecord>;
+  /** Steps that can be redone. */
+  redoable: number;
+  conditions: Conditions;
+  summary: SiteSummary | null;
+  /** How many pages are looked at, while that takes noticeably long. */
+  reading: { done: number; of: number } | null;
+  page: string | null;
+  view: PageView | null;
+  /** Counts up when the frame has to be built anew. */
+  viewNumber: number;
+  picked: ElementRef | null;
+  slip: Slip | null;
+  /** Places a choice would touch, marked on the page before anything is written. */
+  reach: readonly ElementRef[] | null;
+  rehearsal: Rehearsal | null;
+  /** The place in the source that was asked for; the rule to write to is shown when it is null. */
+  source: SourcePlace | null;
+  words: PickedWords | null;
+  save: SaveState;
+  notice: string | null;
+  unstyled: boolean;
+  /** Families that come with the site and are loaded for specimens. */
+  ownFamilies: readonly string[];
+  /** Counts up whenever what the engine answers about the site may be another: a change, a layout, a font. */
+  edition: number;
+}
+
+/** Words picked inside a text. */
+export interface PickedWords {
+  ref: ElementRef;
+  /** Counts the element's own text nodes. */
+  node: number;
+  start: number;
+  end: number;
+  text: string;
+}
+
+export interface SourcePlace {
+  path: string;
+  offset: number;
+}
+
+export interface FontToAdd {
+  family: string;
+  changes: TextChange[];
+  files: FileChange[];
+  problem: string | null;
+}
+
+export interface WorkspaceActions {
+  load(id: string, page: string | null): Promise<void>;
+  openPage(path: string): Promise<void>;
+  pick(ref: ElementRef | null): Promise<void>;
+  setConditions(conditions: Partial<Conditions>): Promise<void>;
+  setUnstyled(unstyled: boolean): void;
+  /** Takes in what the page that is shown tells of what lies under its texts. */
+  layOut(layout: PageLayout, whole: boolean): Promise<void>;
+  /** The address of a picture of the page as it is shown. */
+  picture: MakePicture;
+  showReach(places: readonly ElementRef[] | null): void;
+  showSource(place: SourcePlace): void;
+  pickWords(words: PickedWords | null): void;
+  /** Plans an edit and shows it on the page without writing; null takes it off again. */
+  rehearse(edit: Edit | null): Promise<PlanResult>;
+  /** @param files put into the site with it */
+  write(edit: Edit, label: string, files?: readonly FileChange[]): Promise<PlanResult>;
+  /** What takes a font file into the site and declares it, to be looked at and written. */
+  fontToAdd(name: string, bytes: Uint8Array): Promise<FontToAdd>;
+  /** Keeps the values tried for a row of the slip with the site. */
+  keepTrials(row: string, values: readonly string[]): Promise<void>;
+  fontsLoaded(families: readonly string[]): void;
+  /** The pages that are not shown were laid out: what is counted over the site is counted anew. */
+  surveyed(): void;
+  undo(): Promise<void>;
+  redo(): Promise<void>;
+  /** Reads the site again after another window has written. */
+  catchUp(): Promise<void>;
+  /** The engine ended and was started anew: all is asked again. */
+  restarted(): void;
+  /** Something was not done that nobody waited for: it is said. */
+  failed(error: unknown): void;
+  dismissNotice(): void;
+  stopReading(): void;
+  renamed(name: string): void;
+}
+
+export const initial: Workspace = {
+  status: "loading",
+  record: null,
+  files: new Map(),
+  redoable: 0,
+  conditions: defaultConditions,
+  summary: null,
+  reading: null,
+  page: null,
+  view: null,
+  viewNumber: 0,
+  picked: null,
+  slip: null,
+  reach: null,
+  rehearsal: null,
+  source: null,
+  words: null,
+  save: { kind: "saving" },
+  notice: null,
+  unstyled: false,
+  ownFamilies: [],
+  edition: 0,
+};
+
+/** What the parts of an open site work with. */
+export interface Desk {
+  readonly engine: Remote<Engine>;
+  readonly asking: Asking;
+  get(): Workspace;
+  set(part: Partial<Workspace>): void;
+  /** What was asked about the site is asked anew. */
+  renew(): void;
+  /** Says in plain words what nobody waited for and was not done. */
+  failed(error: unknown): void;
+}

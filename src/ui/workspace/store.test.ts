@@ -1,0 +1,286 @@
+/** The three parts of an open site with an engine that answers when it is told to. */
+import "fake-indexeddb/auto";
+import type { Remote } from "comlink";
+import { beforeEach, describe, expect, test } from "vitest";
+import type { Slip, TextChange } from "@/core";
+import type { Engine, PagePatch, PageView } from "@/engine/protocol";
+import { FullError } from "@/store/failures";
+import { readPasted } from "@/store/read";
+import * as sites from "@/store/sites";
+import { Asking } from "./asking";
+import type { Storage } from "./history";
+import { createWorkspace } from "./store";
+
+const css = "h1 { color: red; }";
+const blue: TextChange = { path: "style.css", start: 12, end: 15, insert: "blue" };
+const viewOf = (path: string, text = css): PageView => ({
+  document: { path, quirks: false, root: null },
+  sheets: [{ owner: 1, media: "", text }],
+  places: [],
+  overrides: [],
+  states: [],
+  structure: path,
+});
+const patchOf = (path: string, text: string): PagePatch => ({ ...viewOf(path, text), document: null });
+
+/** Answers that are held back until they are let go. */
+class Held {
+  private readonly waiting: (() => void)[] = [];
+  hold<Answer>(answer: Answer): Promise<Answer> {
+    return new Promise((resolve) => this.waiting.push(() => resolve(answer)));
+  }
+  letGo(at = 0): void {
+    this.waiting.splice(at, 1)[0]!();
+  }
+  get count(): number {
+    return this.waiting.length;
+  }
+}
+
+function engineWith(own: Partial<Engine>) {
+  const asked: string[] = [];
+  const plain: Partial<Engine> = {
+    open: async () => undefined,
+    commit: async () => undefined,
+    summary: async () => null,
+    page: async (path) => viewOf(path),
+    patch: async (path) => patchOf(path, css),
+    slip: async (ref) => ({ ref }) as unknown as Slip,
+    plan: async (edit) => ({
+      plan: {
+        changes: edit.kind === "text" ? [...edit.changes] : [],
+        reach: { places: [], pages: [] },
+        warnings: [],
+      } as never,
+      judged: null,
+      problem: null,
+    }),
+    rehearse: async (_, path) => patchOf(path, "h1 { color: blue; }"),
+    ...own,
+  };
+  const engine = new Proxy(plain, {
+    get: (target, name) =>
+      name === "then"
+        ? undefined
+        : (...args: never[]) => {
+            asked.push(String(name));
+            return (target[name as keyof Engine] as (...all: never[]) => unknown)(...args);
+          },
+  }) as unknown as Remote<Engine>;
+  return { engine, asked };
+}
+
+let id = "";
+beforeEach(async () => {
+  id = await sites.addSite(readPasted("<h1>Pier</h1>", css));
+});
+
+async function open(own: Partial<Engine> = {}, storage: Partial<Storage> = {}) {
+  const { engine, asked } = engineWith(own);
+  const store = createWorkspace(engine, { ...sites, ...storage });
+  await store.getState().load(id, null);
+  return { store, asked, now: store.getState };
+}
+
+const settled = () => new Promise((resolve) => setTimeout(resolve));
+const textOf = (now: ReturnType<typeof createWorkspace>["getState"]) => {
+  const file = now().files.get("style.css")!.file;
+  return file.kind === "other" ? "" : file.text;
+};
+
+describe("the view", () => {
+  test("shows only the page opened last, whichever answer comes first", async () => {
+    const held = new Held();
+    const { now } = await open({
+      page: (path) => (path === "page.html" ? Promise.resolve(viewOf(path)) : held.hold(viewOf(path))),
+    });
+    const picking = [now().pick({ page: "a.html", index: 1 }), now().pick({ page: "b.html", index: 2 })];
+    held.letGo(1);
+    await settled();
+    expect(now().page).toBe("b.html");
+    held.letGo();
+    await Promise.all(picking);
+    expect([now().page, now().view!.structure]).toEqual(["b.html", "b.html"]);
+  });
+
+  test("drops the sheets of a page that is not shown any more", async () => {
+    const held = new Held();
+    const { now } = await open({ patch: (path) => held.hold(patchOf(path, "of the page before")) });
+    const changing = now().setConditions({ scheme: "dark" });
+    await settled();
+    await now().openPage("b.html");
+    held.letGo();
+    await changing;
+    expect(now().view).toMatchObject({ structure: "b.html", sheets: [{ text: css }] });
+  });
+
+  test("asks for a page again when the conditions changed on the way", async () => {
+    const held = new Held();
+    const schemes: string[] = [];
+    const { now } = await open({
+      page: (path, { scheme }) => {
+        schemes.push(scheme);
+        return path === "b.html" && scheme === "light" ? held.hold(viewOf(path)) : Promise.resolve(viewOf(path));
+      },
+    });
+    const opening = now().openPage("b.html");
+    await settled();
+    await now().setConditions({ scheme: "dark" });
+    held.letGo();
+    await opening;
+    expect(schemes).toEqual(["light", "light", "dark"]);
+  });
+
+  test("shows only the rehearsal asked for last", async () => {
+    const held = new Held();
+    const { now } = await open({
+      rehearse: (changes, path) => held.hold(patchOf(path, changes[0]!.insert)),
+    });
+    const asked = ["navy", "lime"].map((insert) => now().rehearse({ kind: "text", changes: [{ ...blue, insert }] }));
+    await settled();
+    held.letGo(1);
+    held.letGo();
+    await Promise.all(asked);
+    expect(now().rehearsal!.patch.sheets[0]!.text).toBe("lime");
+    await now().rehearse(null);
+    expect(now().rehearsal).toBeNull();
+  });
+});
+
+describe("the selection", () => {
+  test("shows the slip of what was picked last", async () => {
+    const held = new Held();
+    const { now } = await open({ slip: (ref) => held.hold({ ref } as unknown as Slip) });
+    const picking = [1, 2].map((index) => now().pick({ page: "page.html", index }));
+    await settled();
+    held.letGo(1);
+    held.letGo();
+    await Promise.all(picking);
+    expect(now().slip!.ref.index).toBe(2);
+  });
+
+  test("what is no text any more is not picked any more", async () => {
+    const { now } = await open({ slip: async () => null });
+    await now().pick({ page: "page.html", index: 1 });
+    expect([now().picked, now().slip]).toEqual([null, null]);
+  });
+});
+
+describe("the history", () => {
+  const write = (now: ReturnType<typeof createWorkspace>["getState"], change = blue) =>
+    now().write({ kind: "text", changes: [change] }, "color: blue");
+
+  test("writes, takes back and makes again, and asks for all anew", async () => {
+    const { now, asked } = await open();
+    const { edition } = now();
+    await write(now);
+    expect([textOf(now), now().save.kind, now().edition]).toEqual(["h1 { color: blue; }", "saved", edition + 1]);
+    await now().undo();
+    expect([textOf(now), now().redoable]).toEqual([css, 1]);
+    await now().redo();
+    expect([textOf(now), now().redoable]).toEqual(["h1 { color: blue; }", 0]);
+    expect(asked.filter((name) => name === "commit")).toHaveLength(3);
+  });
+
+  test("what is rehearsed is what is written, without another plan", async () => {
+    const { now, asked } = await open();
+    await now().rehearse({ kind: "text", changes: [blue] });
+    await write(now);
+    expect(asked.filter((name) => name === "plan")).toHaveLength(1);
+    expect(now().rehearsal).toBeNull();
+  });
+
+  test("what cannot be stored stays, says so, is undone, and is stored with the next that can be", async () => {
+    let full = true;
+    const { now } = await open(
+      {},
+      {
+        writeStep: async (...args) => {
+          if (full) throw new FullError();
+          return sites.writeStep(...args);
+        },
+      },
+    );
+    await write(now);
+    expect([textOf(now), now().save.kind]).toEqual(["h1 { color: blue; }", "unsaved"]);
+    expect(now().notice).toContain("storage is full");
+    await now().undo();
+    expect([textOf(now), now().save.kind]).toEqual([css, "saved"]);
+    await write(now);
+    full = false;
+    await now().write({ kind: "text", changes: [{ ...blue, start: 16, end: 17, insert: "; margin: 0;" }] }, "margin");
+    expect([now().save.kind, now().notice]).toEqual(["saved", null]);
+    const stored = await sites.loadSite(id);
+    expect(stored!.steps.map(({ label }) => label)).toEqual(["color: blue", "margin"]);
+  });
+
+  test("what another window wrote is read, and what was picked stays picked", async () => {
+    const { now } = await open();
+    await now().pick({ page: "page.html", index: 3 });
+    await sites.writeStep(
+      { site: id, revision: 0 },
+      { label: "there", changes: [{ ...blue, insert: "tan" }], files: [] },
+    );
+    await now().catchUp();
+    expect([textOf(now), now().picked?.index]).toEqual(["h1 { color: tan; }", 3]);
+  });
+
+  test("a font that is added is written with its rule, and undone with it", async () => {
+    const { now } = await open({
+      checkFont: async () => ({ family: "Pier", style: "Regular", problem: null }),
+      declareFont: async () => ({ changes: [{ ...blue, start: 0, end: 0, insert: "@font-face{}" }], problem: null }),
+    });
+    const { changes, files } = await now().fontToAdd("Pier One.woff2", Uint8Array.of(1));
+    expect(now().files.has("fonts/Pier-One.woff2")).toBe(false);
+    await now().write({ kind: "text", changes }, "Add Pier", files);
+    expect([now().files.has("fonts/Pier-One.woff2"), now().save.kind]).toEqual([true, "saved"]);
+    expect((await now().fontToAdd("Pier One.woff2", Uint8Array.of(1))).problem).toContain("already");
+    await now().undo();
+    expect([now().files.has("fonts/Pier-One.woff2"), textOf(now)]).toEqual([false, css]);
+  });
+});
+
+test("a site that cannot be read says why, and is not waited for", async () => {
+  const { now } = await open(
+    {},
+    {
+      loadSite: async () => {
+        throw new FullError();
+      },
+    },
+  );
+  expect([now().status, now().notice]).toEqual(["failed", expect.stringContaining("storage is full")]);
+});
+
+describe("asking", () => {
+  const about = { page: "a", conditions: 1, files: 1 };
+
+  test("the same of the same edition is asked once; of another, and where it failed, again", async () => {
+    let fails = true;
+    const { engine, asked } = engineWith({
+      siteColors: async () => {
+        if (fails) throw new Error("ended");
+        return [];
+      },
+    });
+    const asking = new Asking(engine, () => about);
+    await expect(asking.shared("siteColors", [], 1)).rejects.toThrow("ended");
+    fails = false;
+    const [one, two] = [asking.shared("siteColors", [], 1), asking.shared("siteColors", [], 1)];
+    expect(await one).toBe(await two);
+    await asking.shared("siteColors", [], 2);
+    expect(asked).toHaveLength(3);
+  });
+
+  test("an answer about what is another by now is dropped", async () => {
+    const held = new Held();
+    const { engine } = engineWith({});
+    let now = about;
+    const asking = new Asking(engine, () => now);
+    const asked = asking.current(() => held.hold("answer"));
+    now = { ...about, conditions: 2 };
+    held.letGo();
+    expect(await asked).toBeNull();
+    expect(await asking.current(async () => "answer")).toBe("answer");
+  });
+});

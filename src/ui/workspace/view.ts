@@ -1,0 +1,133 @@
+/** The page that is shown: under which conditions, with what is only rehearsed on it, and as it is laid out. */
+import type { Conditions, Edit, PageLayout } from "@/core";
+import type { PagePatch, PlanResult } from "@/engine/protocol";
+import type { MakePicture } from "@/preview/paint";
+import type { Desk } from "./state";
+
+const dressOf = ({ sheets, overrides, states }: Omit<PagePatch, "document">) => ({ sheets, overrides, states });
+
+/** Whether a page has the same sheets, and the same put on its elements. */
+function isDressedAs(a: Omit<PagePatch, "document">, b: Omit<PagePatch, "document">): boolean {
+  return a.structure === b.structure && JSON.stringify(dressOf(a)) === JSON.stringify(dressOf(b));
+}
+
+export function createView({ engine, asking, get, set, renew }: Desk) {
+  /** Only the last of several rehearsals asked for at once is shown. */
+  let rehearsals = 0;
+  /** Only the page opened last is shown. */
+  let openings = 0;
+
+  const patchWith = (patch: PagePatch) => {
+    const { view, viewNumber, rehearsal } = get();
+    if (!view) return;
+    const { document, ...rest } = patch;
+    // What is dressed as it was is not looked at anew.
+    const dress = [rehearsal?.patch, view].find((known) => known && isDressedAs(known, rest));
+    const now = dress ? { ...rest, ...dressOf(dress) } : rest;
+    set(document ? { view: { ...now, document }, viewNumber: viewNumber + 1 } : { view: { ...view, ...now } });
+  };
+
+  const open = async (path: string): Promise<void> => {
+    const mine = (openings += 1);
+    let asked = get();
+    let view = await engine.page(path, asked.conditions);
+    // Conditions that changed meanwhile are those it is shown under.
+    while (mine === openings && (get().conditions !== asked.conditions || get().files !== asked.files)) {
+      asked = get();
+      view = await engine.page(path, asked.conditions);
+    }
+    if (mine !== openings) return;
+    set({
+      page: path,
+      view,
+      viewNumber: get().viewNumber + 1,
+      picked: null,
+      slip: null,
+      reach: null,
+      rehearsal: null,
+      source: null,
+    });
+  };
+
+  /** Asks for the page as it is now. */
+  const refresh = async (): Promise<void> => {
+    const { page, view, conditions } = get();
+    if (!page || !view) return;
+    const patch = await asking.current(() => engine.patch(page, view.structure, conditions));
+    if (patch) patchWith(patch);
+  };
+
+  /** Shows the page under other conditions, and what is tried on it, too. */
+  const setConditions = async (part: Partial<Conditions>): Promise<void> => {
+    const conditions = { ...get().conditions, ...part };
+    set({ conditions });
+    await refresh();
+    const { page, view, rehearsal } = get();
+    if (!page || !view || !rehearsal) return;
+    const patch = await asking.current(() =>
+      engine.rehearse(rehearsal.plan.changes, page, view.structure, get().conditions),
+    );
+    if (patch && get().rehearsal?.plan === rehearsal.plan) set({ rehearsal: { ...rehearsal, patch } });
+  };
+
+  const rehearse = async (edit: Edit | null): Promise<PlanResult> => {
+    const mine = (rehearsals += 1);
+    if (!edit) {
+      set({ rehearsal: null, reach: null });
+      return { plan: null, judged: null, problem: null };
+    }
+    const result = await engine.plan(edit, get().conditions);
+    const { page, view, conditions } = get();
+    if (!result.plan || !page || !view) {
+      if (mine === rehearsals) set({ rehearsal: null, reach: null });
+      return result;
+    }
+    const patch = await engine.rehearse(result.plan.changes, page, view.structure, conditions);
+    const { plan } = result;
+    if (mine === rehearsals)
+      set({ rehearsal: { edit, files: get().files, result, plan, patch }, reach: plan.reach.places });
+    return result;
+  };
+
+  /** Takes in what the page tells of its texts; whether that is to be seen in what is asked about the site. */
+  const layOut = async (layout: PageLayout, whole: boolean): Promise<boolean> => {
+    const { page, view, rehearsal, conditions } = get();
+    if (!page || !view) return false;
+    const { structure, sheets } = rehearsal?.patch ?? view;
+    const changes = rehearsal?.plan.changes ?? [];
+    const places = await engine.layOut(page, structure, layout, whole, conditions, changes);
+    const now = get();
+    if (now.page !== page || now.conditions !== conditions) return false;
+    // What was shown before it was written may be written by now.
+    const isShown = (now.rehearsal?.patch ?? now.view)?.sheets === sheets;
+    if (isShown && now.rehearsal) {
+      set({ rehearsal: { ...now.rehearsal, patch: { ...now.rehearsal.patch, places } } });
+      return false;
+    }
+    if (whole) renew();
+    if (!isShown || !now.view) return false;
+    set({ view: { ...now.view, places } });
+    return true;
+  };
+
+  const picture: MakePicture = (look, stage, unknown) => {
+    const { page, rehearsal, conditions } = get();
+    return engine.picture(page!, rehearsal?.plan.changes ?? [], conditions, stage, look, unknown);
+  };
+
+  return {
+    open,
+    refresh,
+    setConditions,
+    rehearse,
+    /** What is being rehearsed is not shown any more, once it is there. */
+    dropRehearsals: () => {
+      rehearsals += 1;
+    },
+    layOut,
+    picture,
+    setUnstyled: (unstyled: boolean) => set({ unstyled }),
+  };
+}
+
+export type View = ReturnType<typeof createView>;
