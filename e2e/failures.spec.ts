@@ -120,3 +120,78 @@ test("where both changed the same place, what was not saved is kept as a site of
   expect(texts).toContain("font-size: 44px");
   expect(texts).toContain("font-size: 51px");
 });
+
+/** What the browser may do with its storage, before anything of the page runs. */
+const withoutStorage: readonly (readonly [name: string, unusable: () => void, words: RegExp])[] = [
+  [
+    "missing",
+    () => {
+      for (const name of ["indexedDB", "webkitIndexedDB"]) Object.defineProperty(window, name, { value: undefined });
+    },
+    /IndexedDB is missing or switched off/,
+  ],
+  [
+    "refused",
+    () => {
+      IDBFactory.prototype.open = () => {
+        throw new DOMException("no", "SecurityError");
+      };
+    },
+    /does not let Hevret keep sites here/,
+  ],
+];
+
+for (const [name, unusable, words] of withoutStorage) {
+  test(`storage that is ${name} is told in plain words, on the shelf and where a site is opened`, async ({ page }) => {
+    await page.addInitScript(unusable);
+    await page.goto("/");
+    await expect(page.getByRole("alert").filter({ hasText: words }).first()).toBeVisible();
+    await page.getByRole("button", { name: /^Sample site/ }).click();
+    await expect(page.getByRole("alert").filter({ hasText: words })).toHaveCount(2);
+    await page.goto("/site/nowhere/page");
+    await expect(page.getByRole("heading", { name: "This site could not be read" })).toBeVisible();
+    await expect(page.getByRole("alert").filter({ hasText: words })).toBeVisible();
+  });
+}
+
+test("sites that a newer version keeps are not touched", async ({ page }) => {
+  await page.goto("/favicon.ico");
+  await page.evaluate(
+    () =>
+      new Promise<void>((resolve) => {
+        const opening = indexedDB.open("hevret", 90);
+        opening.onupgradeneeded = () => opening.result.createObjectStore("sites", { keyPath: "id" });
+        opening.onsuccess = () => {
+          opening.result.close();
+          resolve();
+        };
+      }),
+  );
+  await page.goto("/");
+  await expect(page.getByRole("alert").filter({ hasText: "kept by a newer Hevret" })).toBeVisible();
+});
+
+test("where the storage is taken away meanwhile, what is open stays, can be undone and exported", async ({ page }) => {
+  await page.addInitScript(() => {
+    const { transaction } = IDBDatabase.prototype;
+    IDBDatabase.prototype.transaction = function (...asking: Parameters<typeof transaction>) {
+      if ((window as { gone?: boolean }).gone) throw new DOMException("closing", "InvalidStateError");
+      return transaction.apply(this, asking);
+    };
+  });
+  await openSample(page);
+  await pick(page, 1);
+  await expect(field(page, "Size")).toBeVisible();
+  await page.evaluate(() => {
+    (window as { gone?: boolean }).gone = true;
+  });
+  await setSize(page, "46px");
+  await expect(page.getByRole("alert").filter({ hasText: "storage was closed" })).toBeVisible();
+  await expect(unsaved(page)).toBeVisible();
+  const download = page.waitForEvent("download");
+  await page.getByRole("button", { name: "Export" }).click();
+  await page.getByRole("menuitem", { name: /zip/ }).first().click();
+  expect((await download).suggestedFilename()).toMatch(/\.zip$/);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(field(page, "Size")).not.toHaveValue("46px");
+});

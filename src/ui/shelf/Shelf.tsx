@@ -230,7 +230,11 @@ async function sitesOnShelf(): Promise<SiteRecord[] | string> {
 }
 
 function SiteList() {
-  const sites = useLiveQuery(sitesOnShelf);
+  const followed = useLiveQuery(sitesOnShelf);
+  // Where there is no storage, nothing is followed.
+  const [first, setFirst] = useState<SiteRecord[] | string>();
+  useEffect(() => unwaited(sitesOnShelf().then(setFirst)), []);
+  const sites = followed ?? first;
   if (!sites) return null;
   if (typeof sites === "string")
     return (
