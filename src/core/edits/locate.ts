@@ -143,3 +143,14 @@ export function elementAt(site: Site, page: string, index: number) {
   if (!element) throw new EditError(`${page} has no element number ${index}.`);
   return { file, element };
 }
+
+/** The sheet of a file that new rules go into: the last of those a page embeds for screens. */
+export function sheetForNewRule(site: Site, file: TextFile): SheetText {
+  const sheets = sheetTexts(site, file);
+  const sheet = sheets.findLast(({ media }) => isForScreens(media));
+  if (!sheet)
+    throw new EditError(
+      sheets.length ? `${file.path} has styles for other media only.` : `${file.path} has no style sheet of its own.`,
+    );
+  return sheet;
+}

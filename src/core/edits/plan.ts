@@ -1,17 +1,10 @@
 /** Edits turned into changes of text, with what they reach. Nothing is written here. */
 import { defaultConditions, withStatesEverywhere, type Conditions } from "../cascade/conditions";
-import { explain, isSetBack } from "../cascade/explain";
-import { computedValue, sameBox, sameValues, styleWith, type Style, type StyledPage } from "../cascade/styles";
 import { invalidReason, isKnownProperty } from "../cascade/declarations";
-import { physicalName, readerOf } from "../cascade/properties";
-import { shorthands } from "../cascade/properties/shorthands";
 import { SelectorError, parseSelectorList } from "../cascade/selectors/parse";
-import { styledPage } from "../cascade/styledPages";
-import { refOf, styleAt, textsOf } from "../pageTexts";
-import { textId } from "../ground/layout";
-import { openEndOf, sheetEndOf } from "../source/css/open";
+import { sheetEndOf } from "../source/css/open";
 import { parseBlock, type Item } from "../source/css/syntax";
-import { changeSite, pagesOf, textFile, type Site, type TextFile } from "../source/site";
+import { changeSite, type Site, type TextFile } from "../source/site";
 import type { TextChange } from "../source/changes";
 import { lineEndOf } from "../source/lines";
 import { attributeSource, insertAttribute, spliceAttribute } from "./attributes";
@@ -25,11 +18,13 @@ import {
   type BlockText,
   type Splice,
 } from "./block";
-import { declarationAt, elementAt, fileAt, isForScreens, ruleAt, sheetTexts, type SheetText } from "./locate";
+import { declarationAt, elementAt, fileAt, ruleAt, sheetForNewRule, type SheetText } from "./locate";
 import { fold, unfold } from "./fold";
+import { reachOf } from "./reach";
+import { effectWarnings, endWarnings, resetWarnings } from "./warnings";
 import { unwrapWords, wrapWords } from "./words";
 import { checkEmbeddable, checkSelfContained, writable } from "./value";
-import { EditError, type Edit, type ElementRef, type Plan, type Reach, type Target } from "./types";
+import { EditError, type Edit, type ElementRef, type Plan, type Target } from "./types";
 
 /**
  * The changes an edit makes and the places it touches under the given conditions.
@@ -193,17 +188,6 @@ function styleAttribute(site: Site, ref: ElementRef, property: string, value: st
   return moved(file.path, spliceAttribute(file.text, attribute, splices));
 }
 
-/** The sheet of a file that new rules go into: the last of those a page embeds for screens. */
-function sheetForNewRule(site: Site, file: TextFile): SheetText {
-  const sheets = sheetTexts(site, file);
-  const sheet = sheets.findLast(({ media }) => isForScreens(media));
-  if (!sheet)
-    throw new EditError(
-      sheets.length ? `${file.path} has styles for other media only.` : `${file.path} has no style sheet of its own.`,
-    );
-  return sheet;
-}
-
 function newRule(site: Site, path: string, selector: string, property: string, value: string | null): TextChange[] {
   if (value === null) throw new EditError("A new rule needs a value.");
   try {
@@ -265,205 +249,4 @@ function toggle(site: Site, edit: Edit & { kind: "toggle" }): TextChange[] {
   const where = blockText(sheet, rule);
   const splices = item.kind === "declaration" ? [switchOff(where, item)] : switchOn(where, item);
   return moved(edit.path, splices, sheet.offset);
-}
-
-/** The places that come out differently; all of a page whose elements change. */
-function* reachOf(
-  before: Site,
-  after: Site,
-  changes: readonly TextChange[],
-  conditions: Conditions,
-): Generator<void, Reach> {
-  const reach: Reach = { places: [], pages: [] };
-  const changed = new Set(changes.map(({ path }) => path));
-  for (const file of pagesOf(before)) {
-    const old = styledPage(before, file, conditions);
-    if (!changed.has(file.path) && !old.sources.some((path) => changed.has(path))) continue;
-    const now = styledPage(after, textFile(after, file.path)!, conditions);
-    const differs = differing(
-      old,
-      now,
-      changes.filter(({ path }) => path === file.path),
-    );
-    const places = textsOf(now)
-      .filter(differs)
-      .map((style) => refOf(file.path, style));
-    if (places.length) reach.pages.push(file.path);
-    reach.places.push(...places);
-    yield;
-  }
-  return reach;
-}
-
-/** Whether a text comes out differently: it, or a box around it, has another computed value. */
-function differing(old: StyledPage, now: StyledPage, changes: readonly TextChange[]): (style: Style) => boolean {
-  const boxes = new Map<Style, boolean>();
-  const pseudos = new Map(textsOf(old).map((style) => [textId(style.element.index, style.pseudo), style]));
-  const indexes = old.document === now.document ? null : elementsBefore(old, now, changes);
-  const before = ({ element: { index }, pseudo }: Style): Style | undefined => {
-    const was = indexes ? indexes.get(index) : index;
-    if (was === undefined) return undefined;
-    return pseudo === null ? old.styles[was] : pseudos.get(textId(was, pseudo));
-  };
-  const boxDiffers = (style: Style | null): boolean => {
-    if (!style) return false;
-    let result = boxes.get(style);
-    if (result === undefined) {
-      const was = before(style);
-      result = !was || !sameBox(was, style) || boxDiffers(style.parent);
-      boxes.set(style, result);
-    }
-    return result;
-  };
-  return (style) => {
-    const was = before(style);
-    return !was || !sameValues(was, style) || boxDiffers(style.parent);
-  };
-}
-
-/** The element each one was before the page's text was changed, by its start tag; those that are new have none. */
-function elementsBefore(old: StyledPage, now: StyledPage, changes: readonly TextChange[]): Map<number, number> {
-  const sorted = [...changes].sort((a, b) => a.start - b.start);
-  const moved = (offset: number): number | null => {
-    let by = 0;
-    for (const { start, end, insert } of sorted) {
-      if (start > offset || (start === offset && end > start)) break;
-      if (end > offset) return null;
-      by += insert.length - (end - start);
-    }
-    return offset + by;
-  };
-  const starts = new Map<number, number>();
-  const implied: number[] = [];
-  for (const { index, source } of old.document.elements) {
-    const start = source && moved(source.startTag.start);
-    if (start !== null) starts.set(start, index);
-    else if (!source) implied.push(index);
-  }
-  const found = new Map<number, number>();
-  for (const { index, tag, source } of now.document.elements) {
-    const was = source
-      ? starts.get(source.startTag.start)
-      : implied.find((one) => old.document.elements[one]!.tag === tag && ![...found.values()].includes(one));
-    if (was !== undefined && old.document.elements[was]!.tag === tag) found.set(index, was);
-  }
-  return found;
-}
-
-/** Says what was open and is closed first. */
-function endWarnings(site: Site, { target, value }: Edit & { kind: "declare" }): string[] {
-  if (value === null) return [];
-  if (target.kind === "style-attribute") {
-    const { element } = elementAt(site, target.element.page, target.element.index);
-    const open = openEndOf(element.attributes.get("style") ?? "");
-    return open ? [`The style attribute ends inside ${open.what}: that is closed first.`] : [];
-  }
-  if (target.kind === "rule") {
-    const { sheet, rule } = ruleAt(site, target.path, target.start);
-    const open = openEndOf(sheet.text.slice(rule.block.start, rule.block.end));
-    return open ? [`The rule ends inside ${open.what}: that is closed first.`] : [];
-  }
-  const open = sheetEndOf(sheetForNewRule(site, fileAt(site, target.path)).text);
-  return open ? [`${target.path} ends inside ${open.what}: that is closed first.`] : [];
-}
-
-/** Says where the picked text does not come out with what is asked: which rule beats it, or what it comes out with. */
-function effectWarnings(after: Site, edit: Edit & { kind: "declare" }, conditions: Conditions): string[] {
-  const beaten = declareWarnings(after, edit, conditions);
-  return beaten.length ? beaten : proofWarnings(after, edit, conditions);
-}
-
-/**
- * The proof: with the declaration where nothing is stronger, as an important one of its style attribute, the picked text
- * must come out the same.
- */
-function proofWarnings(
-  after: Site,
-  { place, property, value }: Edit & { kind: "declare" },
-  conditions: Conditions,
-): string[] {
-  const file = place && textFile(after, place.page);
-  if (!file || value === null || property.startsWith("--")) return [];
-  const page = styledPage(after, file, conditions);
-  const got = styleAt(page, place);
-  if (!got) return [];
-  const asked = styleWith(page, got, property, value.replace(/\s*!\s*important\s*$/i, ""));
-  const names = readerOf(property) ? [property] : (shorthands.get(property)?.longhands ?? []);
-  const flow = (name: string) =>
-    physicalName(name, computedValue(asked, "writing-mode"), computedValue(asked, "direction"));
-  const off = names.map(flow).filter((name) => computedValue(asked, name) !== computedValue(got, name));
-  const is = off.slice(0, 3).map((name) => `${name} is ${computedValue(got, name)}`);
-  return off.length ? [`The picked text does not come out with it: ${is.join(", ")}.`] : [];
-}
-
-/** Says which rule beats what was written, for the element the edit is meant for. */
-function declareWarnings(after: Site, edit: Edit & { kind: "declare" }, conditions: Conditions): string[] {
-  const { place, property, value, target } = edit;
-  if (!place || value === null) return [];
-  const file = textFile(after, place.page);
-  const page = file && styledPage(after, file, conditions);
-  const placed = page && styleAt(page, place);
-  if (!placed) return [];
-  const longhand = readerOf(property) ? property : shorthands.get(property)?.longhands[0];
-  if (!longhand) return [];
-  const { contenders, from } = explain(after, page, placed, longhand);
-  const winner = contenders.find(({ lost }) => lost === null);
-  if (!winner) return [];
-  const selectors =
-    target.kind === "new-rule"
-      ? target.selector
-      : target.kind === "class"
-        ? `.${target.name}`
-        : target.kind === "id"
-          ? `#${target.name}`
-          : null;
-  const mine = (one: typeof winner) => {
-    if (target.kind === "style-attribute") return one.attached;
-    // A rule's start stays where it is: what is written comes after it.
-    if (target.kind === "rule") return one.place?.path === target.path && one.place.rule === target.start;
-    return one.place?.path === target.path && one.selector === selectors;
-  };
-  if (mine(winner)) return [];
-  if (contenders.some(mine)) return [`${describe(winner)} beats it, so the picked text does not change.`];
-  return from === "declared"
-    ? [`The picked text takes ${property} from ${describe(winner)}, so it does not change.`]
-    : [];
-}
-
-/** Says what a shorthand sets back that another declaration had given the element the edit is meant for. */
-function resetWarnings(
-  before: Site,
-  after: Site,
-  { place, property, value }: Edit & { kind: "declare" },
-  conditions: Conditions,
-): string[] {
-  const all = shorthands.get(property)?.longhands;
-  if (!place || value === null || !all) return [];
-  const [fileBefore, fileAfter] = [textFile(before, place.page), textFile(after, place.page)];
-  if (!fileBefore || !fileAfter) return [];
-  const [old, now] = [styledPage(before, fileBefore, conditions), styledPage(after, fileAfter, conditions)];
-  const [oldStyle, style] = [styleAt(old, place), styleAt(now, place)];
-  if (!oldStyle || !style) return [];
-  return all.flatMap((name) => {
-    const winner = style.shared.winners.get(name);
-    if (!winner || !isSetBack(winner) || computedValue(style, name) === computedValue(oldStyle, name)) return [];
-    const had = explain(before, old, oldStyle, name).contenders.find(
-      ({ lost, origin }) => lost === null && origin === "author",
-    );
-    return had && had.property !== property
-      ? [
-          `${property} sets ${name} back to ${computedValue(style, name)}; ${describe(had)} had made it ${computedValue(oldStyle, name)}.`,
-        ]
-      : [];
-  });
-}
-
-function describe(one: {
-  selector: string;
-  attached: boolean;
-  place: { path: string; line: number } | null;
-  important: boolean;
-}): string {
-  const where = one.place ? ` in ${one.place.path} line ${one.place.line}` : "";
-  return `${one.attached ? "the style attribute" : one.selector}${where}${one.important ? " (!important)" : ""}`;
 }

@@ -1,0 +1,92 @@
+/** What an edit reaches: the places whose looks come out differently, page by page. */
+import type { Conditions } from "../cascade/conditions";
+import { sameBox, sameValues, type Style, type StyledPage } from "../cascade/styles";
+import { styledPage } from "../cascade/styledPages";
+import { refOf, textsOf } from "../pageTexts";
+import { textId } from "../ground/layout";
+import { pagesOf, textFile, type Site } from "../source/site";
+import type { TextChange } from "../source/changes";
+import type { Reach } from "./types";
+
+/** The places that come out differently; all of a page whose elements change. */
+export function* reachOf(
+  before: Site,
+  after: Site,
+  changes: readonly TextChange[],
+  conditions: Conditions,
+): Generator<void, Reach> {
+  const reach: Reach = { places: [], pages: [] };
+  const changed = new Set(changes.map(({ path }) => path));
+  for (const file of pagesOf(before)) {
+    const old = styledPage(before, file, conditions);
+    if (!changed.has(file.path) && !old.sources.some((path) => changed.has(path))) continue;
+    const now = styledPage(after, textFile(after, file.path)!, conditions);
+    const differs = differing(
+      old,
+      now,
+      changes.filter(({ path }) => path === file.path),
+    );
+    const places = textsOf(now)
+      .filter(differs)
+      .map((style) => refOf(file.path, style));
+    if (places.length) reach.pages.push(file.path);
+    reach.places.push(...places);
+    yield;
+  }
+  return reach;
+}
+
+/** Whether a text comes out differently: it, or a box around it, has another computed value. */
+function differing(old: StyledPage, now: StyledPage, changes: readonly TextChange[]): (style: Style) => boolean {
+  const boxes = new Map<Style, boolean>();
+  const pseudos = new Map(textsOf(old).map((style) => [textId(style.element.index, style.pseudo), style]));
+  const indexes = old.document === now.document ? null : elementsBefore(old, now, changes);
+  const before = ({ element: { index }, pseudo }: Style): Style | undefined => {
+    const was = indexes ? indexes.get(index) : index;
+    if (was === undefined) return undefined;
+    return pseudo === null ? old.styles[was] : pseudos.get(textId(was, pseudo));
+  };
+  const boxDiffers = (style: Style | null): boolean => {
+    if (!style) return false;
+    let result = boxes.get(style);
+    if (result === undefined) {
+      const was = before(style);
+      result = !was || !sameBox(was, style) || boxDiffers(style.parent);
+      boxes.set(style, result);
+    }
+    return result;
+  };
+  return (style) => {
+    const was = before(style);
+    return !was || !sameValues(was, style) || boxDiffers(style.parent);
+  };
+}
+
+/** The element each one was before the page's text was changed, by its start tag; those that are new have none. */
+function elementsBefore(old: StyledPage, now: StyledPage, changes: readonly TextChange[]): Map<number, number> {
+  const sorted = [...changes].sort((a, b) => a.start - b.start);
+  const moved = (offset: number): number | null => {
+    let by = 0;
+    for (const { start, end, insert } of sorted) {
+      if (start > offset || (start === offset && end > start)) break;
+      if (end > offset) return null;
+      by += insert.length - (end - start);
+    }
+    return offset + by;
+  };
+  const starts = new Map<number, number>();
+  const implied: number[] = [];
+  for (const { index, source } of old.document.elements) {
+    const start = source && moved(source.startTag.start);
+    if (start !== null) starts.set(start, index);
+    else if (!source) implied.push(index);
+  }
+  const found = new Map<number, number>();
+  for (const { index, tag, source } of now.document.elements) {
+    const was = source
+      ? starts.get(source.startTag.start)
+      : implied.find((one) => old.document.elements[one]!.tag === tag && ![...found.values()].includes(one));
+    if (was !== undefined && old.document.elements[was]!.tag === tag) found.set(index, was);
+  }
+  return found;
+}

@@ -1,0 +1,178 @@
+/** What is said of an edit before it is made: what it closes, what beats it, what it sets back. */
+import type { Conditions } from "../cascade/conditions";
+import { explain, isSetBack } from "../cascade/explain";
+import { computedValue, styleWith } from "../cascade/styles";
+import { declaredText } from "../cascade/declared";
+import { physicalName, readerOf } from "../cascade/properties";
+import { shorthands } from "../cascade/properties/shorthands";
+import { styledPage } from "../cascade/styledPages";
+import { styleAt } from "../pageTexts";
+import { componentsOf } from "../source/css/components";
+import { openEndOf, sheetEndOf } from "../source/css/open";
+import type { AtRule, Item } from "../source/css/syntax";
+import { sheetsOfPage, type SheetSource } from "../source/html/sheets";
+import { textFile, type Site, type TextFile } from "../source/site";
+import { positionAt } from "../source/lines";
+import { elementAt, fileAt, ruleAt, sheetForNewRule } from "./locate";
+import type { Edit } from "./types";
+
+/** Says what was open and is closed first. */
+export function endWarnings(site: Site, { target, value }: Edit & { kind: "declare" }): string[] {
+  if (value === null) return [];
+  if (target.kind === "style-attribute") {
+    const { element } = elementAt(site, target.element.page, target.element.index);
+    const open = openEndOf(element.attributes.get("style") ?? "");
+    return open ? [`The style attribute ends inside ${open.what}: that is closed first.`] : [];
+  }
+  if (target.kind === "rule") {
+    const { sheet, rule } = ruleAt(site, target.path, target.start);
+    const open = openEndOf(sheet.text.slice(rule.block.start, rule.block.end));
+    return open ? [`The rule ends inside ${open.what}: that is closed first.`] : [];
+  }
+  const open = sheetEndOf(sheetForNewRule(site, fileAt(site, target.path)).text);
+  return open ? [`${target.path} ends inside ${open.what}: that is closed first.`] : [];
+}
+
+/** Says where the picked text does not come out with what is asked: which rule beats it, or what it comes out with. */
+export function effectWarnings(after: Site, edit: Edit & { kind: "declare" }, conditions: Conditions): string[] {
+  const beaten = declareWarnings(after, edit, conditions);
+  return [
+    ...(beaten.length ? beaten : proofWarnings(after, edit, conditions)),
+    ...motionWarnings(after, edit, conditions),
+  ];
+}
+
+/** Says which animation of the picked text sets the property, too: it is stronger while it runs (CSS Animations 1, 3). */
+function motionWarnings(
+  after: Site,
+  { place, property, value }: Edit & { kind: "declare" },
+  conditions: Conditions,
+): string[] {
+  const file = place && textFile(after, place.page);
+  const style = file && value !== null ? styleAt(styledPage(after, file, conditions), place) : null;
+  const text = style && `${declaredText(style, "animation") ?? ""} ${declaredText(style, "animation-name") ?? ""}`;
+  if (!file || !text?.trim()) return [];
+  const names = new Set(componentsOf(text).map((part) => (part.type === "ident" ? part.name.toLowerCase() : null)));
+  const own = new Set(shorthands.get(property)?.longhands ?? [property]);
+  const sets = (items: readonly Item[]): boolean =>
+    items.some((item) =>
+      item.kind === "declaration"
+        ? own.has(item.property) || (shorthands.get(item.property)?.longhands ?? []).some((one) => own.has(one))
+        : (item.kind === "style" || item.kind === "at") && sets(item.items),
+    );
+  return keyframesOf(after, file).flatMap(({ sheet, rule }) =>
+    names.has(rule.preludeText.trim().toLowerCase()) && sets(rule.items)
+      ? [
+          `While the animation ${rule.preludeText.trim()} runs (${sheet.path} line ${positionAt(sheet.text, rule.start).line}), it sets ${property}, too, and is stronger.`,
+        ]
+      : [],
+  );
+}
+
+function keyframesOf(site: Site, file: TextFile): { sheet: SheetSource; rule: AtRule }[] {
+  const found: { sheet: SheetSource; rule: AtRule }[] = [];
+  const walk = (sheet: SheetSource, items: readonly Item[]) => {
+    for (const item of items) {
+      if (item.kind !== "at") continue;
+      if (/^(?:-webkit-)?keyframes$/.test(item.name)) found.push({ sheet, rule: item });
+      else walk(sheet, item.items);
+    }
+  };
+  for (const { sheets } of sheetsOfPage(site, file).owners) for (const sheet of sheets) walk(sheet, sheet.items);
+  return found;
+}
+
+/**
+ * The proof: with the declaration where nothing is stronger, as an important one of its style attribute, the picked text
+ * must come out the same.
+ */
+function proofWarnings(
+  after: Site,
+  { place, property, value }: Edit & { kind: "declare" },
+  conditions: Conditions,
+): string[] {
+  const file = place && textFile(after, place.page);
+  if (!file || value === null || property.startsWith("--")) return [];
+  const page = styledPage(after, file, conditions);
+  const got = styleAt(page, place);
+  if (!got) return [];
+  const asked = styleWith(page, got, property, value.replace(/\s*!\s*important\s*$/i, ""));
+  const names = readerOf(property) ? [property] : (shorthands.get(property)?.longhands ?? []);
+  const flow = (name: string) =>
+    physicalName(name, computedValue(asked, "writing-mode"), computedValue(asked, "direction"));
+  const off = names.map(flow).filter((name) => computedValue(asked, name) !== computedValue(got, name));
+  const is = off.slice(0, 3).map((name) => `${name} is ${computedValue(got, name)}`);
+  return off.length ? [`The picked text does not come out with it: ${is.join(", ")}.`] : [];
+}
+
+/** Says which rule beats what was written, for the element the edit is meant for. */
+function declareWarnings(after: Site, edit: Edit & { kind: "declare" }, conditions: Conditions): string[] {
+  const { place, property, value, target } = edit;
+  if (!place || value === null) return [];
+  const file = textFile(after, place.page);
+  const page = file && styledPage(after, file, conditions);
+  const placed = page && styleAt(page, place);
+  if (!placed) return [];
+  const longhand = readerOf(property) ? property : shorthands.get(property)?.longhands[0];
+  if (!longhand) return [];
+  const { contenders, from } = explain(after, page, placed, longhand);
+  const winner = contenders.find(({ lost }) => lost === null);
+  if (!winner) return [];
+  const selectors =
+    target.kind === "new-rule"
+      ? target.selector
+      : target.kind === "class"
+        ? `.${target.name}`
+        : target.kind === "id"
+          ? `#${target.name}`
+          : null;
+  const mine = (one: typeof winner) => {
+    if (target.kind === "style-attribute") return one.attached;
+    // A rule's start stays where it is: what is written comes after it.
+    if (target.kind === "rule") return one.place?.path === target.path && one.place.rule === target.start;
+    return one.place?.path === target.path && one.selector === selectors;
+  };
+  if (mine(winner)) return [];
+  if (contenders.some(mine)) return [`${describe(winner)} beats it, so the picked text does not change.`];
+  return from === "declared"
+    ? [`The picked text takes ${property} from ${describe(winner)}, so it does not change.`]
+    : [];
+}
+
+/** Says what a shorthand sets back that another declaration had given the element the edit is meant for. */
+export function resetWarnings(
+  before: Site,
+  after: Site,
+  { place, property, value }: Edit & { kind: "declare" },
+  conditions: Conditions,
+): string[] {
+  const all = shorthands.get(property)?.longhands;
+  if (!place || value === null || !all) return [];
+  const [fileBefore, fileAfter] = [textFile(before, place.page), textFile(after, place.page)];
+  if (!fileBefore || !fileAfter) return [];
+  const [old, now] = [styledPage(before, fileBefore, conditions), styledPage(after, fileAfter, conditions)];
+  const [oldStyle, style] = [styleAt(old, place), styleAt(now, place)];
+  if (!oldStyle || !style) return [];
+  return all.flatMap((name) => {
+    const winner = style.shared.winners.get(name);
+    if (!winner || !isSetBack(winner) || computedValue(style, name) === computedValue(oldStyle, name)) return [];
+    const had = explain(before, old, oldStyle, name).contenders.find(
+      ({ lost, origin }) => lost === null && origin === "author",
+    );
+    return had && had.property !== property
+      ? [
+          `${property} sets ${name} back to ${computedValue(style, name)}; ${describe(had)} had made it ${computedValue(oldStyle, name)}.`,
+        ]
+      : [];
+  });
+}
+
+function describe(one: {
+  selector: string;
+  attached: boolean;
+  place: { path: string; line: number } | null;
+  important: boolean;
+}): string {
+  const where = one.place ? ` in ${one.place.path} line ${one.place.line}` : "";
+  return `${one.attached ? "the style attribute" : one.selector}${where}${one.important ? " (!important)" : ""}`;
+}
