@@ -29,7 +29,7 @@ export default defineConfig({
     },
   },
   webServer: {
-    command: `npx next start -p ${port}`,
+    command: `node scripts/serve.mjs ${port}`,
     url: `http://localhost:${port}`,
     reuseExistingServer: false,
     env: { NEXT_TELEMETRY_DISABLED: "1" },

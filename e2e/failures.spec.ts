@@ -33,11 +33,13 @@ const stored = (page: Page) =>
 
 /** The browser says that its storage is full for as long as it is told to. */
 const mayBeFull = () => {
-  const put = IDBObjectStore.prototype.put;
-  IDBObjectStore.prototype.put = function (...asking: Parameters<typeof put>) {
-    if ((window as { full?: boolean }).full) throw new DOMException("full", "QuotaExceededError");
-    return put.apply(this, asking);
-  };
+  for (const name of ["put", "add"] as const) {
+    const write = IDBObjectStore.prototype[name];
+    IDBObjectStore.prototype[name] = function (...asking: Parameters<typeof write>) {
+      if ((window as { full?: boolean }).full) throw new DOMException("full", "QuotaExceededError");
+      return write.apply(this, asking);
+    };
+  }
 };
 const setFull = (page: Page, full: boolean) =>
   page.evaluate((is) => {
@@ -194,4 +196,25 @@ test("where the storage is taken away meanwhile, what is open stays, can be undo
   expect((await download).suggestedFilename()).toMatch(/\.zip$/);
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(field(page, "Size")).not.toHaveValue("46px");
+});
+
+test("a site that there is no room for is not kept by halves, and that is said", async ({ page }) => {
+  await page.addInitScript(mayBeFull);
+  await page.goto("/");
+  await setFull(page, true);
+  await page.getByRole("button", { name: /^Sample site/ }).click();
+  await expect(page.getByRole("alert").filter({ hasText: "Nothing of this site is kept" })).toBeVisible();
+  await setFull(page, false);
+  expect(await stored(page)).toBe("");
+  await openSample(page);
+});
+
+test("addresses that lead nowhere, or cannot be read, get our page with our headers", async ({ page }) => {
+  for (const address of ["/nowhere", "/site/%", "/%ff%fe"]) {
+    const answer = await page.goto(address);
+    expect(answer!.status()).toBe(404);
+    expect(answer!.headers()["content-security-policy"]).toContain("default-src 'self'");
+    await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
+    await expect(page.getByRole("link", { name: /shelf/i })).toBeVisible();
+  }
 });

@@ -167,7 +167,7 @@ async function measurePainting(page) {
 async function measureTyping() {
   await buildApplication();
   const port = 4190;
-  const server = spawn("npx", ["next", "start", "-H", "localhost", "-p", String(port)], {
+  const server = spawn(process.execPath, ["scripts/serve.mjs", String(port)], {
     cwd: root,
     stdio: "ignore",
     detached: true,

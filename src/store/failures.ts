@@ -5,10 +5,11 @@ export class StorageError extends Error {}
 
 /** There is no room left in the browser's storage. */
 export class FullError extends StorageError {
-  constructor() {
-    super(
-      "The browser's storage is full. The last change is not saved, but it is still here: export it, or make room by deleting sites from the shelf.",
-    );
+  /** @param what is not kept, and what can be done */
+  constructor(
+    what = "The last change is not saved, but it is still here: export it, or make room by deleting sites from the shelf.",
+  ) {
+    super(`The browser's storage is full. ${what}`);
   }
 }
 
@@ -52,12 +53,13 @@ export function storageError(error: unknown): unknown {
   return cause ? new StorageError(words[causes[cause]!]) : error;
 }
 
-/** @throws StorageError for whatever the storage refuses */
-export async function stored<Result>(work: () => PromiseLike<Result>): Promise<Result> {
+/** @param unkept what is said where there is no room, if it is no change of a site @throws StorageError for whatever the storage refuses */
+export async function stored<Result>(work: () => PromiseLike<Result>, unkept?: string): Promise<Result> {
   try {
     return await work();
   } catch (error) {
-    throw storageError(error);
+    const said = storageError(error);
+    throw said instanceof FullError && unkept ? new FullError(unkept) : said;
   }
 }
 

@@ -23,6 +23,9 @@ export async function askForRoom(): Promise<{ used: number; quota: number } | nu
   return usage === undefined || quota === undefined ? null : { used: usage, quota };
 }
 
+/** What is said where there is no room for another site: nothing half of it is kept. */
+const unkept = "Nothing of this site is kept: make room by deleting sites from the shelf, or open fewer files.";
+
 export async function addSite(from: Opened, now = Date.now(), db = database): Promise<string> {
   const { name, files, refused, folder } = checkOpened(from);
   const id = crypto.randomUUID();
@@ -39,11 +42,13 @@ export async function addSite(from: Opened, now = Date.now(), db = database): Pr
     folder,
     deleted: null,
   };
-  await stored(() =>
-    db.transaction("rw", tables(db), async () => {
-      await db.sites.add(record);
-      await db.files.bulkAdd(files.map((file) => fileRecord(id, file)));
-    }),
+  await stored(
+    () =>
+      db.transaction("rw", tables(db), async () => {
+        await db.sites.add(record);
+        await db.files.bulkAdd(files.map((file) => fileRecord(id, file)));
+      }),
+    unkept,
   );
   return id;
 }
@@ -112,19 +117,21 @@ export async function duplicateSite(id: string, now = Date.now(), db = database)
   const loaded = await loadSite(id, db);
   if (!loaded) throw new OpenError("This site is no longer here.");
   const copy = crypto.randomUUID();
-  await stored(() =>
-    db.transaction("rw", tables(db), async () => {
-      await db.sites.add({
-        ...loaded.record,
-        id: copy,
-        name: `${loaded.record.name}, copy`,
-        created: now,
-        changed: now,
-        folder: null,
-      });
-      await db.files.bulkAdd(loaded.files.map((file) => ({ ...file, site: copy })));
-      await db.steps.bulkAdd(loaded.steps.map((step) => ({ ...step, site: copy })));
-    }),
+  await stored(
+    () =>
+      db.transaction("rw", tables(db), async () => {
+        await db.sites.add({
+          ...loaded.record,
+          id: copy,
+          name: `${loaded.record.name}, copy`,
+          created: now,
+          changed: now,
+          folder: null,
+        });
+        await db.files.bulkAdd(loaded.files.map((file) => ({ ...file, site: copy })));
+        await db.steps.bulkAdd(loaded.steps.map((step) => ({ ...step, site: copy })));
+      }),
+    unkept,
   );
   return copy;
 }

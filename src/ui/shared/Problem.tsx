@@ -1,8 +1,14 @@
-/** Why something could not be done, said aloud; nothing without a reason. */
+"use client";
+
+import { useEffect, useRef } from "react";
+
+/** Why something could not be done, said aloud and brought into view; nothing without a reason. */
 export function Problem({ children }: { children: string | null | undefined }) {
+  const said = useRef<HTMLParagraphElement>(null);
+  useEffect(() => said.current?.scrollIntoView({ block: "nearest" }), [children]);
   if (!children) return null;
   return (
-    <p className="fails" role="alert">
+    <p ref={said} className="fails" role="alert">
       {children}
     </p>
   );
