@@ -30,6 +30,7 @@ import {
   type PictureStage,
   type PictureUnknown,
   type SafeDocument,
+  type SafeSheet,
   type Site,
   type Style,
   type StyledPage,
@@ -134,11 +135,23 @@ export function viewOf(
   const known = documentOfPage(site, page, addressOf);
   return {
     ...known,
-    sheets: safeSheets(site, page.file, rewritingFor(conditions, path), addressOf),
+    sheets: sheetsOfPage(site, page, addressOf),
     places: placesOf(page, site, layouts(known.structure)),
     overrides: overridesFor(page),
     states: statesOf(page),
   };
+}
+
+/** The sheets of a page, fit to be shown. */
+const shownSheets = new WeakMap<StyledPage, SafeSheet[]>();
+
+function sheetsOfPage(site: Site, page: StyledPage, addressOf: AddressOf): SafeSheet[] {
+  let sheets = shownSheets.get(page);
+  if (!sheets) {
+    sheets = safeSheets(site, page.file, rewritingFor(page.conditions, page.file.path), addressOf);
+    shownSheets.set(page, sheets);
+  }
+  return sheets;
 }
 
 function statesOf({ document, conditions }: StyledPage): PageView["states"] {

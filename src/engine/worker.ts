@@ -149,6 +149,9 @@ const layouts = new Map<string, KnownLayout>();
 /** The layout of a page with changes that are shown and not written: once they are, it is that of the page. */
 let tried: { path: string; changes: string; known: KnownLayout } | null = null;
 
+/** The page that was shown last with changes that are not written: once they are, it is the page as it is shown. */
+let rehearsed: { path: string; changes: string; page: StyledPage } | null = null;
+
 /** The pages as they were sent to be shown last. */
 const shown = new Map<string, StyledPage>();
 
@@ -220,6 +223,7 @@ const engine: Engine = {
     layouts.clear();
     shown.clear();
     tried = null;
+    rehearsed = null;
     site = siteOf(files);
   },
 
@@ -397,8 +401,11 @@ const engine: Engine = {
     }
   },
 
-  rehearse: async (changes, path, structure, conditions) =>
-    patchOf(changeSite(site, changes), path, structure, conditions),
+  rehearse: async (changes, path, structure, conditions) => {
+    const from = changeSite(site, changes);
+    rehearsed = { path, changes: JSON.stringify(changes), page: pageOf(from, path, conditions) };
+    return patchOf(from, path, structure, conditions);
+  },
 
   layOut: async (path, structure, layout, whole, conditions, changes) => {
     const from = changes.length ? changeSite(site, changes) : site;
@@ -427,8 +434,11 @@ const engine: Engine = {
 
   commit: async (changes, files) => {
     site = changeSite(withFiles(site, files), changes);
-    if (tried?.changes === JSON.stringify(changes)) layouts.set(tried.path, { ...tried.known, whole: false });
+    const key = JSON.stringify(changes);
+    if (rehearsed?.changes === key) shown.set(rehearsed.path, rehearsed.page);
+    if (tried?.changes === key) layouts.set(tried.path, { ...tried.known, whole: false });
     tried = null;
+    rehearsed = null;
   },
 
   patch: async (path, structure, conditions) => patchOf(site, path, structure, conditions),

@@ -95,10 +95,22 @@ export function originOf(file: TextFile): FileOrigin | null {
   return origins.get(file) ?? null;
 }
 
+/** Each site as it was changed last: what is planned, shown, painted and written is one and the same. */
+const changedLast = new WeakMap<Site, { key: string; site: Site }>();
+
 /** The site with its texts changed. @throws RangeError when a change does not fit its file. */
 export function changeSite(site: Site, changes: readonly TextChange[]): Site {
+  if (changes.length === 0) return site;
+  const key = JSON.stringify(changes);
+  const known = changedLast.get(site);
+  if (known?.key === key) return known.site;
+  const changed = withChanges(site, changes);
+  changedLast.set(site, { key, site: changed });
+  return changed;
+}
+
+function withChanges(site: Site, changes: readonly TextChange[]): Site {
   const byPath = groupByPath(changes);
-  if (byPath.size === 0) return site;
   const files = new Map(site.files);
   for (const [path, own] of byPath) {
     const file = textFile(site, path);

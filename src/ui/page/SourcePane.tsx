@@ -4,9 +4,9 @@ import { defaultKeymap } from "@codemirror/commands";
 import { css } from "@codemirror/lang-css";
 import { EditorState, RangeSetBuilder, StateEffect, StateField, type Extension } from "@codemirror/state";
 import { Decoration, EditorView, keymap, lineNumbers, type DecorationSet } from "@codemirror/view";
-import { diffLines } from "diff";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { changeBetween, changeOfLines, plainLines, type Edit } from "@/core";
+import { lineParts } from "../shared/lineParts";
 import { plural } from "../shared/numbers";
 import { useEngine, useWorkspace, useWorkspaceStore } from "../workspace/context";
 import styles from "./SourcePane.module.css";
@@ -81,10 +81,10 @@ export function SourcePane() {
 /** Lines that are new or changed; one at least where lines were only taken out. */
 function countChangedLines(before: string, after: string): number {
   if (before === after) return 0;
-  const added = diffLines(before, after).filter((part) => part.added);
+  const added = lineParts(before, after).filter(({ kind }) => kind === "new");
   return Math.max(
     1,
-    added.reduce((sum, { count }) => sum + count, 0),
+    added.reduce((sum, { lines }) => sum + lines.length, 0),
   );
 }
 
@@ -197,13 +197,13 @@ function marksFor(state: EditorState, original: string, first: number, last: num
   if (original !== doc.toString()) {
     let number = 1;
     let removed: string[] = [];
-    for (const part of diffLines(original, doc.toString())) {
-      const own = part.value.replace(/\n$/, "").split("\n");
-      if (part.removed) {
+    for (const { kind, lines: ended } of lineParts(original, doc.toString())) {
+      const own = ended.map((line) => line.replace(/\n$/, ""));
+      if (kind === "gone") {
         removed = own;
         continue;
       }
-      if (part.added) {
+      if (kind === "new") {
         own.forEach((line, at) => {
           const before = removed[at];
           const change = before === undefined ? null : changeBetween("", before, line);
@@ -213,7 +213,7 @@ function marksFor(state: EditorState, original: string, first: number, last: num
         });
       }
       removed = [];
-      number += part.count;
+      number += own.length;
     }
   }
   for (const [number, { rule, changed, from, to }] of [...lines].sort(([a], [b]) => a - b)) {

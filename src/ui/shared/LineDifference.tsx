@@ -1,4 +1,4 @@
-import { diffLines } from "diff";
+import { lineParts } from "./lineParts";
 import styles from "./LineDifference.module.css";
 
 interface Line {
@@ -15,11 +15,12 @@ function linesOf(before: string, after: string): Line[] {
   const all: Line[] = [];
   let old = 1;
   let now = 1;
-  for (const part of diffLines(before, after)) {
-    for (const text of part.value.replace(/\r?\n$/, "").split(/\r?\n/)) {
-      if (part.added) all.push({ kind: "new", before: null, after: now++, text });
-      else if (part.removed) all.push({ kind: "gone", before: old++, after: null, text });
-      else all.push({ kind: "same", before: old++, after: now++, text });
+  for (const { kind, lines } of lineParts(before, after)) {
+    for (const line of lines) {
+      const text = line.replace(/\r?\n$/, "");
+      if (kind === "new") all.push({ kind, before: null, after: now++, text });
+      else if (kind === "gone") all.push({ kind, before: old++, after: null, text });
+      else all.push({ kind, before: old++, after: now++, text });
     }
   }
   const near = all.map((_, at) =>

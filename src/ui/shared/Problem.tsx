@@ -5,7 +5,9 @@ import { useEffect, useRef } from "react";
 /** Why something could not be done, said aloud and brought into view; nothing without a reason. */
 export function Problem({ children }: { children: string | null | undefined }) {
   const said = useRef<HTMLParagraphElement>(null);
-  useEffect(() => said.current?.scrollIntoView({ block: "nearest" }), [children]);
+  useEffect(() => {
+    said.current?.scrollIntoView({ block: "nearest" });
+  }, [children]);
   if (!children) return null;
   return (
     <p ref={said} className="fails" role="alert">

@@ -6,19 +6,19 @@ import type * as sites from "@/store/sites";
 import { StorageError } from "@/store/failures";
 import { ConflictError, type LoadedSite } from "@/store/sites";
 import { changedFiles, Pending, type Changed } from "./pending";
-import type { Desk, FontToAdd } from "./state";
+import type { Desk, FontToAdd, Rehearsal } from "./state";
 
 /** Where sites are kept. */
 export type Storage = Pick<typeof sites, "addSite" | "keepTrials" | "loadSite" | "moveInHistory" | "writeStep">;
 
 /** Who shows the site. */
 export interface HistoryOwner {
-  /** The engine has the files as they are now: all that is shown is shown anew. */
-  changed(): Promise<void>;
+  /** The engine has the files as they are now: all that is shown is shown anew. @param written what was rehearsed before it was written */
+  changed(written: Rehearsal | null): Promise<void>;
   /** The site was read again as another window left it. */
   reread(): Promise<void>;
-  /** What is being rehearsed is not shown any more. */
-  dropRehearsals(): void;
+  /** An edit is going to be written: nothing else is rehearsed from now on. */
+  settleRehearsals(edit: Edit): Promise<void>;
 }
 
 export function createHistory({ engine, get, set, renew }: Desk, storage: Storage, owner: HistoryOwner) {
@@ -76,10 +76,10 @@ export function createHistory({ engine, get, set, renew }: Desk, storage: Storag
     renew();
   };
 
-  const change = async (changed: Changed) => {
+  const change = async (changed: Changed, written: Rehearsal | null = null) => {
     changeFiles(changed);
     await commit(changed);
-    await owner.changed();
+    await owner.changed(written);
   };
 
   const takeIn = async ({ record, files, steps }: LoadedSite) => {
@@ -186,7 +186,7 @@ export function createHistory({ engine, get, set, renew }: Desk, storage: Storag
 
   const write = (edit: Edit, label: string, files: readonly FileChange[] = []): Promise<PlanResult> =>
     inTurn(async () => {
-      owner.dropRehearsals();
+      await owner.settleRehearsals(edit);
       const { rehearsal, files: known, record } = get();
       // What is shown is what is written.
       const isPlanned = rehearsal?.files === known && JSON.stringify(rehearsal.edit) === JSON.stringify(edit);
@@ -197,7 +197,7 @@ export function createHistory({ engine, get, set, renew }: Desk, storage: Storag
       }
       const { changes } = result.plan;
       set({ save: { kind: "saving" } });
-      await change({ changes, files });
+      await change({ changes, files }, isPlanned ? rehearsal : null);
       pending.add({ label, changes, files });
       try {
         await store();

@@ -23,6 +23,8 @@ export interface Rehearsal {
   edit: Edit;
   /** The site's files that it was planned for. */
   files: Workspace["files"];
+  /** What it is shown under. */
+  conditions: Conditions;
   result: PlanResult;
   plan: Plan;
   patch: PagePatch;

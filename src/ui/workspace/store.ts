@@ -45,8 +45,8 @@ export function createWorkspace(engine: Remote<Engine>, storage: Storage = sites
     };
 
     const history = createHistory(desk, storage, {
-      changed: async () => {
-        await view.refresh();
+      changed: async (written) => {
+        await view.refresh(written);
         set({ rehearsal: null, reach: null, words: null });
         countLater();
         await selection.refresh();
@@ -58,7 +58,7 @@ export function createWorkspace(engine: Remote<Engine>, storage: Storage = sites
         if (picked) await pick(picked);
         await count();
       },
-      dropRehearsals: view.dropRehearsals,
+      settleRehearsals: view.settleRehearsals,
     });
 
     const setConditions: WorkspaceActions["setConditions"] = async (conditions) => {

@@ -2,7 +2,7 @@
 import type { Conditions, Edit, PageLayout } from "@/core";
 import type { PagePatch, PlanResult } from "@/engine/protocol";
 import type { MakePicture } from "@/preview/paint";
-import type { Desk } from "./state";
+import type { Desk, Rehearsal, Workspace } from "./state";
 
 const dressOf = ({ sheets, overrides, states }: Omit<PagePatch, "document">) => ({ sheets, overrides, states });
 
@@ -16,6 +16,8 @@ export function createView({ engine, asking, get, set, renew }: Desk) {
   let rehearsals = 0;
   /** Only the page opened last is shown. */
   let openings = 0;
+  /** What is being rehearsed, until it is shown. */
+  let rehearsing: { edit: string; files: Workspace["files"]; shown: Promise<unknown> } | null = null;
 
   const patchWith = (patch: PagePatch) => {
     const { view, viewNumber, rehearsal } = get();
@@ -49,10 +51,12 @@ export function createView({ engine, asking, get, set, renew }: Desk) {
     });
   };
 
-  /** Asks for the page as it is now. */
-  const refresh = async (): Promise<void> => {
-    const { page, view, conditions } = get();
+  /** Shows the page as it is now. @param written what was rehearsed, and is written as it was shown */
+  const refresh = async (written: Rehearsal | null = null): Promise<void> => {
+    const { page, view, conditions, rehearsal } = get();
     if (!page || !view) return;
+    const isShown = written && rehearsal?.plan === written.plan && rehearsal.conditions === conditions;
+    if (isShown && !rehearsal.patch.document) return patchWith(rehearsal.patch);
     const patch = await asking.current(() => engine.patch(page, view.structure, conditions));
     if (patch) patchWith(patch);
   };
@@ -67,10 +71,16 @@ export function createView({ engine, asking, get, set, renew }: Desk) {
     const patch = await asking.current(() =>
       engine.rehearse(rehearsal.plan.changes, page, view.structure, get().conditions),
     );
-    if (patch && get().rehearsal?.plan === rehearsal.plan) set({ rehearsal: { ...rehearsal, patch } });
+    if (patch && get().rehearsal?.plan === rehearsal.plan) set({ rehearsal: { ...rehearsal, conditions, patch } });
   };
 
   const rehearse = async (edit: Edit | null): Promise<PlanResult> => {
+    const result = showRehearsed(edit);
+    rehearsing = edit && { edit: JSON.stringify(edit), files: get().files, shown: result.catch(() => undefined) };
+    return result;
+  };
+
+  const showRehearsed = async (edit: Edit | null): Promise<PlanResult> => {
     const mine = (rehearsals += 1);
     if (!edit) {
       set({ rehearsal: null, reach: null });
@@ -85,7 +95,7 @@ export function createView({ engine, asking, get, set, renew }: Desk) {
     const patch = await engine.rehearse(result.plan.changes, page, view.structure, conditions);
     const { plan } = result;
     if (mine === rehearsals)
-      set({ rehearsal: { edit, files: get().files, result, plan, patch }, reach: plan.reach.places });
+      set({ rehearsal: { edit, files: get().files, conditions, result, plan, patch }, reach: plan.reach.places });
     return result;
   };
 
@@ -120,8 +130,9 @@ export function createView({ engine, asking, get, set, renew }: Desk) {
     refresh,
     setConditions,
     rehearse,
-    /** What is being rehearsed is not shown any more, once it is there. */
-    dropRehearsals: () => {
+    /** Waits for an edit to be shown if it is just being rehearsed; whatever else is rehearsed is not shown any more. */
+    settleRehearsals: async (edit: Edit): Promise<void> => {
+      if (rehearsing?.files === get().files && rehearsing.edit === JSON.stringify(edit)) await rehearsing.shown;
       rehearsals += 1;
     },
     layOut,
