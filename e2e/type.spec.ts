@@ -267,6 +267,10 @@ test("a font file is added and declared; a broken one is refused with the reason
   await dialog.getByRole("button", { name: "Write" }).click();
   await page.getByRole("link", { name: "Changes" }).click();
   await expect(page.getByRole("article", { name: "fonts/bitter.woff2" })).toContainText("A new file.");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByRole("article", { name: "fonts/bitter.woff2" })).toBeHidden();
+  await page.getByRole("button", { name: "Redo" }).click();
+  await expect(page.getByRole("article", { name: "fonts/bitter.woff2" })).toContainText("A new file.");
 });
 
 test("a matched fallback brings the shift down", async ({ page }) => {

@@ -13,15 +13,14 @@ export class FullError extends StorageError {
   }
 }
 
-const still = "What is open in this window is still here: export it before you close it.";
-
 const words = {
   missing:
     "This browser keeps no data for pages like this one (IndexedDB is missing or switched off), so no site can be kept. Allow it, or take a window that is not private.",
   newer:
     "The sites in this browser were kept by a newer Hevret, which this one cannot read. Load this page anew, or start the newer one. Nothing was changed.",
-  refused: `The browser does not let Hevret keep sites here: its storage cannot be opened. Allow data for this page, or free some space on the disk, and load the page anew. ${still}`,
-  gone: `The browser's storage was closed while Hevret used it, or its data were cleared. ${still}`,
+  refused:
+    "The browser does not let Hevret keep sites here: its storage cannot be opened. Allow data for this page, or free some space on the disk, and load the page anew.",
+  gone: "The browser's storage was closed while Hevret used it, or its data were cleared.",
 } as const;
 
 /** By the names of the errors of IndexedDB 3.0 and of Dexie, the outermost first. */

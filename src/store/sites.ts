@@ -245,7 +245,7 @@ async function current(known: Known, db: HevretDatabase): Promise<SiteRecord> {
   const record = await db.sites.get(known.site);
   if (!record || record.deleted !== null)
     throw new OpenError(
-      "This site is no longer kept in this browser: it was deleted in another window, or the browser's data were cleared. What is open in this window is still here: export it before you close it.",
+      "This site is no longer kept in this browser: it was deleted in another window, or the browser's data were cleared.",
     );
   if (record.revision !== known.revision) throw new ConflictError();
   return record;

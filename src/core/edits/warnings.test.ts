@@ -14,7 +14,13 @@ function warningsFor(css: string, property: string, value: string): readonly str
   const site = page(css);
   return planEdit(
     site,
-    { kind: "declare", target: { kind: "rule", path: "a.css", start: css.indexOf("h1 {") }, property, value, place: head },
+    {
+      kind: "declare",
+      target: { kind: "rule", path: "a.css", start: css.indexOf("h1 {") },
+      property,
+      value,
+      place: head,
+    },
     defaultConditions,
   ).warnings;
 }

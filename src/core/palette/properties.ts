@@ -119,8 +119,15 @@ export function define(
   return [...definition(sheet, name, value), ...changes];
 }
 
-/** A sheet that all pages load whose sheets or style attributes have one of the spots. */
-export function commonSheet(site: Site, spots: readonly { path: string }[]): SheetText {
+/**
+ * A sheet that all pages load whose sheets or style attributes have one of the spots.
+ * @param holds what the sheet would rather have in it already
+ */
+export function commonSheet(
+  site: Site,
+  spots: readonly { path: string }[],
+  holds: (sheet: SheetText) => boolean = (sheet) => rootRule(sheet) !== undefined,
+): SheetText {
   const paths = new Set(spots.map(({ path }) => path));
   const lists = pagesOf(site)
     .map((page) => ({
@@ -137,7 +144,7 @@ export function commonSheet(site: Site, spots: readonly { path: string }[]): She
     const file = textFile(site, path);
     return file ? sheetTexts(site, file) : [];
   });
-  const sheet = candidates.find((one) => rootRule(one)) ?? candidates[0];
+  const sheet = candidates.find(holds) ?? candidates[0];
   if (!sheet)
     throw new EditError(
       "No style sheet is shared by all the pages that use this value, so there is no one place to write it.",

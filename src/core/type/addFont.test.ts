@@ -37,6 +37,15 @@ describe("a font file in a site", () => {
     expect(page.faces).toMatchObject([{ family: "Bitter", weight: [700, 700], path: "fonts/bitter.woff2" }]);
   });
 
+  test("is declared beside other faces", () => {
+    const site = openSite([
+      ...files('@import "b.css";\n@font-face { font-family: X; src: local(X) }\n'),
+      { path: "css/b.css", text: "p { color: red }\n" },
+    ]);
+    const changes = fontFaceFor(site, "fonts/bitter.woff2", readFontFile(bytes), "Bitter");
+    expect(changes.map(({ path }) => path)).toEqual(["css/a.css"]);
+  });
+
   test.each([
     ["css/a.css", "fonts/b.woff2", "../fonts/b.woff2"],
     ["a.css", "fonts/b c.woff2", "fonts/b%20c.woff2"],

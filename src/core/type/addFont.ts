@@ -30,6 +30,7 @@ export function fontFaceFor(site: Site, path: string, font: FontFile, family: st
   const sheet = commonSheet(
     site,
     sheetsOf(site).map(({ path: one }) => ({ path: one })),
+    ({ items }) => items.some((item) => item.kind === "at" && item.name === "font-face"),
   );
   const [from, to] = font.weight;
   const width = font.axes.find(({ tag }) => tag === "wdth");

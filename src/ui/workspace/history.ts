@@ -3,7 +3,7 @@ import type { Edit, FileChange, StoredFile } from "@/core";
 import type { PlanResult } from "@/engine/protocol";
 import type { FileRecord } from "@/store/database";
 import type * as sites from "@/store/sites";
-import { StorageError } from "@/store/failures";
+import { FullError } from "@/store/failures";
 import { ConflictError, type LoadedSite } from "@/store/sites";
 import { changedFiles, Pending, type Changed } from "./pending";
 import type { Desk, FontToAdd, Rehearsal } from "./state";
@@ -20,6 +20,8 @@ export interface HistoryOwner {
   /** An edit is going to be written: nothing else is rehearsed from now on. */
   settleRehearsals(edit: Edit): Promise<void>;
 }
+
+const stillHere = "What you see is still here: export it before you close this window.";
 
 export function createHistory({ engine, get, set, renew }: Desk, storage: Storage, owner: HistoryOwner) {
   /** Edits are carried out one after the other. */
@@ -110,7 +112,9 @@ export function createHistory({ engine, get, set, renew }: Desk, storage: Storag
       await catchUp();
       if (!told) set({ notice: error.message });
     } else {
-      sayUnsaved(error instanceof StorageError ? error.message : `It could not be saved: ${(error as Error).message}`);
+      const { message } = error as Error;
+      // Of a full storage it is said by itself what can be done.
+      sayUnsaved(error instanceof FullError ? message : `It could not be saved. ${message} ${stillHere}`);
     }
   };
 
