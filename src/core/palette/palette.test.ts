@@ -67,6 +67,12 @@ describe("what a colour is used for", () => {
     expect(value("red").places).toBe(0);
   });
 
+  test("the text of a pseudo-element is a place of its colour", () => {
+    const page = pageWith("p::before{content:'Note';color:#c33}", "<p>Dogs travel on deck</p>");
+    const found = paletteOf(page, defaultConditions, {}).values.find(({ value }) => value === "#c33")!;
+    expect([found.places, found.uses[0]!.places]).toEqual([1, [expect.objectContaining({ pseudo: "before" })]]);
+  });
+
   test("a custom property's colour counts where it is referred to", () => {
     expect(value("#004060")).toMatchObject({ words: "value of --sea", places: 1, roles: ["named"] });
     expect(palette.properties).toMatchObject([

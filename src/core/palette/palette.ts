@@ -13,8 +13,8 @@ import type { ElementRef } from "../edits/types";
 import { inkOf, type Ground } from "../ground/ground";
 import { groundName } from "../ground/name";
 import { pagesOf, type Site } from "../source/site";
-import { gatherTexts, textsOf } from "../pageTexts";
-import { isPlace, isShown, legibilityOn, type Layouts } from "../textStyles";
+import { gatherTexts, refOf, textsOf } from "../pageTexts";
+import { isShown, legibilityOn, type Layouts } from "../textStyles";
 import { propertiesOf } from "./properties";
 import { referenceSpots } from "./references";
 import { colorSpots, type ColorSpot, type Role } from "./values";
@@ -123,22 +123,22 @@ function placesByDeclaration(pages: readonly KnownPage[], layouts: Layouts): Map
     const key = `${spot.path}:${spot.offset}`;
     const known = all.get(key) ?? { places: new Map(), elements: new Map(), failing: false };
     all.set(key, known);
-    const ref = { page: page.file.path, index: place.element.index };
-    known[into].set(`${ref.page}:${ref.index}`, ref);
+    const ref = refOf(page.file.path, place);
+    known[into].set(`${ref.page}:${ref.index}:${ref.pseudo ?? ""}`, ref);
     known.failing ||= failing;
   };
   for (const page of pages) {
+    for (const style of textsOf(page)) {
+      const { passes, ground } = legibilityOn(page, style, layouts);
+      let holder: Style = style;
+      while (!holder.shared.winners.has("color") && holder.parent) holder = holder.parent;
+      add(page, holder, holder.shared.winners.get("color"), style, "places", !passes);
+      const giver = ground.from === null ? null : page.styles[ground.from]!;
+      for (const property of giver ? ["background-color", "background-image"] : [])
+        add(page, giver!, giver!.shared.winners.get(property), style, "places", !passes);
+    }
     for (const style of page.styles) {
       if (!isShown(style)) continue;
-      if (isPlace(style)) {
-        const { passes, ground } = legibilityOn(page, style, layouts);
-        let holder: Style = style;
-        while (!holder.shared.winners.has("color") && holder.parent) holder = holder.parent;
-        add(page, holder, holder.shared.winners.get("color"), style, "places", !passes);
-        const giver = ground.from === null ? null : page.styles[ground.from]!;
-        for (const property of giver ? ["background-color", "background-image"] : [])
-          add(page, giver!, giver!.shared.winners.get(property), style, "places", !passes);
-      }
       for (const [property, winner] of style.shared.winners) {
         if (property === "color" || !/color|image|shadow/.test(property)) continue;
         if (winner.block.origin === "browser" || (property.startsWith("border") && !drawsBorder(style, property)))

@@ -36,6 +36,17 @@ test("what contrast comes to with each value tried, and what is needed there", (
   ]);
 });
 
+test("what a value that is only known on the page comes out as", () => {
+  const [size, shorthand] = [
+    ["font-size", "calc(1em + attr(data-none px, 2px))"],
+    ["font", "20px serif"],
+  ].map(
+    ([property, value]) =>
+      trialContrasts(from, ref("h"), rule("h1"), property!, [value!], defaultConditions, {})[0]!.computed,
+  );
+  expect([size, shorthand]).toEqual(["18px", null]);
+});
+
 test("nothing for a text or a rule that is not there", () => {
   expect(
     trialContrasts(from, { page: "index.html", index: 99 }, rule("h1"), "color", ["red"], defaultConditions, {}),

@@ -1,6 +1,8 @@
 /** What a text would come to with a value that is only tried. */
 import type { Conditions } from "../cascade/conditions";
+import { longhandIndex } from "../cascade/properties";
 import { styledPage } from "../cascade/styledPages";
+import { computedValue } from "../cascade/styles";
 import { changesFor } from "../edits/plan";
 import { EditError, type ElementRef, type Target } from "../edits/types";
 import { legibilityOf, type Verdict } from "../ground/ground";
@@ -14,6 +16,8 @@ export interface TrialContrast {
   ratio: number;
   needs: number;
   verdict: Verdict;
+  /** What the property comes out as on the picked text, as CSS; null for shorthands. */
+  computed: string | null;
 }
 
 /** The contrast of the picked text with each value, in their order; null for a value that cannot be written there. */
@@ -37,7 +41,7 @@ export function trialContrasts(
       const style = page && styleAt(page, picked);
       if (!style || !before) return null;
       const { ratio, needs, verdict } = legibilityOf(style, layout && layoutAfter(layout, before, style), page.styles);
-      return { ratio, needs, verdict };
+      return { ratio, needs, verdict, computed: longhandIndex.has(property) ? computedValue(style, property) : null };
     } catch (error) {
       if (error instanceof EditError || error instanceof RangeError) return null;
       throw error;

@@ -107,7 +107,13 @@ export function Trials({
             {beside ? (
               <Beside slip={slip} value={value} {...beside} />
             ) : (
-              <TrialSpecimen slip={slip} property={row.property} value={value} wraps={lines > 1} width={width} />
+              <TrialSpecimen
+                slip={slip}
+                property={row.property}
+                value={resolved(value, contrasts?.[at] ?? null)}
+                wraps={lines > 1}
+                width={width}
+              />
             )}
             <span className={styles.figures}>
               <code>{value}</code>
@@ -207,6 +213,11 @@ const oneLine = [
   ["overflow", "hidden"],
   ["text-indent", "0"],
 ] as const;
+
+/** A value that is only known on the page, as it comes out there. */
+function resolved(value: string, trial: TrialContrast | null): string {
+  return /\b(?:var|env|attr|if|sibling-\w+)\(/i.test(value) ? (trial?.computed ?? value) : value;
+}
 
 /** The picked words with one property set otherwise, on their true ground. */
 function TrialSpecimen({
