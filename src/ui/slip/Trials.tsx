@@ -110,7 +110,7 @@ export function Trials({
               <TrialSpecimen
                 slip={slip}
                 property={row.property}
-                value={resolved(value, contrasts?.[at] ?? null)}
+                value={resolved(value, value === row.written ? row.computed : contrasts?.[at]?.computed)}
                 wraps={lines > 1}
                 width={width}
               />
@@ -215,8 +215,8 @@ const oneLine = [
 ] as const;
 
 /** A value that is only known on the page, as it comes out there. */
-function resolved(value: string, trial: TrialContrast | null): string {
-  return /\b(?:var|env|attr|if|sibling-\w+)\(/i.test(value) ? (trial?.computed ?? value) : value;
+function resolved(value: string, computed: string | null | undefined): string {
+  return /\b(?:var|env|attr|if|sibling-\w+)\(/i.test(value) ? (computed ?? value) : value;
 }
 
 /** The picked words with one property set otherwise, on their true ground. */
