@@ -1,6 +1,6 @@
 /** What fails is said, and nothing is lost by it. */
-import { expect, test, type BrowserContext, type Page } from "@playwright/test";
-import { field, openSample, ready, shownPage, slip } from "./support/desk";
+import { chromium, expect, test, type BrowserContext, type Page } from "@playwright/test";
+import { field, openFiles, openSample, ready, shownPage, slip } from "./support/desk";
 
 async function pick(page: Page, level: number): Promise<void> {
   const box = (await shownPage(page).getByRole("heading", { level }).first().boundingBox())!;
@@ -217,4 +217,59 @@ test("addresses that lead nowhere, or cannot be read, get our page with our head
     await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
     await expect(page.getByRole("link", { name: /shelf/i })).toBeVisible();
   }
+});
+
+test("values that are not closed are refused with the reason, and an open end of a sheet is closed first", async ({
+  page,
+}) => {
+  await openFiles(page, {
+    "index.html": '<!doctype html><link rel="stylesheet" href="a.css"><h1>Pier</h1><p>By day</p>',
+    "a.css": "h1 { font-size: 20px }\n@media screen { p { color: navy",
+  });
+  await pick(page, 1);
+  for (const value of ["calc(1em + 2px", "30px; color: red", "30px } p { color: red", "30px /* so"]) {
+    await setSize(page, value);
+    const said = slip(page).getByRole("group", { name: "Size", exact: true }).getByRole("status");
+    await expect(said).toContainText(/does not end|is not a value/);
+    await expect(said).toBeInViewport();
+  }
+  await setSize(page, "31px");
+  await expect(saved(page)).toBeVisible();
+  const heading = shownPage(page).getByRole("heading", { level: 1 });
+  await expect(heading).toHaveCSS("font-size", "31px");
+  await slip(page).getByRole("button", { name: "New rule" }).click();
+  await field(page, "Letters").fill("2px");
+  await expect(slip(page)).toContainText("that is closed first");
+  await page.keyboard.press("Enter");
+  await expect(heading).toHaveCSS("letter-spacing", "2px");
+  await expect(shownPage(page).getByText("By day")).toHaveCSS("color", "rgb(0, 0, 128)");
+  expect(await stored(page)).toContain("@media screen { p { color: navy");
+});
+
+test("what was saved is there after the browser was killed", async ({ baseURL }, info) => {
+  const folder = info.outputPath("profile");
+  const { executablePath, args } = info.project.use.launchOptions!;
+  const start = () =>
+    chromium.launchPersistentContext(folder, { executablePath, args, viewport: { width: 1280, height: 800 } });
+  const first = await start();
+  const page = await first.newPage();
+  await page.goto(baseURL!);
+  await page.getByRole("button", { name: /^Sample site/ }).click();
+  await ready(page);
+  await pick(page, 1);
+  await setSize(page, "47px");
+  await expect(saved(page)).toBeVisible();
+  await expect.poll(() => stored(page)).toContain("47px");
+  const address = page.url();
+  // The browser ends at once, as if it were killed.
+  const session = await first.newCDPSession(page);
+  await session.send("Browser.crash").catch(() => undefined);
+  await first.close().catch(() => undefined);
+  const second = await start();
+  const again = await second.newPage();
+  await again.goto(address);
+  await ready(again);
+  await pick(again, 1);
+  await expect(field(again, "Size")).toHaveValue("47px");
+  await second.close();
 });

@@ -1,7 +1,7 @@
 "use client";
 
 import { AutoComplete, Input, type InputRef } from "antd";
-import { useRef, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import type { SlipRowValue, Target } from "@/core";
 import { Contrasts } from "../shared/Contrasts";
 import { showReach } from "../shared/numbers";
@@ -26,6 +26,11 @@ export function ValueField({ row, target, draft, onAttribute }: Props) {
   const [options, setOptions] = useState<string[]>([]);
   const input = useRef<InputRef>(null);
   const { value, tried, verdict } = draft;
+  const said = useRef<HTMLDivElement>(null);
+  // What is said of a value is seen, wherever its row stands.
+  useEffect(() => {
+    said.current?.scrollIntoView({ block: "nearest" });
+  }, [verdict]);
 
   const type = (text: string, caret: number) => {
     draft.attempt(text);
@@ -94,7 +99,7 @@ export function ValueField({ row, target, draft, onAttribute }: Props) {
         />
       </AutoComplete>
       {tried && (
-        <div className={styles.verdict} role="status">
+        <div ref={said} className={styles.verdict} role="status">
           {verdict === null ? (
             <p className="quiet">Looking at what it touches…</p>
           ) : verdict.kind === "refused" ? (
