@@ -226,7 +226,9 @@ describe("the history", () => {
   });
 
   test("a font that is added is written with its rule, and undone with it", async () => {
+    const committed: (string | null)[][] = [];
     const { now } = await open({
+      commit: async (_, files) => void committed.push(files.map(({ after }) => after && after.path)),
       checkFont: async () => ({ family: "Pier", style: "Regular", problem: null }),
       declareFont: async () => ({ changes: [{ ...blue, start: 0, end: 0, insert: "@font-face{}" }], problem: null }),
     });
@@ -237,6 +239,7 @@ describe("the history", () => {
     expect((await now().fontToAdd("Pier One.woff2", Uint8Array.of(1))).problem).toContain("already");
     await now().undo();
     expect([now().files.has("fonts/Pier-One.woff2"), textOf(now)]).toEqual([false, css]);
+    expect(committed).toEqual([["fonts/Pier-One.woff2"], [null]]);
   });
 });
 
