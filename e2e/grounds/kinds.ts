@@ -37,6 +37,27 @@ export const groundKinds: readonly (readonly [name: string, html: string])[] = [
     ),
   ],
   [
+    "what sticks within its margins",
+    page(
+      "section{padding:8px;background:#fff}#a{position:sticky;left:40px;top:5px;margin:12px;border:7px solid #714;background:#058;color:#fff;text-align:right}#a b{background:#fc8;color:#000}",
+      "<section><div id=a>aboard <b id=b>when the harbour</b></div></section><div style='height:1200px'></div>",
+    ),
+  ],
+  [
+    "masks upon lines, and blends in blends",
+    page(
+      "span{background:#f03;mask-image:linear-gradient(#000,transparent)}#s{background:#0fc}section{mix-blend-mode:multiply;background:#fd8;opacity:.6;margin:0}#c{background:linear-gradient(#04a,#0fa),#fe0;background-blend-mode:difference}",
+      "<p id=s>Two boats <span id=a>every day</span></p><section><p id=b>a day</p><p id=c>or two</p></section>",
+    ),
+  ],
+  [
+    "a filter of what lies under, and what stands out of it",
+    page(
+      "#h{backdrop-filter:invert(1);height:30px}#h p{margin-top:50px;background:rgb(0 0 0/20%)}main{background:#fe9}",
+      "<main><div id=h><b id=a>inside</b><p id=b>below its box</p></div><p id=c>after</p></main>",
+    ),
+  ],
+  [
     "clipping",
     page(
       "#a{overflow:hidden;height:40px;background:#ddd}#a i{position:absolute;background:#300}#b{clip-path:inset(50%)}#c{border-radius:40px;background:#246;color:#fff;width:90px;padding:20px}#d{overflow:auto;height:30px;background:#eef}",

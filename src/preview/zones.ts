@@ -1,11 +1,14 @@
 /** Where a picture of a page and the screen may part: nothing is certain there. */
 
 /** In CSS px of the page. */
-export interface Zone {
+interface Edges {
   left: number;
   top: number;
   right: number;
   bottom: number;
+}
+
+export interface Zone extends Edges {
   words: string;
 }
 
@@ -51,34 +54,41 @@ export function partingsOf(
   return { doubts, zones };
 }
 
-function edgesOf(node: Element, view: Window): Omit<Zone, "words"> {
+function edgesOf(node: Element, view: Window): Edges {
   const { left, top, right, bottom } = node.getBoundingClientRect();
   const [x, y] = [view.scrollX, view.scrollY];
   return { left: left + x, top: top + y, right: right + x, bottom: bottom + y };
 }
 
 /**
- * Where pictures filter more or less than the screen does of what lies under a box: where what is in it stands out of it,
- * and around a box in several pieces.
+ * Where pictures filter more or less than the screen does of what lies under a box: all around what is painted in it where
+ * that stands out of it, and around a box in several pieces.
  */
 function standingOut(node: Element, view: Window, overlaid: string | null): Zone[] {
   const words = overlaid ?? backdropWords;
+  const painted = [...node.getElementsByTagName("*")]
+    .filter((inner) => view.getComputedStyle(inner).visibility === "visible")
+    .map((inner) => paintedEdges(inner, view))
+    .filter(({ left, top, right, bottom }) => right > left && bottom > top);
   const box = edgesOf(node, view);
-  const all = [...node.getElementsByTagName("*")].map((inner) => paintedEdges(inner, view));
-  const out = all.filter(
-    ({ left, top, right, bottom }) =>
-      right > left &&
-      bottom > top &&
-      (left < box.left - 1 || top < box.top - 1 || right > box.right + 1 || bottom > box.bottom + 1),
-  );
-  if (overlaid) out.push(aroundAll([paintedEdges(node, view), ...all], paintedBeyond(node, view)));
+  const all = aroundAll([paintedEdges(node, view), ...painted], overlaid ? paintedBeyond(node, view) : 0);
   const isInPieces = view.getComputedStyle(node).display === "inline";
-  if (isInPieces && node.parentElement) out.push(paintedEdges(node.parentElement, view));
-  return out.map((edges) => ({ ...edges, words }));
+  const pieces = isInPieces && node.parentElement ? [paintedEdges(node.parentElement, view)] : [];
+  return [...(overlaid ? [all] : beside(box, all)), ...pieces].map((edges) => ({ ...edges, words }));
+}
+
+/** What lies around a box within another that holds it, by more than a rounding. */
+function beside(box: Edges, around: Edges): Edges[] {
+  return [
+    { ...around, bottom: box.top - 1 },
+    { ...around, top: box.bottom + 1 },
+    { ...around, right: box.left - 1 },
+    { ...around, left: box.right + 1 },
+  ].filter(({ left, top, right, bottom }) => right > left && bottom > top);
 }
 
 /** Around several boxes, and so much beyond. */
-function aroundAll(boxes: readonly Omit<Zone, "words">[], beyond: number): Omit<Zone, "words"> {
+function aroundAll(boxes: readonly Edges[], beyond: number): Edges {
   return {
     left: Math.min(...boxes.map(({ left }) => left)) - beyond,
     top: Math.min(...boxes.map(({ top }) => top)) - beyond,
@@ -88,7 +98,7 @@ function aroundAll(boxes: readonly Omit<Zone, "words">[], beyond: number): Omit<
 }
 
 /** A box with its shadows and outline, at the most. */
-function paintedEdges(node: Element, view: Window): Omit<Zone, "words"> {
+function paintedEdges(node: Element, view: Window): Edges {
   return aroundAll([edgesOf(node, view)], paintedBeyond(node, view));
 }
 
