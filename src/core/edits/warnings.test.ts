@@ -36,6 +36,16 @@ test("an animation that sets what is written is named, with its place", () => {
   expect(warningsFor(`${frames}h1 { color: red; animation-name: ebb }`, "color", "blue")).toEqual([]);
 });
 
+test("a transition that holds the change back for long is told", () => {
+  const held = (transition: string, property = "color") =>
+    warningsFor(`h1 { color: red; transition: ${transition} }`, property, property === "color" ? "blue" : "30px");
+  expect(held("1s 9999s")).toEqual(["A transition of the picked text holds it back for 9999 s."]);
+  expect(held("opacity 1s, color .2s ease 3000ms")[0]).toContain("for 3 s");
+  expect(held("all 1s 2s")[0]).toContain("for 2 s");
+  expect(held("color .2s")).toEqual([]);
+  expect(held("color 1s 5s", "font-size")).toEqual([]);
+});
+
 test("where nothing moves, nothing is said of it", () => {
   expect(warningsFor("@keyframes tide { to { color: navy } }\nh1 { color: red }", "color", "blue")).toEqual([]);
 });

@@ -1,13 +1,14 @@
 /** What is said of an edit before it is made: what it closes, what beats it, what it sets back. */
 import type { Conditions } from "../cascade/conditions";
 import { explain, isSetBack } from "../cascade/explain";
-import { computedValue, styleWith } from "../cascade/styles";
+import { computedValue, styleWith, type Style } from "../cascade/styles";
+import { isKnownProperty } from "../cascade/declarations";
 import { declaredText } from "../cascade/declared";
 import { physicalName, readerOf } from "../cascade/properties";
 import { shorthands } from "../cascade/properties/shorthands";
 import { styledPage } from "../cascade/styledPages";
 import { styleAt } from "../pageTexts";
-import { componentsOf } from "../source/css/components";
+import { componentsOf, splitAt } from "../source/css/components";
 import { openEndOf, sheetEndOf } from "../source/css/open";
 import type { AtRule, Item } from "../source/css/syntax";
 import { sheetsOfPage, type SheetSource } from "../source/html/sheets";
@@ -42,7 +43,7 @@ export function effectWarnings(after: Site, edit: Edit & { kind: "declare" }, co
   ];
 }
 
-/** Says which animation of the picked text sets the property, too: it is stronger while it runs (CSS Animations 1, 3). */
+/** Says what moves the picked text otherwise: an animation is stronger while it runs (CSS Animations 1, 3). */
 function motionWarnings(
   after: Site,
   { place, property, value }: Edit & { kind: "declare" },
@@ -50,10 +51,38 @@ function motionWarnings(
 ): string[] {
   const file = place && textFile(after, place.page);
   const style = file && value !== null ? styleAt(styledPage(after, file, conditions), place) : null;
-  const text = style && `${declaredText(style, "animation") ?? ""} ${declaredText(style, "animation-name") ?? ""}`;
-  if (!file || !text?.trim()) return [];
-  const names = new Set(componentsOf(text).map((part) => (part.type === "ident" ? part.name.toLowerCase() : null)));
+  if (!file || !style) return [];
   const own = new Set(shorthands.get(property)?.longhands ?? [property]);
+  return [...animationWarnings(after, file, style, property, own), ...holdingWarnings(style, property, own)];
+}
+
+/** Says which transition of the picked text keeps it as it is for longer than anybody waits (CSS Transitions 1, 2). */
+function holdingWarnings(style: Style, property: string, own: ReadonlySet<string>): string[] {
+  const seconds = splitAt(componentsOf(declaredText(style, "transition") ?? ""), ",").flatMap((parts) => {
+    const names = parts.flatMap((part) => (part.type === "ident" ? [part.name.toLowerCase()] : []));
+    const [, delay] = parts.flatMap((part) =>
+      part.type === "dimension" && /^m?s$/.test(part.unit) ? [part.unit === "s" ? part.value : part.value / 1000] : [],
+    );
+    const isMeant =
+      names.every((name) => !isKnownProperty(name)) ||
+      names.some((name) => name === "all" || name === property || own.has(name));
+    return delay !== undefined && isMeant ? [delay] : [];
+  });
+  const longest = Math.max(0, ...seconds);
+  return longest >= 1 ? [`A transition of the picked text holds it back for ${longest} s.`] : [];
+}
+
+/** Says which animation of the picked text sets the property, too. */
+function animationWarnings(
+  after: Site,
+  file: TextFile,
+  style: Style,
+  property: string,
+  own: ReadonlySet<string>,
+): string[] {
+  const text = `${declaredText(style, "animation") ?? ""} ${declaredText(style, "animation-name") ?? ""}`;
+  if (!text.trim()) return [];
+  const names = new Set(componentsOf(text).map((part) => (part.type === "ident" ? part.name.toLowerCase() : null)));
   const sets = (items: readonly Item[]): boolean =>
     items.some((item) =>
       item.kind === "declaration"
