@@ -149,7 +149,7 @@ function blendedWords(
 
 const edgesWords = "The edge of something turned may run there.";
 const maskedWords = "A mask upon lines of text lies there.";
-const backdropWords = "It stands out of a box that filters what lies under it.";
+const backdropWords = "A box beside or around it filters what lies under it, and may reach as far as here.";
 const turnedWords = "It is turned: where its lines run is known only roughly.";
 
 function isTurned({ transform, rotate, offsetPath }: CSSStyleDeclaration): boolean {

@@ -169,7 +169,7 @@ export interface Known {
 export interface Written {
   label: string;
   changes: readonly TextChange[];
-  /** Made before the texts are changed. */
+  /** Made before the texts are changed; those that are put in have their text as it is to be. */
   files: readonly FileChange[];
 }
 

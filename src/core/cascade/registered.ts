@@ -111,7 +111,7 @@ const kinds: Readonly<Record<string, ReadKind>> = table({
 
 function transforms(parts: readonly Component[], text: string): Read | null {
   return parts.every((part) => part.type === "function" && !isDelim(part, ","))
-    ? () => parts.map((part) => text.slice(part.start, part.end)).join(" ")
+    ? (context) => parts.map((part) => asWritten(part, text)(context)).join(" ")
     : null;
 }
 

@@ -1,7 +1,7 @@
 /** What is said of an edit before it is made: what it closes, what beats it, what it sets back. */
 import type { Conditions } from "../cascade/conditions";
 import { explain, isSetBack } from "../cascade/explain";
-import { computedValue, styleWith, type Style } from "../cascade/styles";
+import { computedValue, styleWith, type Style, type StyledPage } from "../cascade/styles";
 import { isKnownProperty } from "../cascade/declarations";
 import { declaredText } from "../cascade/declared";
 import { physicalName, readerOf } from "../cascade/properties";
@@ -15,7 +15,7 @@ import { sheetsOfPage, type SheetSource } from "../source/html/sheets";
 import { textFile, type Site, type TextFile } from "../source/site";
 import { positionAt } from "../source/lines";
 import { elementAt, fileAt, ruleAt, sheetForNewRule } from "./locate";
-import type { Edit } from "./types";
+import type { Edit, ElementRef } from "./types";
 
 /** Says what was open and is closed first. */
 export function endWarnings(site: Site, { target, value }: Edit & { kind: "declare" }): string[] {
@@ -34,24 +34,29 @@ export function endWarnings(site: Site, { target, value }: Edit & { kind: "decla
   return open ? [`${target.path} ends inside ${open.what}: that is closed first.`] : [];
 }
 
+/** The picked text on its page. */
+interface Picked {
+  page: StyledPage;
+  style: Style;
+}
+
+function pickedIn(site: Site, place: ElementRef | undefined, conditions: Conditions): Picked | null {
+  const file = place && textFile(site, place.page);
+  const page = file && styledPage(site, file, conditions);
+  const style = page && styleAt(page, place);
+  return style ? { page, style } : null;
+}
+
 /** Says where the picked text does not come out with what is asked: which rule beats it, or what it comes out with. */
 export function effectWarnings(after: Site, edit: Edit & { kind: "declare" }, conditions: Conditions): string[] {
-  const beaten = declareWarnings(after, edit, conditions);
-  return [
-    ...(beaten.length ? beaten : proofWarnings(after, edit, conditions)),
-    ...motionWarnings(after, edit, conditions),
-  ];
+  const picked = edit.value === null ? null : pickedIn(after, edit.place, conditions);
+  if (!picked) return [];
+  const beaten = declareWarnings(after, edit, picked);
+  return [...(beaten.length ? beaten : proofWarnings(edit, picked)), ...motionWarnings(after, edit.property, picked)];
 }
 
 /** Says what moves the picked text otherwise: an animation is stronger while it runs (CSS Animations 1, 3). */
-function motionWarnings(
-  after: Site,
-  { place, property, value }: Edit & { kind: "declare" },
-  conditions: Conditions,
-): string[] {
-  const file = place && textFile(after, place.page);
-  const style = file && value !== null ? styleAt(styledPage(after, file, conditions), place) : null;
-  if (!file || !style) return [];
+function motionWarnings(after: Site, property: string, { page: { file }, style }: Picked): string[] {
   const own = new Set(shorthands.get(property)?.longhands ?? [property]);
   return [...animationWarnings(after, file, style, property, own), ...holdingWarnings(style, property, own)];
 }
@@ -115,16 +120,8 @@ function keyframesOf(site: Site, file: TextFile): { sheet: SheetSource; rule: At
  * The proof: with the declaration where nothing is stronger, as an important one of its style attribute, the picked text
  * must come out the same.
  */
-function proofWarnings(
-  after: Site,
-  { place, property, value }: Edit & { kind: "declare" },
-  conditions: Conditions,
-): string[] {
-  const file = place && textFile(after, place.page);
-  if (!file || value === null || property.startsWith("--")) return [];
-  const page = styledPage(after, file, conditions);
-  const got = styleAt(page, place);
-  if (!got) return [];
+function proofWarnings({ property, value }: Edit & { kind: "declare" }, { page, style: got }: Picked): string[] {
+  if (value === null || property.startsWith("--")) return [];
   const asked = styleWith(page, got, property, value.replace(/\s*!\s*important\s*$/i, ""));
   const names = readerOf(property) ? [property] : (shorthands.get(property)?.longhands ?? []);
   const flow = (name: string) =>
@@ -135,13 +132,11 @@ function proofWarnings(
 }
 
 /** Says which rule beats what was written, for the element the edit is meant for. */
-function declareWarnings(after: Site, edit: Edit & { kind: "declare" }, conditions: Conditions): string[] {
-  const { place, property, value, target } = edit;
-  if (!place || value === null) return [];
-  const file = textFile(after, place.page);
-  const page = file && styledPage(after, file, conditions);
-  const placed = page && styleAt(page, place);
-  if (!placed) return [];
+function declareWarnings(
+  after: Site,
+  { property, target }: Edit & { kind: "declare" },
+  { page, style: placed }: Picked,
+): string[] {
   const longhand = readerOf(property) ? property : shorthands.get(property)?.longhands[0];
   if (!longhand) return [];
   const { contenders, from } = explain(after, page, placed, longhand);
@@ -176,21 +171,19 @@ export function resetWarnings(
   conditions: Conditions,
 ): string[] {
   const all = shorthands.get(property)?.longhands;
-  if (!place || value === null || !all) return [];
-  const [fileBefore, fileAfter] = [textFile(before, place.page), textFile(after, place.page)];
-  if (!fileBefore || !fileAfter) return [];
-  const [old, now] = [styledPage(before, fileBefore, conditions), styledPage(after, fileAfter, conditions)];
-  const [oldStyle, style] = [styleAt(old, place), styleAt(now, place)];
-  if (!oldStyle || !style) return [];
+  if (value === null || !all) return [];
+  const [old, now] = [pickedIn(before, place, conditions), pickedIn(after, place, conditions)];
+  if (!old || !now) return [];
+  const { style } = now;
   return all.flatMap((name) => {
     const winner = style.shared.winners.get(name);
-    if (!winner || !isSetBack(winner) || computedValue(style, name) === computedValue(oldStyle, name)) return [];
-    const had = explain(before, old, oldStyle, name).contenders.find(
+    if (!winner || !isSetBack(winner) || computedValue(style, name) === computedValue(old.style, name)) return [];
+    const had = explain(before, old.page, old.style, name).contenders.find(
       ({ lost, origin }) => lost === null && origin === "author",
     );
     return had && had.property !== property
       ? [
-          `${property} sets ${name} back to ${computedValue(style, name)}; ${describe(had)} had made it ${computedValue(oldStyle, name)}.`,
+          `${property} sets ${name} back to ${computedValue(style, name)}; ${describe(had)} had made it ${computedValue(old.style, name)}.`,
         ]
       : [];
   });

@@ -95,17 +95,22 @@ export function originOf(file: TextFile): FileOrigin | null {
   return origins.get(file) ?? null;
 }
 
-/** Each site as it was changed last: what is planned, shown, painted and written is one and the same. */
-const changedLast = new WeakMap<Site, { key: string; site: Site }>();
+/** Each site as it was changed last: what is planned, tried, shown, painted and written is one and the same. */
+const changedLast = new WeakMap<Site, Map<string, Site>>();
+/** Changes of a site that are kept: a value that is shown and those on trial beside it. */
+const mostKept = 8;
 
 /** The site with its texts changed. @throws RangeError when a change does not fit its file. */
 export function changeSite(site: Site, changes: readonly TextChange[]): Site {
   if (changes.length === 0) return site;
   const key = JSON.stringify(changes);
-  const known = changedLast.get(site);
-  if (known?.key === key) return known.site;
-  const changed = withChanges(site, changes);
-  changedLast.set(site, { key, site: changed });
+  const kept = changedLast.get(site) ?? new Map<string, Site>();
+  changedLast.set(site, kept);
+  const changed = kept.get(key) ?? withChanges(site, changes);
+  // Those asked for last stay.
+  kept.delete(key);
+  kept.set(key, changed);
+  if (kept.size > mostKept) kept.delete(kept.keys().next().value!);
   return changed;
 }
 

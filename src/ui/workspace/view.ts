@@ -8,7 +8,10 @@ const dressOf = ({ sheets, overrides, states }: Omit<PagePatch, "document">) => 
 
 /** Whether a page has the same sheets, and the same put on its elements. */
 function isDressedAs(a: Omit<PagePatch, "document">, b: Omit<PagePatch, "document">): boolean {
-  return a.structure === b.structure && JSON.stringify(dressOf(a)) === JSON.stringify(dressOf(b));
+  if (a.structure !== b.structure) return false;
+  // Sheets are long: what is one and the same is not compared.
+  const isSame = a.sheets === b.sheets && a.overrides === b.overrides && a.states === b.states;
+  return isSame || JSON.stringify(dressOf(a)) === JSON.stringify(dressOf(b));
 }
 
 export function createView({ engine, asking, get, set, renew }: Desk) {
@@ -63,14 +66,11 @@ export function createView({ engine, asking, get, set, renew }: Desk) {
 
   /** Shows the page under other conditions, and what is tried on it, too. */
   const setConditions = async (part: Partial<Conditions>): Promise<void> => {
-    const conditions = { ...get().conditions, ...part };
-    set({ conditions });
+    set({ conditions: { ...get().conditions, ...part } });
     await refresh();
-    const { page, view, rehearsal } = get();
+    const { page, view, conditions, rehearsal } = get();
     if (!page || !view || !rehearsal) return;
-    const patch = await asking.current(() =>
-      engine.rehearse(rehearsal.plan.changes, page, view.structure, get().conditions),
-    );
+    const patch = await asking.current(() => engine.rehearse(rehearsal.plan.changes, page, view.structure, conditions));
     if (patch && get().rehearsal?.plan === rehearsal.plan) set({ rehearsal: { ...rehearsal, conditions, patch } });
   };
 

@@ -42,7 +42,7 @@ const padding = (side: string): Longhand<Component, LengthPercentage> => ({
 });
 
 const widthRules = { percent: false, negative: false };
-export const namedWidths: Readonly<Record<string, number>> = table({ thin: 1, medium: 3, thick: 5 });
+const namedWidths: Readonly<Record<string, number>> = table({ thin: 1, medium: 3, thick: 5 });
 
 /** Border widths are snapped to whole device pixels, but never to nothing (CSS Backgrounds 3, 3.3), as large as they are shown. */
 export function snapWidth(px: number, zoom: number): number {
@@ -50,16 +50,19 @@ export function snapWidth(px: number, zoom: number): number {
   return (shown > 0 && shown < 1 ? 1 : Math.floor(shown)) / zoom;
 }
 
+/** What a border's or an outline's width comes to, px. */
+export function computeBorderWidth(value: Component, context: ComputeContext): number {
+  const px =
+    value.type === "ident" ? namedWidths[value.name.toLowerCase()]! : computeLength(value, context, widthRules).px;
+  return snapWidth(px, context.zoom);
+}
+
 const borderWidth = (side: string): Longhand<Component, number> => ({
   name: `border-${side}-width`,
   inherited: false,
   initial: "medium",
   parse: ([only, more]) => (!more && only && isBorderWidth(only) ? only : null),
-  compute: (value, context) =>
-    snapWidth(
-      value.type === "ident" ? namedWidths[value.name.toLowerCase()]! : computeLength(value, context, widthRules).px,
-      context.zoom,
-    ),
+  compute: computeBorderWidth,
   // Without a style there is no border, but its width is inherited all the same.
   serialise: (value, context) =>
     /none|hidden/.test(String(context.own(`border-${side}-style`))) ? "0px" : serialisePx(value),

@@ -3,7 +3,7 @@ import { colorFromComponent, resolveColor, type ColorValue } from "../../color/v
 import { serialiseColor } from "../../color/format";
 import { isKeyword, soleKeyword, type Component } from "../../source/css/components";
 import { absoluteUnit } from "../../source/css/math";
-import { isBorderWidth, namedWidths, snapWidth } from "./box";
+import { computeBorderWidth, isBorderWidth, snapWidth } from "./box";
 import { imageLonghand } from "./color";
 import {
   colorLonghand,
@@ -100,11 +100,7 @@ const outlineWidth: Longhand<Component, number> = {
   inherited: false,
   initial: "medium",
   parse: ([only, more]) => (!more && only && isBorderWidth(only) ? only : null),
-  compute: (value, context) =>
-    snapWidth(
-      value.type === "ident" ? namedWidths[value.name.toLowerCase()]! : computeLength(value, context, widthRules).px,
-      context.zoom,
-    ),
+  compute: computeBorderWidth,
   serialise: serialisePx,
 };
 

@@ -6,8 +6,16 @@
 import { string } from "css-tree";
 import type { SafeDocument, SafeElement } from "./safe";
 
+const known = new WeakMap<SafeDocument, string>();
+
 /** Rules weaker than all that pages say, wherever they stand before other layers or after them. */
-export function scriptedText({ root }: SafeDocument): string {
+export function scriptedText(document: SafeDocument): string {
+  let text = known.get(document);
+  if (text === undefined) known.set(document, (text = rulesFor(document)));
+  return text;
+}
+
+function rulesFor({ root }: SafeDocument): string {
   const rules = new Set(["noscript{display:none!important}"]);
   const pending = root ? [root] : [];
   for (let element = pending.pop(); element; element = pending.pop()) {
