@@ -233,6 +233,12 @@ test("values that are not closed are refused with the reason, and an open end of
     await expect(said).toContainText(/does not end|is not a value/);
     await expect(said).toBeInViewport();
   }
+  // What is said stands under the value, wherever its row is.
+  await field(page, "Line place").fill("not(closed");
+  const below = slip(page).getByRole("group", { name: "Line place", exact: true }).getByRole("status");
+  await expect(below).toContainText(/does not end|is not a value/);
+  await expect(below.getByRole("paragraph")).toBeInViewport({ ratio: 1 });
+  await page.keyboard.press("Escape");
   await setSize(page, "31px");
   await expect(saved(page)).toBeVisible();
   const heading = shownPage(page).getByRole("heading", { level: 1 });
