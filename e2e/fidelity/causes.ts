@@ -176,5 +176,13 @@ export function causePages(): { path: string; text: string }[] {
         "",
       ),
     },
+    {
+      path: "quirks-references.html",
+      text: page(
+        "p{--a:3;word-spacing:var(--a);margin:var(--a) 2;font-size:var(--b,20);border:var(--b,3) solid;padding:calc(var(--b,3))} b{word-spacing:attr(data-v number);letter-spacing:attr(data-none px,2)}",
+        '<p>p <b data-v="-2.5">b</b></p>',
+        "",
+      ),
+    },
   ];
 }

@@ -42,12 +42,15 @@ const quirky =
   /^(?:font-size|letter-spacing|word-spacing|text-indent|(?:margin|padding)(?:-(?:top|right|bottom|left))?|border(?:-(?:top|right|bottom|left))?-width|border-spacing|top|right|bottom|left|(?:min-|max-)?(?:width|height)|vertical-align|background-position)$/;
 
 export function prepareInQuirks(declaration: Declaration): PreparedDeclaration {
-  const { property, valueText } = declaration;
-  if (!quirky.test(property) || !/\d/.test(valueText) || valueText.includes("("))
-    return prepareDeclaration(declaration);
+  return quirkOf(declaration.property, declaration.valueText) ?? prepareDeclaration(declaration);
+}
+
+/** A value with its units put in; null where that makes none of the property. */
+function quirkOf(property: string, valueText: string): PreparedDeclaration | null {
+  if (!quirky.test(property) || !/\d/.test(valueText) || valueText.includes("(")) return null;
   const text = valueText.replace(/(?<![\w.#%-])[-+]?(?:\d+\.?\d*|\.\d+)(?![\w.%])/g, "$&px");
   const quirk = text === valueText ? null : prepare(property, text);
-  return quirk && quirk.kind !== "invalid" ? quirk : prepareDeclaration(declaration);
+  return quirk && quirk.kind !== "invalid" ? quirk : null;
 }
 
 const byText = new Map<string, PreparedDeclaration>();
@@ -153,9 +156,10 @@ function expandShorthand(property: string, components: readonly Component[]): (r
   return entries;
 }
 
-/** What a pending value gives a longhand once its text is known; null when it turns out not to be valid. */
-export function readPending(name: string, shorthand: string | null, text: string): Given | null {
-  const result = prepare(shorthand ?? name, text);
+/** What a pending value gives a longhand once its text is known; null when it turns out not to be valid. @param quirks whether lengths may go without a unit */
+export function readPending(name: string, shorthand: string | null, text: string, quirks: boolean): Given | null {
+  const property = shorthand ?? name;
+  const result = (quirks ? quirkOf(property, text) : null) ?? prepare(property, text);
   if (result.kind !== "longhands") return null;
   return result.entries.find(([one]) => one === name)?.[1] ?? null;
 }

@@ -545,11 +545,11 @@ class Computer {
   private readWith(style: SharedStyle, name: string, shorthand: string | null, text: string): Given | null {
     const sources: Sources = { ...this.sources, variable: (one) => style.custom.get(one) ?? null };
     const replaced = substitute(text, sources);
-    const read = replaced === null ? null : readPending(name, shorthand, replaced);
+    const read = replaced === null ? null : readPending(name, shorthand, replaced, this.matching.quirks);
     if (read?.kind !== "pending") return read;
     // A custom property counts the siblings of whoever uses it.
     const counted = substitute(replaced!, sources);
-    return counted === null ? null : readPending(name, shorthand, counted);
+    return counted === null ? null : readPending(name, shorthand, counted, this.matching.quirks);
   }
 
   private usedScheme(value: string): "light" | "dark" {
