@@ -287,11 +287,13 @@ test("a matched fallback brings the shift down", async ({ page }) => {
     zeroWidth: 1303,
     ideographWidth: null,
   };
-  const matched = matchedFallback(bitter, local, "Matched").text;
+  const matched = matchedFallback(bitter, local, "Matched")
+    .declarations.map(([property, value]) => `${property}:${value}`)
+    .join(";");
   const words =
     "From the first of November the late boat leaves the mainland at half past six and cars should be in lane by ten past";
   const data = sampleFile("fonts/bitter-bold.woff2").toString("base64");
-  await page.setContent(`<style>@font-face{font-family:B;src:url(data:font/woff2;base64,${data})}${matched} span{font-size:20px;white-space:nowrap} p{line-height:normal;margin:0;font-size:20px}</style>
+  await page.setContent(`<style>@font-face{font-family:B;src:url(data:font/woff2;base64,${data})}@font-face{${matched}} span{font-size:20px;white-space:nowrap} p{line-height:normal;margin:0;font-size:20px}</style>
     ${["B", "DejaVu Serif", "Matched"].map((family) => `<p style="font-family:'${family}'"><span>${words}</span></p>`).join("")}`);
   await page.evaluate(() => document.fonts.ready);
   const sizes = await page.evaluate(() =>

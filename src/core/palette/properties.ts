@@ -172,17 +172,27 @@ function definition(sheet: SheetText, name: string, value: string): TextChange[]
       ({ start, end, insert }) => moved(start, end, insert),
     );
   }
-  if (isMinified(text)) return [atSheetStart(sheet, `:root{${name}:${value}}`)];
-  const newline = lineEndOf(text);
-  return [atSheetStart(sheet, `:root {${newline}${indentUnit(text)}${name}: ${value};${newline}}`)];
+  return [atSheetStart(sheet, ":root", [[name, value]])];
 }
 
-/** A rule put at the start of a sheet, behind what has to stand first (CSS Syntax 3, 3.2; CSS Cascade 5, 2). */
-export function atSheetStart({ file, text, offset, items }: SheetText, rule: string): TextChange {
+/**
+ * A rule put at the start of a sheet, behind what has to stand first (CSS Syntax 3, 3.2; CSS Cascade 5, 2), written as
+ * the sheet is.
+ */
+export function atSheetStart(
+  { file, text, offset, items }: SheetText,
+  prelude: string,
+  declarations: readonly (readonly [property: string, value: string])[],
+): TextChange {
   const before = items.findLast((item) => item.kind === "at" && ["charset", "import", "namespace"].includes(item.name));
   const at = offset + (before?.end ?? 0);
+  if (isMinified(text)) {
+    const insert = `${prelude}{${declarations.map(([property, value]) => `${property}:${value}`).join(";")}}`;
+    return { path: file.path, start: at, end: at, insert };
+  }
   const newline = lineEndOf(text);
-  const own = rule.replaceAll("\n", newline);
-  const insert = isMinified(text) ? own : before ? `${newline}${newline}${own}` : `${own}${newline}${newline}`;
+  const lines = declarations.map(([property, value]) => `${indentUnit(text)}${property}: ${value};${newline}`).join("");
+  const own = `${prelude} {${newline}${lines}}`;
+  const insert = before ? `${newline}${newline}${own}` : `${own}${newline}${newline}`;
   return { path: file.path, start: at, end: at, insert };
 }

@@ -37,6 +37,14 @@ describe("a font file in a site", () => {
     expect(page.faces).toMatchObject([{ family: "Bitter", weight: [700, 700], path: "fonts/bitter.woff2" }]);
   });
 
+  test("is declared in a minified sheet as the sheet is written", () => {
+    const site = openSite(files("h1{color:red}"));
+    const after = changeSite(site, fontFaceFor(site, "fonts/bitter.woff2", readFontFile(bytes), "Bitter"));
+    expect(textFile(after, "css/a.css")!.text).toBe(
+      '@font-face{font-family:"Bitter";src:url("../fonts/bitter.woff2") format("woff2");font-weight:700;font-display:swap}h1{color:red}',
+    );
+  });
+
   test("is declared beside other faces", () => {
     const site = openSite([
       ...files('@import "b.css";\n@font-face { font-family: X; src: local(X) }\n'),

@@ -34,19 +34,16 @@ export function fontFaceFor(site: Site, path: string, font: FontFile, family: st
   );
   const [from, to] = font.weight;
   const width = font.axes.find(({ tag }) => tag === "wdth");
-  const lines = [
-    `font-family: "${family.replace(/["\\]/g, "\\$&")}"`,
-    `src: url("${addressFrom(sheet.file.path, path)}") format("${formats[font.format]}")`,
-    `font-weight: ${from === to ? from : `${from} ${to}`}`,
-    ...(width
-      ? [`font-stretch: ${width.min}% ${width.max}%`]
-      : font.stretch === 100
-        ? []
-        : [`font-stretch: ${font.stretch}%`]),
-    ...(font.italic ? ["font-style: italic"] : []),
-    "font-display: swap",
+  const stretch = width ? `${width.min}% ${width.max}%` : font.stretch === 100 ? null : `${font.stretch}%`;
+  const declarations: (readonly [string, string])[] = [
+    ["font-family", `"${family.replace(/["\\]/g, "\\$&")}"`],
+    ["src", `url("${addressFrom(sheet.file.path, path)}") format("${formats[font.format]}")`],
+    ["font-weight", from === to ? `${from}` : `${from} ${to}`],
+    ...(stretch ? [["font-stretch", stretch] as const] : []),
+    ...(font.italic ? [["font-style", "italic"] as const] : []),
+    ["font-display", "swap"],
   ];
-  return [atSheetStart(sheet, `@font-face {\n${lines.map((line) => `  ${line};\n`).join("")}}`)];
+  return [atSheetStart(sheet, "@font-face", declarations)];
 }
 
 /**
@@ -69,5 +66,5 @@ export function matchFallback(site: Site, stack: string, fallback: string, condi
   if (members.some((member) => member.name === name)) throw new EditError(`The stack has ${name} already.`);
   const written = restack(site, stack, writeStack([members[0]!, { name, generic: false }, ...members.slice(1)]));
   const sheet = commonSheet(site, written);
-  return [atSheetStart(sheet, matchedFallback(first.metrics, local, name).text.trimEnd()), ...written];
+  return [atSheetStart(sheet, "@font-face", matchedFallback(first.metrics, local, name).declarations), ...written];
 }

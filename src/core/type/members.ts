@@ -122,7 +122,8 @@ export interface MatchedFallback {
   ascentOverride: number;
   descentOverride: number;
   lineGapOverride: number;
-  text: string;
+  /** Of the `@font-face`. */
+  declarations: readonly (readonly [property: string, value: string])[];
 }
 
 /** @param wanted the face to be like @param fallback the local face that stands in for it */
@@ -136,8 +137,15 @@ export function matchedFallback(wanted: FaceMetrics, fallback: FaceMetrics, name
     descentOverride: override(-wanted.descent),
     lineGapOverride: override(wanted.lineGap),
   };
-  const text =
-    `@font-face {\n  font-family: "${name}";\n  src: local("${fallback.family}");\n  size-adjust: ${result.sizeAdjust}%;\n` +
-    `  ascent-override: ${result.ascentOverride}%;\n  descent-override: ${result.descentOverride}%;\n  line-gap-override: ${result.lineGapOverride}%;\n}\n`;
-  return { ...result, text };
+  return {
+    ...result,
+    declarations: [
+      ["font-family", `"${name}"`],
+      ["src", `local("${fallback.family}")`],
+      ["size-adjust", `${result.sizeAdjust}%`],
+      ["ascent-override", `${result.ascentOverride}%`],
+      ["descent-override", `${result.descentOverride}%`],
+      ["line-gap-override", `${result.lineGapOverride}%`],
+    ],
+  };
 }
