@@ -184,5 +184,13 @@ export function causePages(): { path: string; text: string }[] {
         "",
       ),
     },
+    {
+      path: "quirks-colours.html",
+      text: page(
+        "p{color:tan;border:1px solid teal}p:nth-child(1){color:abc;background-color:abc;border-color:abc}p:nth-child(2){color:ABCDEF;background-color:ABCDEF;border-color:ABCDEF}p:nth-child(3){color:ABCD;background-color:ABCD;border-color:ABCD}p:nth-child(4){color:3;background-color:3;border-color:3}p:nth-child(5){color:123;background-color:123;border-color:123}p:nth-child(6){color:1234;background-color:1234;border-color:1234}p:nth-child(7){color:12345;background-color:12345;border-color:12345}p:nth-child(8){color:1234567;background-color:1234567;border-color:1234567}p:nth-child(9){color:3ab;background-color:3ab;border-color:3ab}p:nth-child(10){color:1e3;background-color:1e3;border-color:1e3}p:nth-child(11){color:1e;background-color:1e;border-color:1e}p:nth-child(12){color:003;background-color:003;border-color:003}p:nth-child(13){color:red;background-color:red;border-color:red}p:nth-child(14){color:-3;background-color:-3;border-color:-3}p:nth-child(15){color:3.5;background-color:3.5;border-color:3.5}p:nth-child(16){color:a12;background-color:a12;border-color:a12}p:nth-child(17){color:1b2c3d;background-color:1b2c3d;border-color:1b2c3d}p:nth-child(18){color:fff / 2;background-color:fff / 2;border-color:fff / 2}ul{border-color:123 abc}",
+        "<p>x</p><p>x</p><p>x</p><p>x</p><p>x</p><p>x</p><p>x</p><p>x</p><p>x</p><p>x</p><p>x</p><p>x</p><p>x</p><p>x</p><p>x</p><p>x</p><p>x</p><p>x</p><ul><li>y</ul>",
+        "",
+      ),
+    },
   ];
 }

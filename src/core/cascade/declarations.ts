@@ -45,10 +45,19 @@ export function prepareInQuirks(declaration: Declaration): PreparedDeclaration {
   return quirkOf(declaration.property, declaration.valueText) ?? prepareDeclaration(declaration);
 }
 
-/** A value with its units put in; null where that makes none of the property. */
+/** Properties whose colours may go without their `#` in quirks mode (Quirks Mode, 4.1). */
+const colored = /^(?:color|background-color|border(?:-(?:top|right|bottom|left))?-color)$/;
+
+/** What begins with a digit is filled up to six of them. */
+const hashed = (digits: string) => `#${/^\d/.test(digits) ? digits.padStart(6, "0") : digits}`;
+
+/** A value with its units or the `#` of its colours put in; null where that makes none of the property. */
 function quirkOf(property: string, valueText: string): PreparedDeclaration | null {
-  if (!quirky.test(property) || !/\d/.test(valueText) || valueText.includes("(")) return null;
-  const text = valueText.replace(/(?<![\w.#%-])[-+]?(?:\d+\.?\d*|\.\d+)(?![\w.%])/g, "$&px");
+  const isColored = colored.test(property);
+  if (!(isColored || (quirky.test(property) && /\d/.test(valueText))) || valueText.includes("(")) return null;
+  const text = isColored
+    ? valueText.replace(/(?<![\w.#%+-])(?!\d+e\d)(?:\d[\da-f]{0,5}|[\da-f]{3}|[\da-f]{6})(?![\w.%-])/gi, hashed)
+    : valueText.replace(/(?<![\w.#%-])[-+]?(?:\d+\.?\d*|\.\d+)(?![\w.%])/g, "$&px");
   const quirk = text === valueText ? null : prepare(property, text);
   return quirk && quirk.kind !== "invalid" ? quirk : null;
 }
