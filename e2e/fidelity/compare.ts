@@ -90,7 +90,8 @@ export async function compareSite(browser: Browser, files: SiteFile[], widths: r
           document.documentElement.append(bare);
           const all = [bare, ...document.querySelectorAll("*")].map((element) => {
             const { fontFamily, fontSize, fontWeight, fontStyle, fontStretch } = getComputedStyle(element);
-            return { fontFamily, fontSize, fontWeight, fontStyle, fontStretch };
+            const zoom = (element as Element & { currentCSSZoom: number }).currentCSSZoom;
+            return { fontFamily, size: parseFloat(fontSize) * zoom, fontWeight, fontStyle, fontStretch };
           });
           bare.remove();
           return [...new Map(all.map((one) => [JSON.stringify(one), one])).values()];
@@ -98,23 +99,14 @@ export async function compareSite(browser: Browser, files: SiteFile[], widths: r
         const measured = await page.evaluate(
           measureFontUnits,
           settings.map(
-            ({ fontFamily, fontSize, fontWeight, fontStyle, fontStretch }) =>
-              [
-                `${fontStyle} ${fontWeight} ${fontSize} ${fontFamily}; font-stretch: ${fontStretch}`,
-                parseFloat(fontSize),
-              ] as const,
+            ({ fontFamily, size, fontWeight, fontStyle, fontStretch }) =>
+              [`${fontStyle} ${fontWeight} ${size}px ${fontFamily}; font-stretch: ${fontStretch}`, size] as const,
           ),
         );
         const fonts = Object.fromEntries(
-          settings.map(({ fontFamily, fontSize, fontWeight, fontStyle, fontStretch }, at) => {
+          settings.map(({ fontFamily, size, fontWeight, fontStyle, fontStretch }, at) => {
             const [ex, ch, cap, ic, line] = measured[at]!;
-            const key = fontKeyOf(
-              fontFamily,
-              parseFloat(fontSize),
-              Number(fontWeight),
-              fontStyle !== "normal",
-              fontStretch,
-            );
+            const key = fontKeyOf(fontFamily, size, Number(fontWeight), fontStyle !== "normal", fontStretch);
             return [key, { ex, ch, cap, ic, line }];
           }),
         );

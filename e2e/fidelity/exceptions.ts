@@ -27,8 +27,8 @@ export function isExcepted(property: string, style: Style, ours: string, theirs:
   // Chromium leaves the words of an indent where all is set back.
   if (property === "text-indent" && ours !== theirs && theirs.replace(/ (?:hanging|each-line)/g, "") === ours)
     return true;
-  // Where it zooms, Chromium measures fonts as large as they are shown, and zooms widths that nobody gave in its own way.
-  if (style.shared.zoom !== 1 && nearlySame(ours, theirs, 5e-2)) return true;
+  // Where it zooms, Chromium counts in single precision, and zooms widths that nobody gave in its own way.
+  if (style.shared.zoom !== 1 && nearlySame(ours, theirs, 2e-4)) return true;
   if (style.shared.zoom !== 1 && (property === "tab-size" || isNamedWidth(style, property))) return true;
   // Units of a font are measured at a size that is written with six digits.
   if (ours !== theirs && /^-?[\d.]+px$/.test(ours) && nearlySame(ours, theirs, 2e-5)) return true;

@@ -309,9 +309,9 @@ export function fontMeasures({ document, nodes }: ShownPage): Record<string, Fon
   for (const node of [document.documentElement, bare, ...nodes]) {
     if (!node) continue;
     const { fontFamily, fontSize, fontWeight, fontStyle, fontStretch } = view.getComputedStyle(node);
-    const size = Number.parseFloat(fontSize);
+    const size = Number.parseFloat(fontSize) * zoomOf(node);
     const key = fontKeyOf(fontFamily, size, Number(fontWeight), fontStyle !== "normal", fontStretch);
-    fonts.set(key, [`${fontStyle} ${fontWeight} ${fontSize} ${fontFamily}; font-stretch: ${fontStretch}`, size]);
+    fonts.set(key, [`${fontStyle} ${fontWeight} ${size}px ${fontFamily}; font-stretch: ${fontStretch}`, size]);
   }
   bare.remove();
   const measured = measureFontUnits([...fonts.values()], document);
@@ -321,6 +321,11 @@ export function fontMeasures({ document, nodes }: ShownPage): Record<string, Fon
       return ex > 0 ? [[key, { ex, ch, cap, ic, line }] as const] : [];
     }),
   );
+}
+
+/** How much larger than its styles say an element is shown; 1 where the browser does not tell (CSSOM View, Element). */
+function zoomOf(node: Element): number {
+  return (node as Element & { currentCSSZoom?: number }).currentCSSZoom ?? 1;
 }
 
 /** Scrolls what lies under a point, as a wheel over the page would. */

@@ -162,7 +162,12 @@ export class Context implements ComputeContext {
     const weight = (style.values[weightAt] as number | undefined) ?? 400;
     const stretch = (style.values[stretchAt] as number | undefined) ?? 100;
     const italic = style.values[styleAt] !== undefined && style.values[styleAt] !== "normal";
-    return this.measureFont({ families: style.values[familyAt] as FamilyName[], weight, italic, size, stretch });
+    const families = style.values[familyAt] as FamilyName[];
+    const { zoom } = style;
+    if (zoom === 1) return this.measureFont({ families, weight, italic, size, stretch });
+    // A font is measured as large as it is shown; its units are told in px before zooming (CSS Viewport 1, 3).
+    const { ex, ch, cap, ic, line } = this.measureFont({ families, weight, italic, size: size * zoom, stretch });
+    return { ex: ex / zoom, ch: ch / zoom, cap: cap / zoom, ic: ic / zoom, line: line / zoom };
   }
 
   private lineHeight(style: SharedStyle | null): number {
@@ -170,6 +175,7 @@ export class Context implements ComputeContext {
     const value = style?.values[lineHeightAt] as LineHeight | undefined;
     const px = (value && leadingPx(value, Math.fround(size))) ?? this.font(style).line;
     // Browsers take it from the layout, which counts in 64ths of a pixel.
-    return Math.floor(Math.fround(px) * 64) / 64;
+    const zoom = style?.zoom ?? 1;
+    return Math.floor(Math.fround(px * zoom) * 64) / 64 / zoom;
   }
 }
