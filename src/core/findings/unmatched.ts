@@ -1,25 +1,31 @@
 import { isEntry, rulesOf } from "../cascade/rules";
-import { matchingElements } from "../cascade/selectors";
+import { elementsMatching, matchesAnything } from "../cascade/selectors";
+import { asksOnlyFor, namesIn } from "../cascade/selectors/named";
+import { tryParseSelectorList } from "../cascade/selectors/parse";
+import type { Selector } from "../cascade/selectors/types";
 import { sheetTexts } from "../edits/locate";
-import { documentOf } from "../source/html/document";
+import { documentOf, type HtmlDocument } from "../source/html/document";
 import { pagesOf, sheetsOf } from "../source/site";
-import { at, type Check, type CheckContext, type Finding } from "./types";
+import { at, type Check, type Finding } from "./types";
 
 /** Rules whose selector matches nothing though a very near one would: letter case, or a blank too many or too few. */
 export const unmatchedSelectors: Check = {
   name: "unmatched-selector",
-  run: (context) => {
-    const { site } = context;
+  run: ({ site }) => {
     const findings: Finding[] = [];
-    const names = namesOn(context);
+    const documents = pagesOf(site).map(documentOf);
+    const spellings = spellingsOn(documents);
+    const names = namesIn(documents);
     for (const file of [...sheetsOf(site), ...pagesOf(site)]) {
       for (const sheet of sheetTexts(site, file)) {
         for (const step of rulesOf(sheet.items).steps) {
           if (!isEntry(step)) continue;
-          for (const { text, pseudoElement } of step.selectors) {
-            const near = pseudoElement === null && text.length < 200 ? nearSelector(text, names) : null;
-            if (!near || count(context, text) > 0) continue;
-            const places = count(context, near.selector);
+          for (const selector of step.selectors) {
+            const { text, pseudoElement } = selector;
+            const near = pseudoElement === null && text.length < 200 ? nearSelector(text, spellings) : null;
+            if (!near || (asksOnlyFor(selector, names) && isUsed(selector, documents))) continue;
+            const meant = (tryParseSelectorList(near.selector) ?? []).filter((one) => asksOnlyFor(one, names));
+            const places = documents.reduce((sum, document) => sum + elementsMatching(document, meant).length, 0);
             if (places === 0) continue;
             const message = `\`${text}\` matches nothing. ${near.why} \`${near.selector}\` would match ${places} ${places === 1 ? "element" : "elements"}.`;
             findings.push({
@@ -37,32 +43,57 @@ export const unmatchedSelectors: Check = {
   },
 };
 
-interface Names {
-  classes: ReadonlySet<string>;
-  ids: ReadonlySet<string>;
-}
+/** Classes and ids, by their sign and name in small letters: those that are written so or otherwise. */
+type Spellings = ReadonlyMap<string, ReadonlySet<string>>;
 
-function namesOn({ site }: CheckContext): Names {
-  const elements = pagesOf(site).flatMap((file) => documentOf(file).elements);
-  return {
-    classes: new Set(elements.flatMap(({ classes }) => classes)),
-    ids: new Set(elements.flatMap(({ id }) => (id ? [id] : []))),
+function spellingsOn(documents: readonly HtmlDocument[]): Spellings {
+  const names = new Map<string, Set<string>>();
+  const add = (sign: string, name: string) => {
+    const key = sign + name.toLowerCase();
+    const known = names.get(key);
+    if (known) known.add(name);
+    else names.set(key, new Set([name]));
   };
+  for (const { elements } of documents) {
+    for (const { classes, id } of elements) {
+      for (const name of classes) add(".", name);
+      if (id) add("#", id);
+    }
+  }
+  return names;
 }
 
-function count({ site }: CheckContext, selector: string): number {
-  return pagesOf(site).reduce((sum, file) => sum + (matchingElements(documentOf(file), selector)?.length ?? 0), 0);
+/** Where a selector was seen to match, and where it was looked for. */
+interface Use {
+  in: WeakRef<HtmlDocument> | null;
+  lookedAt: WeakSet<HtmlDocument>;
+}
+
+const uses = new WeakMap<Selector, Use>();
+
+/** Whether a selector matches on any of the documents; those that it was looked for in before are not looked at again. */
+function isUsed(selector: Selector, documents: readonly HtmlDocument[]): boolean {
+  const known = uses.get(selector);
+  const seen = known?.in?.deref();
+  if (seen && documents.includes(seen)) return true;
+  const lookedAt = known?.lookedAt ?? new WeakSet<HtmlDocument>();
+  const found = documents.find((document) => {
+    if (lookedAt.has(document)) return false;
+    lookedAt.add(document);
+    return matchesAnything(document, selector);
+  });
+  uses.set(selector, { in: found ? new WeakRef(found) : null, lookedAt });
+  return found !== undefined;
 }
 
 /** A selector that may have been meant, and what is different about it. */
-function nearSelector(text: string, { classes, ids }: Names): { selector: string; why: string } | null {
+function nearSelector(text: string, spellings: Spellings): { selector: string; why: string } | null {
   let changed = false;
   const recased = text.replace(/([.#])(-?[_a-z][-\w]*)/gi, (whole, sign: string, name: string) => {
-    const known = sign === "." ? classes : ids;
-    if (known.has(name)) return whole;
-    const other = [...known].find((one) => one.toLowerCase() === name.toLowerCase());
-    if (other) changed = true;
-    return other ? sign + other : whole;
+    const known = spellings.get(sign + name.toLowerCase());
+    if (!known || known.has(name)) return whole;
+    changed = true;
+    return sign + [...known][0]!;
   });
   if (changed) return { selector: recased, why: "The letter case of classes and ids counts:" };
   const joined = text.replace(/([\w-])\s+([.#])/g, "$1$2");
