@@ -4,7 +4,7 @@ import { defaultConditions, type Conditions } from "./cascade/conditions";
 import { isEntry, rulesOf } from "./cascade/rules";
 import { reportedLonghands } from "./cascade/properties";
 import { styledPage, type KnownPage } from "./cascade/styledPages";
-import { computedValue, type Style } from "./cascade/styles";
+import { computedValue, type Style } from "./cascade/style";
 import { parseColor } from "./color";
 import { cssColor } from "./color/format";
 import type { ElementRef } from "./edits/types";

@@ -1,5 +1,6 @@
 /** All texts of a page: those that elements show, and those of their pseudo-elements, in document order. */
-import type { Style, StyledPage } from "./cascade/styles";
+import type { Style } from "./cascade/style";
+import type { StyledPage } from "./cascade/styles";
 import type { KnownPage } from "./cascade/styledPages";
 import type { ElementRef } from "./edits/types";
 import { pseudoTexts } from "./pseudoTexts";

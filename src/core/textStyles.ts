@@ -5,7 +5,8 @@ import { mayBeOverlapped } from "./ground/moved";
 import { textId, type PageLayout, type PlaceLayout } from "./ground/layout";
 import { cssColor } from "./color/format";
 import { ownWords, type ElementNode } from "./source/html/document";
-import { computedValue, fontSizeOf, leadingOf, valueOf, type Style, type StyledPage } from "./cascade/styles";
+import { computedValue, fontSizeOf, leadingOf, valueOf, type Style } from "./cascade/style";
+import { type StyledPage } from "./cascade/styles";
 import type { ElementRef } from "./edits/types";
 
 /** The properties that make one setting of text differ from another. */

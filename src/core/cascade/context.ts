@@ -7,7 +7,7 @@ import { leadingPx, usedSize, type FamilyName, type FontSize, type LineHeight } 
 import type { FontMeasure } from "../type/metrics";
 import type { FontSetting } from "../type/fontUnits";
 import type { ComputeContext } from "./properties/types";
-import type { SharedStyle } from "./styles";
+import type { SharedStyle } from "./style";
 
 const colorAt = longhandIndex.get("color")!;
 const sizeAt = longhandIndex.get("font-size")!;

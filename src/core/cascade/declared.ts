@@ -1,6 +1,6 @@
 /** Declarations of properties that are not computed: the text that wins the cascade, in lower case. */
 import { forEachInOrder } from "./blocks";
-import type { Style } from "./styles";
+import type { Style } from "./style";
 
 const known = new WeakMap<Style["blocks"], Map<string, string>>();
 

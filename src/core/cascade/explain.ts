@@ -12,7 +12,8 @@ import { shorthands } from "./properties/shorthands";
 import { isEntry, rulesOf, type RuleEntry } from "./rules";
 import type { SheetSource } from "../source/html/sheets";
 import type { Block, Winner } from "./blocks";
-import { computedValue, matchingFor, type Style, type StyledPage } from "./styles";
+import { computedValue, type Style } from "./style";
+import { matchingFor, type StyledPage } from "./styles";
 
 /** Where a declaration stands. Offsets are UTF-16 units of the file's text. */
 export interface DeclarationPlace {

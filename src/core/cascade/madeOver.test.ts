@@ -11,7 +11,7 @@ import { defaultConditions } from "./conditions";
 import { explain } from "./explain";
 import { reportedLonghands } from "./properties";
 import { styledPage } from "./styledPages";
-import { computedValue } from "./styles";
+import { computedValue } from "./style";
 
 /** The same files with nothing known of them. */
 const anew = (from: Site): Site =>

@@ -5,7 +5,8 @@ import { textFile } from "../source/site";
 import { defaultConditions, withStatesEverywhere, type Conditions } from "./conditions";
 import { forcedStatesOf } from "./forced";
 import { overridesFor, rewritingFor } from "./rehearse";
-import { computedValue, stylePage } from "./styles";
+import { computedValue } from "./style";
+import { stylePage } from "./styles";
 
 const css =
   "a:link:hover{color:red} @media print{p{color:blue}} @media (max-width:20em){p{color:lime}} p{font-size:1.5rem} b{font:medium x,Georgia}";

@@ -8,7 +8,8 @@ import type { SheetRewriting } from "../source/html/safe";
 import { defaultConditions, type Conditions } from "./conditions";
 import { matchesMedia } from "./media";
 import { serialiseFamily, type FamilyName, type FontSize } from "./properties/font";
-import { valueOf, type StyledPage } from "./styles";
+import { valueOf } from "./style";
+import { type StyledPage } from "./styles";
 
 /** Attribute on an element of the shown page that holds the states forced on it, parted by blanks. */
 export const stateAttribute = "data-hevret-state";

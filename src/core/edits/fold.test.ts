@@ -1,6 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { defaultConditions } from "../cascade/conditions";
-import { computedValue, stylePage } from "../cascade/styles";
+import { computedValue } from "../cascade/style";
+import { stylePage } from "../cascade/styles";
 import { textFile } from "../source/site";
 import { site } from "../testing/site";
 import { applyPlan, planEdit } from "./plan";

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { defaultConditions } from "../cascade/conditions";
-import { computedValue } from "../cascade/styles";
+import { computedValue } from "../cascade/style";
 import { applyChanges, invertChanges } from "../source/changes";
 import { documentOf } from "../source/html/document";
 import { changeSite, openSite, pagesOf, textFile, type Site } from "../source/site";

@@ -1,6 +1,7 @@
 /** What an edit reaches: the places whose looks come out differently, page by page. */
 import type { Conditions } from "../cascade/conditions";
-import { sameBox, sameValues, type Style, type StyledPage } from "../cascade/styles";
+import { sameBox, sameValues, type Style } from "../cascade/style";
+import { type StyledPage } from "../cascade/styles";
 import { styledPage } from "../cascade/styledPages";
 import { refOf, textsOf } from "../pageTexts";
 import { textId } from "../ground/layout";

@@ -1,7 +1,8 @@
 /** What is said of an edit before it is made: what it closes, what beats it, what it sets back. */
 import type { Conditions } from "../cascade/conditions";
 import { explain, isSetBack } from "../cascade/explain";
-import { computedValue, styleWith, type Style, type StyledPage } from "../cascade/styles";
+import { computedValue, type Style } from "../cascade/style";
+import { styleWith, type StyledPage } from "../cascade/styles";
 import { isKnownProperty } from "../cascade/declarations";
 import { declaredText } from "../cascade/declared";
 import { physicalName, readerOf } from "../cascade/properties";

@@ -1,5 +1,5 @@
 import { serialiseFamily, type FamilyName } from "../cascade/properties/font";
-import { valueOf, type Style } from "../cascade/styles";
+import { valueOf, type Style } from "../cascade/style";
 import { isText, type ElementNode } from "../source/html/document";
 import { isPlace } from "../textStyles";
 import type { FontFile } from "../type/fontFile";

@@ -1,6 +1,6 @@
 /** What an element's background is made of, whatever lies under it. */
 import type { Image } from "../cascade/properties/color";
-import { valueOf, type Style } from "../cascade/styles";
+import { valueOf, type Style } from "../cascade/style";
 import type { Color } from "../color/types";
 import { resolveColor, type ColorContext, type ColorValue, type PlainColor } from "../color/value";
 

@@ -5,7 +5,7 @@
 import { contrastRatio, neededRatio, relativeLuminance } from "../color/contrast";
 import type { Color } from "../color/types";
 import { resolveColor, type ColorValue } from "../color/value";
-import { fontSizeOf, valueOf, type Style } from "../cascade/styles";
+import { fontSizeOf, valueOf, type Style } from "../cascade/style";
 import { colorsOf } from "./backgrounds";
 import type { Painted, PlaceLayout } from "./layout";
 import { groundFromStyles } from "./layers";

@@ -1,6 +1,6 @@
 /** The ground of a text from styles alone: all layers of its ancestors, from the canvas up (Compositing 1, section 5). */
 import { declaredText } from "../cascade/declared";
-import { valueOf, type Style } from "../cascade/styles";
+import { valueOf, type Style } from "../cascade/style";
 import { paintOver } from "../color/contrast";
 import type { Color } from "../color/types";
 import {

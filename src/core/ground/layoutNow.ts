@@ -1,5 +1,6 @@
 /** A layout that was read of an earlier version of a page, as far as it still counts. */
-import { pseudoStyler, sameValues, type StyledPage } from "../cascade/styles";
+import { sameValues } from "../cascade/style";
+import { pseudoStyler, type StyledPage } from "../cascade/styles";
 import type { PageLayout, PlaceLayout } from "./layout";
 
 const known = new WeakMap<PageLayout, WeakMap<StyledPage, PageLayout>>();

@@ -1,6 +1,6 @@
 /** What takes a box from where the flow puts it, or changes it on its way to the screen, as far as styles tell. */
 import { declaredText } from "../cascade/declared";
-import { computedValue, valueOf, type Style } from "../cascade/styles";
+import { computedValue, valueOf, type Style } from "../cascade/style";
 import type { LengthPercentage } from "../cascade/properties/types";
 import { pseudoStyler, type StyledPage } from "../cascade/styles";
 import { backgroundImages, hasBackground } from "./backgrounds";

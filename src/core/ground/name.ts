@@ -1,4 +1,4 @@
-import type { Style } from "../cascade/styles";
+import type { Style } from "../cascade/style";
 import { shortSelector } from "../source/html/document";
 import type { Ground } from "./ground";
 

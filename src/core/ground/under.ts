@@ -1,5 +1,5 @@
 /** The ground of a text on the laid-out page: what is painted at points of its box, one point at a time. */
-import { valueOf, type Style } from "../cascade/styles";
+import { valueOf, type Style } from "../cascade/style";
 import { paintOver } from "../color/contrast";
 import type { Color } from "../color/types";
 import {

@@ -1,6 +1,6 @@
 /** Texts that are not judged, as far as styles alone can tell: those nobody sees, and those the standard exempts. */
 import { declaredText } from "../cascade/declared";
-import { fontSizeOf, valueOf, type Style } from "../cascade/styles";
+import { fontSizeOf, valueOf, type Style } from "../cascade/style";
 import type { LengthPercentage } from "../cascade/properties/types";
 
 const controls = new Set(["button", "input", "select", "textarea", "optgroup", "option", "fieldset"]);

@@ -2,7 +2,8 @@
 import type { Conditions } from "../cascade/conditions";
 import { spotOf } from "../cascade/explain";
 import { styledPage, type KnownPage } from "../cascade/styledPages";
-import { valueOf, type Style, type StyledPage } from "../cascade/styles";
+import { valueOf, type Style } from "../cascade/style";
+import { type StyledPage } from "../cascade/styles";
 import type { Winner } from "../cascade/blocks";
 import { parseColor } from "../color";
 import { cssColor } from "../color/format";

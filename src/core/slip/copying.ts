@@ -2,7 +2,8 @@
 import type { Conditions } from "../cascade/conditions";
 import { ruleNow, spotOf } from "../cascade/explain";
 import { styledPage } from "../cascade/styledPages";
-import type { Style, StyledPage } from "../cascade/styles";
+import type { Style } from "../cascade/style";
+import type { StyledPage } from "../cascade/styles";
 import { EditError, type Edit, type ElementRef, type Target } from "../edits/types";
 import { plainSelector } from "../source/html/document";
 import { textFile, type Site } from "../source/site";

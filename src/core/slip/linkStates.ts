@@ -1,7 +1,7 @@
 /** A link in each of its states, and how it is told from the text around it (WCAG 2.2, 1.4.1). */
 import type { Conditions } from "../cascade/conditions";
 import { styledPage } from "../cascade/styledPages";
-import { computedValue } from "../cascade/styles";
+import { computedValue } from "../cascade/style";
 import { contrastRatio } from "../color/contrast";
 import { cssColor } from "../color/format";
 import type { ElementRef } from "../edits/types";

@@ -2,7 +2,7 @@
 import type { Conditions } from "../cascade/conditions";
 import { styledPage } from "../cascade/styledPages";
 import type { LineHeight } from "../cascade/properties/font";
-import { computedValue, fontSizeOf, leadingOf, rootOf, valueOf, type Style } from "../cascade/styles";
+import { computedValue, fontSizeOf, leadingOf, rootOf, valueOf, type Style } from "../cascade/style";
 import type { ElementRef } from "../edits/types";
 import { textFile, type Site } from "../source/site";
 import { roleName } from "../textStyles";

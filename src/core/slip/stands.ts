@@ -2,7 +2,7 @@
 import type { Conditions } from "../cascade/conditions";
 import { spotOf } from "../cascade/explain";
 import { styledPage, type KnownPage } from "../cascade/styledPages";
-import { computedValue, valueOf, type Style } from "../cascade/styles";
+import { computedValue, valueOf, type Style } from "../cascade/style";
 import { paintOver } from "../color/contrast";
 import { cssColor } from "../color/format";
 import type { Need } from "../color/ladder";

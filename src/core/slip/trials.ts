@@ -2,7 +2,7 @@
 import type { Conditions } from "../cascade/conditions";
 import { longhandIndex } from "../cascade/properties";
 import { styledPage } from "../cascade/styledPages";
-import { computedValue } from "../cascade/styles";
+import { computedValue } from "../cascade/style";
 import { changesFor } from "../edits/plan";
 import { EditError, type ElementRef, type Target } from "../edits/types";
 import { legibilityOf, type Verdict } from "../ground/ground";

@@ -4,7 +4,7 @@ import { join } from "node:path";
 import fc from "fast-check";
 import { defaultConditions, type Conditions } from "../cascade/conditions";
 import { styledPage } from "../cascade/styledPages";
-import { computedValue, type Style } from "../cascade/styles";
+import { computedValue, type Style } from "../cascade/style";
 import { openSite, textFile, type Site, type SiteFile } from "../source/site";
 
 export const site = (files: Record<string, string>): Site =>

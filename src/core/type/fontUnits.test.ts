@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
 import { defaultConditions } from "../cascade/conditions";
-import { computedValue } from "../cascade/styles";
+import { computedValue } from "../cascade/style";
 import { stylePage } from "../cascade/styles";
 import { openSite, type SiteFile } from "../source/site";
 import { FontError, readFontFile } from "./fontFile";

@@ -5,7 +5,7 @@ import { prepare } from "../cascade/declarations";
 import { valueSpan } from "../cascade/explain";
 import { serialiseFamily, type FamilyName } from "../cascade/properties/font";
 import { styledPage } from "../cascade/styledPages";
-import { computedValue, type Style } from "../cascade/styles";
+import { computedValue, type Style } from "../cascade/style";
 import { declarationsOfSite } from "../edits/locate";
 import { EditError, type ElementRef } from "../edits/types";
 import { define } from "../palette/properties";

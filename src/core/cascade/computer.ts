@@ -1,0 +1,453 @@
+/** Computing styles: the cascade of each element's declarations, and every longhand from what won (CSS Cascade 5, 4 to 7). */
+import type { Declaration } from "../source/css/syntax";
+import { componentsOf } from "../source/css/components";
+import type { ElementNode, HtmlDocument } from "../source/html/document";
+import { adjustStyle, isAdjustedByAttributes } from "./adjust";
+import { Ancestors } from "./ancestors";
+import {
+  blockOf,
+  blocksFor,
+  compareMatches,
+  forEachInOrder,
+  layerOf,
+  type Block,
+  type BlockEntry,
+  type Winner,
+} from "./blocks";
+import type { Conditions } from "./conditions";
+import { matchesContainer, type ContainerAncestor } from "./containers";
+import { Context } from "./context";
+import { readPending, type Given } from "./declarations";
+import { matchRules, type PageRules } from "./pageRules";
+import { isLogical, longhandIndex, longhands, physicalName } from "./properties";
+import { fitMonospace, isMonospaceAlone, type FamilyName, type FontSize } from "./properties/font";
+import { computeRegistered } from "./registered";
+import type { MatchContext } from "./selectors/match";
+import { fontKey, fontMeasure, type FontSetting } from "../type/fontUnits";
+import type { FontMeasure } from "../type/metrics";
+import type { FontFace } from "../type/pageFonts";
+import { matchesMedia } from "./media";
+import { rootOf, valueOf, type ContainerBasis, type SharedStyle, type Style } from "./style";
+import { substitute, type Sources } from "./substitution";
+import { matchesSupports } from "./supports";
+import { resolveVariables, type CustomProperties, type DeclaredText } from "./variables";
+
+const initials = longhands.map(({ parse, initial }) => parse(componentsOf(initial)));
+const sizeAt = longhandIndex.get("font-size")!;
+const familyAt = longhandIndex.get("font-family")!;
+const schemeAt = longhandIndex.get("color-scheme")!;
+const zoomAt = longhandIndex.get("zoom")!;
+const displayAt = longhandIndex.get("display")!;
+const directionAt = longhandIndex.get("direction")!;
+const writingAt = longhandIndex.get("writing-mode")!;
+
+const fontFirst = ["writing-mode", "font-family", "font-size", "font-weight", "font-style", "line-height"].map((name) =>
+  longhandIndex.get(name)!,
+);
+const containerTypeAt = longhandIndex.get("container-type")!;
+const windowBasis: ContainerBasis = { width: null, height: null };
+
+const noCustom: CustomProperties = new Map();
+
+export class Computer {
+  private readonly results: Style[] = [];
+  private rootStyle: SharedStyle | null = null;
+  private readonly metaScheme: string | null;
+  private readonly ancestors = new Ancestors();
+  /** Styles by what they come from. */
+  private readonly known = new Map<string, SharedStyle>();
+  private readonly identities = new Map<SharedStyle, number>();
+  private readonly texts = new Map<string, number>();
+
+  constructor(
+    private readonly rules: PageRules,
+    private readonly conditions: Conditions,
+    private readonly document: HtmlDocument,
+    private readonly matching: MatchContext,
+    private readonly faces: readonly FontFace[],
+  ) {
+    const meta = document.elements.find(
+      (element) => element.tag === "meta" && element.attributes.get("name")?.toLowerCase() === "color-scheme",
+    );
+    this.metaScheme = meta?.attributes.get("content")?.toLowerCase() ?? null;
+  }
+
+  all(): Style[] {
+    for (const element of this.document.elements) {
+      this.ancestors.enter(element);
+      const parent = element.parent ? this.results[element.parent.index]! : null;
+      const contained = (text: string) =>
+        matchesContainer(text, containersAbove(parent), this.document.path, this.conditions);
+      const blocks = blocksFor(element, this.rules, this.matching, this.ancestors, contained);
+      const style: Style = {
+        element,
+        pseudo: null,
+        parent,
+        blocks,
+        shared: this.sharedStyle(element, parent?.shared ?? null, blocks),
+      };
+      this.rootStyle ??= style.shared;
+      this.results.push(style);
+      this.ancestors.leave(element);
+    }
+    return this.results;
+  }
+
+  /** The styles of another version made over: only what the changed rules reach is computed. Null when all has to be. */
+  over(before: readonly Style[], changed: ReadonlySet<number>): Style[] | null {
+    for (const old of before) {
+      const parent = old.parent ? this.results[old.parent.element.index]! : null;
+      const touched = old.blocks.some(({ match }) => match !== null && changed.has(match.rule.order));
+      if (!parent && touched) return null;
+      if (!touched && parent === old.parent) {
+        this.rootStyle ??= old.shared;
+        this.results.push(old);
+        continue;
+      }
+      const blocks = touched ? old.blocks.map((block) => this.madeOver(block, changed)) : old.blocks;
+      const stays =
+        !touched && (parent!.shared === old.parent!.shared || this.alike(parent!.shared, old.parent!.shared));
+      const shared = stays ? old.shared : this.sharedStyle(old.element, parent!.shared, blocks);
+      this.results.push({ element: old.element, pseudo: null, parent, blocks, shared });
+    }
+    return this.results;
+  }
+
+  private madeOver(block: Block, changed: ReadonlySet<number>): Block {
+    if (!block.match || !changed.has(block.match.rule.order)) return block;
+    const rule = this.rules.rules[block.match.rule.order]!;
+    return { ...block, match: { ...block.match, rule }, ...blockOf(rule.entry.declarations, this.matching.quirks) };
+  }
+
+  private readonly likeness = new Map<SharedStyle, boolean>();
+
+  /** Whether what is inside comes out the same under either. */
+  private alike(now: SharedStyle, before: SharedStyle): boolean {
+    let result = this.likeness.get(now);
+    if (result === undefined) {
+      // Without a box of its own, what is inside looks further up.
+      const hasBox = now.values[displayAt] !== "contents";
+      result =
+        hasBox &&
+        now.inside === before.inside &&
+        sameCustom(now.custom, before.custom) &&
+        JSON.stringify(now.values) === JSON.stringify(before.values);
+      this.likeness.set(now, result);
+    }
+    return result;
+  }
+
+  private identity(style: SharedStyle): number {
+    let number = this.identities.get(style);
+    if (number === undefined) this.identities.set(style, (number = this.identities.size));
+    return number;
+  }
+
+  /** The style of a pseudo-element, or null when no rule is for it. */
+  pseudo(name: string, origin: Style, parent: Style): Style | null {
+    const index = this.rules.pseudoIndex.get(name);
+    if (!index) return null;
+    const contained = (text: string) =>
+      matchesContainer(text, containersAbove(origin), this.document.path, this.conditions);
+    const found = matchRules(index, origin.element, this.matching, null, contained).sort(compareMatches);
+    if (found.length === 0) return null;
+    const blocks = found.map((match): Block => ({
+      origin: match.rule.origin,
+      attached: false,
+      match,
+      ...blockOf(match.rule.entry.declarations, this.matching.quirks),
+    }));
+    this.rootStyle ??= rootOf(origin).shared;
+    return {
+      element: origin.element,
+      pseudo: name,
+      parent,
+      blocks,
+      shared: this.compute({ ...origin.element, tag: `::${name}` }, parent.shared, blocks),
+    };
+  }
+
+  /** A style as it would be with declarations in the element's style attribute. */
+  attaching(style: Style, declarations: readonly Declaration[]): Style {
+    const { element, pseudo, parent } = style;
+    if (parent) this.rootStyle ??= rootOf(style).shared;
+    const own = blockOf(declarations, this.matching.quirks);
+    const blocks = [...style.blocks, { origin: "author", attached: true, match: null, ...own } as const];
+    const named = pseudo === null ? element : { ...element, tag: `::${pseudo}` };
+    return { ...style, blocks, shared: this.compute(named, parent?.shared ?? null, blocks) };
+  }
+
+  private sharedStyle(element: ElementNode, parent: SharedStyle | null, blocks: readonly Block[]): SharedStyle {
+    if (!parent || isAdjustedByAttributes(element)) return this.compute(element, parent, blocks);
+    const key = `${this.identity(parent)} ${element.namespace} ${element.tag} ${blocks.map((block) => this.identify(block)).join()}`;
+    let style = this.known.get(key);
+    if (!style) {
+      style = this.compute(element, parent, blocks);
+      // What is inside a measured container goes by the size of that very one.
+      if (style.inside === style.container && !this.isParticular) this.known.set(key, style);
+    }
+    return style;
+  }
+
+  /** A block as a short text: the place of its rule, or of the text of its declarations among those met. */
+  private identify({ match, normal, important, attached }: Block): string {
+    if (match) return String(match.rule.order);
+    const text = [...normal, ...important]
+      .map(({ declaration }) => `${declaration.property}:${declaration.valueText}!${declaration.important}`)
+      .join(";");
+    let number = this.texts.get(text);
+    if (number === undefined) this.texts.set(text, (number = this.texts.size));
+    return `${attached ? "s" : "h"}${number}`;
+  }
+
+  private element: ElementNode | null = null;
+  /** Whether the style that is computed goes by more of its element than the declarations that apply to it. */
+  private isParticular = false;
+
+  /** What values may ask of the element whose style is computed. */
+  private readonly sources: Omit<Sources, "variable"> = {
+    attribute: (name) => {
+      this.isParticular = true;
+      const { attributes, namespace } = this.element!;
+      return attributes.get(namespace === "html" ? name.toLowerCase() : name) ?? null;
+    },
+    media: (text) => matchesMedia(text, this.conditions),
+    supports: matchesSupports,
+    siblings: () => {
+      this.isParticular = true;
+      const { parent, index } = this.element!;
+      const all = parent?.children ?? [];
+      return { index: all.findIndex((one) => one.index === index) + 1 || 1, count: all.length || 1 };
+    },
+  };
+
+  private compute(element: ElementNode, parent: SharedStyle | null, list: readonly Block[]): SharedStyle {
+    this.element = element;
+    this.isParticular = false;
+    const { winners, custom } = this.cascade(list, parent);
+    const style = this.blank(parent, custom, winners);
+    const context = style.context as Context;
+    style.values[directionAt] = this.longhand(directionAt, style, context);
+    style.values[writingAt] = this.longhand(writingAt, style, context);
+    style.values[schemeAt] = this.longhand(schemeAt, style, context);
+    style.scheme = this.usedScheme(style.values[schemeAt] as string);
+    style.values[zoomAt] = this.longhand(zoomAt, style, context);
+    style.zoom *= style.values[zoomAt] as number;
+    for (let index = 0; index < longhands.length; index += 1) {
+      if (style.values[index] === undefined) style.values[index] = this.longhand(index, style, context);
+    }
+    adjustStyle({
+      element,
+      get: (name) => style.values[longhandIndex.get(name)!],
+      set: (name, value) => {
+        style.values[longhandIndex.get(name)!] = value;
+      },
+      isAuthored: (names) =>
+        names.some((name) => style.winners.has(name) && style.winners.get(name)!.block.origin !== "browser"),
+    });
+    style.inside = this.basisInside(element.index, style);
+    return style;
+  }
+
+  private blank(
+    parent: SharedStyle | null,
+    custom: CustomProperties,
+    winners: ReadonlyMap<string, Winner>,
+  ): SharedStyle {
+    const container = parent?.inside ?? windowBasis;
+    const style: SharedStyle = {
+      parent,
+      values: new Array(longhands.length),
+      custom,
+      scheme: "light",
+      zoom: parent?.zoom ?? 1,
+      container,
+      inside: container,
+      winners,
+      context: null!,
+      texts: [],
+    };
+    style.context = new Context(
+      style,
+      this.conditions,
+      this.rootStyle,
+      this.document.mode === "quirks",
+      this.measureFont,
+    );
+    return style;
+  }
+
+  private readonly measured = new Map<string, FontMeasure>();
+
+  private readonly measureFont = (setting: FontSetting): FontMeasure => {
+    const key = fontKey(setting);
+    let measure = this.measured.get(key);
+    if (!measure) this.measured.set(key, (measure = fontMeasure(setting, this.faces, this.conditions)));
+    return measure;
+  };
+
+  private basisInside(index: number, style: SharedStyle): ContainerBasis {
+    const type = style.values[containerTypeAt];
+    const size = type === "normal" ? undefined : this.conditions.containers[this.document.path]?.[index];
+    if (!size) return style.container;
+    if (type === "size") return size;
+    return style.values[writingAt] === "horizontal-tb"
+      ? { ...style.container, width: size.width }
+      : { ...style.container, height: size.height };
+  }
+
+  private cascade(
+    list: readonly Block[],
+    parent: SharedStyle | null,
+  ): { winners: Map<string, Winner>; custom: CustomProperties } {
+    const winners = new Map<string, Winner>();
+    const own = new Map<string, DeclaredText>();
+    let usesLogical = false;
+    forEachInOrder(list, (block, { declaration, entries, custom }) => {
+      for (const [name, given] of entries) {
+        usesLogical ||= isLogical(name);
+        winners.set(name, { given, name, block, declaration, beaten: winners.get(name) ?? null });
+      }
+      if (custom) own.set(custom.name, declaredText(custom.given));
+    });
+    const custom = this.variables(own, parent, winners);
+    return { winners: usesLogical ? this.mapLogical(list, winners, parent, custom) : winners, custom };
+  }
+
+  private variables(
+    own: ReadonlyMap<string, DeclaredText>,
+    parent: SharedStyle | null,
+    winners: ReadonlyMap<string, Winner>,
+  ): CustomProperties {
+    const { registered } = this.rules;
+    const inherited = parent?.custom ?? noCustom;
+    const sources: Sources = { ...this.sources, variable: () => null };
+    if (registered.size === 0) return resolveVariables(own, inherited, registered, sources);
+    let context: Context | null = null;
+    // Units of the element's own font: its size, from the properties as they are written.
+    const lazily = () => {
+      if (context) return context;
+      const probe = this.blank(parent, resolveVariables(own, inherited, registered, sources), winners);
+      context = probe.context as Context;
+      for (const index of fontFirst) probe.values[index] = this.longhand(index, probe, context);
+      context.computing = -1;
+      return context;
+    };
+    return resolveVariables(own, inherited, registered, sources, (property, text) =>
+      computeRegistered(property, text, lazily),
+    );
+  }
+
+  /** Flow-relative longhands take the place of the physical ones they stand for, in the order of the cascade. */
+  private mapLogical(
+    list: readonly Block[],
+    winners: Map<string, Winner>,
+    parent: SharedStyle | null,
+    custom: CustomProperties,
+  ): Map<string, Winner> {
+    const flow = (index: number): string => {
+      const probe = this.blank(parent, custom, winners);
+      return String(this.longhand(index, probe, probe.context as Context));
+    };
+    const direction = flow(directionAt);
+    const writingMode = flow(writingAt);
+    const mapped = new Map<string, Winner>();
+    forEachInOrder(list, (block, { declaration, entries }) => {
+      for (const [name, given] of entries) {
+        const physical = physicalName(name, writingMode, direction);
+        mapped.set(physical, { given, name, block, declaration, beaten: mapped.get(physical) ?? null });
+      }
+    });
+    return mapped;
+  }
+
+  private longhand(index: number, style: SharedStyle, context: Context): unknown {
+    const { name, inherited } = longhands[index]!;
+    const winner = style.winners.get(name) ?? null;
+    const specified = winner ? this.specified(winner, style, index) : inherited ? "inherit" : "initial";
+    context.computing = index;
+    const { parent } = style;
+    if (specified === "inherit" && parent)
+      return index === sizeAt ? inheritSize(style, this.conditions.rootSize, context.quirks) : parent.values[index];
+    if (specified === "inherit" || specified === "initial") return longhands[index]!.compute(initials[index], context);
+    return longhands[index]!.compute(specified.value, context);
+  }
+
+  private specified(winner: Winner, style: SharedStyle, index: number): { value: unknown } | "inherit" | "initial" {
+    const { inherited } = longhands[index]!;
+    const unset = inherited ? "inherit" : "initial";
+    for (let current: Winner | null = winner; current;) {
+      let given: Given = current.given;
+      if (given.kind === "pending") {
+        const read = this.readWith(style, current.name, given.shorthand, given.text);
+        if (!read) return unset;
+        given = read;
+      }
+      if (given.kind === "value") return given;
+      const { keyword } = given as Given & { kind: "wide" };
+      if (keyword === "inherit" || keyword === "initial") return keyword;
+      if (keyword === "unset") return unset;
+      current = rolledBack(current, keyword);
+    }
+    return unset;
+  }
+
+  /** What a pending text gives a longhand on an element; null where it comes to nothing valid. */
+  private readWith(style: SharedStyle, name: string, shorthand: string | null, text: string): Given | null {
+    const sources: Sources = { ...this.sources, variable: (one) => style.custom.get(one) ?? null };
+    const replaced = substitute(text, sources);
+    const read = replaced === null ? null : readPending(name, shorthand, replaced, this.matching.quirks);
+    if (read?.kind !== "pending") return read;
+    // A custom property counts the siblings of whoever uses it.
+    const counted = substitute(replaced!, sources);
+    return counted === null ? null : readPending(name, shorthand, counted, this.matching.quirks);
+  }
+
+  private usedScheme(value: string): "light" | "dark" {
+    const words = value === "normal" ? (this.metaScheme ?? "light").split(/\s+/) : value.split(" ");
+    const dark = words.includes("dark");
+    const light = words.includes("light");
+    return dark && (this.conditions.scheme === "dark" || !light) ? "dark" : "light";
+  }
+}
+
+function* containersAbove(style: Style | null): Generator<ContainerAncestor> {
+  for (let current = style; current; current = current.parent) {
+    const { custom } = current.shared;
+    yield {
+      index: current.element.index,
+      names: valueOf<string[]>(current, "container-name"),
+      type: valueOf<string>(current, "container-type"),
+      custom: (name) => custom.get(name),
+    };
+  }
+}
+
+function sameCustom(a: CustomProperties, b: CustomProperties): boolean {
+  return a === b || (a.size === b.size && [...a].every(([name, value]) => b.get(name) === value));
+}
+
+function declaredText(given: NonNullable<BlockEntry["custom"]>["given"]): DeclaredText {
+  if (given.kind === "text") return given.text;
+  return given.keyword === "initial" ? null : undefined;
+}
+
+/** What is left when an origin or a layer is taken away (CSS Cascade 5, 7.3.4 and 7.3.5). */
+function rolledBack(winner: Winner, keyword: "revert" | "revert-layer"): Winner | null {
+  const level = (one: Winner) => (one.block.origin === "browser" ? 0 : 1);
+  for (let next = winner.beaten; next; next = next.beaten) {
+    if (level(next) < level(winner)) return next;
+    if (
+      keyword === "revert-layer" &&
+      (layerOf(next.block) !== layerOf(winner.block) || next.block.origin !== winner.block.origin)
+    )
+      return next;
+  }
+  return null;
+}
+
+function inheritSize(style: SharedStyle, defaultSize: number, quirks: boolean): FontSize {
+  const parent = style.parent!;
+  const isMono = (one: SharedStyle) => isMonospaceAlone(one.values[familyAt] as FamilyName[]);
+  return fitMonospace(parent.values[sizeAt] as FontSize, isMono(style), isMono(parent), defaultSize, quirks);
+}

@@ -1,0 +1,110 @@
+/** The computed style of an element or a pseudo-element, and its values. */
+import { parseColor } from "../color";
+import { formatColor } from "../color/format";
+import type { ElementNode } from "../source/html/document";
+import type { Block, Winner } from "./blocks";
+import { longhandIndex, longhands } from "./properties";
+import { leadingPx, usedSize, type FontSize, type LineHeight } from "./properties/font";
+import type { ComputeContext, Longhand } from "./properties/types";
+import type { CustomProperties } from "./variables";
+
+/** An element's computed style. Elements that the same declarations apply to, under like parents, share their values. */
+export interface Style {
+  element: ElementNode;
+  /** The pseudo-element of it that this is the style of; null for its own. */
+  pseudo: string | null;
+  parent: Style | null;
+  /** All that applies to the element, weakest first. */
+  blocks: readonly Block[];
+  shared: SharedStyle;
+}
+
+/** Computed values, by longhand, as the property's own file computes them. */
+export interface SharedStyle {
+  parent: SharedStyle | null;
+  values: unknown[];
+  custom: CustomProperties;
+  scheme: "light" | "dark";
+  /** How many times its size an element is shown in, with all around it (CSS Viewport 1, 3). */
+  zoom: number;
+  /** Sizes of the query containers its units refer to, and of those that what is inside refers to; null for the window's. */
+  container: ContainerBasis;
+  inside: ContainerBasis;
+  winners: ReadonlyMap<string, Winner>;
+  context: ComputeContext;
+  /** Values as text, made when they are asked for. */
+  texts: (string | undefined)[];
+}
+
+export interface ContainerBasis {
+  width: number | null;
+  height: number | null;
+}
+
+/** A computed value as `getComputedStyle` serialises it. @throws RangeError for a property that is not computed here */
+export function computedValue(style: Style, name: string): string {
+  const index = longhandIndex.get(name);
+  if (index === undefined) throw new RangeError(`${name} is not a longhand that is computed.`);
+  const { texts, values, context } = style.shared;
+  return (texts[index] ??= longhands[index]!.serialise(values[index], context));
+}
+
+export function valueOf<Value>(style: Style, name: string): Value {
+  return style.shared.values[longhandIndex.get(name)!] as Value;
+}
+
+/** Whether all computed values of two styles are equal. */
+export function sameValues(a: Style, b: Style): boolean {
+  return isSame(a, b, compared, () => true);
+}
+
+/** Whether two boxes are equal in what lies under, or moves, the texts in them, whatever those inherit. */
+export function sameBox(a: Style, b: Style): boolean {
+  return isSame(a, b, comparedBoxes, ({ name, inherited }) => !inherited && !/^border-.*-color$/.test(name));
+}
+
+const colorFunctions = /\b(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|color)\([^()]*\)/g;
+
+/** Equal, or equal but for the notation of colours that come out in the same bytes. */
+function looksSame(a: string, b: string): boolean {
+  if (a === b) return true;
+  if (!colorFunctions.test(a + b)) return false;
+  const inBytes = (text: string) =>
+    text.replace(colorFunctions, (written) => {
+      const color = parseColor(written);
+      return color ? formatColor(color, "hex") : written;
+    });
+  return inBytes(a) === inBytes(b);
+}
+
+type Comparisons = WeakMap<SharedStyle, WeakMap<SharedStyle, boolean>>;
+const compared: Comparisons = new WeakMap();
+const comparedBoxes: Comparisons = new WeakMap();
+
+function isSame(a: Style, b: Style, comparisons: Comparisons, counts: (longhand: Longhand) => boolean): boolean {
+  if (a === b || a.shared === b.shared) return true;
+  let known = comparisons.get(a.shared);
+  if (!known) comparisons.set(a.shared, (known = new WeakMap()));
+  let same = known.get(b.shared);
+  if (same === undefined) {
+    same = longhands.every((one) => !counts(one) || looksSame(computedValue(a, one.name), computedValue(b, one.name)));
+    known.set(b.shared, same);
+  }
+  return same;
+}
+
+export function fontSizeOf(style: Style): number {
+  return usedSize(valueOf<FontSize>(style, "font-size"));
+}
+
+/** Line height in px; null for `normal`. */
+export function leadingOf(style: Style): number | null {
+  return leadingPx(valueOf<LineHeight>(style, "line-height"), fontSizeOf(style));
+}
+
+/** The style of the page's root element. */
+export function rootOf(style: Style): Style {
+  let root = style;
+  while (root.parent) root = root.parent;
+  return root;
+}
