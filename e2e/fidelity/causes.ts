@@ -21,6 +21,14 @@ const one = (css: string, body = '<p id="p">p <b>b</b> <em>e</em></p><h1 id="h">
 export const causes: readonly (readonly [name: string, css: string, body: string])[] = (
   [
     [
+      "zoomed-root",
+      one(
+        "*{zoom:1.2} b{border-spacing:7px 3px} h1{font-size:2ch} p{letter-spacing:1lh;text-indent:3ex;word-spacing:2rch;line-height:1.1}",
+        "<p>p <b>b <i>i</i></b></p><div><span>s<h1>h</h1></span></div>",
+      ),
+    ],
+    ["root-told-to-inherit", one("html{color:unset;color-scheme:dark}")],
+    [
       "infinities",
       one(
         "p{opacity:min(1/0, 1);line-height:min(1/0, 2)} b{color:rgb(min(1/0, 1) 0 0)} @media (min-width: min(1px/0, 10px)){em{color:red}} h1{letter-spacing:max(1px, -1px/0);text-indent:calc(1px * 0 / 0)}",

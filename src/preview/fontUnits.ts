@@ -10,8 +10,9 @@ export function measureFontUnits(
 ): [ex: number, ch: number, cap: number, ic: number, line: number][] {
   const units = ["ex", "ch", "cap", "ic", "lh"];
   const holder = of.createElement("div");
-  holder.style.cssText =
-    "all: initial !important; position: absolute !important; visibility: hidden !important; overflow: hidden !important";
+  // Taken out of the zoom of the root (CSS Viewport 1, 3).
+  const zoom = (of.documentElement as Element & { currentCSSZoom?: number }).currentCSSZoom ?? 1;
+  holder.style.cssText = `all: initial !important; position: absolute !important; visibility: hidden !important; overflow: hidden !important; zoom: ${1 / zoom} !important`;
   const probes = fonts.map(([font, size]) => {
     // The longest length that layout knows is some 33 million px.
     const many = size < 200 ? 100_000 : 5_000;

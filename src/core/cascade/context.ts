@@ -3,7 +3,7 @@ import type { PlainColor } from "../color/value";
 import { absoluteUnit, type Measure } from "../source/css/math";
 import type { Conditions } from "./conditions";
 import { longhandIndex } from "./properties";
-import { leadingPx, usedSize, type FamilyName, type FontSize, type LineHeight } from "./properties/font";
+import { usedSize, type FamilyName, type FontSize, type LineHeight } from "./properties/font";
 import type { FontMeasure } from "../type/metrics";
 import type { FontSetting } from "../type/fontUnits";
 import type { ComputeContext } from "./properties/types";
@@ -19,7 +19,8 @@ const stretchAt = longhandIndex.get("font-stretch")!;
 const lineHeightAt = longhandIndex.get("line-height")!;
 
 const initialFamily: readonly FamilyName[] = [{ name: "Times New Roman", generic: false }];
-const black: PlainColor = { color: { space: "srgb", channels: [0, 0, 0], alpha: 1 }, legacy: true };
+/** The ink of a page in its light scheme. */
+export const black: PlainColor = { color: { space: "srgb", channels: [0, 0, 0], alpha: 1 }, legacy: true };
 
 /** What a page adds to its conditions: how its fonts measure. */
 export type MeasureFont = (setting: FontSetting) => FontMeasure;
@@ -164,18 +165,24 @@ export class Context implements ComputeContext {
     const italic = style.values[styleAt] !== undefined && style.values[styleAt] !== "normal";
     const families = style.values[familyAt] as FamilyName[];
     const { zoom } = style;
-    if (zoom === 1) return this.measureFont({ families, weight, italic, size, stretch });
     // A font is measured as large as it is shown; its units are told in px before zooming (CSS Viewport 1, 3).
-    const { ex, ch, cap, ic, line } = this.measureFont({ families, weight, italic, size: size * zoom, stretch });
+    const measure = this.measureFont({ families, weight, italic, size: size * zoom, stretch });
+    if (zoom === 1) return measure;
+    const { ex, ch, cap, ic, line } = measure;
     return { ex: ex / zoom, ch: ch / zoom, cap: cap / zoom, ic: ic / zoom, line: line / zoom };
   }
 
   private lineHeight(style: SharedStyle | null): number {
-    const size = this.sizeOf(style);
-    const value = style?.values[lineHeightAt] as LineHeight | undefined;
-    const px = (value && leadingPx(value, Math.fround(size))) ?? this.font(style).line;
-    // Browsers take it from the layout, which counts in 64ths of a pixel.
     const zoom = style?.zoom ?? 1;
-    return Math.floor(Math.fround(px * zoom) * 64) / 64 / zoom;
+    const value = style?.values[lineHeightAt] as LineHeight | undefined;
+    // Browsers take it from the layout, which counts in 64ths of a pixel, as large as the text is shown.
+    const inLayout = (px: number) => Math.floor(Math.fround(px) * 64) / 64;
+    const px =
+      value?.kind === "number"
+        ? value.value * inLayout(this.sizeOf(style) * zoom)
+        : value?.kind === "px"
+          ? value.value * zoom
+          : this.font(style).line * zoom;
+    return inLayout(px) / zoom;
   }
 }

@@ -48,6 +48,7 @@ const borderSpacing: Longhand<readonly Component[], readonly [number, number]> =
     wholePx(computeLength(across!, context, spacingRules).px, context.zoom),
     wholePx(computeLength(down!, context, spacingRules).px, context.zoom),
   ],
+  inherit: ([across, down], { zoom }) => [wholePx(across, zoom), wholePx(down, zoom)],
   serialise: ([across, down]) =>
     across === down ? serialisePx(across) : `${serialisePx(across)} ${serialisePx(down)}`,
 };

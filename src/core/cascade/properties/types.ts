@@ -44,6 +44,8 @@ export interface Longhand<Specified = unknown, Computed = unknown> {
   /** Null when the value is not valid. */
   parse(value: readonly Component[]): Specified | null;
   compute(value: Specified, context: ComputeContext): Computed;
+  /** What becomes of an inherited value; nothing, for most. */
+  inherit?(value: Computed, context: ComputeContext): Computed;
   /** As `getComputedStyle` gives it. */
   serialise(value: Computed, context: ComputeContext): string;
 }
