@@ -4,8 +4,8 @@ import type { ElementNode } from "../source/html/document";
 import type { Ancestors } from "./ancestors";
 import { prepareDeclaration, prepareInQuirks, type Given } from "./declarations";
 import { hintsFor } from "./hints";
-import { matchRules, type Match, type Origin, type PageRules } from "./pageRules";
-import type { MatchContext } from "./selectors/match";
+import { matchRules, type Match, type RuleMatching } from "./pageRules";
+import type { Origin, RuleSet } from "./ruleSet";
 
 /** The winning declaration of a longhand, with those it beat behind it. */
 export interface Winner {
@@ -76,9 +76,9 @@ export function attachedDeclarations(element: ElementNode): readonly Declaration
 /** All blocks that apply to an element, weakest first among what is not important. */
 export function blocksFor(
   element: ElementNode,
-  rules: PageRules,
-  matching: MatchContext,
-  ancestors: Ancestors,
+  rules: RuleSet,
+  matching: RuleMatching,
+  ancestors: Ancestors | null,
   contained: (text: string) => boolean,
 ): Block[] {
   const found = matchRules(rules.index, element, matching, ancestors, contained);
@@ -87,7 +87,7 @@ export function blocksFor(
     origin: match.rule.origin,
     attached: false,
     match,
-    ...blockOf(match.rule.entry.declarations, matching.quirks),
+    ...blockOf(match.rule.entry.declarations, matching.context.quirks),
   }));
   const hints = hintsFor(element);
   if (hints.length) {
@@ -95,7 +95,8 @@ export function blocksFor(
     list.splice(at < 0 ? list.length : at, 0, { origin: "hint", attached: false, match: null, ...blockOf(hints) });
   }
   const own = attachedDeclarations(element);
-  if (own.length) list.push({ origin: "author", attached: true, match: null, ...blockOf(own, matching.quirks) });
+  if (own.length)
+    list.push({ origin: "author", attached: true, match: null, ...blockOf(own, matching.context.quirks) });
   return list;
 }
 

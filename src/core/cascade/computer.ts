@@ -16,23 +16,26 @@ import {
 } from "./blocks";
 import type { Conditions } from "./conditions";
 import { matchesContainer, type ContainerAncestor } from "./containers";
-import { Context } from "./context";
+import { black, Context } from "./context";
 import { readPending, type Given } from "./declarations";
-import { matchRules, type PageRules } from "./pageRules";
+import { matchRules, ruleMatching, type PageRules, type RuleMatching } from "./pageRules";
 import { isLogical, longhandIndex, longhands, physicalName } from "./properties";
 import { fitMonospace, isMonospaceAlone, type FamilyName, type FontSize } from "./properties/font";
 import { computeRegistered } from "./registered";
+import type { RuleChanges } from "./ruleChanges";
 import type { MatchContext } from "./selectors/match";
 import { fontKey, fontMeasure, type FontSetting } from "../type/fontUnits";
 import type { FontMeasure } from "../type/metrics";
 import type { FontFace } from "../type/pageFonts";
 import { matchesMedia } from "./media";
 import { rootOf, valueOf, type ContainerBasis, type SharedStyle, type Style } from "./style";
+import { bankOf, type StyleBank } from "./styleBank";
 import { substitute, type Sources } from "./substitution";
 import { matchesSupports } from "./supports";
 import { resolveVariables, type CustomProperties, type DeclaredText } from "./variables";
 
 const initials = longhands.map(({ parse, initial }) => parse(componentsOf(initial)));
+const colorAt = longhandIndex.get("color")!;
 const sizeAt = longhandIndex.get("font-size")!;
 const familyAt = longhandIndex.get("font-family")!;
 const schemeAt = longhandIndex.get("color-scheme")!;
@@ -47,6 +50,18 @@ const fontFirst = ["writing-mode", "font-family", "font-size", "font-weight", "f
 const containerTypeAt = longhandIndex.get("container-type")!;
 const windowBasis: ContainerBasis = { width: null, height: null };
 
+/** What lengths that refer to the root go by. */
+const rootLonghands = [
+  "font-size",
+  "font-family",
+  "font-weight",
+  "font-style",
+  "font-stretch",
+  "line-height",
+  "zoom",
+].map((name) => longhandIndex.get(name)!);
+const isEqual = (a: unknown, b: unknown) => a === b || JSON.stringify(a) === JSON.stringify(b);
+
 const noCustom: CustomProperties = new Map();
 
 export class Computer {
@@ -54,31 +69,31 @@ export class Computer {
   private rootStyle: SharedStyle | null = null;
   private readonly metaScheme: string | null;
   private readonly ancestors = new Ancestors();
-  /** Styles by what they come from. */
-  private readonly known = new Map<string, SharedStyle>();
-  private readonly identities = new Map<SharedStyle, number>();
-  private readonly texts = new Map<string, number>();
+  private readonly bank: StyleBank;
+  /** Styles that come from something of this page alone, by what they come from. */
+  private readonly own = new Map<string, SharedStyle>();
+  private readonly matching: RuleMatching;
 
   constructor(
     private readonly rules: PageRules,
     private readonly conditions: Conditions,
     private readonly document: HtmlDocument,
-    private readonly matching: MatchContext,
+    context: MatchContext,
     private readonly faces: readonly FontFace[],
   ) {
+    this.matching = ruleMatching(context, rules, document);
     const meta = document.elements.find(
       (element) => element.tag === "meta" && element.attributes.get("name")?.toLowerCase() === "color-scheme",
     );
     this.metaScheme = meta?.attributes.get("content")?.toLowerCase() ?? null;
+    this.bank = bankOf(rules.set, faces, this.metaScheme);
   }
 
-  all(): Style[] {
+  all(): readonly Style[] {
     for (const element of this.document.elements) {
       this.ancestors.enter(element);
       const parent = element.parent ? this.results[element.parent.index]! : null;
-      const contained = (text: string) =>
-        matchesContainer(text, containersAbove(parent), this.document.path, this.conditions);
-      const blocks = blocksFor(element, this.rules, this.matching, this.ancestors, contained);
+      const blocks = this.blocksFor(element, parent, this.ancestors);
       const style: Style = {
         element,
         pseudo: null,
@@ -93,30 +108,58 @@ export class Computer {
     return this.results;
   }
 
-  /** The styles of another version made over: only what the changed rules reach is computed. Null when all has to be. */
-  over(before: readonly Style[], changed: ReadonlySet<number>): Style[] | null {
+  private blocksFor(element: ElementNode, parent: Style | null, ancestors: Ancestors | null): Block[] {
+    const contained = (text: string) =>
+      matchesContainer(text, containersAbove(parent), this.document.path, this.conditions);
+    return blocksFor(element, this.rules.set, this.matching, ancestors, contained);
+  }
+
+  /**
+   * The styles of another version made over: only what the changed rules reach is computed. The very same list where
+   * they reach nothing; null where all has to be computed.
+   */
+  over(before: readonly Style[], changes: RuleChanges): readonly Style[] | null {
+    let stays = !changes.pseudo;
     for (const old of before) {
       const parent = old.parent ? this.results[old.parent.element.index]! : null;
-      const touched = old.blocks.some(({ match }) => match !== null && changed.has(match.rule.order));
-      if (!parent && touched) return null;
-      if (!touched && parent === old.parent) {
+      const blocks = this.blocksOver(old, parent, changes);
+      if (blocks === old.blocks && parent === old.parent) {
         this.rootStyle ??= old.shared;
         this.results.push(old);
         continue;
       }
-      const blocks = touched ? old.blocks.map((block) => this.madeOver(block, changed)) : old.blocks;
-      const stays =
-        !touched && (parent!.shared === old.parent!.shared || this.alike(parent!.shared, old.parent!.shared));
-      const shared = stays ? old.shared : this.sharedStyle(old.element, parent!.shared, blocks);
+      stays = false;
+      const keeps =
+        blocks === old.blocks &&
+        parent !== null &&
+        (parent.shared === old.parent!.shared || this.alike(parent.shared, old.parent!.shared));
+      const shared = keeps ? old.shared : this.sharedStyle(old.element, parent?.shared ?? null, blocks);
+      // All lengths in `rem` and its kin go by the root.
+      if (!parent && !rootLonghands.every((at) => isEqual(shared.values[at], old.shared.values[at]))) return null;
+      this.rootStyle ??= shared;
       this.results.push({ element: old.element, pseudo: null, parent, blocks, shared });
     }
-    return this.results;
+    return stays ? before : this.results;
+  }
+
+  /** The blocks of another version made over; the very same where nothing is different. */
+  private blocksOver({ element, blocks }: Style, parent: Style | null, changes: RuleChanges): readonly Block[] {
+    const { changed, gone, added } = changes;
+    const lost = blocks.some(({ match }) => match !== null && gone.has(match.rule.id));
+    if (lost || (added && matchRules(added, element, this.matching, null, () => true).length > 0))
+      return this.blocksFor(element, parent, null);
+    if (!blocks.some(({ match }) => match !== null && changed.has(match.rule.id))) return blocks;
+    return blocks.map((block) => this.madeOver(block, changed));
   }
 
   private madeOver(block: Block, changed: ReadonlySet<number>): Block {
-    if (!block.match || !changed.has(block.match.rule.order)) return block;
-    const rule = this.rules.rules[block.match.rule.order]!;
-    return { ...block, match: { ...block.match, rule }, ...blockOf(rule.entry.declarations, this.matching.quirks) };
+    if (!block.match || !changed.has(block.match.rule.id)) return block;
+    const rule = this.rules.set.byId.get(block.match.rule.id)!;
+    return {
+      ...block,
+      match: { ...block.match, rule },
+      ...blockOf(rule.entry.declarations, this.matching.context.quirks),
+    };
   }
 
   private readonly likeness = new Map<SharedStyle, boolean>();
@@ -137,15 +180,9 @@ export class Computer {
     return result;
   }
 
-  private identity(style: SharedStyle): number {
-    let number = this.identities.get(style);
-    if (number === undefined) this.identities.set(style, (number = this.identities.size));
-    return number;
-  }
-
   /** The style of a pseudo-element, or null when no rule is for it. */
   pseudo(name: string, origin: Style, parent: Style): Style | null {
-    const index = this.rules.pseudoIndex.get(name);
+    const index = this.rules.set.pseudoIndex.get(name);
     if (!index) return null;
     const contained = (text: string) =>
       matchesContainer(text, containersAbove(origin), this.document.path, this.conditions);
@@ -155,7 +192,7 @@ export class Computer {
       origin: match.rule.origin,
       attached: false,
       match,
-      ...blockOf(match.rule.entry.declarations, this.matching.quirks),
+      ...blockOf(match.rule.entry.declarations, this.matching.context.quirks),
     }));
     this.rootStyle ??= rootOf(origin).shared;
     return {
@@ -163,7 +200,7 @@ export class Computer {
       pseudo: name,
       parent,
       blocks,
-      shared: this.compute({ ...origin.element, tag: `::${name}` }, parent.shared, blocks),
+      shared: this.sharedStyle({ ...origin.element, tag: `::${name}` }, parent.shared, blocks),
     };
   }
 
@@ -171,33 +208,36 @@ export class Computer {
   attaching(style: Style, declarations: readonly Declaration[]): Style {
     const { element, pseudo, parent } = style;
     if (parent) this.rootStyle ??= rootOf(style).shared;
-    const own = blockOf(declarations, this.matching.quirks);
+    const own = blockOf(declarations, this.matching.context.quirks);
     const blocks = [...style.blocks, { origin: "author", attached: true, match: null, ...own } as const];
     const named = pseudo === null ? element : { ...element, tag: `::${pseudo}` };
     return { ...style, blocks, shared: this.compute(named, parent?.shared ?? null, blocks) };
   }
 
   private sharedStyle(element: ElementNode, parent: SharedStyle | null, blocks: readonly Block[]): SharedStyle {
-    if (!parent || isAdjustedByAttributes(element)) return this.compute(element, parent, blocks);
-    const key = `${this.identity(parent)} ${element.namespace} ${element.tag} ${blocks.map((block) => this.identify(block)).join()}`;
-    let style = this.known.get(key);
+    if (isAdjustedByAttributes(element)) return this.compute(element, parent, blocks);
+    const common = parent === null || parent.isCommon;
+    const known = common ? this.bank.styles : this.own;
+    const key = `${parent ? this.bank.numberOf(parent) : ""} ${element.namespace} ${element.tag} ${blocks.map((block) => this.identify(block)).join()}`;
+    let style = known.get(key);
     if (!style) {
       style = this.compute(element, parent, blocks);
-      // What is inside a measured container goes by the size of that very one.
-      if (style.inside === style.container && !this.isParticular) this.known.set(key, style);
+      // What is inside a container goes by the size of that very one.
+      if (style.values[containerTypeAt] === "normal" && !this.isParticular) {
+        style.isCommon = common;
+        known.set(key, style);
+      }
     }
     return style;
   }
 
-  /** A block as a short text: the place of its rule, or of the text of its declarations among those met. */
+  /** A block as a short text: its rule, or the text of its declarations. */
   private identify({ match, normal, important, attached }: Block): string {
-    if (match) return String(match.rule.order);
+    if (match) return String(match.rule.id);
     const text = [...normal, ...important]
       .map(({ declaration }) => `${declaration.property}:${declaration.valueText}!${declaration.important}`)
       .join(";");
-    let number = this.texts.get(text);
-    if (number === undefined) this.texts.set(text, (number = this.texts.size));
-    return `${attached ? "s" : "h"}${number}`;
+    return `${attached ? "s" : "h"}${this.bank.nameOf(text)}`;
   }
 
   private element: ElementNode | null = null;
@@ -266,6 +306,7 @@ export class Computer {
       winners,
       context: null!,
       texts: [],
+      isCommon: false,
     };
     style.context = new Context(
       style,
@@ -319,7 +360,7 @@ export class Computer {
     parent: SharedStyle | null,
     winners: ReadonlyMap<string, Winner>,
   ): CustomProperties {
-    const { registered } = this.rules;
+    const { registered } = this.rules.set;
     const inherited = parent?.custom ?? noCustom;
     const sources: Sources = { ...this.sources, variable: () => null };
     if (registered.size === 0) return resolveVariables(own, inherited, registered, sources);
@@ -367,8 +408,13 @@ export class Computer {
     const specified = winner ? this.specified(winner, style, index) : inherited ? "inherit" : "initial";
     context.computing = index;
     const { parent } = style;
-    if (specified === "inherit" && parent)
-      return index === sizeAt ? inheritSize(style, this.conditions.rootSize, context.quirks) : parent.values[index];
+    if (specified === "inherit" && parent) {
+      if (index === sizeAt) return inheritSize(style, this.conditions.rootSize, context.quirks);
+      const value = parent.values[index];
+      return longhands[index]!.inherit?.(value, context) ?? value;
+    }
+    // A root that is told to inherit its ink gets that of a light page, whatever its scheme.
+    if (specified === "inherit" && winner && index === colorAt) return black;
     if (specified === "inherit" || specified === "initial") return longhands[index]!.compute(initials[index], context);
     return longhands[index]!.compute(specified.value, context);
   }
@@ -396,11 +442,11 @@ export class Computer {
   private readWith(style: SharedStyle, name: string, shorthand: string | null, text: string): Given | null {
     const sources: Sources = { ...this.sources, variable: (one) => style.custom.get(one) ?? null };
     const replaced = substitute(text, sources);
-    const read = replaced === null ? null : readPending(name, shorthand, replaced, this.matching.quirks);
+    const read = replaced === null ? null : readPending(name, shorthand, replaced, this.matching.context.quirks);
     if (read?.kind !== "pending") return read;
     // A custom property counts the siblings of whoever uses it.
     const counted = substitute(replaced!, sources);
-    return counted === null ? null : readPending(name, shorthand, counted, this.matching.quirks);
+    return counted === null ? null : readPending(name, shorthand, counted, this.matching.context.quirks);
   }
 
   private usedScheme(value: string): "light" | "dark" {

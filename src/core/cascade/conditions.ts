@@ -52,3 +52,15 @@ export function withStatesEverywhere(conditions: Conditions): Conditions {
   const names = new Set(Object.values(conditions.forced).flatMap((elements) => Object.values(elements).flat()));
   return names.size ? { ...conditions, forced: {}, forcedEverywhere: [...names] } : conditions;
 }
+
+const keys = new WeakMap<Conditions, string>();
+
+/** Equal for equal conditions, but for what is measured and forced on single pages. */
+export function conditionsKey(conditions: Conditions): string {
+  let key = keys.get(conditions);
+  if (key === undefined) {
+    key = JSON.stringify({ ...conditions, containers: null, forced: null });
+    keys.set(conditions, key);
+  }
+  return key;
+}

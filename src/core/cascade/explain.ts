@@ -6,7 +6,8 @@ import { attributeSource } from "../edits/attributes";
 import { positionAt } from "../source/lines";
 import { textFile, type Site } from "../source/site";
 import { prepare } from "./declarations";
-import { matchInScope, scopeRootOf, unmetCondition, type Match, type PageRule, type UnmetCondition } from "./pageRules";
+import { unmetCondition, type UnmetCondition } from "./inForce";
+import { matchInScope, scopeRootOf, type Match } from "./pageRules";
 import { aliases, longhandIndex, longhands } from "./properties";
 import { shorthands } from "./properties/shorthands";
 import { isEntry, rulesOf, type RuleEntry } from "./rules";
@@ -282,9 +283,13 @@ function placeOf(
   return spot && { ...spot, ...positionAt(textFile(site, spot.path)?.text ?? "", spot.offset) };
 }
 
-/** A rule as it stands in this version of the page: styles kept from another version know it at its older place. */
-export function ruleNow(page: StyledPage, match: Match): PageRule {
-  return page.rules.rules[match.rule.order]!;
+/**
+ * A rule as it stands in this version of the page, and its sheet (null for the browser's own): styles kept from
+ * another version know it at its older place.
+ */
+export function ruleNow({ rules }: StyledPage, match: Match): { entry: RuleEntry; sheet: SheetSource | null } {
+  const { entry, sheet } = rules.set.byId.get(match.rule.id)!;
+  return { entry, sheet: rules.sheets[sheet] ?? null };
 }
 
 function reasonLost(loser: Winner, winner: Winner): string {

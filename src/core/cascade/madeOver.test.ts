@@ -3,6 +3,7 @@ import fc from "fast-check";
 import { expect, test } from "vitest";
 import { applyPlan, planEdit } from "../edits/plan";
 import { ruleAround } from "../edits/locate";
+import { pseudoTexts } from "../pseudoTexts";
 import { parseSheet, type Item } from "../source/css/syntax";
 import { reparse } from "../source/css/reparse";
 import { changeSite, openSite, pagesOf, sheetsOf, textFile, type Site } from "../source/site";
@@ -22,6 +23,14 @@ const anew = (from: Site): Site =>
 const everything = (from: Site) =>
   pagesOf(from).map((file) =>
     stylesOf(from, file.path).map((style) => reportedLonghands.map((name) => computedValue(style, name)).join("|")),
+  );
+
+/** Texts of pseudo-elements, and how they are set. */
+const generated = (from: Site) =>
+  pagesOf(from).map((file) =>
+    pseudoTexts(styledPage(from, file, defaultConditions)).map(({ index, name, text, style }) =>
+      [index, name, text, ...reportedLonghands.map((longhand) => computedValue(style, longhand))].join("|"),
+    ),
   );
 
 /** Where each value of a few elements comes from. */
@@ -73,6 +82,50 @@ test("after a run of random edits", () => {
             planEdit(site, { kind: "declare", target: { kind: "rule", path, start }, property, value }),
           );
           expect(everything(site)).toEqual(everything(anew(site)));
+        }
+        expect(origins(site)).toEqual(origins(anew(site)));
+      },
+    ),
+    { numRuns: 25 },
+  );
+});
+
+/** Rules to put in, each of another kind. */
+const more = [
+  ".lead { color: teal; font-size: 1.1em }",
+  "h2::before { content: '*'; color: red }",
+  "main p:first-of-type, nav a { letter-spacing: 0.1em }",
+  ":root { --sea: #123; font-size: 18px }",
+  ":root { --new: 3px }",
+  "@media (min-width: 10px) { body { line-height: 1.9 } p:has(a) { color: green } }",
+  "@media print { p { color: lime } }",
+  "@layer late { p { color: lime } }",
+  "@scope (main) { p { color: olive } }",
+  "p { & + p { text-indent: 1em } color: var(--new, navy) }",
+  "@property --size { syntax: '<length>'; inherits: true; initial-value: 7px }",
+];
+
+test("after rules are put in and taken out", () => {
+  fc.assert(
+    fc.property(
+      fc.array(
+        fc.record({
+          path: fc.constantFrom(...sheetsOf(base).map(({ path }) => path)),
+          where: fc.nat(1000),
+          insert: fc.option(fc.constantFrom(...more), { freq: 2 }),
+        }),
+        { minLength: 1, maxLength: 4 },
+      ),
+      (edits) => {
+        let site = base;
+        everything(site);
+        for (const { path, where, insert } of edits) {
+          const items = parseSheet(textFile(site, path)!.text);
+          const { start, end } = items[where % items.length]!;
+          const change = insert === null ? { path, start, end, insert: "" } : { path, start, end: start, insert };
+          site = changeSite(site, [change]);
+          expect(everything(site)).toEqual(everything(anew(site)));
+          expect(generated(site)).toEqual(generated(anew(site)));
         }
         expect(origins(site)).toEqual(origins(anew(site)));
       },

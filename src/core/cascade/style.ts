@@ -34,6 +34,8 @@ export interface SharedStyle {
   context: ComputeContext;
   /** Values as text, made when they are asked for. */
   texts: (string | undefined)[];
+  /** Whether it comes from nothing but rules and declarations, so that elements of other pages may share it. */
+  isCommon: boolean;
 }
 
 export interface ContainerBasis {

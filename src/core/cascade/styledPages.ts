@@ -1,6 +1,6 @@
 /** Styled pages, kept as long as nothing they are made from changes. */
 import type { Site, TextFile } from "../source/site";
-import type { Conditions } from "./conditions";
+import { conditionsKey, type Conditions } from "./conditions";
 import { stylePage, type StyledPage } from "./styles";
 
 export interface KnownPage extends StyledPage {
@@ -19,17 +19,11 @@ interface Entry {
 const known = new WeakMap<TextFile, Entry[]>();
 /** Versions of one page kept at a time, those asked for last: before and after an edit, at several widths, in several states. */
 const mostVersions = 10;
-const keysOf = new WeakMap<Conditions, string>();
 const namesOf = new WeakMap<Site["files"], string>();
 
 /** Equal for conditions under which a page is the same: what is measured and forced on other pages leaves it as it is. */
 function keyFor(conditions: Conditions, path: string): string {
-  let key = keysOf.get(conditions);
-  if (key === undefined) {
-    key = JSON.stringify({ ...conditions, containers: null, forced: null });
-    keysOf.set(conditions, key);
-  }
-  return key + JSON.stringify([conditions.containers[path] ?? {}, conditions.forced[path] ?? {}]);
+  return conditionsKey(conditions) + JSON.stringify([conditions.containers[path] ?? {}, conditions.forced[path] ?? {}]);
 }
 
 export function styledPage(site: Site, file: TextFile, conditions: Conditions): KnownPage {

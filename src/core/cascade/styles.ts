@@ -1,13 +1,15 @@
 /** All elements of a page styled. */
 import { parseBlock } from "../source/css/syntax";
 import { documentOf, type HtmlDocument } from "../source/html/document";
-import { sheetsOfPage, type PageSheets, type SheetSource } from "../source/html/sheets";
+import { sheetsOfPage, type PageSheets } from "../source/html/sheets";
 import type { Site, TextFile } from "../source/site";
 import { browserSheet, quirksSheet } from "./browserSheet";
 import { Computer } from "./computer";
 import type { Conditions } from "./conditions";
 import { forcedStatesOf } from "./forced";
-import { changedRules, pageRules, type PageRules } from "./pageRules";
+import type { PageRules } from "./pageRules";
+import { changesBetween } from "./ruleChanges";
+import { ruleSetOf } from "./ruleSet";
 import type { MatchContext } from "./selectors/match";
 import type { Style } from "./style";
 import { fontFacesOf, type FontFace } from "../type/pageFonts";
@@ -34,12 +36,13 @@ export function stylePage(
   const document = documentOf(file);
   const sheets = sheetsOfPage(site, file);
   const all = sheets.owners.flatMap((owner) => owner.sheets);
-  const rules = pageRules(browserOf(document), all, document, conditions);
-  const matching = matchingFor(document, conditions);
+  const quirks = document.mode === "quirks";
+  const set = ruleSetOf(quirks ? quirksSheet : browserSheet, all, quirks, conditions, before?.rules.set ?? null);
+  const rules: PageRules = { set, sheets: all };
   const faces = fontFacesOf(site, all);
-  const computer = new Computer(rules, conditions, document, matching, faces);
-  const changed = before && before.document === document ? changedRules(before.rules, rules) : null;
-  const styles = (changed && computer.over(before!.styles, changed)) ?? computer.all();
+  const computer = new Computer(rules, conditions, document, matchingFor(document, conditions), faces);
+  const changes = before && before.document === document ? changesBetween(before.rules.set, set, quirks) : null;
+  const styles = (changes && computer.over(before!.styles, changes)) ?? computer.all();
   return { file, document, sheets, rules, conditions, faces, styles };
 }
 
@@ -47,10 +50,6 @@ export function stylePage(
 export function matchingFor(document: HtmlDocument, conditions: Conditions): MatchContext {
   const states = forcedStatesOf(document, conditions);
   return { quirks: document.mode === "quirks", scope: null, forced: states.size ? states : null };
-}
-
-function browserOf(document: HtmlDocument): SheetSource {
-  return document.mode === "quirks" ? quirksSheet : browserSheet;
 }
 
 /** The scheme in which a page is shown. */

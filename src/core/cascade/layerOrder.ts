@@ -1,0 +1,46 @@
+/** The order of cascade layers (CSS Cascade 5, 6.4). */
+import type { SheetSource } from "../source/html/sheets";
+
+/** The layer a sheet was imported into, outermost first; null for none. */
+export function layerPrefix(sheet: SheetSource): string | null {
+  const parts = sheet.imports
+    .filter(({ layer }) => layer !== null)
+    .map(({ layer, rule, sheet: from }) => layer || `(unnamed ${from.path}:${rule.start})`);
+  return parts.length ? parts.join(".") : null;
+}
+
+/** Layers in the order in which they were first met; inner layers come before what stands in the outer one itself. */
+export class LayerOrder {
+  private readonly root: LayerNode = { name: "", children: new Map() };
+
+  meet(name: string): void {
+    let node = this.root;
+    for (const part of splitLayer(name)) {
+      let child = node.children.get(part);
+      if (!child) {
+        child = { name: node.name === "" ? part : `${node.name}.${part}`, children: new Map() };
+        node.children.set(part, child);
+      }
+      node = child;
+    }
+  }
+
+  ranks(): Map<string, number> {
+    const ranks = new Map<string, number>();
+    const visit = (node: LayerNode) => {
+      for (const child of node.children.values()) visit(child);
+      if (node !== this.root) ranks.set(node.name, ranks.size);
+    };
+    visit(this.root);
+    return ranks;
+  }
+}
+
+interface LayerNode {
+  name: string;
+  children: Map<string, LayerNode>;
+}
+
+function splitLayer(name: string): string[] {
+  return name.match(/\([^)]*\)|[^.]+/g) ?? [];
+}

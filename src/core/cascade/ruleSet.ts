@@ -1,0 +1,179 @@
+/**
+ * The rules of the sheets that pages have, in force under given conditions, in the order of the cascade, indexed for
+ * matching. Pages with the same sheets share one set.
+ */
+import type { Item } from "../source/css/syntax";
+import type { SheetSource } from "../source/html/sheets";
+import { conditionsKey, type Conditions } from "./conditions";
+import { unmetCondition } from "./inForce";
+import { LayerOrder, layerPrefix } from "./layerOrder";
+import { takeOver } from "./ruleChanges";
+import { isEntry, rulesOf, type RegisteredProperty, type RuleConditions, type RuleEntry } from "./rules";
+import type { Selector, SimpleSelector } from "./selectors/types";
+import type { StyleBank } from "./styleBank";
+
+/** Who wrote a declaration; in ascending order for what is not important (CSS Cascade 5, 6.2). */
+export type Origin = "browser" | "hint" | "author";
+
+export interface PageRule {
+  entry: RuleEntry;
+  /** Which of the page's sheets it stands in; -1 for the browser's own. */
+  sheet: number;
+  origin: Origin;
+  /** Higher wins; unlayered is highest. */
+  layerRank: number;
+  layer: string | null;
+  order: number;
+  /** The same for a rule in all versions of its sheet, whatever it declares. */
+  id: number;
+}
+
+export interface RuleSet {
+  rules: readonly PageRule[];
+  byId: ReadonlyMap<number, PageRule>;
+  registered: ReadonlyMap<string, RegisteredProperty>;
+  index: RuleIndex;
+  pseudoIndex: ReadonlyMap<string, RuleIndex>;
+  /** Styles that come from these rules, by what else they come from. */
+  banks: Map<string, StyleBank>;
+}
+
+export interface Indexed {
+  rule: PageRule;
+  selector: Selector;
+}
+
+/** Selectors by what their last compound asks for. */
+export interface RuleIndex {
+  ids: Map<string, Indexed[]>;
+  classes: Map<string, Indexed[]>;
+  types: Map<string, Indexed[]>;
+  rest: Indexed[];
+}
+
+interface Kept {
+  key: string;
+  set: RuleSet;
+}
+
+/** Sets by the items of their last sheet, so that they go when its file goes. */
+const known = new WeakMap<readonly Item[], Kept[]>();
+/** Versions kept at a time, those asked for last: under several conditions, with several versions of the other sheets. */
+const mostVersions = 10;
+const itemIds = new WeakMap<readonly Item[], number>();
+let lastItemId = 0;
+
+function idOf(items: readonly Item[]): number {
+  let id = itemIds.get(items);
+  if (id === undefined) itemIds.set(items, (id = lastItemId += 1));
+  return id;
+}
+
+/** @param before the rules of an earlier version of the page, whose ids are taken over */
+export function ruleSetOf(
+  browser: SheetSource,
+  sheets: readonly SheetSource[],
+  quirks: boolean,
+  conditions: Conditions,
+  before: RuleSet | null,
+): RuleSet {
+  const key = JSON.stringify([
+    quirks,
+    // Without any sizes it is not known which container rules are in force.
+    Object.keys(conditions.containers).length > 0,
+    conditionsKey(conditions),
+    sheets.map((sheet) => [idOf(sheet.items), sheet.media, sheet.supports, layerPrefix(sheet)]),
+  ]);
+  const { items } = sheets[sheets.length - 1] ?? browser;
+  const kept = known.get(items) ?? [];
+  const found = kept.find((one) => one.key === key);
+  if (found) return found.set;
+  const set = makeSet(browser, sheets, quirks, conditions, before);
+  known.set(items, [{ key, set }, ...kept].slice(0, mostVersions));
+  return set;
+}
+
+function makeSet(
+  browser: SheetSource,
+  sheets: readonly SheetSource[],
+  quirks: boolean,
+  conditions: Conditions,
+  before: RuleSet | null,
+): RuleSet {
+  const rules: PageRule[] = [];
+  const registered = new Map<string, RegisteredProperty>();
+  const layers = new LayerOrder();
+  for (const [at, sheet] of [browser, ...sheets].entries()) {
+    const own = rulesOf(sheet.items);
+    const prefix = layerPrefix(sheet);
+    for (const property of own.registered) registered.set(property.name, property);
+    const inForce = rememberConditions(sheet, conditions);
+    if (prefix !== null && inForce(emptyConditions)) layers.meet(prefix);
+    for (const step of own.steps) {
+      if (!inForce(step.conditions)) continue;
+      const layer = step.layer === null ? prefix : prefix === null ? step.layer : `${prefix}.${step.layer}`;
+      if (layer !== null) layers.meet(layer);
+      if (!isEntry(step)) continue;
+      const origin = at === 0 ? "browser" : "author";
+      rules.push({ entry: step, sheet: at - 1, origin, layerRank: 0, layer, order: rules.length, id: 0 });
+    }
+  }
+  const ranks = layers.ranks();
+  for (const rule of rules) rule.layerRank = rule.layer === null ? ranks.size : ranks.get(rule.layer)!;
+  takeOver(rules, before?.rules ?? []);
+  const byId = new Map(rules.map((rule) => [rule.id, rule]));
+  return { rules, byId, registered, ...indexOf(rules, quirks), banks: new Map() };
+}
+
+const emptyConditions: RuleConditions = { media: [], supports: [], supported: true, containers: [], scopes: [] };
+
+/** Conditions are shared by many rules: each set is judged once. */
+function rememberConditions(sheet: SheetSource, at: Conditions): (conditions: RuleConditions) => boolean {
+  const judged = new Map<RuleConditions, boolean>();
+  return (conditions) => {
+    let result = judged.get(conditions);
+    if (result === undefined) {
+      result = unmetCondition(conditions, sheet, at) === null;
+      judged.set(conditions, result);
+    }
+    return result;
+  };
+}
+
+function newIndex(): RuleIndex {
+  return { ids: new Map(), classes: new Map(), types: new Map(), rest: [] };
+}
+
+export function indexOf(
+  rules: readonly PageRule[],
+  quirks: boolean,
+): { index: RuleIndex; pseudoIndex: Map<string, RuleIndex> } {
+  const index = newIndex();
+  const pseudoIndex = new Map<string, RuleIndex>();
+  for (const rule of rules) {
+    for (const selector of rule.entry.selectors) {
+      let into = index;
+      if (selector.pseudoElement !== null) {
+        into = pseudoIndex.get(selector.pseudoElement) ?? newIndex();
+        pseudoIndex.set(selector.pseudoElement, into);
+      }
+      const { simples } = selector.compounds[selector.compounds.length - 1]!;
+      const find = (kind: SimpleSelector["kind"]) => simples.find((simple) => simple.kind === kind);
+      const id = find("id") as { name: string } | undefined;
+      const className = find("class") as { name: string } | undefined;
+      const type = find("type") as { lower: string } | undefined;
+      const indexed = { rule, selector };
+      if (id && !quirks) add(into.ids, id.name, indexed);
+      else if (className && !quirks) add(into.classes, className.name, indexed);
+      else if (type) add(into.types, type.lower, indexed);
+      else into.rest.push(indexed);
+    }
+  }
+  return { index, pseudoIndex };
+}
+
+function add(map: Map<string, Indexed[]>, key: string, value: Indexed): void {
+  const list = map.get(key);
+  if (list) list.push(value);
+  else map.set(key, [value]);
+}
