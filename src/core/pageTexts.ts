@@ -6,15 +6,15 @@ import type { ElementRef } from "./edits/types";
 import { pseudoTexts } from "./pseudoTexts";
 import { isPlace } from "./textStyles";
 
-const known = new WeakMap<StyledPage, Style[]>();
+const known = new WeakMap<StyledPage["styles"], Style[]>();
 
 /** Styles of elements and pseudo-elements that show text. */
 export function textsOf(page: StyledPage): readonly Style[] {
-  let texts = known.get(page);
+  let texts = known.get(page.styles);
   if (!texts) {
     texts = [...page.styles.filter(isPlace), ...pseudoTexts(page).map(({ style }) => style)];
     texts.sort((a, b) => a.element.index - b.element.index);
-    known.set(page, texts);
+    known.set(page.styles, texts);
   }
   return texts;
 }

@@ -14,15 +14,15 @@ export interface PseudoText {
   style: Style;
 }
 
-const known = new WeakMap<StyledPage, PseudoText[]>();
+const known = new WeakMap<StyledPage["styles"], PseudoText[]>();
 
 /** In document order; generated text, placeholders, and first lines, first letters and markers that a rule sets. */
 export function pseudoTexts(page: StyledPage): PseudoText[] {
-  let texts = known.get(page);
+  let texts = known.get(page.styles);
   if (!texts) {
     const styler = pseudoStyler(page);
     texts = page.styles.filter(isShown).flatMap((style) => textsOf(style, styler));
-    known.set(page, texts);
+    known.set(page.styles, texts);
   }
   return texts;
 }

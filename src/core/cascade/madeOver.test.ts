@@ -173,3 +173,28 @@ test("the rule around an offset is found after an edit", () => {
   const offset = textFile(site, "css/ferry.css")!.text.indexOf(".lead");
   expect(ruleAround(site, "css/ferry.css", offset)?.rule.preludeText).toBe(".lead");
 });
+
+const small = (css: string) =>
+  openSite([
+    { path: "a.html", text: "<!doctype html><link rel=stylesheet href=a.css><body><main><p class=x>x</p></main>" },
+    { path: "a.css", text: css },
+  ]);
+
+test.each([
+  [
+    "the size of the root, which is not inherited here",
+    "html{font-size:10px} body{font-size:16px} p{text-indent:2rem}",
+    "10px",
+    "20px",
+  ],
+  ["the order of the layers", "@layer a, b; @layer a{p{color:red}} @layer b{p{color:blue}}", "a, b", "b, a"],
+  ["only what stands in a pseudo-element", "p{color:red} p::before{content:'x'}", "'x'", "'y'"],
+])("after changing %s", (_, css, from, to) => {
+  const before = small(css);
+  everything(before);
+  generated(before);
+  const start = css.indexOf(from);
+  const after = changeSite(before, [{ path: "a.css", start, end: start + from.length, insert: to }]);
+  expect(everything(after)).toEqual(everything(anew(after)));
+  expect(generated(after)).toEqual(generated(anew(after)));
+});

@@ -35,12 +35,14 @@ function numberOf(file: FontFile | null): number {
   return number;
 }
 
+/** Equal for faces that measure alike. */
+export function facesKey(faces: readonly FontFace[]): string {
+  return JSON.stringify(faces.map(({ family, weight, italic, file }) => [family, weight, italic, numberOf(file)]));
+}
+
 /** @param scheme what the page says of the schemes it is made for, outside of its sheets */
 export function bankOf({ banks }: RuleSet, faces: readonly FontFace[], scheme: string | null): StyleBank {
-  const key = JSON.stringify([
-    scheme,
-    faces.map(({ family, weight, italic, file }) => [family, weight, italic, numberOf(file)]),
-  ]);
+  const key = JSON.stringify([scheme, facesKey(faces)]);
   let bank = banks.get(key);
   if (!bank) banks.set(key, (bank = new StyleBank()));
   return bank;

@@ -10,6 +10,7 @@ import { forcedStatesOf } from "./forced";
 import type { PageRules } from "./pageRules";
 import { changesBetween } from "./ruleChanges";
 import { ruleSetOf } from "./ruleSet";
+import { facesKey } from "./styleBank";
 import type { MatchContext } from "./selectors/match";
 import type { Style } from "./style";
 import { fontFacesOf, type FontFace } from "../type/pageFonts";
@@ -22,7 +23,7 @@ export interface StyledPage {
   conditions: Conditions;
   /** The fonts its sheets bring. */
   faces: readonly FontFace[];
-  /** By element index. */
+  /** By element index; the very same list as before a change after which every element and pseudo-element is as it was. */
   styles: readonly Style[];
 }
 
@@ -41,7 +42,8 @@ export function stylePage(
   const rules: PageRules = { set, sheets: all };
   const faces = fontFacesOf(site, all);
   const computer = new Computer(rules, conditions, document, matchingFor(document, conditions), faces);
-  const changes = before && before.document === document ? changesBetween(before.rules.set, set, quirks) : null;
+  const isOver = before !== null && before.document === document && facesKey(before.faces) === facesKey(faces);
+  const changes = isOver ? changesBetween(before.rules.set, set, quirks) : null;
   const styles = (changes && computer.over(before!.styles, changes)) ?? computer.all();
   return { file, document, sheets, rules, conditions, faces, styles };
 }

@@ -2,40 +2,31 @@ import { isKnownProperty } from "../cascade/declarations";
 import { sheetTexts } from "../edits/locate";
 import { T, tokensOf } from "../source/css/tokens";
 import type { AtRule, Declaration, Item, StyleRule } from "../source/css/syntax";
-import { pagesOf, sheetsOf } from "../source/site";
 import { at, type Check, type Finding } from "./types";
 
 /** Slips of the pen that change how a sheet is read: a missing semicolon or brace, a comment left open. */
 export const brokenText: Check = {
   name: "broken-text",
-  run: ({ site }) => {
+  inFile: (file, site) => {
     const findings: Finding[] = [];
-    for (const file of [...sheetsOf(site), ...pagesOf(site)]) {
-      for (const { text, offset, items } of sheetTexts(site, file)) {
-        const add = (message: string, start: number) =>
-          findings.push({
-            check: "broken-text",
-            level: "error",
-            message,
-            ...at(site, file.path, offset + start),
-            places: [],
-          });
-        for (const declaration of swallowing(items)) {
-          const lost = swallowed(declaration)!;
-          add(
-            `A semicolon is missing after \`${lost.before}\`: \`${lost.property}\` is read as part of the value and both are ignored.`,
-            declaration.start,
-          );
-        }
-        const open = unclosed(items);
-        if (open)
-          add(
-            `The block of \`${open.kind === "at" ? `@${open.name} ` : ""}${open.preludeText}\` is never closed: all that follows is read as part of it.`,
-            open.start,
-          );
-        const comment = openComment(text);
-        if (comment !== null) add("A comment is opened here and never closed: all that follows is left out.", comment);
+    for (const { text, offset, items } of sheetTexts(site, file)) {
+      const add = (message: string, start: number) =>
+        findings.push({ check: "broken-text", level: "error", message, ...at(file, offset + start), places: [] });
+      for (const declaration of swallowing(items)) {
+        const lost = swallowed(declaration)!;
+        add(
+          `A semicolon is missing after \`${lost.before}\`: \`${lost.property}\` is read as part of the value and both are ignored.`,
+          declaration.start,
+        );
       }
+      const open = unclosed(items);
+      if (open)
+        add(
+          `The block of \`${open.kind === "at" ? `@${open.name} ` : ""}${open.preludeText}\` is never closed: all that follows is read as part of it.`,
+          open.start,
+        );
+      const comment = openComment(text);
+      if (comment !== null) add("A comment is opened here and never closed: all that follows is left out.", comment);
     }
     return findings;
   },

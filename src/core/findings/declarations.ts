@@ -5,27 +5,24 @@ import { longhandIndex } from "../cascade/properties";
 import { shorthands } from "../cascade/properties/shorthands";
 import { declarationsIn, sheetTexts } from "../edits/locate";
 import { editDistance } from "../source/path";
-import { pagesOf, sheetsOf } from "../source/site";
 import { at, type Check, type Finding } from "./types";
 
 /** Declarations that browsers ignore: properties that do not exist and values that do not fit. */
 export const ignoredDeclarations: Check = {
   name: "ignored-declaration",
-  run: ({ site }) => {
+  inFile: (file, site) => {
     const findings: Finding[] = [];
-    for (const file of [...sheetsOf(site), ...pagesOf(site)]) {
-      for (const sheet of sheetTexts(site, file)) {
-        for (const { declaration } of declarationsIn(sheet.items)) {
-          const message = ignoredMessage(declaration.property, declaration.valueText);
-          if (!message) continue;
-          findings.push({
-            check: "ignored-declaration",
-            level: "error",
-            message,
-            ...at(site, file.path, sheet.offset + declaration.start),
-            places: [],
-          });
-        }
+    for (const sheet of sheetTexts(site, file)) {
+      for (const { declaration } of declarationsIn(sheet.items)) {
+        const message = ignoredMessage(declaration.property, declaration.valueText);
+        if (!message) continue;
+        findings.push({
+          check: "ignored-declaration",
+          level: "error",
+          message,
+          ...at(file, sheet.offset + declaration.start),
+          places: [],
+        });
       }
     }
     return findings;

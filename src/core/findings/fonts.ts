@@ -6,7 +6,7 @@ import type { FontFile } from "../type/fontFile";
 import { faceFor, type FontFace } from "../type/pageFonts";
 import { platformFaces } from "../type/platforms";
 import { nearestFamily } from "../type/stack";
-import { at, type Check, type Finding } from "./types";
+import { inSite, type Check, type Finding } from "./types";
 
 /** Names that browsers give the system's own font. */
 const systemNames = new Set(["-apple-system", "blinkmacsystemfont"]);
@@ -14,17 +14,20 @@ const mostCharacters = 12;
 /** Names, in small letters, that come from somewhere without a sheet. */
 const systemFamilies = new Set([...systemNames, ...platformFaces.map(({ family }) => family.toLowerCase())]);
 
+const keyOf = ({ sheet, offset }: FontFace) => `${sheet}:${offset}`;
+
 /** Fonts that cannot be loaded, are loaded for nothing, are named but come from nowhere, or lack characters of the pages. */
 export const fonts: Check = {
   name: "fonts",
-  run: ({ site, pages }) => {
+  *onSite({ site, pages }) {
     const findings = new Map<string, Finding>();
     const used = new Set<string>();
     const declared = new Map<string, FontFace>();
-    const lacking = new Map<FontFace, { characters: Set<string>; places: Finding["places"] }>();
+    const lacking = new Map<string, { face: FontFace; characters: Set<string>; places: Finding["places"] }>();
     const nowhere = new Map<string, { style: Style; path: string; places: Finding["places"]; own: string[] }>();
     for (const page of pages) {
-      for (const face of page.faces) declared.set(`${face.sheet}:${face.offset}`, face);
+      yield;
+      for (const face of page.faces) declared.set(keyOf(face), face);
       const own = page.faces.map(({ family }) => family);
       const known = new Set([...systemFamilies, ...own.map((family) => family.toLowerCase())]);
       for (const style of page.styles) {
@@ -49,14 +52,14 @@ export const fonts: Check = {
           );
         const missing = face?.file ? missingIn(style.element, face.file) : "";
         if (!face || !missing) continue;
-        const entry = lacking.get(face) ?? { characters: new Set<string>(), places: [] };
+        const entry = lacking.get(keyOf(face)) ?? { face, characters: new Set<string>(), places: [] };
         for (const character of missing) entry.characters.add(character);
         entry.places.push(place);
-        lacking.set(face, entry);
+        lacking.set(keyOf(face), entry);
       }
     }
     for (const face of declared.values()) {
-      const where = at(site, face.sheet, face.offset);
+      const where = inSite(site, face.sheet, face.offset);
       const broken = face.sources.filter(({ problem }) => problem);
       if (!face.file && broken.length) {
         findings.set(`broken ${face.offset}`, {
@@ -76,13 +79,13 @@ export const fonts: Check = {
         });
       }
     }
-    for (const [face, { characters, places }] of lacking) {
+    for (const { face, characters, places } of lacking.values()) {
       const list = [...characters].slice(0, mostCharacters).join(" ");
       findings.set(`lacking ${face.offset}`, {
         check: "fonts",
         level: "note",
         message: `${face.family} has no glyph for ${list}${characters.size > mostCharacters ? " and others" : ""}: these come from the next font of the stack.`,
-        ...at(site, face.sheet, face.offset),
+        ...inSite(site, face.sheet, face.offset),
         places,
       });
     }
@@ -93,7 +96,7 @@ export const fonts: Check = {
         check: "fonts",
         level: near ? "warning" : "note",
         message,
-        ...at(site, path, style.element.source?.startTag.start ?? 0),
+        ...inSite(site, path, style.element.source?.startTag.start ?? 0),
         places,
       });
     }

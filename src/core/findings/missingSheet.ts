@@ -1,9 +1,10 @@
-import { at, type Check, type Finding } from "./types";
+import { inSite, type Check, type Finding } from "./types";
 
 /** Sheets that a page asks for and does not get. */
 export const missingSheet: Check = {
   name: "missing-sheet",
-  run: ({ site, pages }) => {
+  // eslint-disable-next-line require-yield -- it is quick: pages know what they lack
+  *onSite({ site, pages }) {
     const found = new Map<string, Finding>();
     for (const page of pages) {
       for (const { path, offset, address, why, nearest } of page.sheets.missing) {
@@ -17,7 +18,7 @@ export const missingSheet: Check = {
           check: "missing-sheet",
           level,
           message,
-          ...at(site, path, offset),
+          ...inSite(site, path, offset),
           places: [],
         });
       }

@@ -1,33 +1,36 @@
 import { documentOf } from "../source/html/document";
 import { resolveAddress } from "../source/path";
-import { pagesOf, sheetsOf } from "../source/site";
-import { at, type Check, type Finding } from "./types";
+import type { TextFile } from "../source/site";
+import { at, type Check } from "./types";
 
 /** Pictures and fonts that lie on other servers: they are left out, nothing is fetched. */
 export const remoteParts: Check = {
   name: "remote-part",
-  run: ({ site }) => {
-    const findings: Finding[] = [];
-    const name = (address: string, path: string, offset: number) =>
-      findings.push({
-        check: "remote-part",
-        level: "note",
-        message: `${address} is on another server and is left out.`,
-        ...at(site, path, offset),
-        places: [],
-      });
-    for (const page of pagesOf(site)) {
-      for (const element of documentOf(page).elements) {
-        const source = element.tag === "img" ? element.attributes.get("src") : undefined;
-        if (source && resolveAddress(source, page.path).kind === "remote")
-          name(source, page.path, element.source?.startTag.start ?? 0);
-      }
-    }
-    for (const sheet of sheetsOf(site)) {
-      for (const match of sheet.text.matchAll(/url\(\s*["']?((?:https?:)?\/\/[^"')\s]+)/gi)) {
-        if (!/@import\s+$/i.test(sheet.text.slice(0, match.index))) name(match[1]!, sheet.path, match.index);
-      }
-    }
-    return findings;
-  },
+  inFile: (file) =>
+    (file.kind === "html" ? inPage(file) : inSheet(file)).map(({ address, offset }) => ({
+      check: "remote-part",
+      level: "note",
+      message: `${address} is on another server and is left out.`,
+      ...at(file, offset),
+      places: [],
+    })),
 };
+
+interface RemotePart {
+  address: string;
+  offset: number;
+}
+
+function inPage(page: TextFile): RemotePart[] {
+  return documentOf(page).elements.flatMap(({ tag, attributes, source }) => {
+    const address = tag === "img" ? attributes.get("src") : undefined;
+    if (!address || resolveAddress(address, page.path).kind !== "remote") return [];
+    return [{ address, offset: source?.startTag.start ?? 0 }];
+  });
+}
+
+function inSheet({ text }: TextFile): RemotePart[] {
+  return [...text.matchAll(/url\(\s*["']?((?:https?:)?\/\/[^"')\s]+)/gi)]
+    .filter(({ index }) => !/@import\s+$/i.test(text.slice(Math.max(0, index - 200), index)))
+    .map(({ 1: address, index }) => ({ address: address!, offset: index }));
+}

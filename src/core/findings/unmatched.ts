@@ -3,7 +3,7 @@ import { elementsMatching, matchesAnything } from "../cascade/selectors";
 import { asksOnlyFor, namesIn } from "../cascade/selectors/named";
 import { tryParseSelectorList } from "../cascade/selectors/parse";
 import type { Selector } from "../cascade/selectors/types";
-import { sheetTexts } from "../edits/locate";
+import { sheetTexts, type SheetText } from "../edits/locate";
 import { documentOf, type HtmlDocument } from "../source/html/document";
 import { pagesOf, sheetsOf } from "../source/site";
 import { at, type Check, type Finding } from "./types";
@@ -11,37 +11,52 @@ import { at, type Check, type Finding } from "./types";
 /** Rules whose selector matches nothing though a very near one would: letter case, or a blank too many or too few. */
 export const unmatchedSelectors: Check = {
   name: "unmatched-selector",
-  run: ({ site }) => {
-    const findings: Finding[] = [];
+  *onSite({ site }) {
     const documents = pagesOf(site).map(documentOf);
-    const spellings = spellingsOn(documents);
-    const names = namesIn(documents);
-    for (const file of [...sheetsOf(site), ...pagesOf(site)]) {
-      for (const sheet of sheetTexts(site, file)) {
-        for (const step of rulesOf(sheet.items).steps) {
-          if (!isEntry(step)) continue;
-          for (const selector of step.selectors) {
-            const { text, pseudoElement } = selector;
-            const near = pseudoElement === null && text.length < 200 ? nearSelector(text, spellings) : null;
-            if (!near || (asksOnlyFor(selector, names) && isUsed(selector, documents))) continue;
-            const meant = (tryParseSelectorList(near.selector) ?? []).filter((one) => asksOnlyFor(one, names));
-            const places = documents.reduce((sum, document) => sum + elementsMatching(document, meant).length, 0);
-            if (places === 0) continue;
-            const message = `\`${text}\` matches nothing. ${near.why} \`${near.selector}\` would match ${places} ${places === 1 ? "element" : "elements"}.`;
-            findings.push({
-              check: "unmatched-selector",
-              level: "warning",
-              message,
-              ...at(site, file.path, sheet.offset + step.rule.start),
-              places: [],
-            });
-          }
-        }
-      }
-    }
+    const named: Named = { documents, spellings: spellingsOn(documents), names: namesIn(documents) };
+    yield;
+    const findings: Finding[] = [];
+    for (const file of [...sheetsOf(site), ...pagesOf(site)])
+      for (const sheet of sheetTexts(site, file)) findings.push(...(yield* unmatchedIn(sheet, named)));
     return findings;
   },
 };
+
+/** Selectors looked at between two steps. */
+const inOneStep = 200;
+
+interface Named {
+  documents: readonly HtmlDocument[];
+  spellings: Spellings;
+  names: ReadonlySet<string>;
+}
+
+function* unmatchedIn({ file, offset, items }: SheetText, named: Named): Generator<void, Finding[]> {
+  const { documents, spellings, names } = named;
+  const findings: Finding[] = [];
+  let looked = 0;
+  for (const step of rulesOf(items).steps) {
+    if (!isEntry(step)) continue;
+    for (const selector of step.selectors) {
+      looked += 1;
+      if (looked % inOneStep === 0) yield;
+      const { text, pseudoElement } = selector;
+      const near = pseudoElement === null && text.length < 200 ? nearSelector(text, spellings) : null;
+      if (!near || (asksOnlyFor(selector, names) && isUsed(selector, documents))) continue;
+      const meant = (tryParseSelectorList(near.selector) ?? []).filter((one) => asksOnlyFor(one, names));
+      const places = documents.reduce((sum, document) => sum + elementsMatching(document, meant).length, 0);
+      if (places === 0) continue;
+      findings.push({
+        check: "unmatched-selector",
+        level: "warning",
+        message: `\`${text}\` matches nothing. ${near.why} \`${near.selector}\` would match ${places} ${places === 1 ? "element" : "elements"}.`,
+        ...at(file, offset + step.rule.start),
+        places: [],
+      });
+    }
+  }
+  return findings;
+}
 
 /** Classes and ids, by their sign and name in small letters: those that are written so or otherwise. */
 type Spellings = ReadonlyMap<string, ReadonlySet<string>>;

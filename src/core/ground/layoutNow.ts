@@ -7,7 +7,7 @@ const known = new WeakMap<PageLayout, WeakMap<StyledPage, PageLayout>>();
 
 /** Without what was painted of texts that are set otherwise now, or stand in what is. @param then the page it was read of */
 export function layoutNow(layout: PageLayout, then: StyledPage | undefined, now: StyledPage): PageLayout {
-  if (then === now) return layout;
+  if (then?.styles === now.styles) return layout;
   let made = known.get(layout)?.get(now);
   if (!made) {
     made = then ? stillTrue(layout, then, now) : unpainted(layout);
