@@ -16,12 +16,20 @@ export interface PseudoText {
 
 const known = new WeakMap<StyledPage["styles"], PseudoText[]>();
 
+/** By element, for one version of the rules for pseudo-elements. */
+const ofStyles = new WeakMap<Style, { version: object; texts: PseudoText[] }>();
+
 /** In document order; generated text, placeholders, and first lines, first letters and markers that a rule sets. */
 export function pseudoTexts(page: StyledPage): PseudoText[] {
   let texts = known.get(page.styles);
   if (!texts) {
     const styler = pseudoStyler(page);
-    texts = page.styles.filter(isShown).flatMap((style) => textsOf(style, styler));
+    const { pseudoVersion: version } = page.rules.set;
+    texts = page.styles.filter(isShown).flatMap((style) => {
+      let own = ofStyles.get(style);
+      if (own?.version !== version) ofStyles.set(style, (own = { version, texts: textsOf(style, styler) }));
+      return own.texts;
+    });
     known.set(page.styles, texts);
   }
   return texts;

@@ -18,17 +18,18 @@ import type { Conditions } from "./conditions";
 import { matchesContainer, type ContainerAncestor } from "./containers";
 import { black, Context } from "./context";
 import { readPending, type Given } from "./declarations";
-import { matchRules, ruleMatching, type PageRules, type RuleMatching } from "./pageRules";
+import { matchRules, ruleMatching, type Match, type PageRules, type RuleMatching } from "./pageRules";
 import { isLogical, longhandIndex, longhands, physicalName } from "./properties";
 import { fitMonospace, isMonospaceAlone, type FamilyName, type FontSize } from "./properties/font";
 import { computeRegistered } from "./registered";
 import type { RuleChanges } from "./ruleChanges";
+import type { RuleIndex } from "./ruleSet";
 import type { MatchContext } from "./selectors/match";
 import { fontKey, fontMeasure, type FontSetting } from "../type/fontUnits";
 import type { FontMeasure } from "../type/metrics";
 import type { FontFace } from "../type/pageFonts";
 import { matchesMedia } from "./media";
-import { rootOf, valueOf, type ContainerBasis, type SharedStyle, type Style } from "./style";
+import { isEqual, rootOf, valueOf, type ContainerBasis, type SharedStyle, type Style } from "./style";
 import { bankOf, type StyleBank } from "./styleBank";
 import { substitute, type Sources } from "./substitution";
 import { matchesSupports } from "./supports";
@@ -60,7 +61,9 @@ const rootLonghands = [
   "line-height",
   "zoom",
 ].map((name) => longhandIndex.get(name)!);
-const isEqual = (a: unknown, b: unknown) => a === b || JSON.stringify(a) === JSON.stringify(b);
+
+/** By version of the rules, by element, by pseudo-element. */
+const pseudoMatches = new WeakMap<object, WeakMap<ElementNode, Map<string, Match[]>>>();
 
 const noCustom: CustomProperties = new Map();
 
@@ -129,11 +132,7 @@ export class Computer {
         continue;
       }
       stays = false;
-      const keeps =
-        blocks === old.blocks &&
-        parent !== null &&
-        (parent.shared === old.parent!.shared || this.alike(parent.shared, old.parent!.shared));
-      const shared = keeps ? old.shared : this.sharedStyle(old.element, parent?.shared ?? null, blocks);
+      const shared = this.sharedOver(old, parent, blocks);
       // All lengths in `rem` and its kin go by the root.
       if (!parent && !rootLonghands.every((at) => isEqual(shared.values[at], old.shared.values[at]))) return null;
       this.rootStyle ??= shared;
@@ -162,31 +161,37 @@ export class Computer {
     };
   }
 
-  private readonly likeness = new Map<SharedStyle, boolean>();
+  /** The values of another version made over. */
+  private sharedOver(
+    { element, parent: above, blocks: before, shared: old }: Style,
+    parent: Style | null,
+    blocks: readonly Block[],
+  ): SharedStyle {
+    const make = () => this.sharedStyle(element, parent?.shared ?? null, blocks);
+    if (blocks !== before || !parent) return make();
+    if (parent.shared === above!.shared || this.alike(parent.shared, above!.shared)) return old;
+    return old.isCommon && parent.shared.isCommon ? this.bank.under.of(parent.shared, old, make) : make();
+  }
 
   /** Whether what is inside comes out the same under either. */
   private alike(now: SharedStyle, before: SharedStyle): boolean {
-    let result = this.likeness.get(now);
-    if (result === undefined) {
-      // Without a box of its own, what is inside looks further up.
-      const hasBox = now.values[displayAt] !== "contents";
-      result =
-        hasBox &&
+    return this.bank.alike.of(
+      now,
+      before,
+      () =>
+        // Without a box of its own, what is inside looks further up.
+        now.values[displayAt] !== "contents" &&
         now.inside === before.inside &&
         sameCustom(now.custom, before.custom) &&
-        JSON.stringify(now.values) === JSON.stringify(before.values);
-      this.likeness.set(now, result);
-    }
-    return result;
+        now.values.every((value, at) => isEqual(value, before.values[at])),
+    );
   }
 
   /** The style of a pseudo-element, or null when no rule is for it. */
   pseudo(name: string, origin: Style, parent: Style): Style | null {
     const index = this.rules.set.pseudoIndex.get(name);
     if (!index) return null;
-    const contained = (text: string) =>
-      matchesContainer(text, containersAbove(origin), this.document.path, this.conditions);
-    const found = matchRules(index, origin.element, this.matching, null, contained).sort(compareMatches);
+    const found = this.pseudoMatches(name, index, origin);
     if (found.length === 0) return null;
     const blocks = found.map((match): Block => ({
       origin: match.rule.origin,
@@ -202,6 +207,22 @@ export class Computer {
       blocks,
       shared: this.sharedStyle({ ...origin.element, tag: `::${name}` }, parent.shared, blocks),
     };
+  }
+
+  /** The rules for a pseudo-element of an element, weakest first; kept as long as they say the same. */
+  private pseudoMatches(name: string, index: RuleIndex, origin: Style): Match[] {
+    const contained = (text: string) =>
+      matchesContainer(text, containersAbove(origin), this.document.path, this.conditions);
+    const look = () => matchRules(index, origin.element, this.matching, null, contained).sort(compareMatches);
+    if (this.matching.context.forced || this.rules.set.hasContainers) return look();
+    const { pseudoVersion } = this.rules.set;
+    let ofElements = pseudoMatches.get(pseudoVersion);
+    if (!ofElements) pseudoMatches.set(pseudoVersion, (ofElements = new WeakMap()));
+    let known = ofElements.get(origin.element);
+    if (!known) ofElements.set(origin.element, (known = new Map()));
+    let found = known.get(name);
+    if (!found) known.set(name, (found = look()));
+    return found;
   }
 
   /** A style as it would be with declarations in the element's style attribute. */

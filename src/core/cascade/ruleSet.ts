@@ -7,7 +7,7 @@ import type { SheetSource } from "../source/html/sheets";
 import { conditionsKey, type Conditions } from "./conditions";
 import { unmetCondition } from "./inForce";
 import { LayerOrder, layerPrefix } from "./layerOrder";
-import { takeOver } from "./ruleChanges";
+import { changesBetween, takeOver } from "./ruleChanges";
 import { isEntry, rulesOf, type RegisteredProperty, type RuleConditions, type RuleEntry } from "./rules";
 import type { Selector, SimpleSelector } from "./selectors/types";
 import type { StyleBank } from "./styleBank";
@@ -34,6 +34,10 @@ export interface RuleSet {
   registered: ReadonlyMap<string, RegisteredProperty>;
   index: RuleIndex;
   pseudoIndex: ReadonlyMap<string, RuleIndex>;
+  /** The same in all versions whose rules for pseudo-elements say the same. */
+  pseudoVersion: object;
+  /** Whether some rules ask for the sizes of containers. */
+  hasContainers: boolean;
   /** Styles that come from these rules, by what else they come from. */
   banks: Map<string, StyleBank>;
 }
@@ -122,7 +126,18 @@ function makeSet(
   for (const rule of rules) rule.layerRank = rule.layer === null ? ranks.size : ranks.get(rule.layer)!;
   takeOver(rules, before?.rules ?? []);
   const byId = new Map(rules.map((rule) => [rule.id, rule]));
-  return { rules, byId, registered, ...indexOf(rules, quirks), banks: new Map() };
+  const hasContainers = rules.some(({ entry }) => entry.conditions.containers.length > 0);
+  const set = {
+    rules,
+    byId,
+    hasContainers,
+    registered,
+    ...indexOf(rules, quirks),
+    pseudoVersion: {},
+    banks: new Map(),
+  };
+  const changes = before && changesBetween(before, set, quirks);
+  return changes && !changes.pseudo ? { ...set, pseudoVersion: before!.pseudoVersion } : set;
 }
 
 const emptyConditions: RuleConditions = { media: [], supports: [], supported: true, containers: [], scopes: [] };

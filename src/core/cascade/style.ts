@@ -5,7 +5,7 @@ import type { ElementNode } from "../source/html/document";
 import type { Block, Winner } from "./blocks";
 import { longhandIndex, longhands } from "./properties";
 import { leadingPx, usedSize, type FontSize, type LineHeight } from "./properties/font";
-import type { ComputeContext, Longhand } from "./properties/types";
+import type { ComputeContext } from "./properties/types";
 import type { CustomProperties } from "./variables";
 
 /** An element's computed style. Elements that the same declarations apply to, under like parents, share their values. */
@@ -57,12 +57,12 @@ export function valueOf<Value>(style: Style, name: string): Value {
 
 /** Whether all computed values of two styles are equal. */
 export function sameValues(a: Style, b: Style): boolean {
-  return isSame(a, b, compared, () => true);
+  return isSame(a, b, compared, everyLonghand);
 }
 
 /** Whether two boxes are equal in what lies under, or moves, the texts in them, whatever those inherit. */
 export function sameBox(a: Style, b: Style): boolean {
-  return isSame(a, b, comparedBoxes, ({ name, inherited }) => !inherited && !/^border-.*-color$/.test(name));
+  return isSame(a, b, comparedBoxes, boxLonghands);
 }
 
 const colorFunctions = /\b(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|color)\([^()]*\)/g;
@@ -83,16 +83,46 @@ type Comparisons = WeakMap<SharedStyle, WeakMap<SharedStyle, boolean>>;
 const compared: Comparisons = new WeakMap();
 const comparedBoxes: Comparisons = new WeakMap();
 
-function isSame(a: Style, b: Style, comparisons: Comparisons, counts: (longhand: Longhand) => boolean): boolean {
+/** What others are told by as text: colours by the ink, lengths by the size. They come first. */
+const referredTo = ["color", "font-size", "line-height"].map((name) => longhandIndex.get(name)!);
+const everyLonghand = [...referredTo, ...longhands.keys()];
+const boxLonghands = [...longhands.keys()].filter((at) => {
+  const { name, inherited } = longhands[at]!;
+  return !inherited && !/^border-.*-color$/.test(name);
+});
+
+function isSame(a: Style, b: Style, comparisons: Comparisons, counted: readonly number[]): boolean {
   if (a === b || a.shared === b.shared) return true;
   let known = comparisons.get(a.shared);
   if (!known) comparisons.set(a.shared, (known = new WeakMap()));
   let same = known.get(b.shared);
-  if (same === undefined) {
-    same = longhands.every((one) => !counts(one) || looksSame(computedValue(a, one.name), computedValue(b, one.name)));
-    known.set(b.shared, same);
-  }
+  if (same === undefined) known.set(b.shared, (same = compare(a, b, counted)));
   return same;
+}
+
+function compare(a: Style, b: Style, counted: readonly number[]): boolean {
+  const isValue = (at: number) => isEqual(a.shared.values[at], b.shared.values[at]);
+  // Equal values read alike where what they may refer to is equal, too.
+  const readAlike = a.shared.scheme === b.shared.scheme && referredTo.every(isValue);
+  return counted.every(
+    (at) =>
+      (readAlike && isValue(at)) ||
+      looksSame(computedValue(a, longhands[at]!.name), computedValue(b, longhands[at]!.name)),
+  );
+}
+
+/** Whether two computed values are equal as data. */
+export function isEqual(a: unknown, b: unknown): boolean {
+  if (a === b) return true;
+  if (typeof a !== "object" || typeof b !== "object" || a === null || b === null)
+    return Number.isNaN(a) && Number.isNaN(b);
+  if (Array.isArray(a)) return Array.isArray(b) && a.length === b.length && a.every((one, at) => isEqual(one, b[at]));
+  const keys = Object.keys(a);
+  const others = b as Record<string, unknown>;
+  return (
+    keys.length === Object.keys(b).length &&
+    keys.every((key) => isEqual((a as Record<string, unknown>)[key], others[key]))
+  );
 }
 
 export function fontSizeOf(style: Style): number {

@@ -4,9 +4,26 @@ import type { FontFace } from "../type/pageFonts";
 import type { FontFile } from "../type/fontFile";
 import type { RuleSet } from "./ruleSet";
 
+/** What is known of pairs, as long as both live. */
+class PairMap<Key extends object, Value> {
+  private readonly known = new WeakMap<Key, WeakMap<Key, Value>>();
+
+  of(a: Key, b: Key, make: () => Value): Value {
+    let second = this.known.get(a);
+    if (!second) this.known.set(a, (second = new WeakMap()));
+    let value = second.get(b);
+    if (value === undefined) second.set(b, (value = make()));
+    return value;
+  }
+}
+
 export class StyleBank {
   /** By what they come from. */
   readonly styles = new Map<string, SharedStyle>();
+  /** By the style of the parent now and their own before: those that nothing else is different for. */
+  readonly under = new PairMap<SharedStyle, SharedStyle>();
+  /** Whether what is inside comes out the same in the first as in the second. */
+  readonly alike = new PairMap<SharedStyle, boolean>();
   private readonly numbers = new WeakMap<SharedStyle, number>();
   private last = 0;
   private readonly texts = new Map<string, number>();

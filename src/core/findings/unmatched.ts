@@ -5,7 +5,7 @@ import { tryParseSelectorList } from "../cascade/selectors/parse";
 import type { Selector } from "../cascade/selectors/types";
 import { sheetTexts, type SheetText } from "../edits/locate";
 import { documentOf, type HtmlDocument } from "../source/html/document";
-import { pagesOf, sheetsOf } from "../source/site";
+import { pagesOf, sheetsOf, type TextFile } from "../source/site";
 import { at, type Check, type Finding } from "./types";
 
 /** Rules whose selector matches nothing though a very near one would: letter case, or a blank too many or too few. */
@@ -16,11 +16,24 @@ export const unmatchedSelectors: Check = {
     const named: Named = { documents, spellings: spellingsOn(documents), names: namesIn(documents) };
     yield;
     const findings: Finding[] = [];
-    for (const file of [...sheetsOf(site), ...pagesOf(site)])
-      for (const sheet of sheetTexts(site, file)) findings.push(...(yield* unmatchedIn(sheet, named)));
+    for (const file of [...sheetsOf(site), ...pagesOf(site)]) {
+      let kept = inFiles.get(file);
+      if (!kept || !areSame(kept.documents, documents)) {
+        kept = { documents, findings: [] };
+        for (const sheet of sheetTexts(site, file)) kept.findings.push(...(yield* unmatchedIn(sheet, named)));
+        inFiles.set(file, kept);
+      }
+      findings.push(...kept.findings);
+    }
     return findings;
   },
 };
+
+/** What was found in files, with the documents it was looked for in. */
+const inFiles = new WeakMap<TextFile, { documents: readonly HtmlDocument[]; findings: Finding[] }>();
+
+const areSame = (a: readonly HtmlDocument[], b: readonly HtmlDocument[]) =>
+  a.length === b.length && a.every((document, at) => document === b[at]);
 
 /** Selectors looked at between two steps. */
 const inOneStep = 200;
