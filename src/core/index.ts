@@ -2,7 +2,7 @@
 export { analyse, type Analysis, type AnalysedElement } from "./analysis";
 export { defaultConditions, type Conditions } from "./cascade/conditions";
 export { ignoredMessage, type Finding, type Level } from "./findings";
-export { findingsFor } from "./findings";
+export { findingsFor, findingSteps } from "./findings";
 export { reportedLonghands } from "./cascade/properties";
 export { forcedStatesOf } from "./cascade/forced";
 export { overridesFor, rewritingFor, stateAttribute, type Override } from "./cascade/rehearse";
@@ -51,6 +51,7 @@ export {
   groundsUnder,
   inksOn,
   judgeChange,
+  judgeSteps,
   type InkOn,
   type InkThere,
   type Judged,
@@ -61,7 +62,7 @@ export { shorthandOf } from "./edits/fold";
 export { ruleAround } from "./edits/locate";
 export { EditError, type Edit, type ElementRef, type Plan, type Reach, type Target } from "./edits/types";
 export { linkLooks, type LinkLook, type LinkLooks, type LinkState } from "./slip/linkStates";
-export { slipFor, type IdleDeclaration, type Slip, type SlipRowValue } from "./slip/slip";
+export { slipAtOnce, slipFor, slipTargets, type IdleDeclaration, type Slip, type SlipRowValue } from "./slip/slip";
 export type { TargetOption } from "./slip/targets";
 export { applyChanges, changeBetween, invertChanges, rebased, type TextChange } from "./source/changes";
 export { encodeText, type Encoding } from "./source/encoding";

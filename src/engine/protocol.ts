@@ -26,6 +26,7 @@ import type {
   StoredFile,
   StyleRow,
   Target,
+  TargetOption,
   TextChange,
   TrialContrast,
   Verdict,
@@ -193,9 +194,14 @@ export interface Engine {
   /** Colours that sheets and style attributes name, those most used first. */
   siteColors(): Promise<SiteColor[]>;
   linkLooks(ref: ElementRef, conditions: Conditions): Promise<LinkLooks | null>;
+  /** At once: what each way to write reaches is told of the text's own page. */
   slip(ref: ElementRef, conditions: Conditions): Promise<Slip | null>;
-  /** A plan that takes long gives way to the next one, unless it insists. */
-  plan(edit: Edit, conditions: Conditions, insist?: boolean): Promise<PlanResult>;
+  /** Where the text of a slip can be written to, counted over the site; null where another slip was asked for. */
+  targets(ref: ElementRef, conditions: Conditions): Promise<TargetOption[] | null>;
+  /** At once: what an edit reaches is told of one page, the one that is shown. */
+  plan(edit: Edit, conditions: Conditions, page: string | null): Promise<PlanResult>;
+  /** The same, counted over the site; null where another edit was asked about meanwhile. */
+  reach(edit: Edit, conditions: Conditions, page: string | null): Promise<PlanResult | null>;
   /** How a page would look with changes that are not made yet. */
   rehearse(changes: TextChange[], path: string, structure: string, conditions: Conditions): Promise<PagePatch>;
   /**

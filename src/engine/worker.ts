@@ -5,18 +5,16 @@ import {
   colorSpots,
   combine,
   completions,
-  computedValue,
   definedProperties,
   EditError,
   editsOn,
-  findingsFor,
   FontError,
   fontFaceFor,
   groundsUnder,
   ignoredMessage,
   inksOn,
-  isPlace,
   judgeChange,
+  judgeSteps,
   layoutNow,
   layoutWith,
   linkLooks,
@@ -32,53 +30,41 @@ import {
   restack,
   ruleAround,
   settingOf,
-  sheetsOf,
   siteOf,
   sizesAt,
-  slipFor,
+  slipAtOnce,
+  slipTargets,
   stackTable,
   styledPage,
   textFile,
-  textStyleKey,
   textStyleTable,
   trialContrasts,
   withFiles,
   type FileChange,
+  type Judged,
   type Conditions,
+  type Edit,
   type AddressOf,
-  type KnownPage,
   type Layouts,
   type PageLayout,
+  type Plan,
   type Site,
   type StyledPage,
   type TextChange,
 } from "@/core";
-import { pageAsPicture, pageOf, placesOf, titleOf, viewOf } from "./views";
-import type { Engine, PagePatch, PageView, SiteColor, SiteFont, SiteSummary } from "./protocol";
+import { summarySteps } from "./summary";
+import { Turns } from "./turns";
+import { pageAsPicture, pageOf, placesOf, viewOf } from "./views";
+import type { Engine, PagePatch, PageView, PlanResult, SiteColor, SiteFont, SiteSummary } from "./protocol";
 
 let site: Site = siteOf([]);
 /** Counts the looks at all pages; only the latest goes on. */
 let summaries = 0;
-/** When something was asked that somebody waits for, as `performance.now()`. */
-let asked = 0;
-/** Milliseconds without a question before it is counted over the site, and how long counting waits for them. */
-const quiet = { after: 400, most: 3000 };
+const turns = new Turns();
 
-/** False when it is not wanted any more. */
-async function nothingAsked(wanted: () => boolean): Promise<boolean> {
-  const started = performance.now();
-  for (;;) {
-    const now = performance.now();
-    if (now - asked > quiet.after || now - started > quiet.most) return true;
-    await new Promise((resolve) => setTimeout(resolve, quiet.after / 3));
-    if (!wanted()) return false;
-  }
-}
+/** Counts what is asked about other pages than the one shown; what takes long gives way to the next of its kind. */
+const latest = { reach: 0, targets: 0 };
 
-/** Counts the plans asked for; one that takes long gives way to the next. */
-let plans = 0;
-/** Milliseconds after which others are let in. */
-const longestSlice = 30;
 const addresses = new Map<Uint8Array, string>();
 
 const mediaTypes: Readonly<Record<string, string>> = {
@@ -155,15 +141,18 @@ let rehearsed: { path: string; changes: string; page: StyledPage } | null = null
 /** The pages as they were sent to be shown last. */
 const shown = new Map<string, StyledPage>();
 
-/** What is known of all pages as they are laid out: what was painted counts for texts that are as they were. */
+/** What is known of all pages as they are laid out, each looked at when it is asked for: what was painted counts for texts that are as they were. */
 function knownLayouts(conditions: Conditions): Layouts {
-  return Object.fromEntries(
-    [...layouts].flatMap(([path, { layout, page }]) => {
-      const file = textFile(site, path);
-      if (file?.kind !== "html") return [];
-      return [[path, layoutNow(layout, page, styledPage(site, file, conditions))]];
-    }),
-  );
+  const from = site;
+  const all: Record<string, PageLayout> = {};
+  for (const [path, { layout, page }] of layouts) {
+    const file = textFile(from, path);
+    if (file?.kind !== "html") continue;
+    let now: PageLayout | null = null;
+    const get = () => (now ??= layoutNow(layout, page, styledPage(from, file, conditions)));
+    Object.defineProperty(all, path, { get, enumerable: true });
+  }
+  return all;
 }
 
 /** The layout of a page, if it is of the page with this structure. */
@@ -186,6 +175,19 @@ function viewFor(from: Site, path: string, conditions: Conditions, kept = from =
 function patchOf(from: Site, path: string, structure: string, conditions: Conditions): PagePatch {
   const view = viewFor(from, path, conditions);
   return { ...view, document: view.structure === structure ? null : view.document };
+}
+
+/** What a plan does to contrast. */
+function judged({ changes, reach }: Plan, conditions: Conditions): Judged {
+  return judgeChange(site, changeSite(site, changes), reach.places, conditions, knownLayouts(conditions));
+}
+
+/** A plan that is counted over the site. */
+function* judgedPlan(edit: Edit, conditions: Conditions, page: string | null): Generator<unknown, PlanResult> {
+  const plan = yield* planSteps(site, edit, conditions, page);
+  const after = changeSite(site, plan.changes);
+  const judged = yield* judgeSteps(site, after, plan.reach.places, conditions, knownLayouts(conditions));
+  return { plan, judged, problem: null };
 }
 
 /** What was made, or why it cannot be. */
@@ -229,38 +231,9 @@ const engine: Engine = {
 
   summary: async (conditions, report): Promise<SiteSummary | null> => {
     const mine = (summaries += 1);
-    if (!(await nothingAsked(() => mine === summaries))) return null;
-    const files = pagesOf(site);
-    const pages: KnownPage[] = [];
-    for (const file of files) {
-      pages.push(styledPage(site, file, conditions));
-      if (files.length < 2) break;
-      report?.(pages.length, files.length);
-      await new Promise((resolve) => setTimeout(resolve));
-      if (mine !== summaries) return null;
-    }
-    const keys = new Set<string>();
-    const stacks = new Set<string>();
-    return {
-      pages: pages.map((page) => {
-        const places = page.styles.filter(isPlace);
-        for (const style of places) {
-          keys.add(textStyleKey(style));
-          stacks.add(computedValue(style, "font-family"));
-        }
-        return {
-          path: page.file.path,
-          title: titleOf(page.file),
-          places: places.length,
-          sheets: [...page.sources],
-        };
-      }),
-      sheets: sheetsOf(site).map(({ path }) => path),
-      textStyles: keys.size,
-      stacks: stacks.size,
-      colors: new Set(colorSpots(site).map(({ value }) => value)).size,
-      findings: findingsFor({ site, pages, conditions, layouts: knownLayouts(conditions) }),
-    };
+    const wanted = () => mine === summaries;
+    const steps = summarySteps(site, conditions, knownLayouts(conditions));
+    return turns.whileQuiet(steps, wanted, ({ done, of }) => void report?.(done, of));
   },
 
   stopSummary: async () => {
@@ -366,39 +339,28 @@ const engine: Engine = {
   linkLooks: async (ref, conditions) => linkLooks(site, ref, conditions, knownLayouts(conditions)),
 
   slip: async (ref, conditions) => {
-    try {
-      return slipFor(site, ref, conditions, knownLayouts(conditions));
-    } catch (error) {
-      if (error instanceof EditError) return null;
-      throw error;
-    }
+    latest.targets += 1;
+    return attempt(() => slipAtOnce(site, ref, conditions, knownLayouts(conditions))).made;
   },
 
-  plan: async (edit, conditions, insist) => {
-    const mine = (plans += 1);
-    try {
-      const steps = planSteps(site, edit, conditions);
-      let started = performance.now();
-      for (;;) {
-        const step = steps.next();
-        if (step.done) {
-          const { changes, reach } = step.value;
-          return {
-            plan: step.value,
-            judged: judgeChange(site, changeSite(site, changes), reach.places, conditions, knownLayouts(conditions)),
-            problem: null,
-          };
-        }
-        if (performance.now() - started < longestSlice) continue;
-        await new Promise((resolve) => setTimeout(resolve));
-        if (mine !== plans && !insist) return { plan: null, judged: null, problem: "Another value took its place." };
-        started = performance.now();
-      }
-    } catch (error) {
-      if (error instanceof EditError || error instanceof RangeError)
-        return { plan: null, judged: null, problem: error.message };
-      throw error;
-    }
+  targets: async (ref, conditions) => {
+    const mine = (latest.targets += 1);
+    const { made: steps } = attempt(() => slipTargets(site, ref, conditions));
+    return steps && turns.inSlices(steps, () => mine === latest.targets);
+  },
+
+  plan: async (edit, conditions, page) => {
+    latest.reach += 1;
+    const { made: plan, problem } = attempt(() => planSteps(site, edit, conditions, page).next().value);
+    return { plan, judged: plan && judged(plan, conditions), problem };
+  },
+
+  reach: async (edit, conditions, page) => {
+    const mine = (latest.reach += 1);
+    const steps = judgedPlan(edit, conditions, page);
+    const { made: first, problem } = attempt(() => steps.next());
+    if (!first) return { plan: null, judged: null, problem };
+    return first.done ? first.value : turns.inSlices(steps, () => mine === latest.reach);
   },
 
   rehearse: async (changes, path, structure, conditions) => {
@@ -461,11 +423,7 @@ const engine: Engine = {
 const counting: readonly (keyof Engine)[] = ["summary", "stopSummary"];
 const heard = Object.entries(engine).map(([name, answer]: [string, (...asking: never[]) => unknown]) => {
   if (counting.includes(name as keyof Engine)) return [name, answer];
-  const hear = (...asking: never[]) => {
-    asked = performance.now();
-    return answer(...asking);
-  };
-  return [name, hear];
+  return [name, (...asking: never[]) => turns.asking(() => answer(...asking))];
 });
 
 expose(Object.fromEntries(heard));

@@ -20,7 +20,7 @@ import {
 } from "./block";
 import { declarationAt, elementAt, fileAt, ruleAt, sheetForNewRule, type SheetText } from "./locate";
 import { fold, unfold } from "./fold";
-import { reachOf } from "./reach";
+import { reachSteps } from "./reach";
 import { effectWarnings, endWarnings, resetWarnings } from "./warnings";
 import { unwrapWords, wrapWords } from "./words";
 import { checkEmbeddable, checkSelfContained, writable } from "./value";
@@ -38,22 +38,36 @@ export function planEdit(site: Site, edit: Edit, conditions: Conditions = defaul
   }
 }
 
-/** The same in steps, a page each, so that planning for a large site can be stopped. @throws EditError */
-export function* planSteps(site: Site, edit: Edit, conditions: Conditions): Generator<void, Plan> {
+/**
+ * The same in steps, a page each, so that what is known so far can be told, and planning for a large site be stopped.
+ * @param first the page that is looked at first @throws EditError
+ */
+export function* planSteps(
+  site: Site,
+  edit: Edit,
+  conditions: Conditions,
+  first: string | null = null,
+): Generator<Plan, Plan> {
   const changes = changesFor(site, edit);
   const after = changeSite(site, changes);
-  const warnings =
-    edit.kind === "declare"
-      ? [
-          ...endWarnings(site, edit),
-          ...effectWarnings(after, edit, conditions),
-          ...resetWarnings(site, after, edit, conditions),
-        ]
-      : edit.kind === "fold" || edit.kind === "unfold"
-        ? foldWarnings(site, edit)
-        : [];
-  yield;
-  return { changes, reach: yield* reachOf(site, after, changes, withStatesEverywhere(conditions)), warnings };
+  const warnings = warningsFor(site, after, edit, conditions);
+  const steps = reachSteps(site, after, changes, withStatesEverywhere(conditions), first);
+  for (;;) {
+    const step = steps.next();
+    const plan = { changes, reach: step.value, warnings };
+    if (step.done) return plan;
+    yield plan;
+  }
+}
+
+function warningsFor(site: Site, after: Site, edit: Edit, conditions: Conditions): string[] {
+  if (edit.kind === "fold" || edit.kind === "unfold") return foldWarnings(site, edit);
+  if (edit.kind !== "declare") return [];
+  return [
+    ...endWarnings(site, edit),
+    ...effectWarnings(after, edit, conditions),
+    ...resetWarnings(site, after, edit, conditions),
+  ];
 }
 
 /** The site with a plan carried out; files that did not change are shared. */

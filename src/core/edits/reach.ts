@@ -5,36 +5,59 @@ import { type StyledPage } from "../cascade/styles";
 import { styledPage } from "../cascade/styledPages";
 import { refOf, textsOf } from "../pageTexts";
 import { textId } from "../ground/layout";
-import { pagesOf, textFile, type Site } from "../source/site";
+import { pagesOf, textFile, type Site, type TextFile } from "../source/site";
 import type { TextChange } from "../source/changes";
-import type { Reach } from "./types";
+import type { ElementRef, Reach } from "./types";
 
-/** The places that come out differently; all of a page whose elements change. */
-export function* reachOf(
+/**
+ * The places that come out differently; all of a page whose elements change. In steps, a page each, with what is known
+ * so far; `first` names the page that is looked at first.
+ */
+export function* reachSteps(
   before: Site,
   after: Site,
   changes: readonly TextChange[],
   conditions: Conditions,
-): Generator<void, Reach> {
-  const reach: Reach = { places: [], pages: [] };
+  first: string | null,
+): Generator<Reach, Reach> {
+  const reach: Reach = { places: [], pages: [], whole: false };
   const changed = new Set(changes.map(({ path }) => path));
-  for (const file of pagesOf(before)) {
+  const files = pagesOf(before);
+  for (const [at, file] of firstFirst(files, first).entries()) {
     const old = styledPage(before, file, conditions);
-    if (!changed.has(file.path) && !old.sources.some((path) => changed.has(path))) continue;
-    const now = styledPage(after, textFile(after, file.path)!, conditions);
-    const differs = differing(
-      old,
-      now,
-      changes.filter(({ path }) => path === file.path),
-    );
-    const places = textsOf(now)
-      .filter(differs)
-      .map((style) => refOf(file.path, style));
-    if (places.length) reach.pages.push(file.path);
-    reach.places.push(...places);
-    yield;
+    if (changed.has(file.path) || old.sources.some((path) => changed.has(path))) {
+      const places = reachedOn(old, styledPage(after, textFile(after, file.path)!, conditions), changes);
+      if (places.length) reach.pages.push(file.path);
+      reach.places.push(...places);
+    }
+    if (at < files.length - 1) yield { ...reach };
   }
-  return reach;
+  return { ...inOrder(reach, files), whole: true };
+}
+
+/** Pages with the one that is shown before the others. */
+export function firstFirst(files: readonly TextFile[], first: string | null): readonly TextFile[] {
+  return [...files].sort((a, b) => Number(b.path === first) - Number(a.path === first));
+}
+
+/** What was gathered page by page, in the order of the pages. */
+export function inOrder({ places, pages, whole }: Reach, files: readonly TextFile[]): Reach {
+  const order = new Map(files.map(({ path }, at) => [path, at]));
+  return {
+    places: [...places].sort((a, b) => order.get(a.page)! - order.get(b.page)!),
+    pages: [...pages].sort((a, b) => order.get(a)! - order.get(b)!),
+    whole,
+  };
+}
+
+function reachedOn(old: StyledPage, now: StyledPage, changes: readonly TextChange[]): ElementRef[] {
+  const { path } = old.file;
+  if (old.styles === now.styles) return [];
+  const own = changes.filter((change) => change.path === path);
+  const differs = differing(old, now, own);
+  return textsOf(now)
+    .filter(differs)
+    .map((style) => refOf(path, style));
 }
 
 /** Whether a text comes out differently: it, or a box around it, has another computed value. */

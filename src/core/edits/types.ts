@@ -49,6 +49,8 @@ export type Edit =
 export interface Reach {
   places: ElementRef[];
   pages: string[];
+  /** Whether all pages were looked at; those that were not are not counted yet. */
+  whole: boolean;
 }
 
 export interface Plan {

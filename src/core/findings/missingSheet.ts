@@ -3,7 +3,6 @@ import { inSite, type Check, type Finding } from "./types";
 /** Sheets that a page asks for and does not get. */
 export const missingSheet: Check = {
   name: "missing-sheet",
-  // eslint-disable-next-line require-yield -- it is quick: pages know what they lack
   *onSite({ site, pages }) {
     const found = new Map<string, Finding>();
     for (const page of pages) {

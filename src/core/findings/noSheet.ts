@@ -4,7 +4,6 @@ import { at, type Check, type Finding } from "./types";
 /** Pages without any sheet, and pages that lack a sheet most others have. */
 export const noSheet: Check = {
   name: "no-sheet",
-  // eslint-disable-next-line require-yield -- it is quick: pages know their sheets
   *onSite({ site, pages }) {
     const findings: Finding[] = [];
     const users = new Map<string, number>();

@@ -23,7 +23,7 @@ import { styleAt } from "../pageTexts";
 import { pseudoWords } from "../pseudoTexts";
 import { legibilityOn, roleName, shownWords, textStyleKey, textStyleProperties, type Layouts } from "../textStyles";
 import { slipRows, type SlipRow } from "./rows";
-import { targetsFor, type TargetOption } from "./targets";
+import { targetsFor, targetSteps, type TargetOption } from "./targets";
 
 export interface SlipRowValue extends SlipRow, Omit<Explanation, "property"> {
   /** Declarations of this row's property that are switched off, or are not valid and so ignored. */
@@ -87,10 +87,42 @@ export interface Slip {
 
 /** @throws EditError when there is no such element */
 export function slipFor(site: Site, ref: ElementRef, conditions: Conditions, layouts: Layouts = {}): Slip {
+  const { page, style } = pickedText(site, ref, conditions);
+  return { ...slipWithout(site, page, style, ref, layouts), targets: targetsFor(site, page, style, conditions) };
+}
+
+/** The same with what each way to write reaches on its own page alone. @throws EditError */
+export function slipAtOnce(site: Site, ref: ElementRef, conditions: Conditions, layouts: Layouts = {}): Slip {
+  const { page, style } = pickedText(site, ref, conditions);
+  const { value: targets } = targetSteps(site, page, style, conditions).next();
+  return { ...slipWithout(site, page, style, ref, layouts), targets };
+}
+
+/** Where the text of a slip can be written to, in steps, a page each. @throws EditError */
+export function slipTargets(
+  site: Site,
+  ref: ElementRef,
+  conditions: Conditions,
+): Generator<TargetOption[], TargetOption[]> {
+  const { page, style } = pickedText(site, ref, conditions);
+  return targetSteps(site, page, style, conditions);
+}
+
+function pickedText(site: Site, ref: ElementRef, conditions: Conditions): { page: StyledPage; style: Style } {
   const file = textFile(site, ref.page);
   const page = file && styledPage(site, file, conditions);
   const style = page && styleAt(page, ref);
   if (!page || !style) throw new EditError(`${ref.page} has no element number ${ref.index}.`);
+  return { page, style };
+}
+
+function slipWithout(
+  site: Site,
+  page: StyledPage,
+  style: Style,
+  ref: ElementRef,
+  layouts: Layouts,
+): Omit<Slip, "targets"> {
   const { element } = style;
   const legibility = legibilityOn(page, style, layouts);
   const { ground, ink, ratio, least, needs, verdict, unjudged } = legibility;
@@ -122,7 +154,6 @@ export function slipFor(site: Site, ref: ElementRef, conditions: Conditions, lay
     rows: slipRows
       .filter((row) => isOfUse(row, page, style))
       .map((row) => rowValue(site, page, style, row, legibility)),
-    targets: targetsFor(site, page, style, conditions),
     link: isInLink(style),
     unjudged,
     least,

@@ -15,7 +15,7 @@ import { groundName } from "../ground/name";
 import { layoutAfter } from "../ground/under";
 import { inkOf, legibilityOf, type Legibility } from "../ground/ground";
 import { pagesOf, textFile, type Site } from "../source/site";
-import { isPlace, legibilityOn, roleName, type Layouts } from "../textStyles";
+import { isPlace, legibility, legibilityOn, roleName, type Layouts } from "../textStyles";
 
 /** One ground, with the places of an ink on it. */
 export interface StandsOn {
@@ -181,16 +181,37 @@ export function judgeChange(
   conditions: Conditions,
   layouts: Layouts,
 ): Judged {
+  const steps = judgeSteps(before, after, reach, conditions, layouts);
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
+}
+
+/** Texts judged between two steps. */
+const inOneStep = 100;
+
+/** The same in steps. */
+export function* judgeSteps(
+  before: Site,
+  after: Site,
+  reach: readonly ElementRef[],
+  conditions: Conditions,
+  layouts: Layouts,
+): Generator<void, Judged> {
   const falls = new Map<string, InkOn>();
   const rises = new Map<string, InkOn>();
-  for (const ref of reach) {
+  for (const [at, ref] of reach.entries()) {
+    if (at % inOneStep === inOneStep - 1) yield;
     const old = find(before, ref, conditions);
     const now = find(after, ref, conditions);
     if (!old || !now || old.page.styles.length !== now.page.styles.length) continue;
     // Layouts are of the page before; where boxes stay, they tell what lies under the text after it, too.
     const was = legibilityOn(old.page, old.style, layouts);
     const layout = layouts[ref.page]?.[textId(ref.index, ref.pseudo ?? null)];
-    const is = legibilityOf(now.style, layout && layoutAfter(layout, old.style, now.style), now.page.styles);
+    const is = layout
+      ? legibilityOf(now.style, layoutAfter(layout, old.style, now.style), now.page.styles)
+      : legibility(now.style);
     if (was.passes === is.passes) continue;
     const list = is.passes ? rises : falls;
     const role = roleName(now.style);

@@ -6,7 +6,8 @@ import { tryParseSelectorList } from "../cascade/selectors/parse";
 import { styledPage } from "../cascade/styledPages";
 import type { Style } from "../cascade/style";
 import type { StyledPage } from "../cascade/styles";
-import type { Reach, Target } from "../edits/types";
+import { firstFirst, inOrder } from "../edits/reach";
+import type { ElementRef, Reach, Target } from "../edits/types";
 import { plainSelector } from "../source/html/document";
 import { positionAt } from "../source/lines";
 import { pagesOf, textFile, type Site } from "../source/site";
@@ -28,178 +29,184 @@ export interface TargetOption {
   condition: string | null;
 }
 
+/** A way to write, before it is known what it reaches. */
+interface Draft extends Omit<TargetOption, "reach" | "target"> {
+  target: Target;
+  /** Which texts of a page it reaches: what it touches, and what lies in that. */
+  touches(page: StyledPage): (style: Style) => boolean;
+  /** Whether what lies in what it touches is not reached. */
+  alone?: true;
+}
+
 export function targetsFor(site: Site, page: StyledPage, style: Style, now: Conditions): TargetOption[] {
-  const conditions = withStatesEverywhere(now);
-  const { index } = style.element;
-  const options = ruleTargets(site, page, style, conditions);
-  const sheet = sheetForNew(page);
-  if (style.pseudo !== null)
-    return [...options, ...newPseudoRules(site, style, style.pseudo, options, sheet, conditions)];
-  const here = { page: page.file.path, index };
-  const self: Reach = reachBelow(page, style);
-  if (sheet) {
-    const plain = plainSelector(style.element);
-    const taken = options.some(({ label, condition }) => label === plain && condition === null);
-    const selector = taken && style.parent ? `${plainSelector(style.parent.element)} ${plain}` : plain;
-    options.push(
-      option(
-        { kind: "new-rule", path: sheet, selector },
-        selector,
-        sheet,
-        "new rule",
-        reachOfSelector(site, selector, conditions),
-      ),
-    );
-    const alike = likeIt(site, page, style, conditions);
-    const name = freeName(site, style);
-    options.push(
-      option(
-        { kind: "class", name, elements: [here], path: sheet },
-        `.${name}, given to this one`,
-        sheet,
-        "class",
-        self,
-      ),
-    );
-    if (alike.places.length > 1) {
-      options.push(
-        option(
-          { kind: "class", name, elements: alike.places, path: sheet },
-          `.${name}, given to all like it`,
-          sheet,
-          "class",
-          alike,
-        ),
-      );
-    }
-    const id = style.element.id ?? name;
-    options.push(option({ kind: "id", name: id, element: here, path: sheet }, `#${id}`, sheet, "id", self));
+  const steps = targetSteps(site, page, style, now);
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
   }
-  if (style.element.source) {
-    options.push(
-      option({ kind: "style-attribute", element: here }, "style attribute", page.file.path, "style attribute", self),
-    );
-  }
-  return options;
 }
 
-/** Rules of their own for a pseudo-element: as all of its kind have it, and this one alone. */
-function newPseudoRules(
+/** The same in steps, a page each, that of the text first, with what is known so far. */
+export function* targetSteps(
   site: Site,
-  { element }: Style,
-  pseudo: string,
-  taken: readonly TargetOption[],
-  sheet: string | null,
-  conditions: Conditions,
-): TargetOption[] {
-  if (!sheet) return [];
-  const origins = [plainSelector(element), ...(element.id ? [`#${element.id}`] : [])];
-  return origins
-    .map((origin) => `${origin}::${pseudo}`)
-    .filter((selector) => !taken.some(({ label, condition }) => label === selector && condition === null))
-    .map((selector) =>
-      option(
-        { kind: "new-rule", path: sheet, selector },
-        selector,
-        sheet,
-        "new rule",
-        reachOfSelector(site, selector, conditions),
-      ),
-    );
+  page: StyledPage,
+  style: Style,
+  now: Conditions,
+): Generator<TargetOption[], TargetOption[]> {
+  const conditions = withStatesEverywhere(now);
+  const drafts = draftsFor(site, page, style, conditions);
+  const reaches = drafts.map((): Reach => ({ places: [], pages: [], whole: false }));
+  const files = pagesOf(site);
+  for (const [step, file] of firstFirst(files, page.file.path).entries()) {
+    const own = styledPage(site, file, conditions);
+    drafts.forEach((draft, at) => {
+      const places = placesOn(own, draft);
+      reaches[at]!.places.push(...places);
+      if (places.length) reaches[at]!.pages.push(file.path);
+    });
+    if (step < files.length - 1) yield options(drafts, reaches);
+  }
+  return options(
+    drafts,
+    reaches.map((reach) => ({ ...inOrder(reach, files), whole: true })),
+  );
 }
 
-function option(target: Target, label: string, path: string, group: TargetOption["group"], reach: Reach): TargetOption {
-  return { target, label, path, line: null, reach, group, condition: null };
+function options(drafts: readonly Draft[], reaches: readonly Reach[]): TargetOption[] {
+  return drafts.flatMap(({ target, label, path, line, group, condition }, at) => {
+    const { places, pages, whole } = reaches[at]!;
+    const option = { label, path, line, group, condition, reach: { places: [...places], pages: [...pages], whole } };
+    if (target.kind !== "class" || target.elements.length > 0) return [{ ...option, target }];
+    // A class for all like it is offered where there are some.
+    return places.length > 1 ? [{ ...option, target: { ...target, elements: [...places] } }] : [];
+  });
 }
 
-function ruleTargets(site: Site, page: StyledPage, style: Style, conditions: Conditions): TargetOption[] {
-  const options: TargetOption[] = [];
+function placesOn(page: StyledPage, { touches, alone }: Draft): ElementRef[] {
+  const isTouched = touches(page);
+  const touched = new Set<Style>();
+  const look = (style: Style) => {
+    if ((!alone && style.parent !== null && touched.has(style.parent)) || isTouched(style)) touched.add(style);
+  };
+  page.styles.forEach(look);
+  return textsOf(page)
+    .filter((style) => {
+      if (style.pseudo !== null) look(style);
+      return touched.has(style);
+    })
+    .map((style) => refOf(page.file.path, style));
+}
+
+function draftsFor(site: Site, page: StyledPage, style: Style, conditions: Conditions): Draft[] {
+  const rules = ruleDrafts(site, page, style);
+  const sheet = sheetForNew(page);
+  const isTaken = (selector: string) => rules.some(({ label, condition }) => label === selector && condition === null);
+  const { element, pseudo } = style;
+  if (pseudo !== null) {
+    // Rules of their own: as all of its kind have it, and this one alone.
+    const origins = [plainSelector(element), ...(element.id ? [`#${element.id}`] : [])];
+    const selectors = origins.map((origin) => `${origin}::${pseudo}`).filter((selector) => !isTaken(selector));
+    return [...rules, ...(sheet ? selectors.map((selector) => newRule(selector, sheet)) : [])];
+  }
+  const here: ElementRef = { page: page.file.path, index: element.index };
+  const drafts = [...rules];
+  const add = (group: Draft["group"], target: Target, label: string, path: string) =>
+    drafts.push({ target, label, path, line: null, group, condition: null, touches: itself(here) });
+  if (sheet) {
+    const plain = plainSelector(element);
+    const selector = isTaken(plain) && style.parent ? `${plainSelector(style.parent.element)} ${plain}` : plain;
+    drafts.push(newRule(selector, sheet));
+    const name = freeName(site, style);
+    add("class", { kind: "class", name, elements: [here], path: sheet }, `.${name}, given to this one`, sheet);
+    drafts.push({
+      target: { kind: "class", name, elements: [], path: sheet },
+      label: `.${name}, given to all like it`,
+      path: sheet,
+      line: null,
+      group: "class",
+      condition: null,
+      touches: likeIt(site, page, style, conditions),
+      alone: true,
+    });
+    const id = element.id ?? name;
+    add("id", { kind: "id", name: id, element: here, path: sheet }, `#${id}`, sheet);
+  }
+  if (element.source) {
+    const target: Target = { kind: "style-attribute", element: here };
+    add("style attribute", target, "style attribute", page.file.path);
+  }
+  return drafts;
+}
+
+function ruleDrafts(site: Site, page: StyledPage, style: Style): Draft[] {
+  const drafts: Draft[] = [];
   for (const block of [...style.blocks].reverse()) {
     if (!block.match) continue;
     const { sheet, entry } = ruleNow(page, block.match);
     if (!sheet) continue;
     const { rule, conditions: under } = entry;
     const start = sheet.offset + rule.start;
-    if (options.some(({ target }) => target.kind === "rule" && target.path === sheet.path && target.start === start))
+    if (drafts.some(({ target }) => target.kind === "rule" && target.path === sheet.path && target.start === start))
       continue;
     const text = textFile(site, sheet.path)?.text ?? sheet.text;
-    options.push({
+    drafts.push({
       target: { kind: "rule", path: sheet.path, start },
       label: rule.preludeText.replace(/\s+/g, " "),
       path: sheet.path,
       line: positionAt(text, start).line,
-      reach: reachOfRule(site, rule, conditions),
       group: "rule",
       condition: under.media.length ? `@media ${under.media.join(" and ")}` : null,
+      touches: matchedBy(rule),
     });
   }
-  return options;
+  return drafts;
 }
 
-/** Places the rule matches, or that lie in an element it matches. */
-export function reachOfRule(site: Site, rule: StyleRule, conditions: Conditions): Reach {
-  return collect(site, conditions, (style, page) =>
-    style.blocks.some(({ match }) => match !== null && ruleNow(page, match).entry.rule === rule),
-  );
+/** What a rule matches. */
+function matchedBy(rule: StyleRule): Draft["touches"] {
+  const idsIn = new Map<StyledPage["rules"]["set"], ReadonlySet<number>>();
+  return ({ rules: { set } }) => {
+    const ids = idsIn.get(set) ?? new Set(set.rules.filter(({ entry }) => entry.rule === rule).map(({ id }) => id));
+    idsIn.set(set, ids);
+    if (ids.size === 0) return () => false;
+    return (style) => style.blocks.some(({ match }) => match !== null && ids.has(match.rule.id));
+  };
 }
 
-/** Places a selector matches, and those inside them. */
-function reachOfSelector(site: Site, selector: string, conditions: Conditions): Reach {
+function newRule(selector: string, path: string): Draft {
   const list = tryParseSelectorList(selector) ?? [];
-  return collect(site, conditions, ({ element, pseudo }) =>
-    list.some(
-      (one) => one.pseudoElement === pseudo && matches(one, element, { quirks: false, scope: null, forced: null }),
-    ),
-  );
+  return {
+    target: { kind: "new-rule", path, selector },
+    label: selector,
+    path,
+    line: null,
+    group: "new rule",
+    condition: null,
+    touches: () => (style) =>
+      list.some(
+        (one) =>
+          one.pseudoElement === style.pseudo &&
+          matches(one, style.element, { quirks: false, scope: null, forced: null }),
+      ),
+  };
 }
 
-function collect(site: Site, conditions: Conditions, touches: (style: Style, page: StyledPage) => boolean): Reach {
-  const reach: Reach = { places: [], pages: [] };
-  for (const file of pagesOf(site)) {
-    const touched = new Set<Style>();
-    const before = reach.places.length;
-    const page = styledPage(site, file, conditions);
-    const look = (style: Style) => {
-      const reached = (style.parent !== null && touched.has(style.parent)) || touches(style, page);
-      if (reached) touched.add(style);
-      return reached;
-    };
-    page.styles.forEach(look);
-    for (const style of textsOf(page)) {
-      if (style.pseudo === null ? touched.has(style) : look(style)) reach.places.push(refOf(file.path, style));
-    }
-    if (reach.places.length > before) reach.pages.push(file.path);
-  }
-  return reach;
+/** One element, and what lies in it. */
+function itself(here: ElementRef): Draft["touches"] {
+  return ({ file }) =>
+    ({ element, pseudo }) =>
+      pseudo === null && file.path === here.page && element.index === here.index;
 }
 
-function reachBelow(page: StyledPage, style: Style): Reach {
-  const places = page.styles
-    .filter((one) => {
-      for (let current: Style | null = one; current; current = current.parent)
-        if (current === style) return isPlace(one);
-      return false;
-    })
-    .map(({ element }) => ({ page: page.file.path, index: element.index }));
-  return { places, pages: places.length ? [page.file.path] : [] };
-}
-
-/** Places of the same text style and the same kind of element, over the whole site. */
-function likeIt(site: Site, page: StyledPage, picked: Style, conditions: Conditions): Reach {
+/** Places of the same text style and the same kind of element. */
+function likeIt(site: Site, page: StyledPage, picked: Style, conditions: Conditions): Draft["touches"] {
   const key = textStyleKey(styledPage(site, page.file, conditions).styles[picked.element.index]!);
-  const reach: Reach = { places: [], pages: [] };
-  for (const file of pagesOf(site)) {
-    const found = styledPage(site, file, conditions).styles.filter(
-      (style) =>
-        style.element.tag === picked.element.tag &&
-        style.element.source &&
-        isPlace(style) &&
-        textStyleKey(style) === key,
-    );
-    if (found.length) reach.pages.push(file.path);
-    reach.places.push(...found.map(({ element }) => ({ page: file.path, index: element.index })));
-  }
-  return reach;
+  return () => (style) =>
+    style.pseudo === null &&
+    style.element.tag === picked.element.tag &&
+    style.element.source !== null &&
+    isPlace(style) &&
+    textStyleKey(style) === key;
 }
 
 /** The sheet that new rules go into: the last linked one of the page, else one it embeds. */

@@ -43,8 +43,8 @@ export function WriteChanges({ proposal, onClose }: Props) {
     let current = true;
     unwaited(
       engine
-        .plan({ kind: "text", changes: proposal.changes }, conditions, true)
-        .then((result) => current && setPlanned({ of: proposal, result })),
+        .reach({ kind: "text", changes: proposal.changes }, conditions, null)
+        .then((result) => current && result && setPlanned({ of: proposal, result })),
     );
     return () => {
       current = false;
@@ -110,8 +110,8 @@ export function WriteChanges({ proposal, onClose }: Props) {
 
 function reachWords({ plan }: PlanResult): string {
   if (!plan) return "";
-  const { places, pages } = plan.reach;
+  const { places } = plan.reach;
   return places.length === 0
     ? "no place comes out differently."
-    : `${showReach(places.length, pages.length)} ${places.length === 1 ? "comes" : "come"} out differently.`;
+    : `${showReach(plan.reach)} ${places.length === 1 ? "comes" : "come"} out differently.`;
 }

@@ -1,5 +1,5 @@
 /** How numbers are shown. */
-import type { FaceMetrics, MemberInfo } from "@/core";
+import type { FaceMetrics, MemberInfo, Reach } from "@/core";
 
 export { showRatio } from "@/core";
 
@@ -18,9 +18,9 @@ export function plural(count: number, one: string, many = `${one}s`): string {
 }
 
 /** "7 places on 3 pages". */
-export function showReach(places: number, pages: number): string {
-  if (places === 0) return "no places";
-  return `${plural(places, "place")} on ${plural(pages, "page")}`;
+export function showReach({ places, pages, whole }: Reach): string {
+  const words = places.length ? `${plural(places.length, "place")} on ${plural(pages.length, "page")}` : "no places";
+  return whole ? words : `${words} so far`;
 }
 
 export function showTime(milliseconds: number): string {

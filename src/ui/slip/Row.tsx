@@ -204,6 +204,7 @@ function Fold({ one, rule, path }: { one: Contender; rule: number; path: string 
   const [proposal, setProposal] = useState<Proposal | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const conditions = useWorkspace((state) => state.conditions);
+  const page = useWorkspace((state) => state.page);
   const into = shorthandOf(one.property);
   const isShorthand =
     shorthandOf(one.property) === null &&
@@ -214,7 +215,7 @@ function Fold({ one, rule, path }: { one: Contender; rule: number; path: string 
     const { plan, problem: why } = await engine.plan(
       { kind: into ? "fold" : "unfold", path, start: rule, shorthand: into ?? one.property },
       conditions,
-      true,
+      page,
     );
     setProblem(why);
     if (!plan) return;

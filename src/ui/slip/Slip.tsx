@@ -53,7 +53,7 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
         <code>{slip.selector}</code>
         <StateSelect picked={slip.ref} />
         <Unwrap />
-        {reach && <span className={styles.reach}>{showReach(reach.places.length, reach.pages.length)}</span>}
+        {reach && <span className={styles.reach}>{showReach(reach)}</span>}
       </div>
       {shown && <Words page={shown.page} />}
       <Specimen

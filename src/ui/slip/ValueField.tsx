@@ -109,7 +109,7 @@ export function ValueField({ row, target, draft, onAttribute }: Props) {
           ) : (
             <>
               <p className="good">
-                {targetWords(target)}: {showReach(verdict.plan.reach.places.length, verdict.plan.reach.pages.length)}
+                {targetWords(target)}: {showReach(verdict.plan.reach)}
               </p>
               {verdict.plan.warnings.map((warning) => (
                 <p key={warning} className="doubtful">

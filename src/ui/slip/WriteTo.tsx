@@ -132,7 +132,10 @@ function TargetLabel({ option }: { option: TargetOption }) {
         {line !== null && `:${line}`}
       </span>
       {condition && <span className="mono">{condition}</span>}
-      <i>{plural(reach.places.length, "place")}</i>
+      <i>
+        {plural(reach.places.length, "place")}
+        {reach.whole ? "" : " so far"}
+      </i>
     </span>
   );
 }

@@ -2,6 +2,7 @@
 
 import { useEffect, useRef, useState } from "react";
 import type { Edit, Judged, Plan, Slip, SlipRowValue, Target } from "@/core";
+import type { PlanResult } from "@/engine/protocol";
 import { useEngine, useWorkspace } from "../workspace/context";
 import { unwaited } from "../shared/unwaited";
 
@@ -52,8 +53,11 @@ export function useDraft(row: SlipRowValue, slip: Slip, target: Target | null): 
       setVerdict({ kind: "refused", reason: reason ?? nowhere });
       return;
     }
-    const { plan, judged, problem } = await rehearse(edit);
-    if (current()) setVerdict(plan ? { kind: "ready", plan, judged: judged! } : { kind: "refused", reason: problem! });
+    const say = ({ plan, judged, problem }: PlanResult) => {
+      if (current())
+        setVerdict(plan ? { kind: "ready", plan, judged: judged! } : { kind: "refused", reason: problem! });
+    };
+    say(await rehearse(edit, say));
   };
 
   // What is tried is judged anew when it would be written somewhere else.

@@ -194,7 +194,7 @@ export function createHistory({ engine, get, set, renew }: Desk, storage: Storag
       const { rehearsal, files: known, record } = get();
       // What is shown is what is written.
       const isPlanned = rehearsal?.files === known && JSON.stringify(rehearsal.edit) === JSON.stringify(edit);
-      const result = isPlanned ? rehearsal.result : await engine.plan(edit, get().conditions, true);
+      const result = isPlanned ? rehearsal.result : await engine.plan(edit, get().conditions, get().page);
       if (!result.plan || !record || result.plan.changes.length === 0) {
         set({ rehearsal: null, reach: null });
         return result;

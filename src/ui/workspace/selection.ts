@@ -1,8 +1,8 @@
 /** What is picked on the page: a text with its slip, words in it, a place in the source, and what a choice reaches. */
-import type { ElementRef } from "@/core";
+import type { ElementRef, Slip } from "@/core";
 import type { Desk, PickedWords, SourcePlace } from "./state";
 
-export function createSelection({ engine, get, set }: Desk) {
+export function createSelection({ engine, get, set, failed }: Desk) {
   /** Only the slip asked for last is shown. */
   let asked = 0;
 
@@ -10,7 +10,16 @@ export function createSelection({ engine, get, set }: Desk) {
     const { picked, conditions } = get();
     const mine = (asked += 1);
     const slip = picked ? await engine.slip(picked, conditions) : null;
-    if (mine === asked) set({ slip, picked: slip ? picked : null });
+    if (mine !== asked) return;
+    set({ slip, picked: slip ? picked : null });
+    if (slip) countTargets(slip, () => mine === asked).catch(failed);
+  };
+
+  /** Nobody waits for what the ways to write reach on other pages. */
+  const countTargets = async (slip: Slip, wanted: () => boolean): Promise<void> => {
+    if (slip.targets.every(({ reach }) => reach.whole)) return;
+    const targets = await engine.targets(slip.ref, get().conditions);
+    if (targets && wanted() && get().slip === slip) set({ slip: { ...slip, targets } });
   };
 
   return {

@@ -97,8 +97,11 @@ export interface WorkspaceActions {
   showReach(places: readonly ElementRef[] | null): void;
   showSource(place: SourcePlace): void;
   pickWords(words: PickedWords | null): void;
-  /** Plans an edit and shows it on the page without writing; null takes it off again. */
-  rehearse(edit: Edit | null): Promise<PlanResult>;
+  /**
+   * Plans an edit and shows it on the page without writing; null takes it off again. What it reaches on other pages is
+   * `told` later.
+   */
+  rehearse(edit: Edit | null, told?: (result: PlanResult) => void): Promise<PlanResult>;
   /** @param files put into the site with it */
   write(edit: Edit, label: string, files?: readonly FileChange[]): Promise<PlanResult>;
   /** What takes a font file into the site and declares it, to be looked at and written. */

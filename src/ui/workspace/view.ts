@@ -2,7 +2,7 @@
 import type { Conditions, Edit, PageLayout } from "@/core";
 import type { PagePatch, PlanResult } from "@/engine/protocol";
 import type { MakePicture } from "@/preview/paint";
-import type { Desk, Rehearsal, Workspace } from "./state";
+import type { Desk, Rehearsal, Workspace, WorkspaceActions } from "./state";
 
 const dressOf = ({ sheets, overrides, states }: Omit<PagePatch, "document">) => ({ sheets, overrides, states });
 
@@ -14,7 +14,7 @@ function isDressedAs(a: Omit<PagePatch, "document">, b: Omit<PagePatch, "documen
   return isSame || JSON.stringify(dressOf(a)) === JSON.stringify(dressOf(b));
 }
 
-export function createView({ engine, asking, get, set, renew }: Desk) {
+export function createView({ engine, asking, get, set, renew, failed }: Desk) {
   /** Only the last of several rehearsals asked for at once is shown. */
   let rehearsals = 0;
   /** Only the page opened last is shown. */
@@ -74,19 +74,20 @@ export function createView({ engine, asking, get, set, renew }: Desk) {
     if (patch && get().rehearsal?.plan === rehearsal.plan) set({ rehearsal: { ...rehearsal, conditions, patch } });
   };
 
-  const rehearse = async (edit: Edit | null): Promise<PlanResult> => {
-    const result = showRehearsed(edit);
+  const rehearse: WorkspaceActions["rehearse"] = async (edit, told) => {
+    const result = showRehearsed(edit, told);
     rehearsing = edit && { edit: JSON.stringify(edit), files: get().files, shown: result.catch(() => undefined) };
     return result;
   };
 
-  const showRehearsed = async (edit: Edit | null): Promise<PlanResult> => {
+  const showRehearsed: WorkspaceActions["rehearse"] = async (edit, told) => {
     const mine = (rehearsals += 1);
     if (!edit) {
       set({ rehearsal: null, reach: null });
       return { plan: null, judged: null, problem: null };
     }
-    const result = await engine.plan(edit, get().conditions);
+    const { page: asked } = get();
+    const result = await engine.plan(edit, get().conditions, asked);
     const { page, view, conditions } = get();
     if (!result.plan || !page || !view) {
       if (mine === rehearsals) set({ rehearsal: null, reach: null });
@@ -94,9 +95,22 @@ export function createView({ engine, asking, get, set, renew }: Desk) {
     }
     const patch = await engine.rehearse(result.plan.changes, page, view.structure, conditions);
     const { plan } = result;
-    if (mine === rehearsals)
-      set({ rehearsal: { edit, files: get().files, conditions, result, plan, patch }, reach: plan.reach.places });
+    if (mine !== rehearsals) return result;
+    const rehearsal = { edit, files: get().files, conditions, result, plan, patch };
+    set({ rehearsal, reach: plan.reach.places });
+    if (!plan.reach.whole) countReach(rehearsal, told).catch(failed);
     return result;
+  };
+
+  /** Counts what a rehearsed edit reaches on the pages that are not shown; nobody waits for it. */
+  const countReach = async ({ edit, plan }: Rehearsal, told: (result: PlanResult) => void = () => undefined) => {
+    const result = await engine.reach(edit, get().conditions, get().page);
+    const { rehearsal, reach } = get();
+    if (!result?.plan || rehearsal?.plan !== plan) return;
+    const { places } = result.plan.reach;
+    // What a way to write would reach may be marked instead by now.
+    set({ rehearsal: { ...rehearsal, result }, ...(reach === plan.reach.places ? { reach: places } : {}) });
+    told(result);
   };
 
   /** Takes in what the page tells of its texts; whether that is to be seen in what is asked about the site. */

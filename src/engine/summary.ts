@@ -1,0 +1,75 @@
+/** What is counted over all pages of a site. */
+import {
+  colorSpots,
+  computedValue,
+  findingSteps,
+  isPlace,
+  pagesOf,
+  sheetsOf,
+  styledPage,
+  textStyleKey,
+  type Conditions,
+  type KnownPage,
+  type Layouts,
+  type Site,
+} from "@/core";
+import type { PageSummary, SiteSummary } from "./protocol";
+import { titleOf } from "./views";
+
+/** How many pages are done. */
+export interface Progress {
+  done: number;
+  of: number;
+}
+
+/** In steps between which others are let in; what an edit cannot have changed is not looked at again. */
+export function* summarySteps(site: Site, conditions: Conditions, layouts: Layouts): Generator<Progress, SiteSummary> {
+  const files = pagesOf(site);
+  const pages: KnownPage[] = [];
+  const counted: CountedPage[] = [];
+  for (const file of files) {
+    const page = styledPage(site, file, conditions);
+    pages.push(page);
+    counted.push(countedOn(page));
+    yield { done: pages.length, of: files.length };
+  }
+  const done = { done: files.length, of: files.length };
+  const colors = new Set(colorSpots(site).map(({ value }) => value)).size;
+  yield done;
+  const steps = findingSteps({ site, pages, conditions, layouts });
+  for (let step = steps.next(); ; step = steps.next()) {
+    if (step.done) {
+      return {
+        pages: counted.map(({ summary }) => summary),
+        sheets: sheetsOf(site).map(({ path }) => path),
+        textStyles: new Set(counted.flatMap(({ keys }) => keys)).size,
+        stacks: new Set(counted.flatMap(({ stacks }) => stacks)).size,
+        colors,
+        findings: step.value,
+      };
+    }
+    yield done;
+  }
+}
+
+interface CountedPage {
+  summary: PageSummary;
+  keys: string[];
+  stacks: string[];
+}
+
+const known = new WeakMap<KnownPage["styles"], CountedPage>();
+
+function countedOn(page: KnownPage): CountedPage {
+  let counted = known.get(page.styles);
+  if (!counted) {
+    const places = page.styles.filter(isPlace);
+    counted = {
+      summary: { path: page.file.path, title: titleOf(page.file), places: places.length, sheets: [...page.sources] },
+      keys: [...new Set(places.map(textStyleKey))],
+      stacks: [...new Set(places.map((style) => computedValue(style, "font-family")))],
+    };
+    known.set(page.styles, counted);
+  }
+  return counted;
+}
