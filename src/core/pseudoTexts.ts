@@ -17,7 +17,7 @@ export interface PseudoText {
 const known = new WeakMap<StyledPage["styles"], PseudoText[]>();
 
 /** By element, for one version of the rules for pseudo-elements. */
-const ofStyles = new WeakMap<Style, { version: object; texts: PseudoText[] }>();
+const ofStyles = new WeakMap<Style, { version: object; fonts: object; texts: PseudoText[] }>();
 
 /** In document order; generated text, placeholders, and first lines, first letters and markers that a rule sets. */
 export function pseudoTexts(page: StyledPage): PseudoText[] {
@@ -25,9 +25,11 @@ export function pseudoTexts(page: StyledPage): PseudoText[] {
   if (!texts) {
     const styler = pseudoStyler(page);
     const { pseudoVersion: version } = page.rules.set;
+    const { fonts } = page.conditions;
     texts = page.styles.filter(isShown).flatMap((style) => {
       let own = ofStyles.get(style);
-      if (own?.version !== version) ofStyles.set(style, (own = { version, texts: textsOf(style, styler) }));
+      if (own?.version !== version || own.fonts !== fonts)
+        ofStyles.set(style, (own = { version, fonts, texts: textsOf(style, styler) }));
       return own.texts;
     });
     known.set(page.styles, texts);

@@ -14,7 +14,7 @@ import {
   type BlockEntry,
   type Winner,
 } from "./blocks";
-import type { Conditions } from "./conditions";
+import { measuresKey, type Conditions } from "./conditions";
 import { matchesContainer, type ContainerAncestor } from "./containers";
 import { black, Context } from "./context";
 import { readPending, type Given } from "./declarations";
@@ -73,6 +73,7 @@ export class Computer {
   private readonly metaScheme: string | null;
   private readonly ancestors = new Ancestors();
   private readonly bank: StyleBank;
+  private readonly measured: Map<string, SharedStyle>;
   /** Styles that come from something of this page alone, by what they come from. */
   private readonly own = new Map<string, SharedStyle>();
   private readonly matching: RuleMatching;
@@ -90,6 +91,7 @@ export class Computer {
     );
     this.metaScheme = meta?.attributes.get("content")?.toLowerCase() ?? null;
     this.bank = bankOf(rules.set, faces, this.metaScheme);
+    this.measured = this.bank.measuredWith(measuresKey(conditions));
   }
 
   all(): readonly Style[] {
@@ -118,15 +120,15 @@ export class Computer {
   }
 
   /**
-   * The styles of another version made over: only what the changed rules reach is computed. The very same list where
-   * they reach nothing; null where all has to be computed.
+   * The styles of another version made over: only what the changed rules reach is computed, and what goes by fonts
+   * that measure otherwise. The very same list where that is nothing; null where all has to be computed.
    */
-  over(before: readonly Style[], changes: RuleChanges): readonly Style[] | null {
-    let stays = !changes.pseudo;
+  over(before: readonly Style[], changes: RuleChanges, sameFonts: boolean): readonly Style[] | null {
+    let stays = !changes.pseudo && sameFonts;
     for (const old of before) {
       const parent = old.parent ? this.results[old.parent.element.index]! : null;
       const blocks = this.blocksOver(old, parent, changes);
-      if (blocks === old.blocks && parent === old.parent) {
+      if (blocks === old.blocks && parent === old.parent && (sameFonts || !old.shared.asksFonts)) {
         this.rootStyle ??= old.shared;
         this.results.push(old);
         continue;
@@ -168,7 +170,7 @@ export class Computer {
     blocks: readonly Block[],
   ): SharedStyle {
     const make = () => this.sharedStyle(element, parent?.shared ?? null, blocks);
-    if (blocks !== before || !parent) return make();
+    if (blocks !== before || !parent || old.asksFonts) return make();
     if (parent.shared === above!.shared || this.alike(parent.shared, above!.shared)) return old;
     return old.isCommon && parent.shared.isCommon ? this.bank.under.of(parent.shared, old, make) : make();
   }
@@ -238,15 +240,15 @@ export class Computer {
   private sharedStyle(element: ElementNode, parent: SharedStyle | null, blocks: readonly Block[]): SharedStyle {
     if (isAdjustedByAttributes(element)) return this.compute(element, parent, blocks);
     const common = parent === null || parent.isCommon;
-    const known = common ? this.bank.styles : this.own;
+    const [known, measured] = common ? [this.bank.styles, this.measured] : [this.own, this.own];
     const key = `${parent ? this.bank.numberOf(parent) : ""} ${element.namespace} ${element.tag} ${blocks.map((block) => this.identify(block)).join()}`;
-    let style = known.get(key);
+    let style = known.get(key) ?? measured.get(key);
     if (!style) {
       style = this.compute(element, parent, blocks);
       // What is inside a container goes by the size of that very one.
       if (style.values[containerTypeAt] === "normal" && !this.isParticular) {
         style.isCommon = common;
-        known.set(key, style);
+        (style.asksFonts ? measured : known).set(key, style);
       }
     }
     return style;
@@ -264,6 +266,8 @@ export class Computer {
   private element: ElementNode | null = null;
   /** Whether the style that is computed goes by more of its element than the declarations that apply to it. */
   private isParticular = false;
+  /** Whether the style that is computed goes by how a font measures. */
+  private askedFonts = false;
 
   /** What values may ask of the element whose style is computed. */
   private readonly sources: Omit<Sources, "variable"> = {
@@ -285,6 +289,7 @@ export class Computer {
   private compute(element: ElementNode, parent: SharedStyle | null, list: readonly Block[]): SharedStyle {
     this.element = element;
     this.isParticular = false;
+    this.askedFonts = false;
     const { winners, custom } = this.cascade(list, parent);
     const style = this.blank(parent, custom, winners);
     const context = style.context as Context;
@@ -307,6 +312,7 @@ export class Computer {
         names.some((name) => style.winners.has(name) && style.winners.get(name)!.block.origin !== "browser"),
     });
     style.inside = this.basisInside(element.index, style);
+    style.asksFonts = this.askedFonts;
     return style;
   }
 
@@ -328,6 +334,7 @@ export class Computer {
       context: null!,
       texts: [],
       isCommon: false,
+      asksFonts: false,
     };
     style.context = new Context(
       style,
@@ -339,12 +346,13 @@ export class Computer {
     return style;
   }
 
-  private readonly measured = new Map<string, FontMeasure>();
+  private readonly measures = new Map<string, FontMeasure>();
 
   private readonly measureFont = (setting: FontSetting): FontMeasure => {
+    this.askedFonts = true;
     const key = fontKey(setting);
-    let measure = this.measured.get(key);
-    if (!measure) this.measured.set(key, (measure = fontMeasure(setting, this.faces, this.conditions)));
+    let measure = this.measures.get(key);
+    if (!measure) this.measures.set(key, (measure = fontMeasure(setting, this.faces, this.conditions)));
     return measure;
   };
 

@@ -55,12 +55,24 @@ export function withStatesEverywhere(conditions: Conditions): Conditions {
 
 const keys = new WeakMap<Conditions, string>();
 
-/** Equal for equal conditions, but for what is measured and forced on single pages. */
+/** Equal for equal conditions, but for how fonts measure, and what is measured and forced on single pages. */
 export function conditionsKey(conditions: Conditions): string {
   let key = keys.get(conditions);
   if (key === undefined) {
-    key = JSON.stringify({ ...conditions, containers: null, forced: null });
+    key = JSON.stringify({ ...conditions, fonts: null, containers: null, forced: null });
     keys.set(conditions, key);
+  }
+  return key;
+}
+
+const fontKeys = new WeakMap<Conditions["fonts"], string>();
+
+/** Equal for fonts that measure alike. */
+export function measuresKey({ fonts }: Conditions): string {
+  let key = fontKeys.get(fonts);
+  if (key === undefined) {
+    key = JSON.stringify(fonts);
+    fontKeys.set(fonts, key);
   }
   return key;
 }

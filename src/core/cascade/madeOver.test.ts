@@ -10,6 +10,7 @@ import { changeSite, openSite, pagesOf, sheetsOf, textFile, type Site } from "..
 import { cssSoup, sampleFiles, stylesOf } from "../testing/site";
 import { defaultConditions } from "./conditions";
 import { explain } from "./explain";
+import { fontKeyOf } from "../type/fontUnits";
 import { reportedLonghands } from "./properties";
 import { styledPage } from "./styledPages";
 import { computedValue } from "./style";
@@ -198,4 +199,25 @@ test.each([
   const after = changeSite(before, [{ path: "a.css", start, end: start + from.length, insert: to }]);
   expect(everything(after)).toEqual(everything(anew(after)));
   expect(generated(after)).toEqual(generated(anew(after)));
+});
+
+test("after fonts were measured, and after a change then", () => {
+  const css = "body{font-size:20px;word-spacing:1ch} p{text-indent:2em} main::before{content:'x';letter-spacing:1ex}";
+  const before = small(css);
+  const key = fontKeyOf('"Times New Roman"', 20, 400, false, "100%");
+  const fonts = { [key]: { ex: 11, ch: 12, cap: 13, ic: 14, line: 15 } };
+  const under = (from: Site, conditions = { ...defaultConditions, fonts }) =>
+    pagesOf(from).map((file) => {
+      const page = styledPage(from, file, conditions);
+      return [...page.styles, ...pseudoTexts(page).map(({ style }) => style)].map((style) =>
+        reportedLonghands.map((name) => computedValue(style, name)).join("|"),
+      );
+    });
+  const plain = under(before, defaultConditions);
+  const measured = under(before);
+  expect(measured).not.toEqual(plain);
+  expect(measured).toEqual(under(anew(before)));
+  const after = changeSite(before, [{ path: "a.css", start: 0, end: 4, insert: "p,main" }]);
+  expect(under(after)).toEqual(under(anew(after)));
+  expect(under(before, defaultConditions)).toEqual(plain);
 });

@@ -36,6 +36,8 @@ export interface SharedStyle {
   texts: (string | undefined)[];
   /** Whether it comes from nothing but rules and declarations, so that elements of other pages may share it. */
   isCommon: boolean;
+  /** Whether it goes by how a font measures. */
+  asksFonts: boolean;
 }
 
 export interface ContainerBasis {

@@ -17,9 +17,13 @@ class PairMap<Key extends object, Value> {
   }
 }
 
+/** Ways in which fonts measure that styles are kept for. */
+const mostMeasures = 4;
+
 export class StyleBank {
   /** By what they come from. */
   readonly styles = new Map<string, SharedStyle>();
+  private readonly measured = new Map<string, Map<string, SharedStyle>>();
   /** By the style of the parent now and their own before: those that nothing else is different for. */
   readonly under = new PairMap<SharedStyle, SharedStyle>();
   /** Whether what is inside comes out the same in the first as in the second. */
@@ -27,6 +31,16 @@ export class StyleBank {
   private readonly numbers = new WeakMap<SharedStyle, number>();
   private last = 0;
   private readonly texts = new Map<string, number>();
+
+  /** Those that go by how fonts measure, by what else they come from. @param fonts equal for fonts that measure alike */
+  measuredWith(fonts: string): Map<string, SharedStyle> {
+    let styles = this.measured.get(fonts);
+    if (!styles) {
+      this.measured.set(fonts, (styles = new Map()));
+      if (this.measured.size > mostMeasures) this.measured.delete(this.measured.keys().next().value!);
+    }
+    return styles;
+  }
 
   numberOf(style: SharedStyle): number {
     let number = this.numbers.get(style);

@@ -1,6 +1,6 @@
 /** Styled pages, kept as long as nothing they are made from changes. */
 import type { Site, TextFile } from "../source/site";
-import { conditionsKey, type Conditions } from "./conditions";
+import { conditionsKey, measuresKey, type Conditions } from "./conditions";
 import { stylePage, type StyledPage } from "./styles";
 
 export interface KnownPage extends StyledPage {
@@ -10,6 +10,8 @@ export interface KnownPage extends StyledPage {
 
 interface Entry {
   conditions: string;
+  /** How fonts measure. */
+  fonts: string;
   /** Names of all files: a sheet that was missing may have come. */
   names: string;
   sources: readonly (TextFile | undefined)[];
@@ -28,6 +30,7 @@ function keyFor(conditions: Conditions, path: string): string {
 
 export function styledPage(site: Site, file: TextFile, conditions: Conditions): KnownPage {
   const key = keyFor(conditions, file.path);
+  const fonts = measuresKey(conditions);
   let names = namesOf.get(site.files);
   if (names === undefined) {
     names = [...site.files.keys()].join("\n");
@@ -37,6 +40,7 @@ export function styledPage(site: Site, file: TextFile, conditions: Conditions): 
   const found = entries.find(
     (entry) =>
       entry.conditions === key &&
+      entry.fonts === fonts &&
       entry.names === names &&
       entry.sources.every((source, at) => site.files.get(entry.page.sources[at]!) === source),
   );
@@ -44,6 +48,7 @@ export function styledPage(site: Site, file: TextFile, conditions: Conditions): 
     if (found !== entries[0]) known.set(file, [found, ...entries.filter((entry) => entry !== found)]);
     return found.page;
   }
+  // Made over from one that is alike, how fonts measure aside; the latest is first.
   const latest = entries.find((entry) => entry.conditions === key && entry.names === names)?.page ?? null;
   const styled = stylePage(site, file, conditions, latest);
   const sources = [
@@ -57,6 +62,7 @@ export function styledPage(site: Site, file: TextFile, conditions: Conditions): 
   const page: KnownPage = { ...styled, sources };
   const entry: Entry = {
     conditions: key,
+    fonts,
     names,
     sources: sources.map((path) => site.files.get(path) as TextFile | undefined),
     page,

@@ -5,7 +5,7 @@ import { sheetsOfPage, type PageSheets } from "../source/html/sheets";
 import type { Site, TextFile } from "../source/site";
 import { browserSheet, quirksSheet } from "./browserSheet";
 import { Computer } from "./computer";
-import type { Conditions } from "./conditions";
+import { measuresKey, type Conditions } from "./conditions";
 import { forcedStatesOf } from "./forced";
 import type { PageRules } from "./pageRules";
 import { changesBetween } from "./ruleChanges";
@@ -44,7 +44,9 @@ export function stylePage(
   const computer = new Computer(rules, conditions, document, matchingFor(document, conditions), faces);
   const isOver = before !== null && before.document === document && facesKey(before.faces) === facesKey(faces);
   const changes = isOver ? changesBetween(before.rules.set, set, quirks) : null;
-  const styles = (changes && computer.over(before!.styles, changes)) ?? computer.all();
+  const styles =
+    (changes && computer.over(before!.styles, changes, measuresKey(before!.conditions) === measuresKey(conditions))) ??
+    computer.all();
   return { file, document, sheets, rules, conditions, faces, styles };
 }
 
