@@ -143,7 +143,7 @@ export {
 } from "./palette/palette";
 export { nameColor, proposedNames } from "./palette/properties";
 export { joinColors, rewriteColors, type Rewriting } from "./palette/rewrite";
-export { colorSpots, type ColorSpot, type Role } from "./palette/values";
+export { colorSpots, colorSpotSteps, type ColorSpot, type Role } from "./palette/values";
 export { reports } from "./report";
 export { csv } from "./report/types";
 export { axisSettings, withAxis, type AxisSetting } from "./type/axes";

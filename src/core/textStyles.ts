@@ -163,8 +163,20 @@ export function textStyleKey(style: Style): string {
   if (key === undefined) {
     const { ground, ink } = legibility(style);
     const colors = [ink, ground.color, ...(ground.range ?? [])].map(cssColor);
-    key = [...textStyleProperties.map((property) => computedValue(style, property)), ...colors].join("|");
+    key = [settingKey(style), ...colors].join("|");
     keys.set(style, key);
+  }
+  return key;
+}
+
+const settings = new WeakMap<Style["shared"], string>();
+
+/** Equal for texts that are set alike, their colours aside. */
+function settingKey(style: Style): string {
+  let key = settings.get(style.shared);
+  if (key === undefined) {
+    key = textStyleProperties.map((property) => computedValue(style, property)).join("|");
+    settings.set(style.shared, key);
   }
   return key;
 }

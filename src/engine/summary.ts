@@ -1,6 +1,6 @@
 /** What is counted over all pages of a site. */
 import {
-  colorSpots,
+  colorSpotSteps,
   computedValue,
   findingSteps,
   isPlace,
@@ -34,8 +34,10 @@ export function* summarySteps(site: Site, conditions: Conditions, layouts: Layou
     yield { done: pages.length, of: files.length };
   }
   const done = { done: files.length, of: files.length };
-  const colors = new Set(colorSpots(site).map(({ value }) => value)).size;
-  yield done;
+  const spots = colorSpotSteps(site);
+  let spot = spots.next();
+  for (; !spot.done; spot = spots.next()) yield done;
+  const colors = new Set(spot.value.map(({ value }) => value)).size;
   const steps = findingSteps({ site, pages, conditions, layouts });
   for (let step = steps.next(); ; step = steps.next()) {
     if (step.done) {

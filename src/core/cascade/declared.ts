@@ -2,18 +2,20 @@
 import { forEachInOrder } from "./blocks";
 import type { Style } from "./style";
 
-const known = new WeakMap<Style["blocks"], Map<string, string>>();
+/** By what is shared where that comes from nothing but the declarations. */
+const known = new WeakMap<Style["shared"] | Style["blocks"], Map<string, string>>();
 
 /** Null where nothing says it. Custom properties are not put in. */
 export function declaredText(style: Style, property: string): string | null {
-  let texts = known.get(style.blocks);
+  const key = style.shared.isCommon ? style.shared : style.blocks;
+  let texts = known.get(key);
   if (!texts) {
     texts = new Map();
     const into = texts;
     forEachInOrder(style.blocks, (_, { declaration }) => {
       into.set(declaration.property, declaration.valueText.trim().toLowerCase());
     });
-    known.set(style.blocks, texts);
+    known.set(key, texts);
   }
   return texts.get(property) ?? null;
 }

@@ -51,6 +51,8 @@ export function readColorValue(text: string): ColorValue {
 
 /** The colour value a component stands for; null when it is none. */
 export function colorFromComponent(component: Component): ColorValue | null {
+  // Errors are slow to make, and most words and functions are no colours.
+  if (!mayBeColor(component)) return null;
   try {
     return fromComponent(component);
   } catch (error) {
@@ -58,6 +60,17 @@ export function colorFromComponent(component: Component): ColorValue | null {
     throw error;
   }
 }
+
+function mayBeColor(component: Component): boolean {
+  if (component.type === "ident") return isColorName(component.name.toLowerCase());
+  if (component.type === "hash") return true;
+  return component.type === "function" && (colorFunctions.has(component.name) || otherFunctions.has(component.name));
+}
+
+const otherFunctions = new Set(["color", "color-mix", "light-dark"]);
+
+const isColorName = (name: string) =>
+  name === "currentcolor" || name === "transparent" || namedColors.has(name) || systemColors.has(name);
 
 const transparent: PlainColor = { color: { space: "srgb", channels: [0, 0, 0], alpha: 0 }, legacy: true };
 

@@ -15,8 +15,17 @@ const says = (style: Style, property: string) => {
 const transforms = ["transform", "-webkit-transform", "translate", "rotate", "scale", "offset-path", "offset", "zoom"];
 const offsets = ["top", "left", "right", "bottom", "inset", "inset-block", "inset-inline", "inset-block-start"];
 
+const moved = new WeakMap<Style["shared"], boolean>();
+
 /** Whether a box is drawn elsewhere than the flow puts it. */
 export function isMoved(style: Style): boolean {
+  if (!style.shared.isCommon) return isDrawnElsewhere(style);
+  let result = moved.get(style.shared);
+  if (result === undefined) moved.set(style.shared, (result = isDrawnElsewhere(style)));
+  return result;
+}
+
+function isDrawnElsewhere(style: Style): boolean {
   if (transforms.some((property) => says(style, property))) return true;
   const position = valueOf<string>(style, "position");
   if (position === "relative" && offsets.some((property) => says(style, property))) return true;

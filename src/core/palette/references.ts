@@ -1,7 +1,7 @@
 /** Where custom properties are referred to. */
-import { declarationsOfSite } from "../edits/locate";
+import { declarationsOfFile, declarationsOfSite } from "../edits/locate";
 import { componentsOf, type Component, type ComponentOf } from "../source/css/components";
-import type { Site } from "../source/site";
+import { pagesOf, sheetsOf, type Site, type TextFile } from "../source/site";
 
 export interface ReferenceSpot {
   /** Of the custom property. */
@@ -14,9 +14,19 @@ export interface ReferenceSpot {
   inGradient: boolean;
 }
 
+const known = new WeakMap<TextFile, ReferenceSpot[]>();
+
 export function referenceSpots(site: Site): ReferenceSpot[] {
+  return [...sheetsOf(site), ...pagesOf(site)].flatMap((file) => {
+    let own = known.get(file);
+    if (!own) known.set(file, (own = spotsIn(site, file)));
+    return own;
+  });
+}
+
+function spotsIn(site: Site, file: TextFile): ReferenceSpot[] {
   const spots: ReferenceSpot[] = [];
-  for (const { declaration, file, offset } of declarationsOfSite(site)) {
+  for (const { declaration, offset } of declarationsOfFile(site, file)) {
     const { property, valueText, start } = declaration;
     if (!valueText.includes("var(")) continue;
     for (const found of referencesOf(componentsOf(valueText), false))

@@ -88,13 +88,24 @@ export function writtenColors(site: Site): WrittenColor[] {
  * of instead of the mix, and nothing in comments, strings and addresses.
  */
 export function colorSpots(site: Site): ColorSpot[] {
-  const names = namesInGradients(site);
-  const spots = [...sheetsOf(site), ...pagesOf(site)].flatMap((file) => {
+  const steps = colorSpotSteps(site);
+  for (;;) {
+    const step = steps.next();
+    if (step.done) return step.value;
+  }
+}
+
+/** The same in steps, a file each. */
+export function* colorSpotSteps(site: Site): Generator<void, ColorSpot[]> {
+  const spots: ColorSpot[] = [];
+  for (const file of [...sheetsOf(site), ...pagesOf(site)]) {
     // Which sheets a page embeds does not depend on other files; its imports do, but those are files of their own.
     let own = known.get(file);
     if (!own) known.set(file, (own = spotsIn(site, file)));
-    return own;
-  });
+    spots.push(...own);
+    yield;
+  }
+  const names = namesInGradients(site);
   return names.size ? spots.map((spot) => (names.has(spot.property) ? { ...spot, mixed: true } : spot)) : spots;
 }
 
