@@ -113,10 +113,10 @@ export class Computer {
     return this.results;
   }
 
-  private blocksFor(element: ElementNode, parent: Style | null, ancestors: Ancestors | null): Block[] {
+  private blocksFor(element: ElementNode, parent: Style | null, ancestors: Ancestors | null): readonly Block[] {
     const contained = (text: string) =>
       matchesContainer(text, containersAbove(parent), this.document.path, this.conditions);
-    return blocksFor(element, this.rules.set, this.matching, ancestors, contained);
+    return this.bank.blocksLike(blocksFor(element, this.rules.set, this.matching, ancestors, contained));
   }
 
   /**
@@ -241,7 +241,7 @@ export class Computer {
     if (isAdjustedByAttributes(element)) return this.compute(element, parent, blocks);
     const common = parent === null || parent.isCommon;
     const [known, measured] = common ? [this.bank.styles, this.measured] : [this.own, this.own];
-    const key = `${parent ? this.bank.numberOf(parent) : ""} ${element.namespace} ${element.tag} ${blocks.map((block) => this.identify(block)).join()}`;
+    const key = `${parent ? this.bank.numberOf(parent) : ""} ${element.namespace} ${element.tag} ${this.bank.numberOfBlocks(blocks)}`;
     let style = known.get(key) ?? measured.get(key);
     if (!style) {
       style = this.compute(element, parent, blocks);
@@ -252,15 +252,6 @@ export class Computer {
       }
     }
     return style;
-  }
-
-  /** A block as a short text: its rule, or the text of its declarations. */
-  private identify({ match, normal, important, attached }: Block): string {
-    if (match) return String(match.rule.id);
-    const text = [...normal, ...important]
-      .map(({ declaration }) => `${declaration.property}:${declaration.valueText}!${declaration.important}`)
-      .join(";");
-    return `${attached ? "s" : "h"}${this.bank.nameOf(text)}`;
   }
 
   private element: ElementNode | null = null;

@@ -1,4 +1,5 @@
 /** Styles shared by elements of all pages whose rules, faces and schemes are the same. */
+import type { Block } from "./blocks";
 import type { SharedStyle } from "./style";
 import type { FontFace } from "../type/pageFonts";
 import type { FontFile } from "../type/fontFile";
@@ -28,6 +29,8 @@ export class StyleBank {
   readonly under = new PairMap<SharedStyle, SharedStyle>();
   /** Whether what is inside comes out the same in the first as in the second. */
   readonly alike = new PairMap<SharedStyle, boolean>();
+  private readonly blocks = new Map<string, readonly Block[]>();
+  private readonly blockNumbers = new WeakMap<readonly Block[], number>();
   private readonly numbers = new WeakMap<SharedStyle, number>();
   private last = 0;
   private readonly texts = new Map<string, number>();
@@ -42,14 +45,39 @@ export class StyleBank {
     return styles;
   }
 
+  /** The same list for blocks of the same rules, by the same selectors, and of the same declarations of elements. */
+  blocksLike(blocks: readonly Block[]): readonly Block[] {
+    const key = blocks.map((block) => this.identify(block)).join();
+    let like = this.blocks.get(key);
+    if (!like) {
+      this.blocks.set(key, (like = blocks));
+      this.blockNumbers.set(like, this.blocks.size);
+    }
+    return like;
+  }
+
+  /** Of a list that was made one with those like it. */
+  numberOfBlocks(blocks: readonly Block[]): number {
+    return this.blockNumbers.get(blocks) ?? this.blockNumbers.get(this.blocksLike(blocks))!;
+  }
+
+  /** A block as a short text: its rule and selector, or the text of its declarations. */
+  private identify({ match, normal, important, attached }: Block): string {
+    if (match) return `${match.rule.id}.${match.rule.entry.selectors.indexOf(match.selector)}.${match.proximity}`;
+    const text = [...normal, ...important]
+      .map(({ declaration }) => `${declaration.property}:${declaration.valueText}!${declaration.important}`)
+      .join(";");
+    return `${attached ? "s" : "h"}${this.nameOf(text)}`;
+  }
+
   numberOf(style: SharedStyle): number {
     let number = this.numbers.get(style);
     if (number === undefined) this.numbers.set(style, (number = this.last += 1));
     return number;
   }
 
-  /** A short text for the text of declarations. */
-  nameOf(text: string): number {
+  /** A number for the text of declarations. */
+  private nameOf(text: string): number {
     let number = this.texts.get(text);
     if (number === undefined) this.texts.set(text, (number = this.texts.size));
     return number;

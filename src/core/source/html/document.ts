@@ -134,8 +134,18 @@ function isElement(node: Tree.ChildNode): node is Tree.Element {
   return "tagName" in node;
 }
 
+/** Large sites have very many elements without any. */
+const none: ReadonlyMap<string, never> = new Map();
+const noClasses: readonly string[] = [];
+
+function classesIn(text: string | undefined): readonly string[] {
+  return text ? text.split(/[ \t\n\r\f]+/).filter(Boolean) : noClasses;
+}
+
 function elementOf(node: Tree.Element, parent: ElementNode | null, index: number): ElementNode {
-  const attributes = new Map(node.attrs.map(({ name, prefix, value }) => [prefix ? `${prefix}:${name}` : name, value]));
+  const attributes: ReadonlyMap<string, string> = node.attrs.length
+    ? new Map(node.attrs.map(({ name, prefix, value }) => [prefix ? `${prefix}:${name}` : name, value]))
+    : none;
   const at = node.sourceCodeLocation;
   return {
     index,
@@ -143,7 +153,7 @@ function elementOf(node: Tree.Element, parent: ElementNode | null, index: number
     namespace: namespaces[node.namespaceURI] ?? "html",
     attributes,
     id: attributes.get("id") || null,
-    classes: (attributes.get("class") ?? "").split(/[ \t\n\r\f]+/).filter(Boolean),
+    classes: classesIn(attributes.get("class")),
     parent,
     children: [],
     position: 0,
@@ -154,12 +164,14 @@ function elementOf(node: Tree.Element, parent: ElementNode | null, index: number
           startTag: { start: at.startTag.startOffset, end: at.startTag.endOffset },
           endTag: at.endTag ? { start: at.endTag.startOffset, end: at.endTag.endOffset } : null,
           whole: { start: at.startOffset, end: at.endOffset },
-          attributes: new Map(
-            Object.entries(at.attrs ?? {}).map(([name, span]) => [
-              name,
-              { start: span.startOffset, end: span.endOffset },
-            ]),
-          ),
+          attributes: at.attrs
+            ? new Map(
+                Object.entries(at.attrs).map(([name, span]) => [
+                  name,
+                  { start: span.startOffset, end: span.endOffset },
+                ]),
+              )
+            : none,
         }
       : null,
   };
