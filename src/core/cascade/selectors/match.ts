@@ -1,7 +1,9 @@
 /** Selector matching (Selectors 4) over the element tree. */
 import type { ElementNode } from "../../source/html/document";
 import { states } from "./states";
-import type { Compound, NthKind, Selector, SimpleSelector } from "./types";
+import { hasRelative } from "./has";
+import { memoOf, type NthSelector } from "./memo";
+import type { Compound, Selector, SimpleSelector } from "./types";
 
 export interface MatchContext {
   /** In quirks mode classes and ids match in any letter case (Selectors 4, 3.5). */
@@ -77,14 +79,43 @@ function matchesSimple(simple: SimpleSelector, element: ElementNode, context: Ma
     case "nth":
       return matchesNth(simple, element, context);
     case "is":
-      return simple.list.some((selector) => matches(selector, element, context));
+      return matchesList(simple.list, element, context);
     case "not":
       return !simple.list.some((selector) => matches(selector, element, context));
     case "has":
-      return simple.list.some((selector) => hasRelative(selector, element, context));
+      return simple.list.some((selector) => hasRelative(selector, element, context, matchesCompound));
     case "never":
       return false;
   }
+}
+
+/** Lists nested deeper than this are matched once for each element: nesting can name the same list many times over. */
+const shallow = 3;
+
+function matchesList(list: readonly Selector[], element: ElementNode, context: MatchContext): boolean {
+  const look = () => list.some((selector) => matches(selector, element, context));
+  if (depthOf(list) <= shallow) return look();
+  const { lists } = memoOf(context);
+  let known = lists.get(list);
+  if (!known) lists.set(list, (known = new WeakMap()));
+  let result = known.get(element);
+  if (result === undefined) known.set(element, (result = look()));
+  return result;
+}
+
+const depths = new WeakMap<readonly Selector[], number>();
+
+/** How deep lists stand in lists. */
+function depthOf(list: readonly Selector[]): number {
+  let depth = depths.get(list);
+  if (depth === undefined) {
+    depth = 1;
+    for (const { compounds } of list)
+      for (const { simples } of compounds)
+        for (const simple of simples) if (simple.kind === "is") depth = Math.max(depth, 1 + depthOf(simple.list));
+    depths.set(list, depth);
+  }
+  return depth;
 }
 
 function same(a: string, b: string): boolean {
@@ -176,79 +207,41 @@ function autoDirection(element: ElementNode): "ltr" | "rtl" | null {
   return null;
 }
 
-function matchesNth(simple: SimpleSelector & { kind: "nth" }, element: ElementNode, context: MatchContext): boolean {
+function matchesNth(simple: NthSelector, element: ElementNode, context: MatchContext): boolean {
   if (simple.list && !simple.list.some((selector) => matches(selector, element, context))) return false;
-  const place = placeOf(simple.of, simple.list, element, context);
+  const place = placeOf(simple, element, context);
   if (simple.step === 0) return place === simple.offset;
   const steps = (place - simple.offset) / simple.step;
   return steps >= 0 && Number.isInteger(steps);
 }
 
-function placeOf(of: NthKind, list: readonly Selector[] | null, element: ElementNode, context: MatchContext): number {
-  if (!element.parent) return 1;
-  const siblings = element.parent.children;
-  if (of === "child" && !list) return element.position + 1;
-  if (of === "last-child" && !list) return siblings.length - element.position;
-  const last = of.startsWith("last");
-  const step = last ? 1 : -1;
-  let place = 1;
-  for (let at = element.position + step; at >= 0 && at < siblings.length; at += step) {
-    const other = siblings[at]!;
-    if (list) place += list.some((selector) => matches(selector, other, context)) ? 1 : 0;
-    else place += other.tag === element.tag && other.namespace === element.namespace ? 1 : 0;
-  }
-  return place;
+/** Place among the siblings that count, from 1. */
+function placeOf(simple: NthSelector, element: ElementNode, context: MatchContext): number {
+  const { parent, position } = element;
+  if (!parent) return 1;
+  if (simple.of === "child" && !simple.list) return position + 1;
+  if (simple.of === "last-child" && !simple.list) return parent.children.length - position;
+  const places = memoOf(context).places;
+  let known = places.get(simple);
+  if (!known) places.set(simple, (known = new WeakMap()));
+  let among = known.get(parent);
+  if (!among) known.set(parent, (among = placesAmong(parent.children, simple, context)));
+  return among[position]!;
 }
 
-/** `:has()` (Selectors 4, 4.5): is there an element, found from the anchor, that the relative selector fits? */
-function hasRelative(selector: Selector, anchor: ElementNode, context: MatchContext): boolean {
-  const candidates: Iterable<ElementNode> =
-    selector.leading === "+" || selector.leading === "~" ? fromSiblings(anchor) : descendants(anchor);
-  for (const candidate of candidates)
-    if (matchesRelative(selector, selector.compounds.length - 1, candidate, anchor, context)) return true;
-  return false;
-}
-
-function matchesRelative(
-  selector: Selector,
-  at: number,
-  element: ElementNode,
-  anchor: ElementNode,
-  context: MatchContext,
-): boolean {
-  if (!matchesCompound(selector.compounds[at]!, element, context)) return false;
-  const join = at === 0 ? selector.leading : selector.combinators[at - 1];
-  const fits = (other: ElementNode) =>
-    at === 0 ? other === anchor : matchesRelative(selector, at - 1, other, anchor, context);
-  switch (join) {
-    case ">":
-      return element.parent !== null && fits(element.parent);
-    case "+": {
-      const before = previous(element);
-      return before !== null && fits(before);
-    }
-    case "~":
-      for (let before = previous(element); before; before = previous(before)) if (fits(before)) return true;
-      return false;
-    default:
-      for (let above = element.parent; above; above = above.parent) if (fits(above)) return true;
-      return false;
+/** The places of all siblings; those that do not count have that of the last that does. */
+function placesAmong(siblings: readonly ElementNode[], simple: NthSelector, context: MatchContext): Uint32Array {
+  const places = new Uint32Array(siblings.length);
+  const counts = new Map<string, number>();
+  const last = simple.of.startsWith("last");
+  for (let step = 0; step < siblings.length; step += 1) {
+    const at = last ? siblings.length - 1 - step : step;
+    const sibling = siblings[at]!;
+    const kind = simple.list ? "" : `${sibling.namespace} ${sibling.tag}`;
+    const counted = simple.list?.some((selector) => matches(selector, sibling, context)) ?? true;
+    const place = (counts.get(kind) ?? 0) + (counted ? 1 : 0);
+    counts.set(kind, place);
+    places[at] = place;
   }
-}
-
-/** All below an element, in no recursion: pages may nest deeper than the stack. */
-function* descendants(element: ElementNode): Generator<ElementNode> {
-  const pending = [...element.children].reverse();
-  for (let next = pending.pop(); next; next = pending.pop()) {
-    yield next;
-    for (let at = next.children.length - 1; at >= 0; at -= 1) pending.push(next.children[at]!);
-  }
-}
-
-function* fromSiblings(anchor: ElementNode): Generator<ElementNode> {
-  if (!anchor.parent) return;
-  for (const sibling of anchor.parent.children.slice(anchor.position + 1)) {
-    yield sibling;
-    yield* descendants(sibling);
-  }
+  return places;
 }

@@ -135,7 +135,7 @@ function isElement(node: Tree.ChildNode): node is Tree.Element {
 }
 
 /** Large sites have very many elements without any. */
-const none: ReadonlyMap<string, never> = new Map();
+const none: ReadonlyMap<string, never> = new Map<string, never>();
 const noClasses: readonly string[] = [];
 
 function classesIn(text: string | undefined): readonly string[] {
