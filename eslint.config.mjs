@@ -25,7 +25,10 @@ const directions = Object.entries(mayImport).map(([folder, allowed]) => {
     },
   ];
   if (folder !== "core") {
-    patterns.push({ group: ["@/core/*"], message: "Outside the core, import from @/core, its one face." });
+    patterns.push({
+      group: ["@/core/*", "!@/core/files"],
+      message: "Outside the core, import from @/core, its one face, or its small one for files.",
+    });
   } else {
     patterns.push({
       group: ["node:*", "react", "react-dom", "next/*"],

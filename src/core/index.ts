@@ -64,8 +64,9 @@ export { EditError, type Edit, type ElementRef, type Plan, type Reach, type Targ
 export { linkLooks, type LinkLook, type LinkLooks, type LinkState } from "./slip/linkStates";
 export { slipAtOnce, slipFor, slipTargets, type IdleDeclaration, type Slip, type SlipRowValue } from "./slip/slip";
 export type { TargetOption } from "./slip/targets";
-export { applyChanges, changeBetween, invertChanges, rebased, type TextChange } from "./source/changes";
-export { encodeText, type Encoding } from "./source/encoding";
+export * from "./files";
+export { rebased } from "./source/changes";
+export { type Encoding } from "./source/encoding";
 export { documentOf, shortSelector } from "./source/html/document";
 export {
   safeDocument,
@@ -78,25 +79,16 @@ export {
 export { scriptedText } from "./source/html/scripted";
 export { changeOfLines, offsetAt, plainLines, positionAt } from "./source/lines";
 export { itemsOf } from "./source/html/sheets";
-export { normalisePath } from "./source/path";
 export {
   changeSite,
-  fileBytes,
-  invertFiles,
-  kindOfPath,
   openSite,
   pagesOf,
-  readFile,
   sheetsOf,
   siteOf,
   textFile,
   withFiles,
   type BinaryFile,
-  type FileChange,
-  type RefusedFile,
   type Site,
-  type SiteFile,
-  type StoredFile,
   type TextFile,
 } from "./source/site";
 export {

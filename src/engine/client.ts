@@ -58,6 +58,19 @@ class Run {
   }
 }
 
+/** A worker that is started before a site is opened, so that it is there when it is. */
+let spare: Run | null = null;
+
+export function prepareEngine(): void {
+  spare ??= new Run();
+}
+
+function nextRun(): Run {
+  const run = spare ?? new Run();
+  spare = null;
+  return run;
+}
+
 /** So often, within so many milliseconds, a worker is started anew; what ends it is the site then. */
 const patience = { times: 3, within: 60_000 };
 
@@ -72,7 +85,7 @@ export function startEngine(owner: EngineOwner): { engine: Remote<Engine>; stop(
   let restarts: number[] = [];
   /** A run that is started anew as soon as it ends, even where nobody asks. */
   const start = (): Run => {
-    const next = new Run();
+    const next = nextRun();
     next.ended.catch(() => {
       if (opened && !stopped && !starting) again(next, owner.files).catch(() => undefined);
     });

@@ -1,5 +1,5 @@
 /** Files in: from pickers, drops, zips and pasted text, all to the same list with reasons for what is left out. */
-import { kindOfPath, normalisePath, readFile, type RefusedFile, type SiteFile, type StoredFile } from "@/core";
+import { kindOfPath, normalisePath, readFile, type RefusedFile, type SiteFile, type StoredFile } from "@/core/files";
 import { limits, OpenError, siteTooLarge, textTooLarge, tooManyFiles } from "./limits";
 import { readEntries } from "./zip";
 

@@ -1,5 +1,12 @@
 /** The shelf: sites kept, opened, renamed, copied, deleted; and the history of each. */
-import { applyChanges, invertChanges, invertFiles, type FileChange, type StoredFile, type TextChange } from "@/core";
+import {
+  applyChanges,
+  invertChanges,
+  invertFiles,
+  type FileChange,
+  type StoredFile,
+  type TextChange,
+} from "@/core/files";
 import { database, type FileRecord, type HevretDatabase, type SiteRecord, type StepRecord } from "./database";
 import { stored } from "./failures";
 import { OpenError } from "./limits";

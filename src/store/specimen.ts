@@ -1,5 +1,5 @@
 /** A blank page with one of everything, to try a sheet on. All of its text is ours. */
-import { readFile, type StoredFile } from "@/core";
+import { readFile, type StoredFile } from "@/core/files";
 import type { Opened } from "./read";
 
 const words = (

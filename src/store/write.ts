@@ -1,6 +1,6 @@
 /** Files out: one file, the changed ones or the whole site as zip, or back into the folder they came from. */
 import { zipSync } from "fflate";
-import { fileBytes, encodeText, type StoredFile } from "@/core";
+import { fileBytes, encodeText, type StoredFile } from "@/core/files";
 import type { FileRecord } from "./database";
 
 export function isChanged({ file, original, added }: FileRecord): boolean {

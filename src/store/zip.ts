@@ -1,6 +1,6 @@
 /** Entries of a zip (APPNOTE 6.3), read by its directory, with their checksums verified, and bounded whatever they claim. */
 import type { Entry, FileEntry } from "@zip.js/zip.js";
-import { normalisePath } from "@/core";
+import { normalisePath } from "@/core/files";
 import { OpenError } from "./limits";
 
 export interface ZipReading {

@@ -2,12 +2,12 @@
 
 /** What lies over the page: it takes all input, and draws what is picked, reached and marked. */
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
-import type { ElementRef, SafeElement } from "@/core";
+import { showRatio, type ElementRef, type SafeElement } from "@/core";
 import type { PlaceView } from "@/engine/protocol";
 import type { ShownPage } from "@/preview/frame";
 import { boxOf, placeAt, scrollAt, type Box } from "@/preview/measure";
 import { boxesOfWords, stepWords, wordsBetween, type WordSpan } from "@/preview/words";
-import { plural, showRatio } from "../shared/numbers";
+import { plural } from "../shared/numbers";
 import { useWorkspace, useWorkspaceStore } from "../workspace/context";
 import type { Shown } from "./PageDesk";
 import styles from "./Stage.module.css";

@@ -6,18 +6,17 @@ import { readPasted, type Opened } from "@/store/read";
 import styles from "./Shelf.module.css";
 
 interface Props {
-  open: boolean;
   onClose(): void;
   onOpen(opened: Opened): void;
 }
 
-export function PasteDialog({ open, onClose, onOpen }: Props) {
+export function PasteDialog({ onClose, onOpen }: Props) {
   const id = useId();
   const [html, setHtml] = useState("");
   const [css, setCss] = useState("");
   return (
     <Modal
-      open={open}
+      open
       title="Paste a page"
       okText="Open"
       width={640}

@@ -2,6 +2,7 @@
 
 import { App, Button, Dropdown, Input, Modal } from "antd";
 import { useLiveQuery } from "dexie-react-hooks";
+import dynamic from "next/dynamic";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
@@ -22,11 +23,13 @@ import type { SiteRecord } from "@/store/database";
 import { Mat, MatButton, matStyles } from "../shared/Mat";
 import { plural, showDate } from "../shared/numbers";
 import { useRoom } from "../shared/Room";
-import { PasteDialog } from "./PasteDialog";
-import { SpecimenDialog } from "./SpecimenDialog";
+import { loadAhead, whenIdle } from "./ahead";
 import styles from "./Shelf.module.css";
 import { onFailure, unwaited } from "../shared/unwaited";
 import { inWords } from "../workspace/words";
+
+const PasteDialog = dynamic(() => import("./PasteDialog").then((module) => module.PasteDialog));
+const SpecimenDialog = dynamic(() => import("./SpecimenDialog").then((module) => module.SpecimenDialog));
 
 const day = 24 * 60 * 60 * 1000;
 
@@ -65,6 +68,8 @@ export function Shelf() {
   const filesInput = useRef<HTMLInputElement>(null);
   const { room, setRoom } = useRoom();
   const usage = useRoomLeft();
+
+  useEffect(() => whenIdle(loadAhead), []);
 
   const { message } = App.useApp();
   useEffect(() => {
@@ -181,16 +186,18 @@ export function Shelf() {
         <SiteList />
         {usage && <p className={styles.usage}>{usage}</p>}
       </main>
-      <PasteDialog
-        open={dialog === "paste"}
-        onClose={() => setDialog(null)}
-        onOpen={(opened) => unwaited(open("the pasted page", () => opened))}
-      />
-      <SpecimenDialog
-        open={dialog === "specimen"}
-        onClose={() => setDialog(null)}
-        onOpen={(opened) => unwaited(open("the specimen", () => opened))}
-      />
+      {dialog === "paste" && (
+        <PasteDialog
+          onClose={() => setDialog(null)}
+          onOpen={(opened) => unwaited(open("the pasted page", () => opened))}
+        />
+      )}
+      {dialog === "specimen" && (
+        <SpecimenDialog
+          onClose={() => setDialog(null)}
+          onOpen={(opened) => unwaited(open("the specimen", () => opened))}
+        />
+      )}
     </div>
   );
 }

@@ -9,12 +9,11 @@ import { specimenSite } from "@/store/specimen";
 import styles from "./Shelf.module.css";
 
 interface Props {
-  open: boolean;
   onClose(): void;
   onOpen(opened: Opened): void;
 }
 
-export function SpecimenDialog({ open, onClose, onOpen }: Props) {
+export function SpecimenDialog({ onClose, onOpen }: Props) {
   const id = useId();
   const [count, setCount] = useState<number | null>(200);
   const [problem, setProblem] = useState<string | null>(null);
@@ -29,7 +28,7 @@ export function SpecimenDialog({ open, onClose, onOpen }: Props) {
     }
   };
   return (
-    <Modal open={open} title="Specimen page" okText="Open" width={420} onCancel={onClose} onOk={make}>
+    <Modal open title="Specimen page" okText="Open" width={420} onCancel={onClose} onOk={make}>
       <label htmlFor={id} className={styles.label}>
         Words of filler text
       </label>

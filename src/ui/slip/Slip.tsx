@@ -1,10 +1,10 @@
 "use client";
 
 import { useCallback, useMemo, useState } from "react";
-import { invisibleBelow, readoutsOf, type ElementRef, type Readout, type Slip as SlipData } from "@/core";
+import { invisibleBelow, readoutsOf, showRatio, type ElementRef, type Readout, type Slip as SlipData } from "@/core";
 import { linesOf, xHeightOf, type Lines } from "@/preview/measure";
 import type { Shown } from "../page/PageDesk";
-import { plural, showNumber, showPx, showRatio, showReach } from "../shared/numbers";
+import { plural, showNumber, showPx, showReach } from "../shared/numbers";
 import { Specimen } from "../shared/Specimen";
 import { useWorkspace } from "../workspace/context";
 import { Row } from "./Row";
