@@ -226,8 +226,8 @@ export interface Engine {
     look: PictureLook,
     unknown: PictureUnknown | null,
   ): Promise<string>;
-  /** Pages of which it is not known, or not any more, what lies under their texts. */
-  unlaidPages(conditions: Conditions): Promise<string[]>;
+  /** Pages of which it is not known, or not any more, what lies under their texts: those after the one shown first. */
+  unlaidPages(conditions: Conditions, shown: string | null): Promise<string[]>;
   /** Makes changes: files are put in and taken out before texts are changed. */
   commit(changes: TextChange[], files: FileChange[]): Promise<void>;
   patch(path: string, structure: string, conditions: Conditions): Promise<PagePatch>;

@@ -386,13 +386,18 @@ const engine: Engine = {
     return `data:image/svg+xml;base64,${base64(new TextEncoder().encode(whole))}`;
   },
 
-  unlaidPages: async (conditions) =>
-    pagesOf(site)
+  unlaidPages: async (conditions, shown) => {
+    const files = pagesOf(site);
+    const from = files.findIndex(({ path }) => path === shown) + 1;
+    return [...files.slice(from), ...files.slice(0, from)]
+      .filter(({ path }) => path !== shown)
       .filter((file) => {
         const known = layouts.get(file.path);
-        return !known?.whole || known.page !== styledPage(site, file, conditions);
+        // A page that was never laid out need not be styled to know it.
+        return !known?.whole || known.page?.styles !== styledPage(site, file, conditions).styles;
       })
-      .map(({ path }) => path),
+      .map(({ path }) => path);
+  },
 
   commit: async (changes, files) => {
     site = changeSite(withFiles(site, files), changes);

@@ -8,6 +8,7 @@ import { useWorkspace } from "../workspace/context";
 import styles from "./PageBar.module.css";
 import { Rehearse } from "./Rehearse";
 import { unwaited } from "../shared/unwaited";
+import type { SiteSummary } from "@/engine/protocol";
 
 /** Over the page: which page, what it shares, what was found, and how it is looked at. */
 export function PageBar() {
@@ -18,9 +19,6 @@ export function PageBar() {
   const setConditions = useWorkspace((state) => state.setConditions);
   const files = useWorkspace((state) => state.files);
   const pages = [...files.values()].filter(({ file }) => file.kind === "html").map(({ path }) => path);
-  const sheets = summary?.pages.find(({ path }) => path === page)?.sheets ?? [];
-  const main = sheets[0];
-  const sharing = main ? summary!.pages.filter((one) => one.sheets.includes(main)).length : 0;
   const go = (path: string) => {
     unwaited(openPage(path));
     window.history.pushState(null, "", `?file=${encodeURIComponent(path)}`);
@@ -35,11 +33,10 @@ export function PageBar() {
         onChange={go}
         options={pages.map((path) => ({ value: path, label: path }))}
       />
-      <span className={styles.share}>
-        {main ? `${plural(sharing, "page")} ${sharing === 1 ? "uses" : "share"} ${main}` : "no style sheet"}
-      </span>
+      {summary && page && <span className={styles.share}>{sharingWords(summary, page)}</span>}
       <OpeningNotes />
       <Reading />
+      <Surveying />
       <span className={styles.space} />
       <Rehearse />
       <Select
@@ -54,6 +51,34 @@ export function PageBar() {
         ]}
       />
     </div>
+  );
+}
+
+/** What a page has in common with others; nothing is said of a page that was not looked at yet. */
+function sharingWords({ pages }: SiteSummary, page: string): string {
+  const own = pages.find(({ path }) => path === page);
+  if (!own) return "";
+  const [main] = own.sheets;
+  if (!main) return "no style sheet";
+  const sharing = pages.filter(({ sheets }) => sheets.includes(main)).length;
+  return `${plural(sharing, "page")} ${sharing === 1 ? "uses" : "share"} ${main}`;
+}
+
+/** How far the look under the texts of the other pages is, and a way to stop it and go on. */
+function Surveying() {
+  const survey = useWorkspace((state) => state.survey);
+  const pause = useWorkspace((state) => state.pauseSurvey);
+  if (!survey) return null;
+  const { done, of, paused } = survey;
+  return (
+    <span className={styles.share}>
+      <span title="What lies under the texts of pages that are not shown is looked at while nothing else is done.">
+        Seen {done} of {of} other pages
+      </span>{" "}
+      <button type="button" className="text-button" onClick={() => pause(!paused)}>
+        {paused ? "Go on" : "Pause"}
+      </button>
+    </span>
   );
 }
 

@@ -10,13 +10,23 @@ import { useEngine, useWorkspace } from "./context";
 import styles from "./Desk.module.css";
 import { unwaited } from "../shared/unwaited";
 
-/** More pages than this are looked under when they are opened. */
-const mostPages = 60;
-/** Milliseconds without a change before the pages that are not shown are laid out. */
-const calm = 1500;
+/** Milliseconds without a change before the pages that are not shown are laid out, and without a touch before the next one is. */
+const calm = { changes: 1500, touches: 1000 };
+const touches = ["pointerdown", "pointermove", "wheel", "keydown"] as const;
 
-/** Lets the interface in between two pages. */
-const pause = () => new Promise((resolve) => setTimeout(resolve, 30));
+/** When somebody touched anything last. */
+let touched = 0;
+const touch = () => {
+  touched = performance.now();
+};
+
+const breath = () => new Promise((resolve) => setTimeout(resolve, 30));
+
+/** Waits until nobody has touched anything for a while. */
+async function whenCalm(current: () => boolean): Promise<void> {
+  await breath();
+  while (current() && performance.now() - touched < calm.touches) await breath();
+}
 
 /** Loads the fonts of the site for its specimens. */
 export function SiteFonts() {
@@ -41,12 +51,24 @@ export function Survey() {
   const shown = useWorkspace((state) => state.page);
   const saving = useWorkspace((state) => state.save.kind === "saving");
   const surveyed = useWorkspace((state) => state.surveyed);
+  const paused = useWorkspace((state) => state.survey?.paused ?? false);
   useEffect(() => {
-    if (saving) return;
+    for (const name of touches) window.addEventListener(name, touch, { capture: true, passive: true });
+    return () => {
+      for (const name of touches) window.removeEventListener(name, touch, { capture: true });
+    };
+  }, []);
+  useEffect(() => {
+    if (saving || paused) return;
     let current = true;
     const survey = async () => {
-      const pages = (await engine.unlaidPages(conditions)).filter((path) => path !== shown).slice(0, mostPages);
-      for (const path of pages) {
+      const pages = await engine.unlaidPages(conditions, shown);
+      const all = [...files.values()].filter(({ path, file }) => file.kind === "html" && path !== shown).length;
+      if (!current) return;
+      surveyed(all - pages.length, all);
+      for (const [at, path] of pages.entries()) {
+        await whenCalm(() => current);
+        if (!current) return;
         const view = await engine.page(path, conditions);
         if (!current || !frame.current) return;
         const page = await showPage(frame.current, view);
@@ -60,16 +82,15 @@ export function Survey() {
           () => current,
         );
         if (!current) return;
-        await pause();
+        surveyed(all - pages.length + at + 1, all);
       }
-      if (current && pages.length) surveyed();
     };
-    const timer = setTimeout(() => unwaited(survey()), calm);
+    const timer = setTimeout(() => unwaited(survey()), calm.changes);
     return () => {
       current = false;
       clearTimeout(timer);
     };
-  }, [engine, files, conditions, shown, saving, surveyed]);
+  }, [engine, files, conditions, shown, saving, paused, surveyed]);
   return (
     <iframe
       ref={frame}

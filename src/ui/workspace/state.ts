@@ -41,6 +41,8 @@ export interface Workspace {
   summary: SiteSummary | null;
   /** How many pages are looked at, while that takes noticeably long. */
   reading: { done: number; of: number } | null;
+  /** How many of the pages that are not shown were looked under, while that goes on or is paused. */
+  survey: { done: number; of: number; paused: boolean } | null;
   page: string | null;
   view: PageView | null;
   /** Counts up when the frame has to be built anew. */
@@ -109,8 +111,9 @@ export interface WorkspaceActions {
   /** Keeps the values tried for a row of the slip with the site. */
   keepTrials(row: string, values: readonly string[]): Promise<void>;
   fontsLoaded(families: readonly string[]): void;
-  /** The pages that are not shown were laid out: what is counted over the site is counted anew. */
-  surveyed(): void;
+  /** So many of the pages that are not shown were laid out: what is counted over the site is counted anew when all are. */
+  surveyed(done: number, of: number): void;
+  pauseSurvey(paused: boolean): void;
   undo(): Promise<void>;
   redo(): Promise<void>;
   /** Reads the site again after another window has written. */
@@ -132,6 +135,7 @@ export const initial: Workspace = {
   conditions: defaultConditions,
   summary: null,
   reading: null,
+  survey: null,
   page: null,
   view: null,
   viewNumber: 0,

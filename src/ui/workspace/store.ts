@@ -12,6 +12,9 @@ import { initial, type Desk, type Workspace, type WorkspaceActions } from "./sta
 import { createView } from "./view";
 import { inWords } from "./words";
 
+/** After so many surveyed pages what is counted over the site is counted anew. */
+const countedEvery = 25;
+
 /** Work that takes longer than this says how far it is, in milliseconds. */
 const noticeable = 300;
 
@@ -128,9 +131,17 @@ export function createWorkspace(engine: Remote<Engine>, storage: Storage = sites
 
       fontsLoaded: (ownFamilies) => set({ ownFamilies }),
 
-      surveyed: () => {
+      surveyed: (done, of) => {
+        if (done >= of && !get().survey) return;
+        set({ survey: done < of ? { done, of, paused: get().survey?.paused ?? false } : null });
+        if (done === 0 || (done < of && done % countedEvery !== 0)) return;
         renew();
         countLater();
+      },
+
+      pauseSurvey: (paused) => {
+        const { survey } = get();
+        if (survey) set({ survey: { ...survey, paused } });
       },
 
       restarted: () => {
