@@ -1,5 +1,5 @@
 /** Styled pages, kept as long as nothing they are made from changes. */
-import type { Site, TextFile } from "../source/site";
+import { originOf, type Site, type TextFile } from "../source/site";
 import { conditionsKey, measuresKey, type Conditions } from "./conditions";
 import { stylePage, type StyledPage } from "./styles";
 
@@ -48,9 +48,7 @@ export function styledPage(site: Site, file: TextFile, conditions: Conditions): 
     if (found !== entries[0]) known.set(file, [found, ...entries.filter((entry) => entry !== found)]);
     return found.page;
   }
-  // Made over from one that is alike, how fonts measure aside; the latest is first.
-  const latest = entries.find((entry) => entry.conditions === key && entry.names === names)?.page ?? null;
-  const styled = stylePage(site, file, conditions, latest);
+  const styled = stylePage(site, file, conditions, nearestOf(site, entries, key, names));
   const sources = [
     ...new Set(
       styled.sheets.owners
@@ -69,4 +67,20 @@ export function styledPage(site: Site, file: TextFile, conditions: Conditions): 
   };
   known.set(file, [entry, ...entries].slice(0, mostVersions));
   return page;
+}
+
+/** The version a page is made over from: how fonts measure aside, the one with most of the same sheets, or the one they were changed from. */
+function nearestOf(site: Site, entries: readonly Entry[], conditions: string, names: string): StyledPage | null {
+  let nearest: Entry | null = null;
+  let best = -1;
+  for (const entry of entries) {
+    if (entry.conditions !== conditions || entry.names !== names) continue;
+    const shared = entry.sources.reduce((sum, source, at) => {
+      const now = site.files.get(entry.page.sources[at]!);
+      if (now === source) return sum + 2;
+      return now?.kind === "css" && originOf(now)?.file === source ? sum + 1 : sum;
+    }, 0);
+    if (shared > best) [nearest, best] = [entry, shared];
+  }
+  return nearest?.page ?? null;
 }

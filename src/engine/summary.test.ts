@@ -1,0 +1,67 @@
+/** What an edit cannot have changed is not looked at again, and large sites share what is the same. */
+import { expect, test } from "vitest";
+import { changeSite, defaultConditions, openSite, pagesOf, styledPage, textFile, type Site } from "@/core";
+import { handbook } from "../../e2e/bench/sites";
+import { summarySteps } from "./summary";
+
+const site = openSite(handbook({ pages: 12, css: 20_000, seed: 3 }));
+
+const summaryOf = (of: Site) => {
+  const steps = summarySteps(of, defaultConditions, {});
+  for (let step = steps.next(), count = 0; ; step = steps.next(), count += 1)
+    if (step.done) return { summary: step.value, steps: count };
+};
+const stylesOf = (of: Site) => pagesOf(of).map((file) => styledPage(of, file, defaultConditions).styles);
+
+const changed = (path: string, from: string, to: string) => {
+  const start = textFile(site, path)!.text.indexOf(from);
+  return changeSite(site, [{ path, start, end: start + from.length, insert: to }]);
+};
+
+test("pages with the same sheets share their rules and the values of what comes from them alike", () => {
+  const pages = pagesOf(site).map((file) => styledPage(site, file, defaultConditions));
+  expect(new Set(pages.map(({ rules }) => rules.set)).size).toBe(1);
+  const shared = new Set(pages.flatMap(({ styles }) => styles.map((style) => style.shared)));
+  const elements = pages.reduce((sum, { styles }) => sum + styles.length, 0);
+  expect(shared.size * 4).toBeLessThan(elements);
+});
+
+test("an edit makes anew only the elements that it reaches", () => {
+  const before = stylesOf(site);
+  const after = stylesOf(changed("css/base.css", "font-size: 1.25em", "font-size: 1.5em"));
+  const anew = after.flatMap((styles, page) => styles.filter((style, at) => style !== before[page]![at]));
+  expect(anew.length).toBe(12);
+  expect(new Set(anew.map(({ element }) => element.classes[0]))).toEqual(new Set(["lead"]));
+});
+
+test("after an edit that reaches nothing the pages are the very same", () => {
+  const before = stylesOf(site);
+  const unused = stylesOf(
+    changed("css/base.css", "@media (max-width: 40em) { ", "@media (max-width: 40em) { .x { top: 0 } "),
+  );
+  unused.forEach((styles, page) => expect(styles).toBe(before[page]));
+});
+
+test("counting goes in steps, a page or a file each", () => {
+  const { summary, steps } = summaryOf(site);
+  expect(summary.pages).toHaveLength(12);
+  expect(steps).toBeGreaterThan(12 * 4);
+  expect(summary.pages[0]).toMatchObject({
+    path: "guide/page-1.html",
+    sheets: ["css/base.css", "css/parts.css", "css/utilities.css"],
+  });
+});
+
+test("what is counted after an edit is what is counted of the site as it is then", () => {
+  summaryOf(site);
+  const after = changed(
+    "css/base.css",
+    "a { color: var(--sea-700); }",
+    "a { color: #fefefe; colour: red; } .Lead { top: 0 }",
+  );
+  const anew = openSite(
+    [...after.files.values()].map((file) => (file.kind === "other" ? file : { path: file.path, text: file.text })),
+  );
+  expect(summaryOf(after).summary).toEqual(summaryOf(anew).summary);
+  expect(summaryOf(after).summary).not.toEqual(summaryOf(site).summary);
+});
