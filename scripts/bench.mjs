@@ -1,8 +1,8 @@
 // Our work and Chromium's own on the same pages in one browser session; times and ratios. Not part of the tests.
 import { readFileSync } from "node:fs";
 import { join } from "node:path";
-import { spawn } from "node:child_process";
-import { build as buildApplication, filesBelow, installBrowser, installPackages, root } from "./setup.mjs";
+import { measureApplication } from "./bench/application.mjs";
+import { filesBelow, installBrowser, installPackages, root } from "./setup.mjs";
 
 installPackages();
 installBrowser();
@@ -98,18 +98,53 @@ async function measure(name, files, rule) {
 }
 
 const { reportedLonghands: longhands } = await importCore();
+const { handbook } = await imported("sites", "e2e/bench/sites.ts");
 
-/** The list of longhands, from a bundle of the core for Node. */
-async function importCore() {
-  const file = join(root, "node_modules/.cache/hevret/core.mjs");
+/** A module of ours, from a bundle for Node. */
+async function imported(name, path) {
+  const file = join(root, `node_modules/.cache/hevret/${name}.mjs`);
   await build({
-    input: join(root, "src/core/index.ts"),
+    input: join(root, path),
     platform: "node",
     external: (id) => !id.startsWith(".") && !id.startsWith("@/") && !id.startsWith("/"),
     output: { file, format: "esm" },
     logLevel: "silent",
   });
-  const core = await import(`file://${file}`);
+  return import(`file://${file}`);
+}
+
+/** A large site in a worker: styling all of it once, counting it, planning edits. */
+async function measureSite(size) {
+  const context = await browser.newContext();
+  await context.route("**/*", (route) =>
+    new URL(route.request().url()).pathname === "/bench.js"
+      ? route.fulfill({ path: bundle, contentType: "text/javascript" })
+      : route.fulfill({ body: "<!doctype html>", contentType: "text/html" }),
+  );
+  const page = await context.newPage();
+  await page.goto(`${origin}/`);
+  const timing = await page.evaluate(
+    (files) =>
+      new Promise((resolve) => {
+        const worker = new Worker("/bench.js");
+        worker.onmessage = ({ data }) => resolve(data);
+        worker.postMessage({ site: files });
+      }),
+    handbook(size),
+  );
+  await context.close();
+  const { elements, style, count, again, longest, slip, first, whole } = timing;
+  const ms = (value) => `${value.toFixed(0)} ms`;
+  console.log(
+    `Site of ${size.pages} pages, ${Math.round(size.css / 1000)} KB of sheets, ${elements} elements: styling all pages once ${ms(style)}; ` +
+      `styling, counting and findings ${ms(style + count)} (${((style + count) / style).toFixed(2)} of styling), the longest step ${ms(longest)}; ` +
+      `after one declaration ${ms(again)}; a slip ${ms(slip)}; planning: first answer ${ms(first)}, all pages ${ms(whole)} (medians)`,
+  );
+}
+
+/** The list of longhands, from a bundle of the core for Node. */
+async function importCore() {
+  const core = await imported("core", "src/core/index.ts");
   const started = performance.now();
   core.itemsOf({ kind: "css", path: "framework.css", text: framework, encoding: { name: "utf-8", bom: false } });
   console.log(
@@ -121,95 +156,8 @@ async function importCore() {
 await measure("sample", sample, { path: "css/ferry.css", text: "h2 {" });
 for (const times of [1, 4, 16])
   await measure(`framework page, ${times}x`, large(times), { path: "framework.css", text: ".lead {" });
-await measureTyping();
+const large64 = { pages: 64, css: 400_000, seed: 1 };
+const large300 = { pages: 300, css: 1_000_000, seed: 1 };
+await measureSite(large64);
+await measureApplication(browser, { framework: large(1), large64: handbook(large64), large300: handbook(large300) });
 await browser.close();
-
-/** From the end of an edit to the painted verdict, and the longest task on the way. */
-async function measurePainting(page) {
-  const times = [];
-  for (const color of ["#111111", "#222222", "#333333", "#444444", "#2a2a2a"]) {
-    const field = page.getByLabel("Ink value", { exact: true });
-    await field.fill(color);
-    await page.evaluate(() => {
-      window.longTasks.length = 0;
-      window.paintedIn = new Promise((resolve) => {
-        addEventListener(
-          "keydown",
-          () => {
-            const started = performance.now();
-            let gone = false;
-            const look = () => {
-              const painted = /as painted/.test(document.querySelector('[aria-label="Slip"]')?.textContent ?? "");
-              if (!painted) gone = true;
-              else if (gone) return resolve(performance.now() - started);
-              requestAnimationFrame(look);
-            };
-            look();
-          },
-          { once: true, capture: true },
-        );
-      });
-    });
-    await field.press("Enter");
-    const took = await page.evaluate(() =>
-      Promise.race([window.paintedIn, new Promise((end) => setTimeout(() => end(NaN), 5000))]),
-    );
-    const tasks = await page.evaluate(() => window.longTasks);
-    times.push({ took, longest: Math.max(0, ...tasks) });
-  }
-  const middle = (list) => list.sort((a, b) => a - b)[Math.floor(list.length / 2)];
-  console.log(
-    `From the end of an edit to the painted verdict on the framework page: ${middle(times.map(({ took }) => took)).toFixed(0)} ms (median of ${times.length}); the longest task ${Math.max(...times.map(({ longest }) => longest)).toFixed(0)} ms`,
-  );
-}
-
-/** Typing sizes on the framework page in the application itself: tasks that keep the interface for more than 50 ms. */
-async function measureTyping() {
-  await buildApplication();
-  const port = 4190;
-  const server = spawn(process.execPath, ["scripts/serve.mjs", String(port)], {
-    cwd: root,
-    stdio: "ignore",
-    detached: true,
-  });
-  try {
-    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-    for (let tries = 0; ; tries += 1) {
-      const reached = await page.goto(`http://localhost:${port}/`).catch(() => null);
-      if (reached) break;
-      if (tries > 200) throw new Error("The application does not start.");
-      await new Promise((resolve) => setTimeout(resolve, 100));
-    }
-    const files = large(1).map(({ path, text }) => ({
-      name: path,
-      mimeType: path.endsWith(".css") ? "text/css" : "text/html",
-      buffer: Buffer.from(text),
-    }));
-    await page.getByLabel("Files to open").setInputFiles(files);
-    await page.frameLocator('iframe[title="The page"]').getByRole("heading", { name: "Sailing 0" }).waitFor();
-    const box = await page
-      .frameLocator('iframe[title="The page"]')
-      .getByRole("heading", { name: "Sailing 0" })
-      .boundingBox();
-    await page.mouse.click(box.x + 5, box.y + 5);
-    const field = page.getByLabel("Size value", { exact: true });
-    await field.click();
-    await page.evaluate(() => {
-      window.longTasks = [];
-      new PerformanceObserver((list) =>
-        window.longTasks.push(...list.getEntries().map(({ duration }) => duration)),
-      ).observe({ entryTypes: ["longtask"] });
-    });
-    for (const size of ["31px", "2.5rem", "44px", "3em", "40.25px"]) {
-      await field.fill("");
-      await field.pressSequentially(size, { delay: 120 });
-      await page.getByRole("status").filter({ hasText: "Changes in" }).first().waitFor();
-    }
-    const tasks = await page.evaluate(() => window.longTasks);
-    const longest = tasks.length ? `; the longest ${Math.max(...tasks).toFixed(0)} ms` : "";
-    console.log(`Typing five sizes on the framework page: ${tasks.length} tasks over 50 ms${longest}`);
-    await measurePainting(page);
-  } finally {
-    process.kill(-server.pid);
-  }
-}

@@ -1,13 +1,18 @@
 /** The core in a worker, timed step by step. Milliseconds. */
+import { summarySteps } from "../../src/engine/summary";
 import {
   applyPlan,
+  changeSite,
   computedValue,
   defaultConditions,
   openSite,
   pagesOf,
   planEdit,
+  planSteps,
   reportedLonghands,
+  slipAtOnce,
   styledPage,
+  textFile,
   type Site,
   type SiteFile,
 } from "../../src/core";
@@ -43,10 +48,92 @@ function time(work: () => void): number {
   return performance.now() - start;
 }
 
-self.onmessage = ({
-  data,
-}: MessageEvent<{ files: SiteFile[]; rule: { path: string; start: number }; values: string[] }>) => {
-  const { files, rule, values } = data;
+interface Pages {
+  files: SiteFile[];
+  rule: { path: string; start: number };
+  values: string[];
+}
+
+self.onmessage = ({ data }: MessageEvent<Pages | { site: SiteFile[] }>) => {
+  self.postMessage("site" in data ? siteTiming(data.site) : pagesTiming(data));
+};
+
+export interface SiteTiming {
+  elements: number;
+  /** Styling all pages once, counting all, counting again after one declaration, and the longest step of counting. */
+  style: number;
+  count: number;
+  again: number;
+  longest: number;
+  /** A slip, and an edit planned for its page and for all pages; medians. */
+  slip: number;
+  first: number;
+  whole: number;
+}
+
+/** The edits that are planned: one text, a class, the ink of all, a name, a rule of its own. */
+const edits: readonly (readonly [path: string, rule: string, property: string, value: string])[] = [
+  ["css/base.css", ".lead {", "font-size", "1.4em"],
+  ["css/base.css", "h2 {", "font-size", "1.8rem"],
+  ["css/base.css", "body {", "color", "#112233"],
+  ["css/base.css", ":root {", "--sea-700", "#234567"],
+  ["css/parts.css", ".card__title", "font-weight", "600"],
+];
+
+function siteTiming(files: SiteFile[]): SiteTiming {
+  const site = openSite(files);
+  let elements = 0;
+  const style = time(() => {
+    for (const file of pagesOf(site)) elements += styledPage(site, file, defaultConditions).styles.length;
+  });
+  let longest = 0;
+  const counted = (of: Site) => {
+    let last = performance.now();
+    for (const steps = summarySteps(of, defaultConditions, {}); !steps.next().done; last = performance.now())
+      longest = Math.max(longest, performance.now() - last);
+  };
+  const count = time(() => counted(site));
+  const page = pagesOf(site)[0]!.path;
+  const { styles } = styledPage(site, pagesOf(site)[0]!, defaultConditions);
+  const picks = styles.filter(({ element }) => /^(?:h[123]|td|p)$/.test(element.tag)).slice(0, 15);
+  const slip = median(
+    picks.map(({ element: { index } }) => time(() => slipAtOnce(site, { page, index }, defaultConditions))),
+  );
+  const plans = edits.map(([path, rule, property, value]) => {
+    const start = textFile(site, path)!.text.indexOf(rule);
+    const steps = planSteps(
+      site,
+      { kind: "declare", target: { kind: "rule", path, start }, property, value },
+      defaultConditions,
+      page,
+    );
+    const first = time(() => steps.next());
+    return {
+      first,
+      whole:
+        first +
+        time(() => {
+          while (!steps.next().done);
+        }),
+    };
+  });
+  const [path, rule, , value] = edits[0]!;
+  const start = textFile(site, path)!.text.indexOf(rule) + rule.length;
+  const after = changeSite(site, [{ path, start, end: start, insert: ` font-size: ${value};` }]);
+  const again = time(() => counted(after));
+  return {
+    elements,
+    style,
+    count,
+    again,
+    longest,
+    slip,
+    first: median(plans.map(({ first }) => first)),
+    whole: median(plans.map(({ whole }) => whole)),
+  };
+}
+
+function pagesTiming({ files, rule, values }: Pages): Timing {
   let site: Site | null = null;
   let elements = 0;
   const read = time(() => {
@@ -74,5 +161,5 @@ self.onmessage = ({
     site = changed;
     return again;
   });
-  self.postMessage({ elements, read, first, full, again: median(rounds) } satisfies Timing);
-};
+  return { elements, read, first, full, again: median(rounds) };
+}

@@ -20,10 +20,14 @@ export function inGamut(color: Color, space: Space, tolerance = 0.000075): boole
   return solid(convertColor(color, gamut).channels).every((value) => value >= -tolerance && value <= 1 + tolerance);
 }
 
+/** L, a and b of OKLab, `none` as 0 (CSS Color 4, 9.3). */
+export function okLab({ channels, space }: Color): Triple {
+  return convertChannels(solid(channels), space, "oklab");
+}
+
 /** Euclidean distance in OKLab (CSS Color 4, 14.2); 0.02 is about what the eye can just tell. */
 export function differenceOk(a: Color, b: Color): number {
-  const first = convertChannels(solid(a.channels), a.space, "oklab");
-  const second = convertChannels(solid(b.channels), b.space, "oklab");
+  const [first, second] = [okLab(a), okLab(b)];
   return Math.hypot(...first.map((value, at) => value - second[at]!));
 }
 

@@ -1,6 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { defaultConditions } from "../cascade/conditions";
+import { parseColor } from "../color";
+import { differenceOk } from "../color/gamut";
 import { changeSite, openSite, textFile } from "../source/site";
 import { planEdit } from "../edits/plan";
 import { pageWith, sampleFiles, site } from "../testing/site";
@@ -96,6 +98,28 @@ describe("what a colour is used for", () => {
     ).values;
     expect(twinsIn(near).map(({ a, b }) => [a, b])).toEqual([["#1A6FA0", "rgb(27, 112, 161)"]]);
     expect(twinsIn(near, 0.0001)).toEqual([]);
+  });
+
+  test("twins of many colours are those that each with each would give", () => {
+    const channel = fc.integer({ min: 0, max: 30 }).map((value) => value * 8);
+    fc.assert(
+      fc.property(fc.array(fc.tuple(channel, channel, channel), { minLength: 2, maxLength: 60 }), (colors) => {
+        const css = [...new Set(colors.map((one) => `rgb(${one.join(", ")})`))];
+        const { values } = paletteOf(
+          site({ "a.css": css.map((one) => `p{color:${one}}`).join("") }),
+          defaultConditions,
+        );
+        const found = twinsIn(values, 0.05).map(({ a, b }) => [a, b].sort().join(" | "));
+        const all = css.flatMap((a, at) =>
+          css
+            .slice(at + 1)
+            .filter((b) => differenceOk(parseColor(a)!, parseColor(b)!) <= 0.05)
+            .map((b) => [a, b].sort().join(" | ")),
+        );
+        expect(found.sort()).toEqual(all.sort());
+      }),
+      { numRuns: 50 },
+    );
   });
 });
 

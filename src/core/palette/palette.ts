@@ -7,7 +7,7 @@ import { type StyledPage } from "../cascade/styles";
 import type { Winner } from "../cascade/blocks";
 import { parseColor } from "../color";
 import { cssColor } from "../color/format";
-import { differenceOk } from "../color/gamut";
+import { okLab } from "../color/gamut";
 import { oklch } from "../color/ladder";
 import { notationOf } from "../color/written";
 import type { ElementRef } from "../edits/types";
@@ -299,13 +299,20 @@ export function twinsIn(values: readonly PaletteValue[], within: number = usualT
   const colors = [
     ...new Map(values.flatMap((value) => (value.css === null ? [] : [[value.css, value.value] as const]))),
   ].map(([, value]) => ({ value, color: parseColor(value)! }));
+  // Colours further apart in lightness alone are no twins: each is compared with the next ones only.
+  const sorted = colors
+    .filter(({ color }) => color.alpha !== 0)
+    .map((one, at) => ({ ...one, at, ok: okLab(one.color) }))
+    .sort((a, b) => a.ok[0] - b.ok[0]);
   const twins: Twins[] = [];
-  colors.forEach((a, at) => {
-    for (const b of colors.slice(at + 1)) {
-      if (Math.abs((a.color.alpha ?? 0) - (b.color.alpha ?? 0)) > 0.005 || a.color.alpha === 0) continue;
-      const distance = differenceOk(a.color, b.color);
-      if (distance <= within) twins.push({ a: a.value, b: b.value, distance });
+  for (const [first, a] of sorted.entries()) {
+    for (let next = first + 1; next < sorted.length && sorted[next]!.ok[0] - a.ok[0] <= within; next += 1) {
+      const b = sorted[next]!;
+      if (Math.abs((a.color.alpha ?? 0) - (b.color.alpha ?? 0)) > 0.005) continue;
+      const distance = Math.hypot(...a.ok.map((value, channel) => value - b.ok[channel]!));
+      const [earlier, later] = a.at < b.at ? [a, b] : [b, a];
+      if (distance <= within) twins.push({ a: earlier.value, b: later.value, distance });
     }
-  });
+  }
   return twins.sort((a, b) => a.distance - b.distance);
 }

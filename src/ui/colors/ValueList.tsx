@@ -5,6 +5,7 @@ import { Fragment, useMemo, useState } from "react";
 import { joinColors, twinsIn, type PaletteValue, type Twins } from "@/core";
 import { Swatch } from "../color/Swatch";
 import type { Proposal } from "../shared/WriteChanges";
+import { useGradual } from "../shared/useGradual";
 import styles from "./Colors.module.css";
 
 interface Props {
@@ -62,6 +63,8 @@ export function ValueList({ values, current, selected, within, onCurrent, onSele
     return together(sorted(kept, order));
   }, [values, order, filter]);
   const twins = useMemo(() => twinsIn(values, within), [values, within]);
+  const beside = useMemo(() => twinsBeside(twins, shown), [twins, shown]);
+  const { shown: rows, end } = useGradual(shown);
 
   const toggle = (value: string) => {
     const next = new Set(selected);
@@ -105,7 +108,7 @@ export function ValueList({ values, current, selected, within, onCurrent, onSele
         </label>
       </div>
       <ul>
-        {shown.map((value, at) => {
+        {rows.map((value, at) => {
           const before = shown[at - 1];
           const same = before?.css != null && before.css === value.css;
           return (
@@ -137,12 +140,13 @@ export function ValueList({ values, current, selected, within, onCurrent, onSele
                 </button>
               </li>
               {same && <SameColor a={before!} b={value} onPropose={onPropose} />}
-              {twinsBeside(twins, value.value, shown, at).map((pair) => (
+              {(beside.get(value.value) ?? []).map((pair) => (
                 <TwinLine key={`${pair.a} ${pair.b}`} pair={pair} values={values} onPropose={onPropose} />
               ))}
             </Fragment>
           );
         })}
+        {end}
       </ul>
       {shown.length === 0 && <p className={styles.none}>No value is like that.</p>}
     </section>
@@ -159,14 +163,17 @@ function together(values: readonly PaletteValue[]): PaletteValue[] {
   return [...groups.values()].flat();
 }
 
-/** A pair of twins is told once, under the lower of the two. */
-function twinsBeside(twins: readonly Twins[], value: string, shown: readonly PaletteValue[], at: number): Twins[] {
-  return twins.filter(({ a, b }) => {
-    const other = a === value ? b : b === value ? a : null;
-    if (other === null) return false;
-    const otherAt = shown.findIndex((one) => one.value === other);
-    return otherAt >= 0 && otherAt < at;
-  });
+/** A pair of twins is told once, under the lower of the two that are shown. */
+function twinsBeside(twins: readonly Twins[], shown: readonly PaletteValue[]): Map<string, Twins[]> {
+  const order = new Map(shown.map(({ value }, at) => [value, at]));
+  const beside = new Map<string, Twins[]>();
+  for (const pair of twins) {
+    const [a, b] = [order.get(pair.a), order.get(pair.b)];
+    if (a === undefined || b === undefined) continue;
+    const lower = a > b ? pair.a : pair.b;
+    beside.set(lower, [...(beside.get(lower) ?? []), pair]);
+  }
+  return beside;
 }
 
 function proposeJoin(from: PaletteValue, into: PaletteValue, onPropose: (proposal: Proposal) => void): void {

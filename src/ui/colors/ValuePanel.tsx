@@ -4,6 +4,7 @@ import { formatColor, parseColor, rewriteColors, seenWith, visions, type Notatio
 import { Notations } from "../color/Notations";
 import { Swatch } from "../color/Swatch";
 import { plural } from "../shared/numbers";
+import { useGradual } from "../shared/useGradual";
 import { usePick } from "../shared/usePick";
 import type { Proposal } from "../shared/WriteChanges";
 import styles from "./Colors.module.css";
@@ -12,6 +13,7 @@ import { Proof } from "./RewriteMenu";
 /** The value in hand: in every notation, where it stands, and how it looks to others. */
 export function ValuePanel({ value, onPropose }: { value: PaletteValue; onPropose(proposal: Proposal): void }) {
   const pick = usePick();
+  const uses = useGradual(value.uses);
   const color = value.css === null ? null : parseColor(value.value);
   const propose = (text: string, notation: Notation) => {
     const result = rewriteColors(value.uses, notation);
@@ -46,7 +48,7 @@ export function ValuePanel({ value, onPropose }: { value: PaletteValue; onPropos
       )}
       <h3>Where it stands</h3>
       <ul className={styles.places}>
-        {value.uses.map((use) => (
+        {uses.shown.map((use) => (
           <li key={`${use.path} ${use.start}`}>
             <code>
               {use.selector} {"{"} {use.property} {"}"}
@@ -63,6 +65,7 @@ export function ValuePanel({ value, onPropose }: { value: PaletteValue; onPropos
             </span>
           </li>
         ))}
+        {uses.end}
       </ul>
     </section>
   );

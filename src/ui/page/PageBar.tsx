@@ -1,8 +1,10 @@
 "use client";
 
 import { Popover, Select } from "antd";
+import type { Finding, RefusedFile } from "@/core";
 import { plural } from "../shared/numbers";
 import { Prose } from "../shared/Prose";
+import { useGradual } from "../shared/useGradual";
 import { useSeeSource } from "../shared/useSeeSource";
 import { useWorkspace } from "../workspace/context";
 import styles from "./PageBar.module.css";
@@ -103,33 +105,38 @@ function OpeningNotes() {
   const refused = useWorkspace((state) => state.record?.refused);
   const notes = (findings ?? []).filter(({ check }) => check !== "contrast");
   const count = notes.length + (refused?.length ?? 0);
-  const step = useSeeSource();
   if (count === 0) return null;
-  const list = (
+  return (
+    <Popover content={<Notes notes={notes} refused={refused ?? []} />} trigger="click" placement="bottomLeft">
+      <button type="button" className={`chip ${styles.doubt}`}>
+        ◆ {plural(count, "note")}
+      </button>
+    </Popover>
+  );
+}
+
+function Notes({ notes, refused }: { notes: readonly Finding[]; refused: readonly RefusedFile[] }) {
+  const see = useSeeSource();
+  const { shown, end } = useGradual(notes);
+  return (
     <ul className={styles.notes}>
-      {notes.map(({ message, path, line, column }) => (
-        <li key={`${path}:${line}:${column}:${message}`}>
-          <span>
-            <Prose>{message}</Prose>
-          </span>
-          <button type="button" className={`text-button mono ${styles.where}`} onClick={() => step(path, line, column)}>
-            {path} line {line}
-          </button>
-        </li>
-      ))}
-      {refused?.map(({ path, reason }) => (
+      {refused.map(({ path, reason }) => (
         <li key={path}>
           <span>Left out: {reason}</span>
           <code className={styles.where}>{path}</code>
         </li>
       ))}
+      {shown.map(({ message, path, line, column }) => (
+        <li key={`${path}:${line}:${column}:${message}`}>
+          <span>
+            <Prose>{message}</Prose>
+          </span>
+          <button type="button" className={`text-button mono ${styles.where}`} onClick={() => see(path, line, column)}>
+            {path} line {line}
+          </button>
+        </li>
+      ))}
+      {end}
     </ul>
-  );
-  return (
-    <Popover content={list} trigger="click" placement="bottomLeft">
-      <button type="button" className={`chip ${styles.doubt}`}>
-        ◆ {plural(count, "note")}
-      </button>
-    </Popover>
   );
 }

@@ -13,6 +13,7 @@ import { useWorkspace } from "../workspace/context";
 import { Scale } from "./Scale";
 import { SizeChart } from "./SizeChart";
 import { StyleDetail } from "./StyleDetail";
+import { useGradual } from "../shared/useGradual";
 import styles from "./TextStyles.module.css";
 
 /** The Text styles view: every text style at true size on its true ground, largest first, tied to a size axis. */
@@ -148,7 +149,8 @@ interface TableProps {
   onPropose(proposal: Proposal): void;
 }
 
-function Table({ rows, all, own, open, onOpen, preview, steps, onPropose }: TableProps) {
+function Table({ rows: whole, all, own, open, onOpen, preview, steps, onPropose }: TableProps) {
+  const { shown: rows, end } = useGradual(whole, "div");
   const list = useRef<HTMLDivElement>(null);
   const [centres, setCentres] = useState<readonly number[]>([]);
   const [height, setHeight] = useState(0);
@@ -251,6 +253,7 @@ function Table({ rows, all, own, open, onOpen, preview, steps, onPropose }: Tabl
             </div>
           );
         })}
+        {end}
       </div>
     </div>
   );

@@ -2,7 +2,7 @@
 import "fake-indexeddb/auto";
 import type { Remote } from "comlink";
 import { beforeEach, describe, expect, test } from "vitest";
-import type { Slip, TextChange } from "@/core";
+import type { ElementRef, Reach, Slip, TargetOption, TextChange } from "@/core";
 import type { Engine, PagePatch, PageView } from "@/engine/protocol";
 import { FullError } from "@/store/failures";
 import { readPasted } from "@/store/read";
@@ -22,6 +22,14 @@ const viewOf = (path: string, text = css): PageView => ({
   structure: path,
 });
 const patchOf = (path: string, text: string): PagePatch => ({ ...viewOf(path, text), document: null });
+
+const reachOf = (pages: string[], whole: boolean): Reach => ({
+  places: pages.map((page) => ({ page, index: 1 })),
+  pages,
+  whole,
+});
+const slipOf = (ref: ElementRef, ...reaches: Reach[]) =>
+  ({ ref, targets: reaches.map((reach) => ({ reach })) }) as unknown as Slip;
 
 /** Answers that are held back until they are let go. */
 class Held {
@@ -45,11 +53,11 @@ function engineWith(own: Partial<Engine>) {
     summary: async () => null,
     page: async (path) => viewOf(path),
     patch: async (path) => patchOf(path, css),
-    slip: async (ref) => ({ ref }) as unknown as Slip,
+    slip: async (ref) => slipOf(ref),
     plan: async (edit) => ({
       plan: {
         changes: edit.kind === "text" ? [...edit.changes] : [],
-        reach: { places: [], pages: [] },
+        reach: { places: [], pages: [], whole: true },
         warnings: [],
       } as never,
       judged: null,
@@ -145,18 +153,81 @@ describe("the view", () => {
     await now().rehearse(null);
     expect(now().rehearsal).toBeNull();
   });
+
+  test("shows what is rehearsed at once, and what it reaches on other pages when that is counted", async () => {
+    const held = new Held();
+    const planned = (pages: string[], whole: boolean) => ({
+      plan: { changes: [blue], reach: reachOf(pages, whole), warnings: [] },
+      judged: null,
+      problem: null,
+    });
+    const { now } = await open({
+      plan: async () => planned(["page.html"], false),
+      reach: () => held.hold(planned(["page.html", "b.html"], true)),
+    });
+    const told: unknown[] = [];
+    const first = await now().rehearse({ kind: "text", changes: [blue] }, (result) => told.push(result.plan!.reach));
+    expect([first.plan!.reach.whole, now().rehearsal!.patch.sheets[0]!.text]).toEqual([false, "h1 { color: blue; }"]);
+    expect(now().reach).toHaveLength(1);
+    held.letGo();
+    await settled();
+    expect(told).toEqual([reachOf(["page.html", "b.html"], true)]);
+    expect(now().reach).toHaveLength(2);
+    // What was only counted for another value is not told.
+    await now().rehearse({ kind: "text", changes: [blue] }, (result) => told.push(result));
+    await now().rehearse(null);
+    held.letGo();
+    await settled();
+    expect([told.length, now().rehearsal]).toEqual([1, null]);
+  });
+
+  test("says how many pages are looked under, and counts anew when all are", async () => {
+    const { now, asked } = await open();
+    const counted = () => asked.filter((name) => name === "summary").length;
+    const before = counted();
+    now().surveyed(0, 3);
+    now().pauseSurvey(true);
+    expect([now().survey, counted()]).toEqual([{ done: 0, of: 3, paused: true }, before]);
+    now().pauseSurvey(false);
+    now().surveyed(2, 3);
+    expect([now().survey, counted()]).toEqual([{ done: 2, of: 3, paused: false }, before]);
+    now().surveyed(3, 3);
+    expect([now().survey, counted()]).toEqual([null, before + 1]);
+    now().surveyed(3, 3);
+    expect(counted()).toBe(before + 1);
+  });
 });
 
 describe("the selection", () => {
   test("shows the slip of what was picked last", async () => {
     const held = new Held();
-    const { now } = await open({ slip: (ref) => held.hold({ ref } as unknown as Slip) });
+    const { now } = await open({ slip: (ref) => held.hold(slipOf(ref)) });
     const picking = [1, 2].map((index) => now().pick({ page: "page.html", index }));
     await settled();
     held.letGo(1);
     held.letGo();
     await Promise.all(picking);
     expect(now().slip!.ref.index).toBe(2);
+  });
+
+  test("shows the slip at once, and what its ways to write reach on other pages when that is counted", async () => {
+    const held = new Held();
+    const whole = [{ reach: reachOf(["page.html", "b.html"], true) }] as unknown as TargetOption[];
+    const { now, asked } = await open({
+      slip: async (ref) => slipOf(ref, reachOf(["page.html"], ref.index === 3)),
+      targets: () => held.hold(whole),
+    });
+    await now().pick({ page: "page.html", index: 1 });
+    expect(now().slip!.targets[0]!.reach.whole).toBe(false);
+    held.letGo();
+    await settled();
+    expect(now().slip!.targets).toEqual(whole);
+    await now().pick({ page: "page.html", index: 2 });
+    await now().pick({ page: "page.html", index: 3 });
+    held.letGo();
+    await settled();
+    expect(now().slip!.targets[0]!.reach.pages).toEqual(["page.html"]);
+    expect(asked.filter((name) => name === "targets")).toHaveLength(2);
   });
 
   test("what is no text any more is not picked any more", async () => {
