@@ -213,7 +213,8 @@ function useShift(shown: Shown | null, places: readonly PlaceView[], key: string
   useEffect(() => {
     let current = true;
     const count = async () => {
-      await calm(afterVerdicts);
+      // Without what is usual, nothing could be said of what is rehearsed next.
+      await calm(plain && !usual.current.has(key) ? undefined : afterVerdicts);
       const now =
         current && shown
           ? await extentOf(
