@@ -1,7 +1,6 @@
 /** How numbers are shown. */
 import type { FaceMetrics, MemberInfo, Reach } from "@/core";
 
-
 /** Pixels with up to two decimals, no trailing zeros, and a true minus sign. */
 export function showPx(value: number): string {
   return showNumber(value, 2);
