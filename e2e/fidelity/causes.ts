@@ -27,6 +27,12 @@ export const causes: readonly (readonly [name: string, css: string, body: string
         "<p>p <b>b <i>i</i></b></p><div><span>s<h1>h</h1></span></div>",
       ),
     ],
+    [
+      "schemes-inherited",
+      one(
+        "body{caret-color:light-dark(white,black);-webkit-text-stroke-color:light-dark(white,black);text-emphasis-color:light-dark(white,black);accent-color:light-dark(white,black);text-shadow:1px 1px light-dark(white,black)} b{color-scheme:light dark} h1{color-scheme:dark;color:light-dark(red,blue)} p{caret-color:Canvas;-webkit-text-stroke-color:color-mix(in srgb, Canvas, red)}",
+      ),
+    ],
     ["root-told-to-inherit", one("html{color:unset;color-scheme:dark}")],
     [
       "infinities",

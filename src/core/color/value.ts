@@ -353,6 +353,22 @@ export function resolveColor(value: ColorValue, context: ColorContext): PlainCol
   }
 }
 
+/** A colour with what follows the scheme settled: it is inherited as it comes out where it was given (CSS Color 5, 4). */
+export function inScheme(value: ColorValue, scheme: "light" | "dark"): ColorValue {
+  switch (value.kind) {
+    case "light-dark":
+      return inScheme(scheme === "dark" ? value.dark : value.light, scheme);
+    case "system":
+      return { kind: "plain", ...resolveColor(value, { current: transparent, scheme }) };
+    case "mix":
+      return { ...value, parts: value.parts.map((part) => ({ ...part, value: inScheme(part.value, scheme) })) };
+    case "relative":
+      return { ...value, origin: inScheme(value.origin, scheme) };
+    default:
+      return value;
+  }
+}
+
 function mix(value: ColorValue & { kind: "mix" }, context: ColorContext): PlainColor {
   const given = value.parts.reduce((sum, { percent }) => sum + (percent ?? 0), 0);
   const open = value.parts.filter(({ percent }) => percent === null).length;

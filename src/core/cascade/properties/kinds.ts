@@ -1,5 +1,5 @@
 /** The shapes most longhands share. */
-import { colorFromComponent, resolveColor, type ColorValue } from "../../color/value";
+import { colorFromComponent, inScheme, resolveColor, type ColorValue } from "../../color/value";
 import { serialiseColor } from "../../color/format";
 import { soleKeyword, splitAt, type Component } from "../../source/css/components";
 import {
@@ -191,7 +191,7 @@ export function colorLonghand(name: string, initial: string): Longhand<ColorValu
     inherited: false,
     initial,
     parse: (value) => (value.length === 1 ? colorFromComponent(value[0]!) : null),
-    compute: (value) => value,
+    compute: (value, { scheme }) => inScheme(value, scheme),
     serialise: (value, context) =>
       serialiseColor(resolveColor(value, { current: context.color, scheme: context.scheme })),
   };
@@ -256,7 +256,7 @@ export function colorOr(
     ...plain,
     inherited,
     parse: (value) => (soleKeyword(value) === word ? word : plain.parse(value)),
-    compute: (value) => value,
+    compute: (value, context) => (typeof value === "string" ? value : plain.compute(value, context)),
     serialise: (value, context) => (typeof value === "string" ? value : plain.serialise(value, context)),
   };
 }

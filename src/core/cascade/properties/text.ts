@@ -1,5 +1,5 @@
 /** Text (CSS Text 4, CSS Writing Modes 4, CSS Text Decoration 4). */
-import { colorFromComponent, resolveColor, type ColorValue } from "../../color/value";
+import { colorFromComponent, inScheme, resolveColor, type ColorValue } from "../../color/value";
 import { serialiseColor } from "../../color/format";
 import { isKeyword, soleKeyword, splitAt, type Component } from "../../source/css/components";
 import { absoluteUnit } from "../../source/css/math";
@@ -166,7 +166,7 @@ const textShadow: Longhand<Shadow<Component>[], Shadow<number>[]> = {
   },
   compute: (value, context) =>
     value.map(({ color, lengths }) => ({
-      color,
+      color: color && inScheme(color, context.scheme),
       lengths: lengths.map((length) => computeLength(length, context, shadowRules).px),
     })),
   serialise: (value, context) => {

@@ -1,6 +1,6 @@
 /** How letters are set beyond their font: strokes, emphasis marks, hyphens, initials, spaces (CSS Text 4, Text Decoration 4, Inline 3). */
 import { table } from "../../source/table";
-import type { ColorValue } from "../../color/value";
+import { inScheme, type ColorValue } from "../../color/value";
 import { isKeyword, soleKeyword, type Component } from "../../source/css/components";
 import { absoluteUnit, isMath } from "../../source/css/math";
 import {
@@ -185,7 +185,7 @@ const sizeAdjust = wordLonghand("text-size-adjust", true, "auto", ([only, more])
 /** CSS Basic User Interface 4, 6.1: `auto` comes out as the colour of the text. */
 const caretColor: Longhand<ColorValue | string, ColorValue | string> = {
   ...colorOr("caret-color", true, "auto", "auto"),
-  compute: (value) => (typeof value === "string" ? { kind: "current" } : value),
+  compute: (value, { scheme }) => (typeof value === "string" ? { kind: "current" } : inScheme(value, scheme)),
 };
 
 const alignRules = { percent: true, negative: true };
