@@ -13,7 +13,7 @@ import {
   type Layouts,
   type Site,
 } from "@/core";
-import type { PageSummary, SiteSummary } from "./protocol";
+import type { SiteSummary } from "./protocol";
 import { titleOf } from "./views";
 
 /** How many pages are done. */
@@ -42,7 +42,12 @@ export function* summarySteps(site: Site, conditions: Conditions, layouts: Layou
   for (let step = steps.next(); ; step = steps.next()) {
     if (step.done) {
       return {
-        pages: counted.map(({ summary }) => summary),
+        pages: counted.map(({ title, places }, at) => ({
+          path: files[at]!.path,
+          title,
+          places,
+          sheets: [...pages[at]!.sources],
+        })),
         sheets: sheetsOf(site).map(({ path }) => path),
         textStyles: new Set(counted.flatMap(({ keys }) => keys)).size,
         stacks: new Set(counted.flatMap(({ stacks }) => stacks)).size,
@@ -55,7 +60,8 @@ export function* summarySteps(site: Site, conditions: Conditions, layouts: Layou
 }
 
 interface CountedPage {
-  summary: PageSummary;
+  title: string;
+  places: number;
   keys: string[];
   stacks: string[];
 }
@@ -67,7 +73,8 @@ function countedOn(page: KnownPage): CountedPage {
   if (!counted) {
     const places = page.styles.filter(isPlace);
     counted = {
-      summary: { path: page.file.path, title: titleOf(page.file), places: places.length, sheets: [...page.sources] },
+      title: titleOf(page.file),
+      places: places.length,
       keys: [...new Set(places.map(textStyleKey))],
       stacks: [...new Set(places.map((style) => computedValue(style, "font-family")))],
     };
