@@ -1,5 +1,4 @@
 /** Large sites made from a seed, to measure on: a ferry line's handbook, its parts styled as such handbooks are. */
-import type { SiteFile } from "../../src/core";
 
 export interface SiteSize {
   pages: number;
@@ -33,7 +32,7 @@ const spaces = [0, 1, 2, 3, 4, 6, 8, 12];
 const steps = [50, 100, 200, 300, 400, 500, 600, 700, 800, 900];
 const hues = { sea: 210, sand: 40, moss: 130, rust: 15, night: 250, fog: 220 };
 
-export function handbook({ pages, css, seed }: SiteSize): SiteFile[] {
+export function handbook({ pages, css, seed }: SiteSize): { path: string; text: string }[] {
   const next = random(seed);
   const any = <T>(list: readonly T[]): T => list[Math.floor(next() * list.length)]!;
   const sentence = (length: number) =>

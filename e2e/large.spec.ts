@@ -1,0 +1,38 @@
+/** A site of many pages: what is asked is answered at once, and what is counted comes when it is counted. */
+import { expect, test } from "@playwright/test";
+import { strToU8, zipSync } from "fflate";
+import { handbook } from "./bench/sites";
+import { field, ready, shownPage, slip } from "./support/desk";
+
+const pages = 24;
+
+test("picking, trying and writing on a site of many pages, while the others are counted and looked under", async ({
+  page,
+}) => {
+  const files = handbook({ pages, css: 60_000, seed: 5 });
+  const zip = zipSync(Object.fromEntries(files.map(({ path, text }) => [path, strToU8(text)])));
+  await page.goto("/");
+  await page
+    .getByLabel("Files to open")
+    .setInputFiles({ name: "handbook.zip", mimeType: "application/zip", buffer: Buffer.from(zip) });
+  await ready(page);
+  // Nothing is said of what is not known yet.
+  await expect(page.getByText("no style sheet")).toHaveCount(0);
+  const box = (await shownPage(page).getByRole("heading", { level: 1 }).boundingBox())!;
+  await page.mouse.click(box.x + 10, box.y + 10);
+  await expect(slip(page).getByText(`${pages} places on ${pages} pages`, { exact: true })).toBeVisible();
+  await field(page, "Size").fill("3rem");
+  await expect(
+    slip(page)
+      .getByText(/: (\d+) places on \d+ pages$/)
+      .last(),
+  ).toBeVisible();
+  await field(page, "Size").press("Enter");
+  await expect(page.getByRole("link", { name: /^Changes ?1$/ })).toBeVisible();
+  await expect(page.getByText(`${pages} pages share css/base.css`)).toBeVisible();
+  const seen = page.getByText(new RegExp(`^Seen \\d+ of ${pages - 1} other pages$`));
+  await expect(seen).toBeVisible();
+  await page.getByRole("button", { name: "Pause" }).click();
+  await page.getByRole("button", { name: "Go on" }).click();
+  await expect(page.getByRole("button", { name: "Pause" })).toBeVisible();
+});
