@@ -7,7 +7,7 @@ export { reportedLonghands } from "./cascade/properties";
 export { forcedStatesOf } from "./cascade/forced";
 export { overridesFor, rewritingFor, stateAttribute, type Override } from "./cascade/rehearse";
 export { computedValue, fontSizeOf, type Style } from "./cascade/style";
-export { usedScheme, stylePage, type StyledPage } from "./cascade/styles";
+export { facesOfPage, usedScheme, stylePage, type StyledPage } from "./cascade/styles";
 export { styledPage, type KnownPage } from "./cascade/styledPages";
 export { explain, type Contender, type Explanation } from "./cascade/explain";
 export { matchingElements } from "./cascade/selectors";

@@ -143,7 +143,7 @@ export interface Engine {
     conditions: Conditions,
   ): Promise<Setting | null>;
   /** Fonts that the sheets of the site bring with them and that can be loaded. */
-  siteFonts(conditions: Conditions): Promise<SiteFont[]>;
+  siteFonts(): Promise<SiteFont[]>;
   /** The grounds that the picked text's ink stands on, in these places. */
   grounds(picked: ElementRef, places: readonly ElementRef[], conditions: Conditions): Promise<StandsOn[]>;
   /** The inks that stand on the picked text's ground. */

@@ -8,6 +8,7 @@ import {
   definedProperties,
   EditError,
   editsOn,
+  facesOfPage,
   FontError,
   fontFaceFor,
   groundsUnder,
@@ -177,6 +178,22 @@ function patchOf(from: Site, path: string, structure: string, conditions: Condit
   return { ...view, document: view.structure === structure ? null : view.document };
 }
 
+/** The fonts that pages bring and that can be loaded, in steps, a page each. */
+function* fontSteps(from: Site): Generator<void, SiteFont[]> {
+  const fonts = new Map<string, SiteFont>();
+  for (const file of pagesOf(from)) {
+    for (const face of facesOfPage(from, file)) {
+      const address = face.file && face.path ? addressOf(face.path) : null;
+      if (!address) continue;
+      const { family, italic } = face;
+      const font: SiteFont = { family, weight: face.weight.join(" "), style: italic ? "italic" : "normal", address };
+      fonts.set(`${font.family} ${font.weight} ${font.style}`, font);
+    }
+    yield;
+  }
+  return [...fonts.values()];
+}
+
 /** What a plan does to contrast. */
 function judged({ changes, reach }: Plan, conditions: Conditions): Judged {
   return judgeChange(site, changeSite(site, changes), reach.places, conditions, knownLayouts(conditions));
@@ -244,21 +261,7 @@ const engine: Engine = {
 
   setting: async (picked, places, property, conditions) => settingOf(site, picked, places, property, conditions),
 
-  siteFonts: async (conditions) => {
-    const fonts = new Map<string, SiteFont>();
-    for (const face of pagesOf(site).flatMap((file) => styledPage(site, file, conditions).faces)) {
-      const address = face.file && face.path ? addressOf(face.path) : null;
-      if (!address) continue;
-      const font: SiteFont = {
-        family: face.family,
-        weight: face.weight.join(" "),
-        style: face.italic ? "italic" : "normal",
-        address,
-      };
-      fonts.set(`${font.family} ${font.weight} ${font.style}`, font);
-    }
-    return [...fonts.values()];
-  },
+  siteFonts: async () => (await turns.inSlices(fontSteps(site), () => true)) ?? [],
 
   grounds: async (picked, places, conditions) =>
     groundsUnder(site, picked, places, conditions, knownLayouts(conditions)),
@@ -425,7 +428,8 @@ const engine: Engine = {
   check: async (property, value) => (value.trim() === "" ? "A value is missing." : ignoredMessage(property, value)),
 };
 
-const counting: readonly (keyof Engine)[] = ["summary", "stopSummary"];
+/** What nobody waits for. */
+const counting: readonly (keyof Engine)[] = ["siteFonts", "summary", "stopSummary"];
 const heard = Object.entries(engine).map(([name, answer]: [string, (...asking: never[]) => unknown]) => {
   if (counting.includes(name as keyof Engine)) return [name, answer];
   return [name, (...asking: never[]) => turns.asking(() => answer(...asking))];

@@ -50,6 +50,14 @@ export function stylePage(
   return { file, document, sheets, rules, conditions, faces, styles };
 }
 
+/** The fonts that the sheets of a page bring, without styling it. */
+export function facesOfPage(site: Site, file: TextFile): readonly FontFace[] {
+  return fontFacesOf(
+    site,
+    sheetsOfPage(site, file).owners.flatMap((owner) => owner.sheets),
+  );
+}
+
 /** How selectors match on a page under given conditions. */
 export function matchingFor(document: HtmlDocument, conditions: Conditions): MatchContext {
   const states = forcedStatesOf(document, conditions);

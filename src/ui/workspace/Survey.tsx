@@ -30,9 +30,8 @@ async function whenCalm(current: () => boolean): Promise<void> {
 
 /** Loads the fonts of the site for its specimens. */
 export function SiteFonts() {
-  const conditions = useWorkspace((state) => state.conditions);
   const fontsLoaded = useWorkspace((state) => state.fontsLoaded);
-  const fonts = useAnswer("siteFonts", conditions);
+  const fonts = useAnswer("siteFonts");
   const key = fonts && JSON.stringify(fonts);
   useEffect(() => {
     if (key === null) return;
