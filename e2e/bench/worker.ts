@@ -8,7 +8,7 @@ import {
   openSite,
   pagesOf,
   planEdit,
-  planSteps,
+  planOnPage,
   reportedLonghands,
   slipAtOnce,
   styledPage,
@@ -101,20 +101,10 @@ function siteTiming(files: SiteFile[]): SiteTiming {
   );
   const plans = edits.map(([path, rule, property, value]) => {
     const start = textFile(site, path)!.text.indexOf(rule);
-    const steps = planSteps(
-      site,
-      { kind: "declare", target: { kind: "rule", path, start }, property, value },
-      defaultConditions,
-      page,
-    );
-    const first = time(() => steps.next());
+    const edit = { kind: "declare", target: { kind: "rule", path, start }, property, value } as const;
     return {
-      first,
-      whole:
-        first +
-        time(() => {
-          while (!steps.next().done);
-        }),
+      first: time(() => planOnPage(site, edit, defaultConditions, page)),
+      whole: time(() => planEdit(site, edit)),
     };
   });
   const [path, rule, , value] = edits[0]!;

@@ -57,7 +57,7 @@ export {
   type Judged,
   type StandsOn,
 } from "./slip/stands";
-export { applyPlan, planEdit, planSteps } from "./edits/plan";
+export { applyPlan, planEdit, planOnPage, planSteps } from "./edits/plan";
 export { shorthandOf } from "./edits/fold";
 export { ruleAround } from "./edits/locate";
 export { EditError, type Edit, type ElementRef, type Plan, type Reach, type Target } from "./edits/types";
@@ -104,6 +104,7 @@ export {
 export { layoutNow, layoutWith } from "./ground/layoutNow";
 export { cssColor } from "./color/format";
 export { refOf, styleAt, textsOf } from "./pageTexts";
+export { finished } from "./steps";
 export { pseudoTexts, type PseudoText } from "./pseudoTexts";
 export { isPlace, legibility, legibilityOn, roleName, textStyleKey, type Layouts } from "./textStyles";
 export { inkOf, invisibleBelow, type Ground, type Legibility, type Verdict } from "./ground/ground";

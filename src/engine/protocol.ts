@@ -201,7 +201,7 @@ export interface Engine {
   /** At once: what an edit reaches is told of one page, the one that is shown. */
   plan(edit: Edit, conditions: Conditions, page: string | null): Promise<PlanResult>;
   /** The same, counted over the site; null where another edit was asked about meanwhile. */
-  reach(edit: Edit, conditions: Conditions, page: string | null): Promise<PlanResult | null>;
+  reach(edit: Edit, conditions: Conditions): Promise<PlanResult | null>;
   /** How a page would look with changes that are not made yet. */
   rehearse(changes: TextChange[], path: string, structure: string, conditions: Conditions): Promise<PagePatch>;
   /**

@@ -34,28 +34,28 @@ export function* summarySteps(site: Site, conditions: Conditions, layouts: Layou
     yield { done: pages.length, of: files.length };
   }
   const done = { done: files.length, of: files.length };
-  const spots = colorSpotSteps(site);
-  let spot = spots.next();
-  for (; !spot.done; spot = spots.next()) yield done;
-  const colors = new Set(spot.value.map(({ value }) => value)).size;
-  const steps = findingSteps({ site, pages, conditions, layouts });
+  const spots = yield* saying(done, colorSpotSteps(site));
+  const findings = yield* saying(done, findingSteps({ site, pages, conditions, layouts }));
+  return {
+    pages: counted.map(({ title, places }, at) => ({
+      path: files[at]!.path,
+      title,
+      places,
+      sheets: [...pages[at]!.sources],
+    })),
+    sheets: sheetsOf(site).map(({ path }) => path),
+    textStyles: new Set(counted.flatMap(({ keys }) => keys)).size,
+    stacks: new Set(counted.flatMap(({ stacks }) => stacks)).size,
+    colors: new Set(spots.map(({ value }) => value)).size,
+    findings,
+  };
+}
+
+/** Steps that all say the same. */
+function* saying<Result>(progress: Progress, steps: Generator<unknown, Result>): Generator<Progress, Result> {
   for (let step = steps.next(); ; step = steps.next()) {
-    if (step.done) {
-      return {
-        pages: counted.map(({ title, places }, at) => ({
-          path: files[at]!.path,
-          title,
-          places,
-          sheets: [...pages[at]!.sources],
-        })),
-        sheets: sheetsOf(site).map(({ path }) => path),
-        textStyles: new Set(counted.flatMap(({ keys }) => keys)).size,
-        stacks: new Set(counted.flatMap(({ stacks }) => stacks)).size,
-        colors,
-        findings: step.value,
-      };
-    }
-    yield done;
+    if (step.done) return step.value;
+    yield progress;
   }
 }
 

@@ -24,6 +24,7 @@ import {
   nameStack,
   pagesOf,
   paletteOf,
+  planOnPage,
   planSteps,
   positionAt,
   readFontFile,
@@ -59,12 +60,16 @@ import { pageAsPicture, pageOf, placesOf, viewOf } from "./views";
 import type { Engine, PagePatch, PageView, PlanResult, SiteColor, SiteFont, SiteSummary } from "./protocol";
 
 let site: Site = siteOf([]);
-/** Counts the looks at all pages; only the latest goes on. */
-let summaries = 0;
 const turns = new Turns();
 
-/** Counts what is asked about other pages than the one shown; what takes long gives way to the next of its kind. */
-const latest = { reach: 0, targets: 0 };
+/** Counts what is asked about all pages; what takes long gives way to the next of its kind. */
+const latest = { reach: 0, summary: 0, survey: 0, targets: 0 };
+
+/** Whether what is asked now is still wanted: until the next of its kind is asked for, or stopped. */
+function asLatest(kind: keyof typeof latest): () => boolean {
+  const mine = (latest[kind] += 1);
+  return () => mine === latest[kind];
+}
 
 const addresses = new Map<Uint8Array, string>();
 
@@ -199,12 +204,27 @@ function judged({ changes, reach }: Plan, conditions: Conditions): Judged {
   return judgeChange(site, changeSite(site, changes), reach.places, conditions, knownLayouts(conditions));
 }
 
-/** A plan that is counted over the site. */
-function* judgedPlan(edit: Edit, conditions: Conditions, page: string | null): Generator<unknown, PlanResult> {
-  const plan = yield* planSteps(site, edit, conditions, page);
-  const after = changeSite(site, plan.changes);
-  const judged = yield* judgeSteps(site, after, plan.reach.places, conditions, knownLayouts(conditions));
+/** A plan that is counted over the site, as the site is when it is asked for. */
+function* judgedPlan(from: Site, edit: Edit, conditions: Conditions): Generator<void, PlanResult> {
+  const known = knownLayouts(conditions);
+  const plan = yield* planSteps(from, edit, conditions);
+  const judged = yield* judgeSteps(from, changeSite(from, plan.changes), plan.reach.places, conditions, known);
   return { plan, judged, problem: null };
+}
+
+/** Pages of which it is not known what lies under their texts, those after the one shown first, in steps. */
+function* unlaidSteps(from: Site, conditions: Conditions, shown: string | null): Generator<void, string[]> {
+  const files = pagesOf(from);
+  const next = files.findIndex(({ path }) => path === shown) + 1;
+  const unlaid: string[] = [];
+  for (const file of [...files.slice(next), ...files.slice(0, next)]) {
+    if (file.path === shown) continue;
+    const known = layouts.get(file.path);
+    // A page that was never laid out need not be styled to know it.
+    if (!known?.whole || known.page?.styles !== styledPage(from, file, conditions).styles) unlaid.push(file.path);
+    yield;
+  }
+  return unlaid;
 }
 
 /** What was made, or why it cannot be. */
@@ -247,14 +267,12 @@ const engine: Engine = {
   },
 
   summary: async (conditions, report): Promise<SiteSummary | null> => {
-    const mine = (summaries += 1);
-    const wanted = () => mine === summaries;
     const steps = summarySteps(site, conditions, knownLayouts(conditions));
-    return turns.whileQuiet(steps, wanted, ({ done, of }) => void report?.(done, of));
+    return turns.whileQuiet(steps, asLatest("summary"), ({ done, of }) => void report?.(done, of));
   },
 
   stopSummary: async () => {
-    summaries += 1;
+    latest.summary += 1;
   },
 
   page: async (path, conditions) => viewFor(site, path, conditions),
@@ -347,23 +365,22 @@ const engine: Engine = {
   },
 
   targets: async (ref, conditions) => {
-    const mine = (latest.targets += 1);
     const { made: steps } = attempt(() => slipTargets(site, ref, conditions));
-    return steps && turns.inSlices(steps, () => mine === latest.targets);
+    return steps && turns.inSlices(steps, asLatest("targets"));
   },
 
   plan: async (edit, conditions, page) => {
     latest.reach += 1;
-    const { made: plan, problem } = attempt(() => planSteps(site, edit, conditions, page).next().value);
+    const { made: plan, problem } = attempt(() => planOnPage(site, edit, conditions, page));
     return { plan, judged: plan && judged(plan, conditions), problem };
   },
 
-  reach: async (edit, conditions, page) => {
-    const mine = (latest.reach += 1);
-    const steps = judgedPlan(edit, conditions, page);
-    const { made: first, problem } = attempt(() => steps.next());
-    if (!first) return { plan: null, judged: null, problem };
-    return first.done ? first.value : turns.inSlices(steps, () => mine === latest.reach);
+  reach: async (edit, conditions) => {
+    const wanted = asLatest("reach");
+    const steps = judgedPlan(site, edit, conditions);
+    // The first step makes the changes, and says why it cannot.
+    const { problem } = attempt(() => steps.next());
+    return problem === null ? turns.inSlices(steps, wanted) : { plan: null, judged: null, problem };
   },
 
   rehearse: async (changes, path, structure, conditions) => {
@@ -389,18 +406,8 @@ const engine: Engine = {
     return `data:image/svg+xml;base64,${base64(new TextEncoder().encode(whole))}`;
   },
 
-  unlaidPages: async (conditions, shown) => {
-    const files = pagesOf(site);
-    const from = files.findIndex(({ path }) => path === shown) + 1;
-    return [...files.slice(from), ...files.slice(0, from)]
-      .filter(({ path }) => path !== shown)
-      .filter((file) => {
-        const known = layouts.get(file.path);
-        // A page that was never laid out need not be styled to know it.
-        return !known?.whole || known.page?.styles !== styledPage(site, file, conditions).styles;
-      })
-      .map(({ path }) => path);
-  },
+  unlaidPages: async (conditions, shown) =>
+    (await turns.inSlices(unlaidSteps(site, conditions, shown), asLatest("survey"))) ?? [],
 
   commit: async (changes, files) => {
     site = changeSite(withFiles(site, files), changes);
@@ -429,7 +436,7 @@ const engine: Engine = {
 };
 
 /** What nobody waits for. */
-const counting: readonly (keyof Engine)[] = ["siteFonts", "summary", "stopSummary"];
+const counting: readonly (keyof Engine)[] = ["siteFonts", "summary", "stopSummary", "unlaidPages"];
 const heard = Object.entries(engine).map(([name, answer]: [string, (...asking: never[]) => unknown]) => {
   if (counting.includes(name as keyof Engine)) return [name, answer];
   return [name, (...asking: never[]) => turns.asking(() => answer(...asking))];

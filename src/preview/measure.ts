@@ -25,7 +25,7 @@ export function placeAt(
   y: number,
   places: ReadonlySet<number>,
 ): number | null {
-  const indexes = new Map(nodes.map((node, index) => [node, index]));
+  const indexes = indexesOf(nodes);
   const untouchable = untouchableOf({ document, nodes }, places).findLast((index) =>
     isOnText(document, nodes[index]!, x, y),
   );
@@ -35,6 +35,15 @@ export function placeAt(
     if (index !== undefined && places.has(index)) return index;
   }
   return null;
+}
+
+const indexed = new WeakMap<ShownPage["nodes"], ReadonlyMap<Element, number>>();
+
+/** Where elements stand among those of the page; looked up once for each page, whatever the pointer does. */
+function indexesOf(nodes: ShownPage["nodes"]): ReadonlyMap<Element, number> {
+  let indexes = indexed.get(nodes);
+  if (!indexes) indexed.set(nodes, (indexes = new Map(nodes.map((node, index) => [node, index]))));
+  return indexes;
 }
 
 const untouchables = new WeakMap<ReadonlySet<number>, number[]>();

@@ -1,6 +1,7 @@
 /** Computing styles: the cascade of each element's declarations, and every longhand from what won (CSS Cascade 5, 4 to 7). */
 import type { Declaration } from "../source/css/syntax";
 import { componentsOf } from "../source/css/components";
+import { PairMap } from "../source/memo";
 import type { ElementNode, HtmlDocument } from "../source/html/document";
 import { adjustStyle, isAdjustedByAttributes } from "./adjust";
 import { Ancestors } from "./ancestors";
@@ -63,7 +64,7 @@ const rootLonghands = [
 ].map((name) => longhandIndex.get(name)!);
 
 /** By version of the rules, by element, by pseudo-element. */
-const pseudoMatches = new WeakMap<object, WeakMap<ElementNode, Map<string, Match[]>>>();
+const pseudoMatches = new PairMap<object, ElementNode, Map<string, Match[]>>();
 
 const noCustom: CustomProperties = new Map();
 
@@ -217,11 +218,7 @@ export class Computer {
       matchesContainer(text, containersAbove(origin), this.document.path, this.conditions);
     const look = () => matchRules(index, origin.element, this.matching, null, contained).sort(compareMatches);
     if (this.matching.context.forced || this.rules.set.hasContainers) return look();
-    const { pseudoVersion } = this.rules.set;
-    let ofElements = pseudoMatches.get(pseudoVersion);
-    if (!ofElements) pseudoMatches.set(pseudoVersion, (ofElements = new WeakMap()));
-    let known = ofElements.get(origin.element);
-    if (!known) ofElements.set(origin.element, (known = new Map()));
+    const known = pseudoMatches.of(this.rules.set.pseudoVersion, origin.element, () => new Map());
     let found = known.get(name);
     if (!found) known.set(name, (found = look()));
     return found;
@@ -241,7 +238,7 @@ export class Computer {
     if (isAdjustedByAttributes(element)) return this.compute(element, parent, blocks);
     const common = parent === null || parent.isCommon;
     const [known, measured] = common ? [this.bank.styles, this.measured] : [this.own, this.own];
-    const key = `${parent ? this.bank.numberOf(parent) : ""} ${element.namespace} ${element.tag} ${this.bank.numberOfBlocks(blocks)}`;
+    const key = `${parent ? this.bank.numbers.of(parent) : ""} ${element.namespace} ${element.tag} ${this.bank.numberOfBlocks(blocks)}`;
     let style = known.get(key) ?? measured.get(key);
     if (!style) {
       style = this.compute(element, parent, blocks);

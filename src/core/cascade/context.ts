@@ -3,7 +3,7 @@ import type { PlainColor } from "../color/value";
 import { absoluteUnit, type Measure } from "../source/css/math";
 import type { Conditions } from "./conditions";
 import { longhandIndex } from "./properties";
-import { usedSize, type FamilyName, type FontSize, type LineHeight } from "./properties/font";
+import { leadingPx, usedSize, type FamilyName, type FontSize, type LineHeight } from "./properties/font";
 import type { FontMeasure } from "../type/metrics";
 import type { FontSetting } from "../type/fontUnits";
 import type { ComputeContext } from "./properties/types";
@@ -177,12 +177,7 @@ export class Context implements ComputeContext {
     const value = style?.values[lineHeightAt] as LineHeight | undefined;
     // Browsers take it from the layout, which counts in 64ths of a pixel, as large as the text is shown.
     const inLayout = (px: number) => Math.floor(Math.fround(px) * 64) / 64;
-    const px =
-      value?.kind === "number"
-        ? value.value * inLayout(this.sizeOf(style) * zoom)
-        : value?.kind === "px"
-          ? value.value * zoom
-          : this.font(style).line * zoom;
-    return inLayout(px) / zoom;
+    const px = (value && leadingPx(value, inLayout(this.sizeOf(style) * zoom) / zoom)) ?? this.font(style).line;
+    return inLayout(px * zoom) / zoom;
   }
 }

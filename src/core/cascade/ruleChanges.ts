@@ -1,4 +1,5 @@
 /** What differs between two versions of the rules that a page has. */
+import { PairMap } from "../source/memo";
 import type { PageRule, RuleIndex, RuleSet } from "./ruleSet";
 import { indexOf } from "./ruleSet";
 import type { RuleEntry } from "./rules";
@@ -60,18 +61,14 @@ export interface RuleChanges {
   pseudo: boolean;
 }
 
-const compared = new WeakMap<RuleSet, WeakMap<RuleSet, RuleChanges | null>>();
+const compared = new PairMap<RuleSet, RuleSet, RuleChanges | null>();
 
 /** What changed from one set to another; null where so much did that nothing is known of what stays. */
-export function changesBetween(before: RuleSet, after: RuleSet, quirks: boolean): RuleChanges | null {
-  let known = compared.get(before);
-  if (!known) compared.set(before, (known = new WeakMap()));
-  let changes = known.get(after);
-  if (changes === undefined) known.set(after, (changes = compare(before, after, quirks)));
-  return changes;
+export function changesBetween(before: RuleSet, after: RuleSet): RuleChanges | null {
+  return compared.of(before, after, () => compare(before, after));
 }
 
-function compare(before: RuleSet, after: RuleSet, quirks: boolean): RuleChanges | null {
+function compare(before: RuleSet, after: RuleSet): RuleChanges | null {
   if (!hasSameProperties(before, after)) return null;
   const changed = new Set<number>();
   const added: PageRule[] = [];
@@ -94,7 +91,7 @@ function compare(before: RuleSet, after: RuleSet, quirks: boolean): RuleChanges 
   return {
     changed,
     gone: new Set(removed.map(({ id }) => id)),
-    added: added.length ? indexOf(added, quirks).index : null,
+    added: added.length ? indexOf(added, after.quirks).index : null,
     pseudo: touched.some(({ entry }) => entry.selectors.some(({ pseudoElement }) => pseudoElement !== null)),
   };
 }

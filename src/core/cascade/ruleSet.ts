@@ -3,6 +3,7 @@
  * matching. Pages with the same sheets share one set.
  */
 import type { Item } from "../source/css/syntax";
+import { Numbers } from "../source/memo";
 import type { SheetSource } from "../source/html/sheets";
 import { conditionsKey, type Conditions } from "./conditions";
 import { unmetCondition } from "./inForce";
@@ -29,6 +30,7 @@ export interface PageRule {
 }
 
 export interface RuleSet {
+  quirks: boolean;
   rules: readonly PageRule[];
   byId: ReadonlyMap<number, PageRule>;
   registered: ReadonlyMap<string, RegisteredProperty>;
@@ -64,46 +66,36 @@ interface Kept {
 const known = new WeakMap<readonly Item[], Kept[]>();
 /** Versions kept at a time, those asked for last: under several conditions, with several versions of the other sheets. */
 const mostVersions = 10;
-const itemIds = new WeakMap<readonly Item[], number>();
-let lastItemId = 0;
+const itemNumbers = new Numbers<readonly Item[]>();
 
-function idOf(items: readonly Item[]): number {
-  let id = itemIds.get(items);
-  if (id === undefined) itemIds.set(items, (id = lastItemId += 1));
-  return id;
+/** What a set is made of. */
+interface Sheets {
+  browser: SheetSource;
+  sheets: readonly SheetSource[];
+  quirks: boolean;
+  conditions: Conditions;
 }
 
 /** @param before the rules of an earlier version of the page, whose ids are taken over */
-export function ruleSetOf(
-  browser: SheetSource,
-  sheets: readonly SheetSource[],
-  quirks: boolean,
-  conditions: Conditions,
-  before: RuleSet | null,
-): RuleSet {
+export function ruleSetOf(asked: Sheets, before: RuleSet | null): RuleSet {
+  const { browser, sheets, quirks, conditions } = asked;
   const key = JSON.stringify([
     quirks,
     // Without any sizes it is not known which container rules are in force.
     Object.keys(conditions.containers).length > 0,
     conditionsKey(conditions),
-    sheets.map((sheet) => [idOf(sheet.items), sheet.media, sheet.supports, layerPrefix(sheet)]),
+    sheets.map((sheet) => [itemNumbers.of(sheet.items), sheet.media, sheet.supports, layerPrefix(sheet)]),
   ]);
   const { items } = sheets[sheets.length - 1] ?? browser;
   const kept = known.get(items) ?? [];
   const found = kept.find((one) => one.key === key);
   if (found) return found.set;
-  const set = makeSet(browser, sheets, quirks, conditions, before);
+  const set = makeSet(asked, before);
   known.set(items, [{ key, set }, ...kept].slice(0, mostVersions));
   return set;
 }
 
-function makeSet(
-  browser: SheetSource,
-  sheets: readonly SheetSource[],
-  quirks: boolean,
-  conditions: Conditions,
-  before: RuleSet | null,
-): RuleSet {
+function makeSet({ browser, sheets, quirks, conditions }: Sheets, before: RuleSet | null): RuleSet {
   const rules: PageRule[] = [];
   const registered = new Map<string, RegisteredProperty>();
   const layers = new LayerOrder();
@@ -127,7 +119,8 @@ function makeSet(
   takeOver(rules, before?.rules ?? []);
   const byId = new Map(rules.map((rule) => [rule.id, rule]));
   const hasContainers = rules.some(({ entry }) => entry.conditions.containers.length > 0);
-  const set = {
+  const set: RuleSet = {
+    quirks,
     rules,
     byId,
     hasContainers,
@@ -136,8 +129,8 @@ function makeSet(
     pseudoVersion: {},
     banks: new Map(),
   };
-  const changes = before && changesBetween(before, set, quirks);
-  return changes && !changes.pseudo ? { ...set, pseudoVersion: before!.pseudoVersion } : set;
+  if (before && changesBetween(before, set)?.pseudo === false) set.pseudoVersion = before.pseudoVersion;
+  return set;
 }
 
 const emptyConditions: RuleConditions = { media: [], supports: [], supported: true, containers: [], scopes: [] };

@@ -1,6 +1,7 @@
 /** The computed style of an element or a pseudo-element, and its values. */
 import { parseColor } from "../color";
 import { formatColor } from "../color/format";
+import { PairMap } from "../source/memo";
 import type { ElementNode } from "../source/html/document";
 import type { Block, Winner } from "./blocks";
 import { longhandIndex, longhands } from "./properties";
@@ -81,9 +82,9 @@ function looksSame(a: string, b: string): boolean {
   return inBytes(a) === inBytes(b);
 }
 
-type Comparisons = WeakMap<SharedStyle, WeakMap<SharedStyle, boolean>>;
-const compared: Comparisons = new WeakMap();
-const comparedBoxes: Comparisons = new WeakMap();
+type Comparisons = PairMap<SharedStyle, SharedStyle, boolean>;
+const compared: Comparisons = new PairMap();
+const comparedBoxes: Comparisons = new PairMap();
 
 /** What others are told by as text: colours by the ink, lengths by the size. They come first. */
 const referredTo = ["color", "font-size", "line-height"].map((name) => longhandIndex.get(name)!);
@@ -95,11 +96,7 @@ const boxLonghands = [...longhands.keys()].filter((at) => {
 
 function isSame(a: Style, b: Style, comparisons: Comparisons, counted: readonly number[]): boolean {
   if (a === b || a.shared === b.shared) return true;
-  let known = comparisons.get(a.shared);
-  if (!known) comparisons.set(a.shared, (known = new WeakMap()));
-  let same = known.get(b.shared);
-  if (same === undefined) known.set(b.shared, (same = compare(a, b, counted)));
-  return same;
+  return comparisons.of(a.shared, b.shared, () => compare(a, b, counted));
 }
 
 function compare(a: Style, b: Style, counted: readonly number[]): boolean {

@@ -1,22 +1,10 @@
 /** Styles shared by elements of all pages whose rules, faces and schemes are the same. */
+import { Numbers, PairMap } from "../source/memo";
 import type { Block } from "./blocks";
 import type { SharedStyle } from "./style";
 import type { FontFace } from "../type/pageFonts";
 import type { FontFile } from "../type/fontFile";
 import type { RuleSet } from "./ruleSet";
-
-/** What is known of pairs, as long as both live. */
-class PairMap<Key extends object, Value> {
-  private readonly known = new WeakMap<Key, WeakMap<Key, Value>>();
-
-  of(a: Key, b: Key, make: () => Value): Value {
-    let second = this.known.get(a);
-    if (!second) this.known.set(a, (second = new WeakMap()));
-    let value = second.get(b);
-    if (value === undefined) second.set(b, (value = make()));
-    return value;
-  }
-}
 
 /** Ways in which fonts measure that styles are kept for. */
 const mostMeasures = 4;
@@ -26,13 +14,12 @@ export class StyleBank {
   readonly styles = new Map<string, SharedStyle>();
   private readonly measured = new Map<string, Map<string, SharedStyle>>();
   /** By the style of the parent now and their own before: those that nothing else is different for. */
-  readonly under = new PairMap<SharedStyle, SharedStyle>();
+  readonly under = new PairMap<SharedStyle, SharedStyle, SharedStyle>();
   /** Whether what is inside comes out the same in the first as in the second. */
-  readonly alike = new PairMap<SharedStyle, boolean>();
+  readonly alike = new PairMap<SharedStyle, SharedStyle, boolean>();
   private readonly blocks = new Map<string, readonly Block[]>();
   private readonly blockNumbers = new WeakMap<readonly Block[], number>();
-  private readonly numbers = new WeakMap<SharedStyle, number>();
-  private last = 0;
+  readonly numbers = new Numbers<SharedStyle>();
   private readonly texts = new Map<string, number>();
 
   /** Those that go by how fonts measure, by what else they come from. @param fonts equal for fonts that measure alike */
@@ -70,12 +57,6 @@ export class StyleBank {
     return `${attached ? "s" : "h"}${this.nameOf(text)}`;
   }
 
-  numberOf(style: SharedStyle): number {
-    let number = this.numbers.get(style);
-    if (number === undefined) this.numbers.set(style, (number = this.last += 1));
-    return number;
-  }
-
   /** A number for the text of declarations. */
   private nameOf(text: string): number {
     let number = this.texts.get(text);
@@ -84,19 +65,13 @@ export class StyleBank {
   }
 }
 
-const fileNumbers = new WeakMap<FontFile, number>();
-let lastFile = 0;
-
-function numberOf(file: FontFile | null): number {
-  if (!file) return 0;
-  let number = fileNumbers.get(file);
-  if (number === undefined) fileNumbers.set(file, (number = lastFile += 1));
-  return number;
-}
+const fileNumbers = new Numbers<FontFile>();
 
 /** Equal for faces that measure alike. */
 export function facesKey(faces: readonly FontFace[]): string {
-  return JSON.stringify(faces.map(({ family, weight, italic, file }) => [family, weight, italic, numberOf(file)]));
+  return JSON.stringify(
+    faces.map(({ family, weight, italic, file }) => [family, weight, italic, file && fileNumbers.of(file)]),
+  );
 }
 
 /** @param scheme what the page says of the schemes it is made for, outside of its sheets */

@@ -38,12 +38,15 @@ export function stylePage(
   const sheets = sheetsOfPage(site, file);
   const all = sheets.owners.flatMap((owner) => owner.sheets);
   const quirks = document.mode === "quirks";
-  const set = ruleSetOf(quirks ? quirksSheet : browserSheet, all, quirks, conditions, before?.rules.set ?? null);
+  const set = ruleSetOf(
+    { browser: quirks ? quirksSheet : browserSheet, sheets: all, quirks, conditions },
+    before?.rules.set ?? null,
+  );
   const rules: PageRules = { set, sheets: all };
   const faces = fontFacesOf(site, all);
   const computer = new Computer(rules, conditions, document, matchingFor(document, conditions), faces);
   const isOver = before !== null && before.document === document && facesKey(before.faces) === facesKey(faces);
-  const changes = isOver ? changesBetween(before.rules.set, set, quirks) : null;
+  const changes = isOver ? changesBetween(before.rules.set, set) : null;
   const styles =
     (changes && computer.over(before!.styles, changes, measuresKey(before!.conditions) === measuresKey(conditions))) ??
     computer.all();

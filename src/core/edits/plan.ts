@@ -7,6 +7,7 @@ import { parseBlock, type Item } from "../source/css/syntax";
 import { changeSite, type Site, type TextFile } from "../source/site";
 import type { TextChange } from "../source/changes";
 import { lineEndOf } from "../source/lines";
+import { finished } from "../steps";
 import { attributeSource, insertAttribute, spliceAttribute } from "./attributes";
 import {
   indentUnit,
@@ -31,33 +32,27 @@ import { EditError, type Edit, type ElementRef, type Plan, type Target } from ".
  * @throws EditError, in plain words, when the edit cannot be made
  */
 export function planEdit(site: Site, edit: Edit, conditions: Conditions = defaultConditions): Plan {
-  const steps = planSteps(site, edit, conditions);
-  for (;;) {
-    const step = steps.next();
-    if (step.done) return step.value;
-  }
+  return finished(planSteps(site, edit, conditions));
 }
 
-/**
- * The same in steps, a page each, so that what is known so far can be told, and planning for a large site be stopped.
- * @param first the page that is looked at first @throws EditError
- */
+/** The same with what it reaches on one page alone. @throws EditError */
+export function planOnPage(site: Site, edit: Edit, conditions: Conditions, page: string | null): Plan {
+  return finished(planSteps(site, edit, conditions, page));
+}
+
+/** The same in steps, a page each. @param only the page on which it is told what it reaches; null for all @throws EditError */
 export function* planSteps(
   site: Site,
   edit: Edit,
   conditions: Conditions,
-  first: string | null = null,
-): Generator<Plan, Plan> {
+  only: string | null = null,
+): Generator<void, Plan> {
   const changes = changesFor(site, edit);
   const after = changeSite(site, changes);
   const warnings = warningsFor(site, after, edit, conditions);
-  const steps = reachSteps(site, after, changes, withStatesEverywhere(conditions), first);
-  for (;;) {
-    const step = steps.next();
-    const plan = { changes, reach: step.value, warnings };
-    if (step.done) return plan;
-    yield plan;
-  }
+  yield;
+  const reach = yield* reachSteps(site, after, changes, withStatesEverywhere(conditions), only);
+  return { changes, reach, warnings };
 }
 
 function warningsFor(site: Site, after: Site, edit: Edit, conditions: Conditions): string[] {

@@ -10,44 +10,37 @@ import type { TextChange } from "../source/changes";
 import type { ElementRef, Reach } from "./types";
 
 /**
- * The places that come out differently; all of a page whose elements change. In steps, a page each, with what is known
- * so far; `first` names the page that is looked at first.
+ * The places that come out differently; all of a page whose elements change. In steps, a page each.
+ * @param only the page that is looked at; null for all
  */
 export function* reachSteps(
   before: Site,
   after: Site,
   changes: readonly TextChange[],
   conditions: Conditions,
-  first: string | null,
-): Generator<Reach, Reach> {
-  const reach: Reach = { places: [], pages: [], whole: false };
+  only: string | null,
+): Generator<void, Reach> {
+  const reach = noReach(before, only);
   const changed = new Set(changes.map(({ path }) => path));
-  const files = pagesOf(before);
-  for (const [at, file] of firstFirst(files, first).entries()) {
+  for (const file of pagesAmong(before, only)) {
     const old = styledPage(before, file, conditions);
-    if (changed.has(file.path) || old.sources.some((path) => changed.has(path))) {
-      const places = reachedOn(old, styledPage(after, textFile(after, file.path)!, conditions), changes);
-      if (places.length) reach.pages.push(file.path);
-      reach.places.push(...places);
-    }
-    if (at < files.length - 1) yield { ...reach };
+    if (!changed.has(file.path) && !old.sources.some((path) => changed.has(path))) continue;
+    const places = reachedOn(old, styledPage(after, textFile(after, file.path)!, conditions), changes);
+    if (places.length) reach.pages.push(file.path);
+    reach.places.push(...places);
+    yield;
   }
-  return { ...inOrder(reach, files), whole: true };
+  return reach;
 }
 
-/** Pages with the one that is shown before the others. */
-export function firstFirst(files: readonly TextFile[], first: string | null): readonly TextFile[] {
-  return [...files].sort((a, b) => Number(b.path === first) - Number(a.path === first));
+/** All pages of a site, or only one. */
+export function pagesAmong(site: Site, only: string | null): TextFile[] {
+  return pagesOf(site).filter(({ path }) => only === null || path === only);
 }
 
-/** What was gathered page by page, in the order of the pages. */
-export function inOrder({ places, pages, whole }: Reach, files: readonly TextFile[]): Reach {
-  const order = new Map(files.map(({ path }, at) => [path, at]));
-  return {
-    places: [...places].sort((a, b) => order.get(a.page)! - order.get(b.page)!),
-    pages: [...pages].sort((a, b) => order.get(a)! - order.get(b)!),
-    whole,
-  };
+/** What a reach over all pages, or only one, begins with. */
+export function noReach(site: Site, only: string | null): Reach {
+  return { places: [], pages: [], whole: pagesAmong(site, only).length === pagesOf(site).length };
 }
 
 function reachedOn(old: StyledPage, now: StyledPage, changes: readonly TextChange[]): ElementRef[] {

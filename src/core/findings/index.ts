@@ -1,6 +1,7 @@
 /** The list of checks, and the one way to run them. A new check is a file and a line here. */
 import { pagesOf, sheetsOf, type Site, type TextFile } from "../source/site";
 import type { KnownPage } from "../cascade/styledPages";
+import { finished } from "../steps";
 import type { Layouts } from "../textStyles";
 import { brokenText } from "./brokenText";
 import { contrast } from "./contrast";
@@ -28,11 +29,7 @@ export const checks: readonly Check[] = [
 type Asked = Omit<CheckContext, "layouts"> & Partial<CheckContext>;
 
 export function findingsFor(context: Asked): Finding[] {
-  const steps = findingSteps(context);
-  for (;;) {
-    const step = steps.next();
-    if (step.done) return step.value;
-  }
+  return finished(findingSteps(context));
 }
 
 /** The findings of a site, in steps between which others are let in; what cannot have changed is not looked at again. */

@@ -8,6 +8,7 @@ import { componentsOf, type Component } from "../source/css/components";
 import type { Declaration } from "../source/css/syntax";
 import { positionAt } from "../source/lines";
 import { pagesOf, sheetsOf, type Site, type TextFile } from "../source/site";
+import { finished } from "../steps";
 import { mixesByNotation, referenceSpots } from "./references";
 
 export type Role = "ink" | "ground" | "edge" | "line" | "shadow" | "named" | "other";
@@ -88,11 +89,7 @@ export function writtenColors(site: Site): WrittenColor[] {
  * of instead of the mix, and nothing in comments, strings and addresses.
  */
 export function colorSpots(site: Site): ColorSpot[] {
-  const steps = colorSpotSteps(site);
-  for (;;) {
-    const step = steps.next();
-    if (step.done) return step.value;
-  }
+  return finished(colorSpotSteps(site));
 }
 
 /** The same in steps, a file each. */

@@ -94,18 +94,14 @@ export function slipFor(site: Site, ref: ElementRef, conditions: Conditions, lay
 /** The same with what each way to write reaches on its own page alone. @throws EditError */
 export function slipAtOnce(site: Site, ref: ElementRef, conditions: Conditions, layouts: Layouts = {}): Slip {
   const { page, style } = pickedText(site, ref, conditions);
-  const { value: targets } = targetSteps(site, page, style, conditions).next();
+  const targets = targetsFor(site, page, style, conditions, ref.page);
   return { ...slipWithout(site, page, style, ref, layouts), targets };
 }
 
 /** Where the text of a slip can be written to, in steps, a page each. @throws EditError */
-export function slipTargets(
-  site: Site,
-  ref: ElementRef,
-  conditions: Conditions,
-): Generator<TargetOption[], TargetOption[]> {
+export function slipTargets(site: Site, ref: ElementRef, conditions: Conditions): Generator<void, TargetOption[]> {
   const { page, style } = pickedText(site, ref, conditions);
-  return targetSteps(site, page, style, conditions);
+  return targetSteps(site, page, style, conditions, null);
 }
 
 function pickedText(site: Site, ref: ElementRef, conditions: Conditions): { page: StyledPage; style: Style } {

@@ -14,6 +14,7 @@ import { styleAt } from "../pageTexts";
 import { groundName } from "../ground/name";
 import { layoutAfter } from "../ground/under";
 import { inkOf, legibilityOf, type Legibility } from "../ground/ground";
+import { finished } from "../steps";
 import { pagesOf, textFile, type Site } from "../source/site";
 import { isPlace, legibility, legibilityOn, roleName, type Layouts } from "../textStyles";
 
@@ -181,11 +182,7 @@ export function judgeChange(
   conditions: Conditions,
   layouts: Layouts,
 ): Judged {
-  const steps = judgeSteps(before, after, reach, conditions, layouts);
-  for (;;) {
-    const step = steps.next();
-    if (step.done) return step.value;
-  }
+  return finished(judgeSteps(before, after, reach, conditions, layouts));
 }
 
 /** Texts judged between two steps. */

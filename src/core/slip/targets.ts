@@ -6,11 +6,12 @@ import { tryParseSelectorList } from "../cascade/selectors/parse";
 import { styledPage } from "../cascade/styledPages";
 import type { Style } from "../cascade/style";
 import type { StyledPage } from "../cascade/styles";
-import { firstFirst, inOrder } from "../edits/reach";
+import { noReach, pagesAmong } from "../edits/reach";
 import type { ElementRef, Reach, Target } from "../edits/types";
 import { plainSelector } from "../source/html/document";
 import { positionAt } from "../source/lines";
-import { pagesOf, textFile, type Site } from "../source/site";
+import { textFile, type Site } from "../source/site";
+import { finished } from "../steps";
 import type { StyleRule } from "../source/css/syntax";
 import { refOf, textsOf } from "../pageTexts";
 import { isForScreens } from "../edits/locate";
@@ -38,48 +39,45 @@ interface Draft extends Omit<TargetOption, "reach" | "target"> {
   alone?: true;
 }
 
-export function targetsFor(site: Site, page: StyledPage, style: Style, now: Conditions): TargetOption[] {
-  const steps = targetSteps(site, page, style, now);
-  for (;;) {
-    const step = steps.next();
-    if (step.done) return step.value;
-  }
+/** @param only the page on which it is told what each reaches; null for all */
+export function targetsFor(
+  site: Site,
+  page: StyledPage,
+  style: Style,
+  now: Conditions,
+  only: string | null = null,
+): TargetOption[] {
+  return finished(targetSteps(site, page, style, now, only));
 }
 
-/** The same in steps, a page each, that of the text first, with what is known so far. */
+/** The same in steps, a page each. */
 export function* targetSteps(
   site: Site,
   page: StyledPage,
   style: Style,
   now: Conditions,
-): Generator<TargetOption[], TargetOption[]> {
+  only: string | null,
+): Generator<void, TargetOption[]> {
   const conditions = withStatesEverywhere(now);
   const drafts = draftsFor(site, page, style, conditions);
-  const reaches = drafts.map((): Reach => ({ places: [], pages: [], whole: false }));
-  const files = pagesOf(site);
-  for (const [step, file] of firstFirst(files, page.file.path).entries()) {
+  const reaches = drafts.map(() => noReach(site, only));
+  for (const file of pagesAmong(site, only)) {
     const own = styledPage(site, file, conditions);
     drafts.forEach((draft, at) => {
       const places = placesOn(own, draft);
       reaches[at]!.places.push(...places);
       if (places.length) reaches[at]!.pages.push(file.path);
     });
-    if (step < files.length - 1) yield options(drafts, reaches);
+    yield;
   }
-  return options(
-    drafts,
-    reaches.map((reach) => ({ ...inOrder(reach, files), whole: true })),
-  );
+  return drafts.flatMap((draft, at) => optionOf(draft, reaches[at]!));
 }
 
-function options(drafts: readonly Draft[], reaches: readonly Reach[]): TargetOption[] {
-  return drafts.flatMap(({ target, label, path, line, group, condition }, at) => {
-    const { places, pages, whole } = reaches[at]!;
-    const option = { label, path, line, group, condition, reach: { places: [...places], pages: [...pages], whole } };
-    if (target.kind !== "class" || target.elements.length > 0) return [{ ...option, target }];
-    // A class for all like it is offered where there are some.
-    return places.length > 1 ? [{ ...option, target: { ...target, elements: [...places] } }] : [];
-  });
+/** A class for all like it is offered where there are some. */
+function optionOf({ target, label, path, line, group, condition }: Draft, reach: Reach): TargetOption[] {
+  const option = { label, path, line, group, condition, reach };
+  if (target.kind !== "class" || target.elements.length > 0) return [{ ...option, target }];
+  return reach.places.length > 1 ? [{ ...option, target: { ...target, elements: reach.places } }] : [];
 }
 
 function placesOn(page: StyledPage, { touches, alone }: Draft): ElementRef[] {

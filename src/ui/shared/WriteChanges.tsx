@@ -43,7 +43,7 @@ export function WriteChanges({ proposal, onClose }: Props) {
     let current = true;
     unwaited(
       engine
-        .reach({ kind: "text", changes: proposal.changes }, conditions, null)
+        .reach({ kind: "text", changes: proposal.changes }, conditions)
         .then((result) => current && result && setPlanned({ of: proposal, result })),
     );
     return () => {

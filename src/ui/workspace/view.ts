@@ -104,7 +104,7 @@ export function createView({ engine, asking, get, set, renew, failed }: Desk) {
 
   /** Counts what a rehearsed edit reaches on the pages that are not shown; nobody waits for it. */
   const countReach = async ({ edit, plan }: Rehearsal, told: (result: PlanResult) => void = () => undefined) => {
-    const result = await engine.reach(edit, get().conditions, get().page);
+    const result = await engine.reach(edit, get().conditions);
     const { rehearsal, reach } = get();
     if (!result?.plan || rehearsal?.plan !== plan) return;
     const { places } = result.plan.reach;

@@ -12,11 +12,7 @@ type Matches = (compound: Compound, element: ElementNode, context: MatchContext)
 /** Whether there is an element, found from the anchor, that the relative selector fits. */
 export function hasRelative(selector: Selector, anchor: ElementNode, context: MatchContext, matches: Matches): boolean {
   const root = rootOf(anchor);
-  const { found } = memoOf(context);
-  let known = found.get(selector);
-  if (!known) found.set(selector, (known = new WeakMap()));
-  let relation = known.get(root);
-  if (!relation) known.set(root, (relation = firstOf(selector, allIn(root), context, matches)));
+  const relation = memoOf(context).found.of(selector, root, () => firstOf(selector, allIn(root), context, matches));
   return leadsTo(anchor, selector.leading ?? " ", relation);
 }
 

@@ -95,12 +95,7 @@ const shallow = 3;
 function matchesList(list: readonly Selector[], element: ElementNode, context: MatchContext): boolean {
   const look = () => list.some((selector) => matches(selector, element, context));
   if (depthOf(list) <= shallow) return look();
-  const { lists } = memoOf(context);
-  let known = lists.get(list);
-  if (!known) lists.set(list, (known = new WeakMap()));
-  let result = known.get(element);
-  if (result === undefined) known.set(element, (result = look()));
-  return result;
+  return memoOf(context).lists.of(list, element, look);
 }
 
 const depths = new WeakMap<readonly Selector[], number>();
@@ -221,12 +216,7 @@ function placeOf(simple: NthSelector, element: ElementNode, context: MatchContex
   if (!parent) return 1;
   if (simple.of === "child" && !simple.list) return position + 1;
   if (simple.of === "last-child" && !simple.list) return parent.children.length - position;
-  const places = memoOf(context).places;
-  let known = places.get(simple);
-  if (!known) places.set(simple, (known = new WeakMap()));
-  let among = known.get(parent);
-  if (!among) known.set(parent, (among = placesAmong(parent.children, simple, context)));
-  return among[position]!;
+  return memoOf(context).places.of(simple, parent, () => placesAmong(parent.children, simple, context))[position]!;
 }
 
 /** The places of all siblings; those that do not count have that of the last that does. */

@@ -1,4 +1,5 @@
 /** What is found out once for all elements that are matched in one context. */
+import { PairMap } from "../../source/memo";
 import type { ElementNode } from "../../source/html/document";
 import type { MatchContext } from "./match";
 import type { Selector, SimpleSelector } from "./types";
@@ -7,11 +8,11 @@ export type NthSelector = SimpleSelector & { kind: "nth" };
 
 interface Memo {
   /** Whether an element matches one of a list. */
-  lists: WeakMap<readonly Selector[], WeakMap<ElementNode, boolean>>;
+  lists: PairMap<readonly Selector[], ElementNode, boolean>;
   /** Places of the children of an element. */
-  places: WeakMap<NthSelector, WeakMap<ElementNode, Uint32Array>>;
+  places: PairMap<NthSelector, ElementNode, Uint32Array>;
   /** The elements of a tree that a relative selector can lead to, by its root. */
-  found: WeakMap<Selector, WeakMap<ElementNode, Relation>>;
+  found: PairMap<Selector, ElementNode, Relation>;
 }
 
 /** Elements, as it is asked for them: after an element, below it, next to it. */
@@ -27,6 +28,6 @@ const memos = new WeakMap<MatchContext, Memo>();
 
 export function memoOf(context: MatchContext): Memo {
   let memo = memos.get(context);
-  if (!memo) memos.set(context, (memo = { lists: new WeakMap(), places: new WeakMap(), found: new WeakMap() }));
+  if (!memo) memos.set(context, (memo = { lists: new PairMap(), places: new PairMap(), found: new PairMap() }));
   return memo;
 }

@@ -1,0 +1,26 @@
+/** What is known of objects as long as they live. */
+
+/** Values of pairs of objects, made when they are asked for first. */
+export class PairMap<First extends object, Second extends object, Value> {
+  private readonly known = new WeakMap<First, WeakMap<Second, Value>>();
+
+  of(first: First, second: Second, make: () => Value): Value {
+    let values = this.known.get(first);
+    if (!values) this.known.set(first, (values = new WeakMap()));
+    let value = values.get(second);
+    if (value === undefined) values.set(second, (value = make()));
+    return value;
+  }
+}
+
+/** Numbers objects from 1, in the order in which they are asked about first. */
+export class Numbers<Key extends object> {
+  private readonly known = new WeakMap<Key, number>();
+  private last = 0;
+
+  of(key: Key): number {
+    let number = this.known.get(key);
+    if (number === undefined) this.known.set(key, (number = this.last += 1));
+    return number;
+  }
+}
