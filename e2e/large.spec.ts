@@ -2,7 +2,7 @@
 import { expect, test } from "@playwright/test";
 import { strToU8, zipSync } from "fflate";
 import { handbook } from "./bench/sites";
-import { field, ready, shownPage, slip } from "./support/desk";
+import { field, openFiles, ready, shownPage, slip } from "./support/desk";
 
 const pages = 24;
 
@@ -35,4 +35,18 @@ test("picking, trying and writing on a site of many pages, while the others are 
   await page.getByRole("button", { name: "Pause" }).click();
   await page.getByRole("button", { name: "Go on" }).click();
   await expect(page.getByRole("button", { name: "Pause" })).toBeVisible();
+});
+
+test("long lists are drawn as they come into view", async ({ page }) => {
+  const colors = Array.from({ length: 450 }, (_, at) => `#${(0x100000 + at * 0x1111).toString(16)}`);
+  const css = colors.map((color, at) => `.c${at} { color: ${color} }`).join("\n");
+  await openFiles(page, { "index.html": "<link rel=stylesheet href=a.css><h1>Pier</h1>", "a.css": css });
+  await page.getByRole("link", { name: /^Colours/ }).click();
+  const values = page.getByRole("region", { name: "Values" });
+  await expect(values.getByRole("checkbox")).toHaveCount(200);
+  for (const count of [400, 450]) {
+    await values.hover();
+    await page.mouse.wheel(0, 1_000_000);
+    await expect(values.getByRole("checkbox")).toHaveCount(count);
+  }
 });

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { analyse } from "../analysis";
-import { openSite } from "../source/site";
+import { changeSite, openSite, textFile } from "../source/site";
 import { pageWith, sampleFiles, site } from "../testing/site";
 import { ignoredMessage } from ".";
 
@@ -119,4 +119,19 @@ test("the analysis is plain data", () => {
     "notices.html",
     "timetable.html",
   ]);
+});
+
+test("a rule that matched nothing is no finding any more once a page has what it asks for, and again when it has not", () => {
+  const pageOf = (words: string) => `<!doctype html><link rel=stylesheet href=a.css><p class="lead">${words}</p>`;
+  const from = site({ "a.html": pageOf("x"), "b.html": pageOf("y"), "a.css": "p .lead { top: 0 }" });
+  const unmatched = (of: typeof from) => said(of).filter((message) => message.includes("matches nothing"));
+  const told =
+    "a.css:1 `p .lead` matches nothing. With a blank it asks for something inside; without it, `p.lead` would match 2 elements.";
+  expect(unmatched(from)).toEqual([told]);
+  const start = textFile(from, "b.html")!.text.indexOf("y</p>");
+  const inside = '<b class="lead">y</b>';
+  const now = changeSite(from, [{ path: "b.html", start, end: start + 1, insert: inside }]);
+  expect(unmatched(now)).toEqual([]);
+  const back = changeSite(now, [{ path: "b.html", start, end: start + inside.length, insert: "y" }]);
+  expect(unmatched(back)).toEqual([told]);
 });

@@ -4,6 +4,7 @@ import { InputNumber, Select } from "antd";
 import { Fragment, useMemo, useState } from "react";
 import { joinColors, twinsIn, type PaletteValue, type Twins } from "@/core";
 import { Swatch } from "../color/Swatch";
+import { plural } from "../shared/numbers";
 import type { Proposal } from "../shared/WriteChanges";
 import { useGradual } from "../shared/useGradual";
 import styles from "./Colors.module.css";
@@ -140,9 +141,7 @@ export function ValueList({ values, current, selected, within, onCurrent, onSele
                 </button>
               </li>
               {same && <SameColor a={before!} b={value} onPropose={onPropose} />}
-              {(beside.get(value.value) ?? []).map((pair) => (
-                <TwinLine key={`${pair.a} ${pair.b}`} pair={pair} values={values} onPropose={onPropose} />
-              ))}
+              <TwinLines pairs={beside.get(value.value) ?? []} values={values} onPropose={onPropose} />
             </Fragment>
           );
         })}
@@ -193,6 +192,22 @@ function SameColor({ a, b, onPropose }: { a: PaletteValue; b: PaletteValue; onPr
         Write {a.value} for both
       </button>
     </li>
+  );
+}
+
+/** Twins told under one value; the others are counted. */
+const mostTwins = 3;
+
+/** The nearest twins of a value among those above it. */
+function TwinLines({ pairs, ...rest }: Omit<Parameters<typeof TwinLine>[0], "pair"> & { pairs: readonly Twins[] }) {
+  const more = pairs.length - mostTwins;
+  return (
+    <>
+      {pairs.slice(0, mostTwins).map((pair) => (
+        <TwinLine key={`${pair.a} ${pair.b}`} pair={pair} {...rest} />
+      ))}
+      {more > 0 && <li className={styles.twins}>◆ {plural(more, "other value")} above can hardly be told from it.</li>}
+    </>
   );
 }
 

@@ -5,6 +5,9 @@ import { useCallback, useState, type ReactNode } from "react";
 /** Rows drawn at first, and more of them each time their end comes into view. */
 const step = 200;
 
+/** So that the next rows are there before the end is seen, in a list that scrolls by itself, too (Intersection Observer, 2.2). */
+const ahead: IntersectionObserverInit & { scrollMargin: string } = { rootMargin: "600px", scrollMargin: "600px" };
+
 /**
  * The first rows of a list, and what stands at their end while there are more.
  * @param as what the end is, where it has to be a row of its own kind
