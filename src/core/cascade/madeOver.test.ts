@@ -7,7 +7,7 @@ import { pseudoTexts } from "../pseudoTexts";
 import { parseSheet, type Item } from "../source/css/syntax";
 import { reparse } from "../source/css/reparse";
 import { changeSite, openSite, pagesOf, sheetsOf, textFile, type Site } from "../source/site";
-import { cssSoup, sampleFiles, stylesOf } from "../testing/site";
+import { cssSoup, sampleFiles, site, stylesOf } from "../testing/site";
 import { defaultConditions } from "./conditions";
 import { explain } from "./explain";
 import { fontKeyOf } from "../type/fontUnits";
@@ -177,10 +177,10 @@ test("the rule around an offset is found after an edit", () => {
 });
 
 const small = (css: string) =>
-  openSite([
-    { path: "a.html", text: "<!doctype html><link rel=stylesheet href=a.css><body><main><p class=x>x</p></main>" },
-    { path: "a.css", text: css },
-  ]);
+  site({
+    "a.html": "<!doctype html><link rel=stylesheet href=a.css><body><main><p class=x>x</p></main>",
+    "a.css": css,
+  });
 
 test.each([
   [
