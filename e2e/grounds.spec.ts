@@ -27,9 +27,21 @@ for (const [name, html] of groundKinds) {
   test(`kinds of grounds: ${name}`, async ({ browser }) => {
     const seen = await look(browser, html, { scheme: "light", width: 800, height: 900 });
     expect(seen.length).toBeGreaterThan(0);
-    for (const { id, hidden, certain, verdict, unjudged, darkest, lightest, seenDarkest, seenLightest } of seen) {
+    for (const {
+      id,
+      hidden,
+      certain,
+      doubt,
+      verdict,
+      unjudged,
+      darkest,
+      lightest,
+      seenDarkest,
+      seenLightest,
+    } of seen) {
       expect(unjudged !== null, `${id}: ${unjudged}`).toBe(hidden);
       if (id === "covered") expect(verdict, id).toBe("doubtful");
+      if (id.startsWith("sure")) expect(certain, `${id}: ${doubt}`).toBe(true);
       if (!certain || hidden || !seenDarkest || !seenLightest) continue;
       const words = `${id}: said ${darkest} to ${lightest}, seen ${seenDarkest} to ${seenLightest}`;
       const flat = off(seenDarkest, seenLightest) <= 2;

@@ -1,4 +1,7 @@
-/** Kinds of grounds that were once told wrong while certain, a page each; `hidden` texts are not judged, `covered` ones doubtful. */
+/**
+ * Kinds of grounds that were once told wrong while certain, a page each; `hidden` texts are not judged, `covered` ones
+ * doubtful, those named `sure` certain.
+ */
 const svg = (body: string, attributes: string) =>
   `url("data:image/svg+xml,${encodeURIComponent(`<svg xmlns="http://www.w3.org/2000/svg" ${attributes}>${body}</svg>`)}")`;
 const dots = svg('<rect width="12" height="12" fill="#c03030"/>', 'viewBox="0 0 24 12"');
@@ -6,6 +9,10 @@ const tile = svg('<rect width="17" height="13" fill="#204080"/>', 'width="34" he
 
 const page = (css: string, body: string) =>
   `<!doctype html><html lang="en"><head><meta charset="utf-8"><style>body{margin:0;font:20px/1.5 sans-serif}div,p{margin:8px;padding:4px}${css}</style></head><body>${body}</body></html>`;
+
+/** Lines whose height goes by what stands in them alone, over stripes that tell where they stand. */
+const older = (doctype: string) =>
+  `${doctype}<html><head><style>body{margin:0;font:16px/1.5 sans-serif;background:#fff}div:nth-child(odd){background:#def}small,code{font-size:9px}</style></head><body><div><small id=sure-a>small</small></div><div><code id=sure-b>code</code></div><div><img width=20 height=20 src="data:image/gif;base64,R0lGODlhAQABAAAAACw="></div><div><b id=sure-c>bold</b><br><br>end</div><table><tr><td><small id=sure-d>cell</small><td><img width=9 height=9 src="data:image/gif;base64,R0lGODlhAQABAAAAACw="></table><ul><li><small id=sure-e>item</small></ul><div><i style="padding:4px"><small id=sure-f>edged</small></i></div><div id=sure-g>last</div></body></html>`;
 
 export const groundKinds: readonly (readonly [name: string, html: string])[] = [
   [
@@ -141,4 +148,13 @@ export const groundKinds: readonly (readonly [name: string, html: string])[] = [
       "<input id=a value='written'><input id=b placeholder='hint'><select id=c><option>chosen</select><textarea id=d>several words</textarea><input type=submit id=e value='Send'><button id=f>Go</button>",
     ),
   ],
+  [
+    "what leaves room for scroll bars, and what has no box",
+    page(
+      "#sure-a{background:#fd8}#g{display:contents;color:#063;padding:9px;border:3px solid}",
+      "<form><textarea rows=2>words</textarea><output id=sure-a>42</output></form><p><span id=g>boxless <b id=sure-b>words</b></span></p><p id=sure-c>after</p>",
+    ),
+  ],
+  ["lines in quirks mode", older("")],
+  ["lines in limited quirks mode", older('<!doctype html public "-//W3C//DTD XHTML 1.0 Transitional//EN" "">')],
 ];

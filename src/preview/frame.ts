@@ -7,6 +7,12 @@ import { harmless, unclobbered } from "./clobber";
 import type { PageView } from "@/engine/protocol";
 
 const policy = "default-src 'none'; img-src blob: data:; font-src blob: data:; style-src 'unsafe-inline'";
+/** Document types that bring about each mode (HTML, 13.2.6.4.1). */
+const doctypes: Record<PageView["document"]["mode"], string> = {
+  quirks: "",
+  "limited-quirks": '<!doctype html public "-//W3C//DTD XHTML 1.0 Transitional//EN" "">',
+  "no-quirks": "<!doctype html>",
+};
 const namespaces = {
   html: "http://www.w3.org/1999/xhtml",
   svg: "http://www.w3.org/2000/svg",
@@ -18,6 +24,7 @@ export const frameSandbox = "allow-same-origin";
 
 export interface ShownPage {
   document: Document;
+  mode: PageView["document"]["mode"];
   /** The page's elements by index. */
   nodes: readonly Element[];
   /** Shows the page as it is said; what is not said any more is taken back. */
@@ -31,7 +38,7 @@ export interface Dress extends Pick<PageView, "sheets" | "overrides" | "states">
 
 /** Puts a page into a frame; whatever was in it is gone. */
 export async function showPage(frame: HTMLIFrameElement, view: PageView): Promise<ShownPage> {
-  const doctype = view.document.quirks ? "" : "<!doctype html>";
+  const doctype = doctypes[view.document.mode];
   const skeleton = `${doctype}<meta charset="utf-8"><meta http-equiv="Content-Security-Policy" content="${policy}"><title>Page</title>`;
   const address = URL.createObjectURL(new Blob([skeleton], { type: "text/html" }));
   await new Promise<void>((resolve) => {
@@ -46,7 +53,7 @@ export async function showPage(frame: HTMLIFrameElement, view: PageView): Promis
   const scripted = new document.defaultView!.CSSStyleSheet();
   scripted.replaceSync(scriptedText(view.document));
   document.adoptedStyleSheets = [scripted];
-  const page = shownPage(document, nodes);
+  const page = shownPage(document, view.document.mode, nodes);
   page.dress({ ...view, unstyled: false });
   return page;
 }
@@ -95,7 +102,7 @@ function setAttribute(node: Element, name: string, value: string): void {
   }
 }
 
-function shownPage(document: Document, nodes: readonly Element[]): ShownPage {
+function shownPage(document: Document, mode: ShownPage["mode"], nodes: readonly Element[]): ShownPage {
   /** Style attributes as the page has them, of the elements whose own were changed. */
   const styles = new Map<Element, string | null>();
   let stated: Element[] = [];
@@ -138,5 +145,5 @@ function shownPage(document: Document, nodes: readonly Element[]): ShownPage {
       stated.push(node);
     }
   };
-  return { document, nodes, dress };
+  return { document, mode, nodes, dress };
 }

@@ -1,6 +1,7 @@
 /** What a picture of the page has to be told of the page as it is laid out. */
 import type { PictureStage } from "@/core";
 import { isClear } from "./clear";
+import { keptAs } from "./kept";
 import type { ShownPage } from "./frame";
 import { backdropOf, partingsOf, type Partings } from "./zones";
 
@@ -21,7 +22,7 @@ export interface ReadStage extends Partings {
   apart: string | null;
 }
 
-export function readStage({ document, nodes }: ShownPage): ReadStage {
+export function readStage({ document, mode, nodes }: ShownPage): ReadStage {
   const view = document.defaultView!;
   const root = document.documentElement;
   const body = document.body as HTMLElement | null;
@@ -78,13 +79,14 @@ export function readStage({ document, nodes }: ShownPage): ReadStage {
     moving: [...new Set(moving)].filter((index) => index >= 0),
     fixed,
     sticky: atRest(sticking, nodes, view),
+    kept: keptAs(nodes, styles, mode),
     cutOut,
     unknown,
     remote: [...document.querySelectorAll("style, [style]")].some(
       (node) => node.textContent.includes('url("")') || node.getAttribute("style")?.includes('url("")'),
     ),
   };
-  const apart = document.compatMode === "BackCompat" ? quirksWords : null;
+  const apart = mode === "no-quirks" ? null : quirksWords;
   return {
     stage,
     doubts: isUnclear ? new Map(nodes.map((_, index) => [index, seeThroughWords])) : doubts,

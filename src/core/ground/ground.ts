@@ -89,7 +89,7 @@ export function legibilityOf(
       : fromLayers(
           found,
           needs,
-          painted ? covered(layout!) : null,
+          painted ? covered(layout!, painted) : null,
           layout && !ink && !painted ? unpainted(layout) : null,
         );
   const hidden = painted && !seen ? layout!.hides : null;
@@ -138,7 +138,7 @@ function fromPaint(
   const doubt =
     painted.doubt ??
     (explained ? null : painted.apart) ??
-    (painted.seen < mostlySeen && !hides && !away ? partlyCovered : null);
+    (painted.seen < mostlySeen && !hides && !away ? (painted.apart ?? partlyCovered) : null);
   return {
     ground: {
       color,
@@ -167,8 +167,8 @@ function unpainted({ hides, away }: PlaceLayout): string {
 }
 
 /** Nothing of the text was seen, though nothing hides it that is known. */
-function covered({ hides, away }: PlaceLayout): string {
-  return hides ?? away ?? "Another part of the page lies over it.";
+function covered({ hides, away }: PlaceLayout, { apart }: Painted): string {
+  return hides ?? away ?? apart ?? "Another part of the page lies over it.";
 }
 
 /** Where nothing is known for sure, there is no verdict; where all that may lie there is known, the ends decide. */

@@ -28,6 +28,7 @@ const stage: PictureStage = {
   moving: [],
   fixed: [],
   sticky: [],
+  kept: [],
   cutOut: [],
   unknown: [],
   remote: false,

@@ -58,6 +58,8 @@ export interface PictureStage {
   fixed: readonly number[];
   /** Elements that stick to an edge of the window, with what puts them where they stand while nothing is scrolled. */
   sticky: readonly (readonly [index: number, declarations: string])[];
+  /** Elements that a picture would lay out otherwise, with what keeps them as they are. */
+  kept: readonly (readonly [index: number, declarations: string])[];
   /** Elements whose background is cut out by their text, so that it is no ground. */
   cutOut: readonly number[];
   /** Elements whose content is not known: what comes from elsewhere, films, frames. */
@@ -164,7 +166,7 @@ export function pictureOf(
   for (const [index, property, value] of overrides) put(index, `${property}:${value}!important`);
   if (unknown === null || unknown.shows === "flow")
     for (const index of stage.fixed) put(index, "display:none!important");
-  for (const [index, declarations] of stage.sticky) put(index, declarations);
+  for (const [index, declarations] of [...stage.sticky, ...stage.kept]) put(index, declarations);
   if (look.kind === "ground") for (const index of stage.cutOut) put(index, "background:none!important");
   if (unknown)
     for (const index of stage.unknown) put(index, `background:${unknown.color}!important;color:${unknown.color}`);
@@ -238,7 +240,7 @@ export function pictureOf(
     return `</${name}>`;
   };
   // A drawing is never in quirks mode: what the browser's own sheet adds there comes before all that pages say.
-  const quirks = document.quirks ? `@layer{${quirksText}${quirksBoxes}}` : "";
+  const quirks = document.mode === "quirks" ? `@layer{${quirksText}${quirksBoxes}}` : "";
   parts.push(`<style xmlns="${namespaces.html}">${escaped(scriptedText(document))}${quirks}</style>`);
   if (document.root) write(document.root, open, parts);
   parts.push(`<style xmlns="${namespaces.html}">${escaped(rules.join("\n"))}</style></foreignObject></svg>`);

@@ -14,7 +14,7 @@ import { createWorkspace } from "./store";
 const css = "h1 { color: red; }";
 const blue: TextChange = { path: "style.css", start: 12, end: 15, insert: "blue" };
 const viewOf = (path: string, text = css): PageView => ({
-  document: { path, quirks: false, root: null },
+  document: { path, mode: "no-quirks", root: null },
   sheets: [{ owner: 1, media: "", text }],
   places: [],
   overrides: [],

@@ -21,7 +21,7 @@ export interface SafeElement {
 
 export interface SafeDocument {
   path: string;
-  quirks: boolean;
+  mode: HtmlDocument["mode"];
   root: SafeElement | null;
 }
 
@@ -97,7 +97,7 @@ export function safeDocument(site: Site, file: TextFile, addressOf: AddressOf): 
     addressOf,
   };
   const root = document.root ? safeTree(document, context) : null;
-  return { path: file.path, quirks: document.mode === "quirks", root };
+  return { path: file.path, mode: document.mode, root };
 }
 
 interface SafeContext {

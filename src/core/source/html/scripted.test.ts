@@ -13,7 +13,7 @@ const textFor = (...content: SafeElement[]) =>
   decodeURIComponent(
     scriptedText({
       path: "index.html",
-      quirks: false,
+      mode: "no-quirks",
       root: { index: 0, tag: "html", namespace: "html", attributes: [], content: ["", ...content] },
     }),
   );
@@ -25,7 +25,7 @@ test("a drawing by script has the size its attributes say, and a rule a size", (
 });
 
 test("what an attribute says cannot end the rule", () => {
-  const text = scriptedText({ path: "", quirks: false, root: canvas(["width", '"]{}*{color:red}']) });
+  const text = scriptedText({ path: "", mode: "no-quirks", root: canvas(["width", '"]{}*{color:red}']) });
   expect(text).toContain('[width="\\"]{}*{color:red}"]');
 });
 

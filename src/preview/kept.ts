@@ -1,0 +1,82 @@
+/** What keeps elements in a picture as they are laid out on the page, where a picture lays them out otherwise. */
+import type { ShownPage } from "./frame";
+
+type Kept = readonly [index: number, declarations: string];
+
+export function keptAs(
+  nodes: readonly Element[],
+  styles: readonly CSSStyleDeclaration[],
+  mode: ShownPage["mode"],
+): Kept[] {
+  return nodes.flatMap((node, index): Kept[] => {
+    const style = styles[index]!;
+    const declarations = [
+      ...(node.localName === "textarea" ? sizeOf(style) : []),
+      ...(style.display === "contents" && hasWords(node) ? asBox : []),
+      ...(mode === "no-quirks" ? [] : lineOf(node, style)),
+    ];
+    return declarations.length > 0 ? [[index, declarations.map((one) => `${one}!important`).join(";")]] : [];
+  });
+}
+
+/** Fields of several lines leave room for a scroll bar, as wide as the window's are and a picture's are not. */
+const sizeOf = ({ width, height }: CSSStyleDeclaration): string[] =>
+  width.endsWith("px") && height.endsWith("px") ? [`width:${width}`, `height:${height}`] : [];
+
+/** What has no box carries no line through its text: a box that makes no difference is put in its place. */
+const asBox = [
+  "display:inline",
+  "position:static",
+  "float:none",
+  "margin:0",
+  "padding:0",
+  "border:0",
+  "outline:0",
+  "background:none",
+  "opacity:1",
+  "filter:none",
+  "backdrop-filter:none",
+  "mask:none",
+  "clip-path:none",
+  "mix-blend-mode:normal",
+  "isolation:auto",
+  "contain:none",
+  "will-change:auto",
+  "vertical-align:baseline",
+];
+
+/**
+ * In quirks mode and limited quirks mode, boxes without words of their own do not make lines higher (Quirks Mode, 3.2). A
+ * drawing is in neither: such boxes get lines without a height, and all others theirs, which they would inherit.
+ */
+function lineOf(node: Element, style: CSSStyleDeclaration): string[] {
+  const isSlim = makesLines.test(style.display) && node.childNodes.length > 0 && !hasWords(node) && !breaks(node);
+  return [`line-height:${isSlim && !hasEdges(style) ? "0" : style.lineHeight}`];
+}
+
+/** Items of lists are not among them: their markers stand in the line. */
+const makesLines = /^(?:block|inline|table-cell|table-caption|inline-block|flow-root)$/;
+
+function hasWords(node: Element): boolean {
+  for (const child of node.childNodes) if (child.nodeType === 3 && /[^ \t\r\n\f]/.test(child.nodeValue!)) return true;
+  return false;
+}
+
+const breaks = (node: Element) => [...node.children].some(({ localName }) => localName === "br" || localName === "wbr");
+
+/** A box of a line that has edges or room of its own makes the line higher, words or not. */
+const hasEdges = (style: CSSStyleDeclaration) =>
+  style.display === "inline" && edges.some((name) => style[name] !== "0px");
+
+const edges = [
+  "marginLeft",
+  "marginRight",
+  "paddingTop",
+  "paddingRight",
+  "paddingBottom",
+  "paddingLeft",
+  "borderTopWidth",
+  "borderRightWidth",
+  "borderBottomWidth",
+  "borderLeftWidth",
+] as const;
