@@ -76,6 +76,7 @@ export {
   type SafeElement,
   type SafeSheet,
 } from "./source/html/safe";
+export { readSheet, sheetChange, type ReadSheet, type RuleExchange } from "./source/css/sheetChange";
 export { scriptedText } from "./source/html/scripted";
 export { changeOfLines, offsetAt, plainLines, positionAt } from "./source/lines";
 export { itemsOf } from "./source/html/sheets";

@@ -18,6 +18,7 @@ import type {
   PictureUnknown,
   Plan,
   SafeDocument,
+  RuleExchange,
   SafeSheet,
   Setting,
   Slip,
@@ -78,9 +79,21 @@ export interface PlaceView {
   fixed: boolean;
 }
 
+export interface ShownSheet extends SafeSheet {
+  /** Equal for equal texts. */
+  edition: number;
+  /** What leads to it from an earlier edition; null where that is not known, or worth nothing. */
+  since: SinceEdition | null;
+}
+
+export interface SinceEdition {
+  edition: number;
+  exchange: RuleExchange;
+}
+
 export interface PageView {
   document: SafeDocument;
-  sheets: SafeSheet[];
+  sheets: ShownSheet[];
   places: PlaceView[];
   overrides: Override[];
   /** States forced on elements, by index, parted by blanks. */

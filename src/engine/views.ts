@@ -30,13 +30,13 @@ import {
   type PictureStage,
   type PictureUnknown,
   type SafeDocument,
-  type SafeSheet,
   type Site,
   type Style,
   type StyledPage,
   type TextFile,
 } from "@/core";
-import type { PageView, PlaceView } from "./protocol";
+import { editionOf } from "./editions";
+import type { PageView, PlaceView, ShownSheet } from "./protocol";
 
 /** @throws RangeError when there is no such page */
 export function pageOf(site: Site, path: string, conditions: Conditions): StyledPage {
@@ -142,13 +142,17 @@ export function viewOf(
   };
 }
 
-/** The sheets of a page, fit to be shown. */
-const shownSheets = new WeakMap<StyledPage, SafeSheet[]>();
+const shownSheets = new WeakMap<StyledPage, ShownSheet[]>();
 
-function sheetsOfPage(site: Site, page: StyledPage, addressOf: AddressOf): SafeSheet[] {
+/** The sheets of a page, fit to be shown. */
+export function sheetsOfPage(site: Site, page: StyledPage, addressOf: AddressOf): ShownSheet[] {
   let sheets = shownSheets.get(page);
   if (!sheets) {
-    sheets = safeSheets(site, page.file, rewritingFor(page.conditions, page.file.path), addressOf);
+    sheets = safeSheets(site, page.file, rewritingFor(page.conditions, page.file.path), addressOf).map((sheet) => ({
+      ...sheet,
+      edition: editionOf(sheet.text),
+      since: null,
+    }));
     shownSheets.set(page, sheets);
   }
   return sheets;

@@ -54,9 +54,10 @@ import {
   type StyledPage,
   type TextChange,
 } from "@/core";
+import { sinceEditions } from "./editions";
 import { summarySteps } from "./summary";
 import { Turns } from "./turns";
-import { pageAsPicture, pageOf, placesOf, viewOf } from "./views";
+import { pageAsPicture, pageOf, placesOf, sheetsOfPage, viewOf } from "./views";
 import type { Engine, PagePatch, PageView, PlanResult, SiteColor, SiteFont, SiteSummary } from "./protocol";
 
 let site: Site = siteOf([]);
@@ -180,7 +181,9 @@ function viewFor(from: Site, path: string, conditions: Conditions, kept = from =
 
 function patchOf(from: Site, path: string, structure: string, conditions: Conditions): PagePatch {
   const view = viewFor(from, path, conditions);
-  return { ...view, document: view.structure === structure ? null : view.document };
+  if (view.structure !== structure) return view;
+  const before = from === site ? [] : sheetsOfPage(site, pageOf(site, path, conditions), addressOf);
+  return { ...view, sheets: sinceEditions(before, view.sheets), document: null };
 }
 
 /** The fonts that pages bring and that can be loaded, in steps, a page each. */

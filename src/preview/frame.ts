@@ -3,6 +3,7 @@
  * memory; and the document is built node by node from the safe tree, so nothing in it is ever parsed as HTML.
  */
 import { scriptedText, stateAttribute, type SafeElement } from "@/core";
+import { ShownSheets } from "./sheets";
 import { harmless, unclobbered } from "./clobber";
 import type { PageView } from "@/engine/protocol";
 
@@ -29,6 +30,8 @@ export interface ShownPage {
   nodes: readonly Element[];
   /** Shows the page as it is said; what is not said any more is taken back. */
   dress(dress: Dress): void;
+  /** What a `style` element was given to show. */
+  textOf(node: Element): string;
 }
 
 export interface Dress extends Pick<PageView, "sheets" | "overrides" | "states"> {
@@ -118,13 +121,15 @@ function shownPage(document: Document, mode: ShownPage["mode"], nodes: readonly 
     for (const node of stated) node.removeAttribute(stateAttribute);
     stated = [];
   };
+  const shown = new ShownSheets();
   const dress = ({ sheets, overrides, states, unstyled }: Dress) => {
     giveBack();
-    for (const { owner, media, text } of sheets) {
-      const node = nodes[owner];
+    for (const sheet of sheets) {
+      const node = nodes[sheet.owner];
       if (!node) continue;
-      if (node.textContent !== text) node.textContent = text;
-      node.setAttribute("media", unstyled ? "not all" : media);
+      shown.put(node as HTMLStyleElement, sheet);
+      const condition = unstyled ? "not all" : sheet.media;
+      if (node.getAttribute("media") !== condition) node.setAttribute("media", condition);
     }
     if (unstyled) {
       for (const node of document.querySelectorAll("[style]")) {
@@ -145,5 +150,5 @@ function shownPage(document: Document, mode: ShownPage["mode"], nodes: readonly 
       stated.push(node);
     }
   };
-  return { document, mode, nodes, dress };
+  return { document, mode, nodes, dress, textOf: (node) => shown.textOf(node) };
 }

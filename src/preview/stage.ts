@@ -22,7 +22,7 @@ export interface ReadStage extends Partings {
   apart: string | null;
 }
 
-export function readStage({ document, mode, nodes }: ShownPage): ReadStage {
+export function readStage({ document, mode, nodes, textOf }: ShownPage): ReadStage {
   const view = document.defaultView!;
   const root = document.documentElement;
   const body = document.body as HTMLElement | null;
@@ -83,7 +83,7 @@ export function readStage({ document, mode, nodes }: ShownPage): ReadStage {
     cutOut,
     unknown,
     remote: [...document.querySelectorAll("style, [style]")].some(
-      (node) => node.textContent.includes('url("")') || node.getAttribute("style")?.includes('url("")'),
+      (node) => textOf(node).includes('url("")') || node.getAttribute("style")?.includes('url("")'),
     ),
   };
   const apart = mode === "no-quirks" ? null : quirksWords;

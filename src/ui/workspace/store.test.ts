@@ -3,6 +3,7 @@ import "fake-indexeddb/auto";
 import type { Remote } from "comlink";
 import { beforeEach, describe, expect, test } from "vitest";
 import type { ElementRef, Reach, Slip, TargetOption, TextChange } from "@/core";
+import { editionOf } from "@/engine/editions";
 import type { Engine, PagePatch, PageView } from "@/engine/protocol";
 import { FullError } from "@/store/failures";
 import { readPasted } from "@/store/read";
@@ -15,7 +16,7 @@ const css = "h1 { color: red; }";
 const blue: TextChange = { path: "style.css", start: 12, end: 15, insert: "blue" };
 const viewOf = (path: string, text = css): PageView => ({
   document: { path, mode: "no-quirks", root: null },
-  sheets: [{ owner: 1, media: "", text }],
+  sheets: [{ owner: 1, media: "", text, edition: editionOf(text), since: null }],
   places: [],
   overrides: [],
   states: [],

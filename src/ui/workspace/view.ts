@@ -4,14 +4,18 @@ import type { PagePatch, PlanResult } from "@/engine/protocol";
 import type { MakePicture } from "@/preview/paint";
 import type { Desk, Rehearsal, Workspace, WorkspaceActions } from "./state";
 
-const dressOf = ({ sheets, overrides, states }: Omit<PagePatch, "document">) => ({ sheets, overrides, states });
+type Dressed = Pick<PagePatch, "sheets" | "overrides" | "states">;
+
+const dressOf = ({ sheets, overrides, states }: Dressed): Dressed => ({ sheets, overrides, states });
+
+/** What is seen of it, in a word. */
+const looksOf = ({ sheets, overrides, states }: Dressed) =>
+  JSON.stringify([sheets.map(({ owner, media, edition }) => [owner, media, edition]), overrides, states]);
 
 /** Whether a page has the same sheets, and the same put on its elements. */
 function isDressedAs(a: Omit<PagePatch, "document">, b: Omit<PagePatch, "document">): boolean {
   if (a.structure !== b.structure) return false;
-  // Sheets are long: what is one and the same is not compared.
-  const isSame = a.sheets === b.sheets && a.overrides === b.overrides && a.states === b.states;
-  return isSame || JSON.stringify(dressOf(a)) === JSON.stringify(dressOf(b));
+  return looksOf(a) === looksOf(b);
 }
 
 export function createView({ engine, asking, get, set, renew, failed }: Desk) {
