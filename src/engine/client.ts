@@ -61,8 +61,12 @@ class Run {
 /** A worker that is started before a site is opened, so that it is there when it is. */
 let spare: Run | null = null;
 
-export function prepareEngine(): void {
-  spare ??= new Run();
+/** @param files a small site, to be worked through meanwhile */
+export function prepareEngine(files: StoredFile[]): void {
+  if (spare) return;
+  spare = new Run();
+  // It is for nobody but the worker.
+  spare.engine.warm(files).catch(() => undefined);
 }
 
 function nextRun(): Run {

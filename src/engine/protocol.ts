@@ -140,6 +140,8 @@ export interface SiteFont {
 export interface Engine {
   /** Answered once the worker's end would be noticed. */
   started(): Promise<void>;
+  /** Works through a small site until one is opened, so that what comes runs faster. */
+  warm(files: StoredFile[]): Promise<void>;
   open(files: StoredFile[]): Promise<void>;
   /**
    * Looks at all pages, one after the other, and says how many are done; other calls are answered in between.

@@ -57,6 +57,7 @@ import {
 import { sinceEditions } from "./editions";
 import { summarySteps } from "./summary";
 import { Turns } from "./turns";
+import { warmSteps } from "./warm";
 import { pageAsPicture, pageOf, placesOf, sheetsOfPage, viewOf } from "./views";
 import type { Engine, PagePatch, PageView, PlanResult, SiteColor, SiteFont, SiteSummary } from "./protocol";
 
@@ -258,6 +259,10 @@ const alive = new Promise<void>((resolve) => {
 const engine: Engine = {
   started: () => alive,
 
+  warm: async (files) => {
+    await turns.inSlices(warmSteps(files), () => site.files.size === 0);
+  },
+
   open: async (files) => {
     for (const address of addresses.values()) URL.revokeObjectURL(address);
     addresses.clear();
@@ -439,7 +444,7 @@ const engine: Engine = {
 };
 
 /** What nobody waits for. */
-const counting: readonly (keyof Engine)[] = ["siteFonts", "summary", "stopSummary", "unlaidPages"];
+const counting: readonly (keyof Engine)[] = ["siteFonts", "summary", "stopSummary", "unlaidPages", "warm"];
 const heard = Object.entries(engine).map(([name, answer]: [string, (...asking: never[]) => unknown]) => {
   if (counting.includes(name as keyof Engine)) return [name, answer];
   return [name, (...asking: never[]) => turns.asking(() => answer(...asking))];

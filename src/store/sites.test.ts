@@ -28,7 +28,7 @@ let number = 0;
 
 beforeEach(async () => {
   db = new HevretDatabase(`test-${(number += 1)}`);
-  id = await addSite(readPasted("<h1>Pier</h1>", "h1 { color: red; }"), 1000, db);
+  id = await addSite(readPasted("<h1>Pier</h1>", "h1 { color: red; }"), undefined, 1000, db);
 });
 
 const change = (start: number, end: number, insert: string): TextChange => ({ path: "style.css", start, end, insert });
@@ -89,7 +89,7 @@ describe("history", () => {
 
 describe("the shelf", () => {
   test("lists by last change, with pages and sheets", async () => {
-    const other = await addSite(readPasted("<p>x</p>", ""), 500, db);
+    const other = await addSite(readPasted("<p>x</p>", ""), undefined, 500, db);
     expect((await listSites(db)).map(({ id, pages, sheets }) => [id, pages, sheets])).toEqual([
       [id, 1, 1],
       [other, 1, 0],

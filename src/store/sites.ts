@@ -33,9 +33,14 @@ export async function askForRoom(): Promise<{ used: number; quota: number } | nu
 /** What is said where there is no room for another site: nothing half of it is kept. */
 const unkept = "Nothing of this site is kept: make room by deleting sites from the shelf, or open fewer files.";
 
-export async function addSite(from: Opened, now = Date.now(), db = database): Promise<string> {
+/** Keeps a site that was opened. @param id what it is to be known by */
+export async function addSite(
+  from: Opened,
+  id: string = crypto.randomUUID(),
+  now = Date.now(),
+  db = database,
+): Promise<string> {
   const { name, files, refused, folder } = checkOpened(from);
-  const id = crypto.randomUUID();
   const record: SiteRecord = {
     id,
     name,

@@ -3,6 +3,7 @@
 import { App, Button, Dropdown, Input, Modal } from "antd";
 import { useLiveQuery } from "dexie-react-hooks";
 import dynamic from "next/dynamic";
+import { PrefetchKind } from "next/dist/client/components/router-reducer/router-reducer-types";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
@@ -40,6 +41,10 @@ function useOpening() {
   const [problem, setProblem] = useState<string | null>(null);
   const open = async (what: string, read: (progress: Progress) => Promise<Opened> | Opened) => {
     const stopping = new AbortController();
+    const id = crypto.randomUUID();
+    const address = `/site/${id}/page`;
+    // It comes while the files are read.
+    router.prefetch(address, { kind: PrefetchKind.FULL });
     setBusy({ what, files: 0, stop: () => stopping.abort() });
     setProblem(null);
     try {
@@ -47,8 +52,8 @@ function useOpening() {
         signal: stopping.signal,
         report: (files) => setBusy((now) => now && { ...now, files }),
       });
-      const id = await addSite(opened);
-      router.push(`/site/${id}/page`);
+      await addSite(opened, id);
+      router.push(address);
     } catch (error) {
       setBusy(null);
       if ((error as Error).name === "AbortError") return;

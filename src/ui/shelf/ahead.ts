@@ -1,8 +1,11 @@
 /** What a site needs once it is opened, loaded while somebody looks at the shelf. */
 import { prepareEngine } from "@/engine/client";
+import { specimenSite } from "@/store/specimen";
+
+const someWords = 60;
 
 export async function loadAhead(): Promise<void> {
-  prepareEngine();
+  prepareEngine(specimenSite(someWords).files);
   await Promise.all([import("../workspace/Desk"), import("../page/PageDesk")]);
 }
 

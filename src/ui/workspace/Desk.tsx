@@ -114,8 +114,15 @@ function DeskMat({ id }: { id: string }) {
 
 function Tab({ href, count, children }: { href: string; count?: number; children: ReactNode }) {
   const current = usePathname() === href;
+  // What is shown first comes first.
+  const isRead = useWorkspace((state) => state.summary !== null);
   return (
-    <Link href={href} className={matStyles.tab} aria-current={current ? "page" : undefined}>
+    <Link
+      href={href}
+      prefetch={isRead ? null : false}
+      className={matStyles.tab}
+      aria-current={current ? "page" : undefined}
+    >
       {children}
       {count !== undefined && <span className={matStyles.count}>{count}</span>}
     </Link>

@@ -86,23 +86,27 @@ export function createHistory({ engine, get, set, renew }: Desk, storage: Storag
 
   const takeIn = async ({ record, files, steps }: LoadedSite) => {
     pending.read(files.map(({ file }) => file));
-    await engine.open(files.map(({ file }) => file));
-    renew();
+    const opened = engine.open(files.map(({ file }) => file));
     set({
       record,
       files: new Map(files.map((file) => [file.path, file])),
       redoable: steps.length - record.cursor,
       save: { kind: "saved", time: record.changed },
     });
+    await opened;
+    renew();
   };
 
-  const read = async (id: string): Promise<boolean> => {
+  /** @returns false where there is no such site @param found while the engine takes the files in */
+  const read = async (id: string, found: () => void = () => undefined): Promise<boolean> => {
     const loaded = await storage.loadSite(id);
     if (!loaded) {
       set({ status: "missing" });
       return false;
     }
-    await takeIn(loaded);
+    const taken = takeIn(loaded);
+    found();
+    await taken;
     return true;
   };
 

@@ -18,6 +18,13 @@ const countedEvery = 25;
 /** Work that takes longer than this says how far it is, in milliseconds. */
 const noticeable = 300;
 
+/** The page to open first: the one asked for, else the index nearest the top. */
+function firstPage(files: Workspace["files"], asked: string | null): string | null {
+  const pages = [...files.values()].filter(({ file }) => file.kind === "html").map(({ path }) => path);
+  if (asked && pages.includes(asked)) return asked;
+  return pages.find((path) => /(?:^|\/)index\.html?$/i.test(path)) ?? pages[0] ?? null;
+}
+
 export interface OpenWorkspace extends Workspace, WorkspaceActions {
   readonly asking: Asking;
 }
@@ -89,18 +96,14 @@ export function createWorkspace(engine: Remote<Engine>, storage: Storage = sites
 
       load: async (id, page) => {
         try {
-          if (!(await history.read(id))) return;
+          // The desk is put up while the engine reads: the page is asked for once its width is known.
+          if (!(await history.read(id, () => set({ status: "ready", page: firstPage(get().files, page) })))) return;
         } catch (error) {
           failed(error);
           return set({ status: "failed" });
         }
-        const pages = [...get().files.values()].filter(({ file }) => file.kind === "html").map(({ path }) => path);
-        const first =
-          page && pages.includes(page)
-            ? page
-            : (pages.find((path) => /(?:^|\/)index\.html?$/i.test(path)) ?? pages[0] ?? null);
-        if (first) await view.open(first);
-        set({ status: "ready" });
+        const { page: first, view: known } = get();
+        if (first && !known) await view.open(first);
         await count();
       },
 
