@@ -174,25 +174,24 @@ async function pick(page, at) {
     .locator(at % 2 ? "p.lead" : "h1")
     .first();
   const box = await text.boundingBox();
-  const shown = page.evaluate(
-    () =>
-      new Promise((resolve) => {
-        const said = () => document.querySelector('[aria-label="Slip"] code')?.textContent;
-        const before = said();
-        const press = () => {
-          const started = performance.now();
-          const look = () => {
-            const took = performance.now() - started;
-            if (said() !== before || took > 5000) resolve(took);
-            else requestAnimationFrame(look);
-          };
-          look();
+  await page.evaluate(() => {
+    window.slipShown = new Promise((resolve) => {
+      const said = () => document.querySelector('[aria-label="Slip"] code')?.textContent;
+      const before = said();
+      const press = () => {
+        const started = performance.now();
+        const look = () => {
+          const took = performance.now() - started;
+          if (said() !== before || took > 5000) resolve(took);
+          else requestAnimationFrame(look);
         };
-        addEventListener("pointerdown", press, { once: true, capture: true });
-      }),
-  );
+        look();
+      };
+      addEventListener("pointerdown", press, { once: true, capture: true });
+    });
+  });
   await page.mouse.click(box.x + 20, box.y + box.height / 2);
-  return Promise.race([shown, new Promise((end) => setTimeout(() => end(5000), 8000))]);
+  return page.evaluate(() => window.slipShown);
 }
 
 /** The largest process that draws a page, where the system tells. */

@@ -12,6 +12,8 @@ export interface ZipReading {
   check(): void;
 }
 
+/** Milliseconds after which others are let in. */
+const longest = 20;
 /** Longer paths no file system takes. */
 const longestPath = 1024;
 
@@ -29,6 +31,7 @@ export async function readEntries(name: string, bytes: Uint8Array, reading: ZipR
     throw new OpenError(`${name} could not be unpacked: it is damaged, or its end is missing.`);
   }
   const taken = new Set<string>();
+  let breathed = performance.now();
   for (const entry of entries) {
     reading.check();
     if (entry.directory) continue;
@@ -42,8 +45,10 @@ export async function readEntries(name: string, bytes: Uint8Array, reading: ZipR
       if (content) reading.add(entry.filename, content);
       else reading.refuse(path, "It is damaged in the archive.");
     }
-    // Lets the interface draw, and be stopped, between the files.
+    if (performance.now() - breathed < longest) continue;
+    // Lets the interface draw, and be stopped. A browser takes some milliseconds for it, too many to do so after each file.
     await new Promise((resolve) => setTimeout(resolve));
+    breathed = performance.now();
   }
 }
 
