@@ -108,7 +108,8 @@ export { refOf, styleAt, textsOf } from "./pageTexts";
 export { finished } from "./steps";
 export { pseudoTexts, type PseudoText } from "./pseudoTexts";
 export { isPlace, legibility, legibilityOn, roleName, textStyleKey, type Layouts } from "./textStyles";
-export { inkOf, invisibleBelow, type Ground, type Legibility, type Verdict } from "./ground/ground";
+export { inkOf } from "./ground/backgrounds";
+export { invisibleBelow, type Ground, type Legibility, type Verdict } from "./ground/ground";
 export {
   bareLayout,
   gridColumns,

@@ -4,6 +4,7 @@ import { legibilityOf, type Legibility } from "./ground/ground";
 import { mayBeOverlapped } from "./ground/moved";
 import { textId, type PageLayout, type PlaceLayout } from "./ground/layout";
 import { cssColor } from "./color/format";
+import { PairMap } from "./source/memo";
 import { ownWords, type ElementNode } from "./source/html/document";
 import { computedValue, fontSizeOf, leadingOf, valueOf, type Style } from "./cascade/style";
 import { type StyledPage } from "./cascade/styles";
@@ -144,7 +145,8 @@ function overlapped(legibility: Legibility): Legibility {
   return result;
 }
 
-const keys = new WeakMap<Style, string>();
+/** By how they are set and what they stand on: a ground is the same object for texts in the same ink on the same layers. */
+const keys = new PairMap<Legibility["ground"], Style["shared"], string>();
 const legibilities = new WeakMap<Style, Legibility>();
 
 /** The legibility of a text as far as styles alone can tell. */
@@ -159,14 +161,10 @@ export function legibility(style: Style): Legibility {
 
 /** Equal for places of one text style: how the text is set, its ink and its ground. */
 export function textStyleKey(style: Style): string {
-  let key = keys.get(style);
-  if (key === undefined) {
-    const { ground, ink } = legibility(style);
-    const colors = [ink, ground.color, ...(ground.range ?? [])].map(cssColor);
-    key = [settingKey(style), ...colors].join("|");
-    keys.set(style, key);
-  }
-  return key;
+  const { ground, ink } = legibility(style);
+  return keys.of(ground, style.shared, () =>
+    [settingKey(style), ...[ink, ground.color, ...(ground.range ?? [])].map(cssColor)].join("|"),
+  );
 }
 
 const settings = new WeakMap<Style["shared"], string>();

@@ -15,6 +15,11 @@ export function colorsOf(style: Style): ColorContext {
   return { current: valueOf<PlainColor>(style, "color"), scheme: style.shared.scheme };
 }
 
+/** The colour text is filled with, before compositing. */
+export function inkOf(style: Style): Color {
+  return resolveColor(valueOf<ColorValue>(style, "-webkit-text-fill-color"), colorsOf(style)).color;
+}
+
 /** The canvas before anything is painted on it. */
 export function canvasColor(root: Style): Color {
   return root.shared.scheme === "dark" ? darkCanvas : white;

@@ -4,11 +4,10 @@
  */
 import { contrastRatio, neededRatio, relativeLuminance } from "../color/contrast";
 import type { Color } from "../color/types";
-import { resolveColor, type ColorValue } from "../color/value";
 import { fontSizeOf, valueOf, type Style } from "../cascade/style";
-import { colorsOf } from "./backgrounds";
+import { inkOf } from "./backgrounds";
 import type { Painted, PlaceLayout } from "./layout";
-import { groundFromStyles } from "./layers";
+import { groundFromStyles, groundFromStylesWith } from "./layers";
 import { agrees, groundFromPaint, type PaintedGround } from "./painted";
 import { groundUnder } from "./under";
 import { exemption, unseenReason } from "./unseen";
@@ -78,7 +77,9 @@ export function legibilityOf(
 ): Legibility {
   const found = layout
     ? groundUnder(style, ink ?? inkOf(style), layout, styles)
-    : groundFromStyles(style, ink ?? inkOf(style));
+    : ink
+      ? groundFromStylesWith(style, ink)
+      : groundFromStyles(style);
   const needs = neededRatio(fontSizeOf(style), valueOf<number>(style, "font-weight"));
   const unjudged = exemption(style) ?? unseenReason(style) ?? layout?.unseen ?? null;
   const painted = layout?.painted && ink === null ? layout.painted : null;
@@ -86,16 +87,22 @@ export function legibilityOf(
   const legibility =
     painted && seen
       ? fromPaint(found, layout!, painted, seen, needs)
-      : fromLayers(
-          found,
-          needs,
-          painted ? covered(layout!, painted) : null,
-          layout && !ink && !painted ? unpainted(layout) : null,
-        );
+      : layout
+        ? fromLayers(found, needs, painted ? covered(layout, painted) : null, ink || painted ? null : unpainted(layout))
+        : fromStyles(found, needs);
   const hidden = painted && !seen ? layout!.hides : null;
   return unjudged || hidden
     ? { ...legibility, passes: false, verdict: "unjudged", unjudged: unjudged ?? hidden }
     : legibility;
+}
+
+const reckoned = new WeakMap<Found, Legibility>();
+
+/** The very same for texts that stand on the same in the same ink. */
+function fromStyles(found: Found, needs: 3 | 4.5): Legibility {
+  let legibility = reckoned.get(found);
+  if (!legibility) reckoned.set(found, (legibility = fromLayers(found, needs, null, null)));
+  return legibility;
 }
 
 /** @param covering why nothing of it is seen @param unseen why layers alone tell of it */
@@ -181,11 +188,6 @@ function judged(
 ): Pick<Legibility, "passes" | "verdict"> {
   const verdict = open ? "doubtful" : ratio >= needs ? "passes" : !doubtful || best < needs ? "fails" : "doubtful";
   return { passes: verdict === "passes", verdict };
-}
-
-/** The colour text is filled with, before compositing. */
-export function inkOf(style: Style): Color {
-  return resolveColor(valueOf<ColorValue>(style, "-webkit-text-fill-color"), colorsOf(style)).color;
 }
 
 /** Below this ratio a text cannot be seen at all. */

@@ -3,6 +3,7 @@ import { declaredText } from "../cascade/declared";
 import { valueOf, type Style } from "../cascade/style";
 import { paintOver } from "../color/contrast";
 import type { Color } from "../color/types";
+import { PairMap } from "../source/memo";
 import {
   backgroundColor,
   backgroundImages,
@@ -12,6 +13,7 @@ import {
   clear,
   colorClip,
   colorsOf,
+  inkOf,
   isCanvasOwner,
   white,
 } from "./backgrounds";
@@ -37,8 +39,21 @@ interface Layers {
 /** More colours than this under one text are thinned. */
 const mostCandidates = 12;
 
-export function groundFromStyles(style: Style, ink: Color): Found {
-  const { layers, doubt, open, from, kind } = layersUpTo(style);
+const found = new PairMap<Layers, Style["shared"], Found>();
+
+/** The very same for texts with the same values on the same layers. */
+export function groundFromStyles(style: Style): Found {
+  const layers = layersUpTo(style);
+  const make = () => groundWithInk(layers, style, inkOf(style));
+  return style.shared.isCommon ? found.of(layers, style.shared, make) : make();
+}
+
+/** @param ink instead of the text's own */
+export function groundFromStylesWith(style: Style, ink: Color): Found {
+  return groundWithInk(layersUpTo(style), style, ink);
+}
+
+function groundWithInk({ layers, doubt, open, from, kind }: Layers, style: Style, ink: Color): Found {
   const cutOut = colorClip(style) === "text" || backgroundImages(style).some(({ clip }) => clip === "text");
   return {
     bare: composite(layers, null),
@@ -61,19 +76,37 @@ function layersUpTo(style: Style): Layers {
   }
   let layers = current ? known.get(current)! : null;
   for (const one of above.reverse()) {
-    layers = withOwn(
-      layers ?? {
-        layers: [{ colors: [canvasColor(one)], opacity: 1 }],
-        doubt: null,
-        open: false,
-        from: null,
-        kind: "canvas",
-      },
-      one,
-    );
+    const below = layers ?? canvasLayers(canvasColor(one));
+    layers = one.shared.isCommon ? sameWithOwn(below, one) : withOwn(below, one);
     known.set(one, layers);
   }
   return layers!;
+}
+
+const canvases = new Map<Color, Layers>();
+
+function canvasLayers(color: Color): Layers {
+  let layers = canvases.get(color);
+  if (!layers) {
+    layers = { layers: [{ colors: [color], opacity: 1 }], doubt: null, open: false, from: null, kind: "canvas" };
+    canvases.set(color, layers);
+  }
+  return layers;
+}
+
+/** What elements with the same values made of what lies below: they tell by their index where it comes from. */
+const made = new PairMap<Layers, Style["shared"], Map<string, Layers>>();
+
+function sameWithOwn(below: Layers, style: Style): Layers {
+  const known = made.of(below, style.shared, () => new Map());
+  const key = `${style.element.index} ${style.parent === null} ${isCanvasOwner(style)}`;
+  let layers = known.get("") ?? known.get(key);
+  if (!layers) {
+    layers = withOwn(below, style);
+    // What paints nothing does so wherever it stands.
+    known.set(layers === below ? "" : key, layers);
+  }
+  return layers;
 }
 
 /** The same object when the element paints nothing. */
