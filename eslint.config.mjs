@@ -16,7 +16,24 @@ const mayImport = {
 };
 const folders = [...Object.keys(mayImport), "app"];
 
-const directions = Object.entries(mayImport).map(([folder, allowed]) => {
+/** Inside the core, each floor stands on those before it. */
+const coreFloors = [
+  "source",
+  "color",
+  "cascade",
+  "ground",
+  "text",
+  "type",
+  "edits",
+  "palette",
+  "tables",
+  "findings",
+  "slip",
+  "report",
+];
+
+/** What may not be imported in a folder of src. */
+function barredIn(folder, allowed) {
   const barred = folders.filter((other) => other !== folder && !allowed.includes(other));
   const patterns = [
     {
@@ -35,12 +52,34 @@ const directions = Object.entries(mayImport).map(([folder, allowed]) => {
       message: "The core is pure: no Node API and no React.",
     });
   }
-  return {
-    files: [`src/${folder}/**/*.{ts,tsx}`],
-    ignores: ["**/*.test.ts", "**/testing/**"],
-    rules: { "no-restricted-imports": ["error", { patterns }] },
-  };
+  return patterns;
+}
+
+const restricted = (files, patterns) => ({
+  files,
+  ignores: ["**/*.test.ts", "**/testing/**"],
+  rules: { "no-restricted-imports": ["error", { patterns }] },
 });
+
+const directions = Object.entries(mayImport).map(([folder, allowed]) =>
+  restricted([`src/${folder}/**/*.{ts,tsx}`], barredIn(folder, allowed)),
+);
+
+const floors = coreFloors.map((floor, at) =>
+  restricted(
+    [`src/core/${floor}/**/*.ts`],
+    [
+      ...barredIn("core", mayImport.core),
+      {
+        group: [...coreFloors.slice(at + 1), "index", "files"].flatMap((above) => [
+          `**/../${above}`,
+          `**/../${above}/**`,
+        ]),
+        message: `src/core/${floor} stands on ${at ? coreFloors.slice(0, at).join(", ") : "nothing"} only (docs/architecture.md).`,
+      },
+    ],
+  ),
+);
 
 export default defineConfig([
   ...next,
@@ -80,4 +119,5 @@ export default defineConfig([
     },
   },
   ...directions,
+  ...floors,
 ]);

@@ -1,5 +1,7 @@
 /** The one face of the core. Nothing outside imports past it. */
-export { analyse, type Analysis, type AnalysedElement } from "./analysis";
+export { ruleAround } from "./source/declarations";
+export type { ElementRef } from "./text/refs";
+export { analyse, type Analysis, type AnalysedElement } from "./report/analysis";
 export { defaultConditions, type Conditions } from "./cascade/conditions";
 export { ignoredMessage, type Finding, type Level } from "./findings";
 export { findingsFor, findingSteps } from "./findings";
@@ -11,7 +13,7 @@ export { facesOfPage, usedScheme, stylePage, type StyledPage } from "./cascade/s
 export { styledPage, type KnownPage } from "./cascade/styledPages";
 export { explain, type Contender, type Explanation } from "./cascade/explain";
 export { matchingElements } from "./cascade/selectors";
-export { completions } from "./completion";
+export { completions } from "./edits/completion";
 export {
   atLightness,
   ColorError,
@@ -59,8 +61,7 @@ export {
 } from "./slip/stands";
 export { applyPlan, planEdit, planOnPage, planSteps } from "./edits/plan";
 export { shorthandOf } from "./edits/fold";
-export { ruleAround } from "./edits/locate";
-export { EditError, type Edit, type ElementRef, type Plan, type Reach, type Target } from "./edits/types";
+export { EditError, type Edit, type Plan, type Reach, type Target } from "./edits/types";
 export { linkLooks, type LinkLook, type LinkLooks, type LinkState } from "./slip/linkStates";
 export { slipAtOnce, slipFor, slipTargets, type IdleDeclaration, type Slip, type SlipRowValue } from "./slip/slip";
 export type { TargetOption } from "./slip/targets";
@@ -104,10 +105,10 @@ export {
 } from "./ground/picture";
 export { layoutNow, layoutWith } from "./ground/layoutNow";
 export { cssColor } from "./color/format";
-export { refOf, styleAt, textsOf } from "./pageTexts";
-export { finished } from "./steps";
-export { pseudoTexts, type PseudoText } from "./pseudoTexts";
-export { isPlace, legibility, legibilityOn, roleName, textStyleKey, type Layouts } from "./textStyles";
+export { refOf, styleAt, textsOf } from "./text/pageTexts";
+export { finished } from "./source/steps";
+export { pseudoTexts, type PseudoText } from "./text/pseudoTexts";
+export { isPlace, legibility, legibilityOn, roleName, textStyleKey, type Layouts } from "./text/textStyles";
 export { inkOf } from "./ground/backgrounds";
 export { invisibleBelow, type Ground, type Legibility, type Verdict } from "./ground/ground";
 export {
@@ -123,8 +124,8 @@ export {
   type PlaceLayout,
   type UnderLayer,
 } from "./ground/layout";
-export type { FontMeasure, FaceMetrics } from "./type/metrics";
-export { fontKeyOf, usesFontUnits } from "./type/fontUnits";
+export type { FontMeasure, FaceMetrics } from "./cascade/fonts/metrics";
+export { fontKeyOf, usesFontUnits } from "./cascade/fonts/fontUnits";
 export {
   paletteOf,
   twinsIn,
@@ -167,10 +168,10 @@ export {
   textStyleTable,
   type Snapped,
   type StyleRow,
-} from "./type/styleTable";
-export { nameStack, restack, stackTable, type StackUse } from "./type/stackTable";
+} from "./tables/styleTable";
+export { nameStack, restack, stackTable, type StackUse } from "./tables/stackTable";
 export { definedProperties } from "./palette/references";
 export { readoutsOf, type Readout } from "./type/readouts";
-export { fontFaceFor, matchFallback } from "./type/addFont";
-export { FontError, readFontFile, type FontAxis } from "./type/fontFile";
+export { fontFaceFor, matchFallback } from "./tables/addFont";
+export { FontError, readFontFile, type FontAxis } from "./cascade/fonts/fontFile";
 export { shadowLayers, writeShadow, type ShadowLayer } from "./type/shadow";

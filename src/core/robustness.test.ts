@@ -2,7 +2,7 @@
 import { readFileSync } from "node:fs";
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
-import { analyse } from "./analysis";
+import { analyse } from "./report/analysis";
 import { parseColor } from "./color";
 import { planEdit } from "./edits/plan";
 import { EditError } from "./edits/types";

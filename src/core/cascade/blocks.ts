@@ -1,5 +1,6 @@
 /** The declarations that apply to an element, in the order of the cascade (CSS Cascade 6, 2.1). */
-import { parseBlock, type Declaration } from "../source/css/syntax";
+import { attachedDeclarations } from "../source/declarations";
+import { type Declaration } from "../source/css/syntax";
 import type { ElementNode } from "../source/html/document";
 import type { Ancestors } from "./ancestors";
 import { prepareDeclaration, prepareInQuirks, type Given } from "./declarations";
@@ -56,21 +57,6 @@ export function blockOf(
     blocks.set(declarations, block);
   }
   return block;
-}
-
-const attached = new Map<string, Declaration[]>();
-
-/** The declarations of a style attribute; offsets are into the attribute's value. */
-export function attachedDeclarations(element: ElementNode): readonly Declaration[] {
-  const text = element.attributes.get("style");
-  if (!text) return [];
-  let declarations = attached.get(text);
-  if (!declarations) {
-    if (attached.size > 5000) attached.clear();
-    declarations = parseBlock(text).filter((item) => item.kind === "declaration");
-    attached.set(text, declarations);
-  }
-  return declarations;
 }
 
 /** All blocks that apply to an element, weakest first among what is not important. */

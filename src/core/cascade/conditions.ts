@@ -1,4 +1,4 @@
-import type { FontMeasure } from "../type/metrics";
+import type { FontMeasure } from "./fonts/metrics";
 
 /** Under which circumstances a page is looked at. Lengths in CSS px. */
 export interface Conditions {

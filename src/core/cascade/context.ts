@@ -4,8 +4,8 @@ import { absoluteUnit, type Measure } from "../source/css/math";
 import type { Conditions } from "./conditions";
 import { longhandIndex } from "./properties";
 import { leadingPx, usedSize, type FamilyName, type FontSize, type LineHeight } from "./properties/font";
-import type { FontMeasure } from "../type/metrics";
-import type { FontSetting } from "../type/fontUnits";
+import type { FontMeasure } from "./fonts/metrics";
+import type { FontSetting } from "./fonts/fontUnits";
 import type { ComputeContext } from "./properties/types";
 import type { SharedStyle } from "./style";
 

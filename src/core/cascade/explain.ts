@@ -1,8 +1,8 @@
 /** Why a property of an element has the value it has. */
+import { attributeSource } from "../source/html/attributeSource";
 import { componentsOf, soleKeyword } from "../source/css/components";
 import type { Declaration } from "../source/css/syntax";
 import type { ElementNode } from "../source/html/document";
-import { attributeSource } from "../edits/attributes";
 import { positionAt } from "../source/lines";
 import { textFile, type Site } from "../source/site";
 import { prepare } from "./declarations";

@@ -1,16 +1,16 @@
 /** What is kept from an earlier version comes out as if everything were computed anew. */
+import { ruleAround } from "../source/declarations";
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { applyPlan, planEdit } from "../edits/plan";
-import { ruleAround } from "../edits/locate";
-import { pseudoTexts } from "../pseudoTexts";
+import { pseudoTexts } from "../text/pseudoTexts";
 import { parseSheet, type Item } from "../source/css/syntax";
 import { reparse } from "../source/css/reparse";
 import { changeSite, openSite, pagesOf, sheetsOf, textFile, type Site } from "../source/site";
 import { cssSoup, sampleFiles, site, stylesOf } from "../testing/site";
 import { defaultConditions } from "./conditions";
 import { explain } from "./explain";
-import { fontKeyOf } from "../type/fontUnits";
+import { fontKeyOf } from "./fonts/fontUnits";
 import { reportedLonghands } from "./properties";
 import { styledPage } from "./styledPages";
 import { computedValue } from "./style";

@@ -2,8 +2,8 @@
 import { Numbers, PairMap } from "../source/memo";
 import type { Block } from "./blocks";
 import type { SharedStyle } from "./style";
-import type { FontFace } from "../type/pageFonts";
-import type { FontFile } from "../type/fontFile";
+import type { FontFace } from "./fonts/pageFonts";
+import type { FontFile } from "./fonts/fontFile";
 import type { RuleSet } from "./ruleSet";
 
 /** Ways in which fonts measure that styles are kept for. */

@@ -13,7 +13,7 @@ import { ruleSetOf } from "./ruleSet";
 import { facesKey } from "./styleBank";
 import type { MatchContext } from "./selectors/match";
 import type { Style } from "./style";
-import { fontFacesOf, type FontFace } from "../type/pageFonts";
+import { fontFacesOf, type FontFace } from "./fonts/pageFonts";
 
 export interface StyledPage {
   file: TextFile;

@@ -1,10 +1,11 @@
+import { attributeSource, rawOffsets } from "../source/html/attributeSource";
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { applyChanges } from "../source/changes";
 import { documentOf } from "../source/html/document";
 import { textFile } from "../source/site";
 import { site } from "../testing/site";
-import { attributeSource, escapeAttribute, insertAttribute, rawOffsets, spliceAttribute } from "./attributes";
+import { escapeAttribute, insertAttribute, spliceAttribute } from "./attributes";
 import type { Splice } from "./block";
 
 const element = (html: string) => {

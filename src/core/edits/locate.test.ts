@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { textFile } from "../source/site";
 import { site } from "../testing/site";
-import { declarationAt, declarationsOfFile, declarationsOfSite, elementAt, fileAt, ruleAround, ruleAt } from "./locate";
+import { declarationAt, elementAt, fileAt, ruleAt } from "./locate";
 import { EditError } from "./types";
 
 const from = site({
@@ -10,40 +10,11 @@ const from = site({
     "@font-face { font-family: x; src: url(x) }\nh1 { color: blue; & b { top: 0 } }\n@media print { h2 { left: 0 } }\n@layer x { a { right: 0 } }",
 });
 
-describe("every declaration of a site", () => {
-  test("is found once, with the selector it stands under; descriptors are none", () => {
-    const found = [...declarationsOfSite(from)].map(
-      ({ declaration, selector, file }) => `${file.path} ${selector}: ${declaration.property}`,
-    );
-    expect(found.sort()).toEqual([
-      "a.css & b: top",
-      "a.css a: right",
-      "a.css h1: color",
-      "a.css h2: left",
-      "index.html p: color",
-      "index.html style of i: font-family",
-      "index.html style of p: font",
-      "index.html style of p: margin",
-    ]);
-  });
-
-  test("stands where its offsets say, unless its attribute holds references", () => {
-    for (const { declaration, file, offset, exact } of declarationsOfSite(from)) {
-      const there = file.text.slice(offset + declaration.value.start, offset + declaration.value.end);
-      if (exact) expect(there).toBe(declaration.valueText);
-      else expect(declaration.valueText).toBe('"A B"');
-    }
-    expect([...declarationsOfFile(from, textFile(from, "index.html")!)].filter(({ exact }) => !exact)).toHaveLength(1);
-  });
-});
-
 describe("finding what an edit is about", () => {
   const css = textFile(from, "a.css")!.text;
   test("a rule by where it starts, in a sheet or a page", () => {
     expect(ruleAt(from, "a.css", css.indexOf("h1")).rule.preludeText).toBe("h1");
     expect(ruleAt(from, "index.html", 7).rule.preludeText).toBe("p");
-    expect(ruleAround(from, "a.css", css.indexOf("top"))?.rule.preludeText).toBe("& b");
-    expect(ruleAround(from, "a.css", css.length)).toBeNull();
   });
 
   test("a declaration by where it starts", () => {

@@ -6,7 +6,7 @@ import { applyChanges, invertChanges } from "../source/changes";
 import { documentOf } from "../source/html/document";
 import { changeSite, openSite, pagesOf, textFile, type Site } from "../source/site";
 import { slipFor } from "../slip/slip";
-import { isPlace } from "../textStyles";
+import { isPlace } from "../text/textStyles";
 import { computed, sampleFiles, site, styleOf, stylesOf } from "../testing/site";
 import { applyPlan, planEdit } from "./plan";
 import { EditError, type Edit, type Target } from "./types";

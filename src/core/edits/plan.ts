@@ -1,4 +1,7 @@
 /** Edits turned into changes of text, with what they reach. Nothing is written here. */
+import { attributeSource } from "../source/html/attributeSource";
+import type { SheetText } from "../source/declarations";
+import type { ElementRef } from "../text/refs";
 import { defaultConditions, withStatesEverywhere, type Conditions } from "../cascade/conditions";
 import { invalidReason, isKnownProperty } from "../cascade/declarations";
 import { SelectorError, parseSelectorList } from "../cascade/selectors/parse";
@@ -7,8 +10,8 @@ import { parseBlock, type Item } from "../source/css/syntax";
 import { changeSite, type Site, type TextFile } from "../source/site";
 import type { TextChange } from "../source/changes";
 import { lineEndOf } from "../source/lines";
-import { finished } from "../steps";
-import { attributeSource, insertAttribute, spliceAttribute } from "./attributes";
+import { finished } from "../source/steps";
+import { insertAttribute, spliceAttribute } from "./attributes";
 import {
   indentUnit,
   isMinified,
@@ -19,13 +22,13 @@ import {
   type BlockText,
   type Splice,
 } from "./block";
-import { declarationAt, elementAt, fileAt, ruleAt, sheetForNewRule, type SheetText } from "./locate";
+import { declarationAt, elementAt, fileAt, ruleAt, sheetForNewRule } from "./locate";
 import { fold, unfold } from "./fold";
 import { reachSteps } from "./reach";
 import { effectWarnings, endWarnings, resetWarnings } from "./warnings";
 import { unwrapWords, wrapWords } from "./words";
 import { checkEmbeddable, checkSelfContained, writable } from "./value";
-import { EditError, type Edit, type ElementRef, type Plan, type Target } from "./types";
+import { EditError, type Edit, type Plan, type Target } from "./types";
 
 /**
  * The changes an edit makes and the places it touches under the given conditions.

@@ -1,13 +1,14 @@
 /** What an edit reaches: the places whose looks come out differently, page by page. */
+import type { ElementRef } from "../text/refs";
 import type { Conditions } from "../cascade/conditions";
 import { sameBox, sameValues, type Style } from "../cascade/style";
 import { type StyledPage } from "../cascade/styles";
 import { styledPage } from "../cascade/styledPages";
-import { refOf, textsOf } from "../pageTexts";
+import { refOf, textsOf } from "../text/pageTexts";
 import { textId } from "../ground/layout";
 import { pagesOf, textFile, type Site, type TextFile } from "../source/site";
 import type { TextChange } from "../source/changes";
-import type { ElementRef, Reach } from "./types";
+import type { Reach } from "./types";
 
 /**
  * The places that come out differently; all of a page whose elements change. In steps, a page each.

@@ -1,13 +1,5 @@
 import type { TextChange } from "../source/changes";
-
-/** An element of a page. */
-export interface ElementRef {
-  page: string;
-  /** Position in `document.querySelectorAll("*")`. */
-  index: number;
-  /** The pseudo-element of it that is meant: "before". */
-  pseudo?: string;
-}
+import type { ElementRef } from "../text/refs";
 
 /** Where a declaration is written. */
 export type Target =

@@ -1,6 +1,6 @@
+import { sheetTexts } from "../source/declarations";
 import { array, assert, constantFrom, oneof, property, string } from "fast-check";
 import { describe, expect, test } from "vitest";
-import { sheetTexts } from "./locate";
 import { applyPlan, planEdit } from "./plan";
 import { EditError, type Edit } from "./types";
 import { openSite, textFile, type Site } from "../source/site";

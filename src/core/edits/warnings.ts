@@ -1,4 +1,5 @@
 /** What is said of an edit before it is made: what it closes, what beats it, what it sets back. */
+import type { ElementRef } from "../text/refs";
 import type { Conditions } from "../cascade/conditions";
 import { explain, isSetBack } from "../cascade/explain";
 import { computedValue, type Style } from "../cascade/style";
@@ -8,7 +9,7 @@ import { declaredText } from "../cascade/declared";
 import { physicalName, readerOf } from "../cascade/properties";
 import { shorthands } from "../cascade/properties/shorthands";
 import { styledPage } from "../cascade/styledPages";
-import { styleAt } from "../pageTexts";
+import { styleAt } from "../text/pageTexts";
 import { componentsOf, splitAt } from "../source/css/components";
 import { openEndOf, sheetEndOf } from "../source/css/open";
 import type { AtRule, Item } from "../source/css/syntax";
@@ -16,7 +17,7 @@ import { sheetsOfPage, type SheetSource } from "../source/html/sheets";
 import { textFile, type Site, type TextFile } from "../source/site";
 import { positionAt } from "../source/lines";
 import { elementAt, fileAt, ruleAt, sheetForNewRule } from "./locate";
-import type { Edit, ElementRef } from "./types";
+import type { Edit } from "./types";
 
 /** Says what was open and is closed first. */
 export function endWarnings(site: Site, { target, value }: Edit & { kind: "declare" }): string[] {

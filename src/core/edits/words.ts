@@ -1,7 +1,8 @@
 /** Words of a text given an element of their own, and taken back (HTML, 4.5.26 on span). */
+import { rawOffsets } from "../source/html/attributeSource";
 import { isText } from "../source/html/document";
 import type { Site } from "../source/site";
-import { escapeAttribute, rawOffsets } from "./attributes";
+import { escapeAttribute } from "./attributes";
 import type { Splice } from "./block";
 import { elementAt } from "./locate";
 import { EditError, type Edit } from "./types";

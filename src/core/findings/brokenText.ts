@@ -1,5 +1,5 @@
+import { sheetTexts } from "../source/declarations";
 import { isKnownProperty } from "../cascade/declarations";
-import { sheetTexts } from "../edits/locate";
 import { T, tokensOf } from "../source/css/tokens";
 import type { AtRule, Declaration, Item, StyleRule } from "../source/css/syntax";
 import { at, type Check, type Finding } from "./types";

@@ -1,7 +1,7 @@
 import { invisibleBelow } from "../ground/ground";
 import { showRatio } from "../color/contrast";
-import { textsOf } from "../pageTexts";
-import { legibilityOn } from "../textStyles";
+import { textsOf } from "../text/pageTexts";
+import { legibilityOn } from "../text/textStyles";
 import { plainSelector } from "../source/html/document";
 import { at, type Check, type Finding } from "./types";
 

@@ -1,9 +1,9 @@
+import { declarationsIn, sheetTexts } from "../source/declarations";
 import { table } from "../source/table";
 import { lexer } from "css-tree";
 import { invalidReason, isKnownProperty } from "../cascade/declarations";
 import { longhandIndex } from "../cascade/properties";
 import { shorthands } from "../cascade/properties/shorthands";
-import { declarationsIn, sheetTexts } from "../edits/locate";
 import { editDistance } from "../source/path";
 import { at, type Check, type Finding } from "./types";
 

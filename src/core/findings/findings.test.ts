@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { analyse } from "../analysis";
+import { analyse } from "../report/analysis";
 import { changeSite, openSite, textFile } from "../source/site";
 import { pageWith, sampleFiles, site } from "../testing/site";
 import { ignoredMessage } from ".";

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { analyse } from "../analysis";
+import { analyse } from "../report/analysis";
 import { changeSite, openSite } from "../source/site";
 import { testFont } from "../testing/font";
 

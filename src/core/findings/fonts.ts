@@ -1,9 +1,9 @@
 import { serialiseFamily, type FamilyName } from "../cascade/properties/font";
 import { valueOf, type Style } from "../cascade/style";
 import { isText, type ElementNode } from "../source/html/document";
-import { isPlace } from "../textStyles";
-import type { FontFile } from "../type/fontFile";
-import { faceFor, type FontFace } from "../type/pageFonts";
+import { isPlace } from "../text/textStyles";
+import type { FontFile } from "../cascade/fonts/fontFile";
+import { faceFor, type FontFace } from "../cascade/fonts/pageFonts";
 import { platformFaces } from "../type/platforms";
 import { nearestFamily } from "../type/stack";
 import { inSite, type Check, type Finding } from "./types";

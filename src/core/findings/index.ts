@@ -1,8 +1,8 @@
 /** The list of checks, and the one way to run them. A new check is a file and a line here. */
 import { pagesOf, sheetsOf, type Site, type TextFile } from "../source/site";
 import type { KnownPage } from "../cascade/styledPages";
-import { finished } from "../steps";
-import type { Layouts } from "../textStyles";
+import { finished } from "../source/steps";
+import type { Layouts } from "../text/textStyles";
 import { brokenText } from "./brokenText";
 import { contrast } from "./contrast";
 import { ignoredDeclarations } from "./declarations";

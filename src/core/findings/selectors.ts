@@ -1,5 +1,5 @@
+import { sheetTexts } from "../source/declarations";
 import { rulesOf } from "../cascade/rules";
-import { sheetTexts } from "../edits/locate";
 import { at, type Check } from "./types";
 
 /** Rules that browsers skip because their selector is not one. */

@@ -1,9 +1,9 @@
+import type { ElementRef } from "../text/refs";
 import type { Conditions } from "../cascade/conditions";
 import type { KnownPage } from "../cascade/styledPages";
-import type { ElementRef } from "../edits/types";
 import { positionAt } from "../source/lines";
 import { textFile, type Site, type TextFile } from "../source/site";
-import type { Layouts } from "../textStyles";
+import type { Layouts } from "../text/textStyles";
 
 export type Level = "error" | "warning" | "note";
 

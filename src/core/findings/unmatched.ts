@@ -1,9 +1,9 @@
+import { sheetTexts, type SheetText } from "../source/declarations";
 import { isEntry, rulesOf } from "../cascade/rules";
 import { elementsMatching, matchesAnything } from "../cascade/selectors";
 import { asksOnlyFor, namesIn } from "../cascade/selectors/named";
 import { tryParseSelectorList } from "../cascade/selectors/parse";
 import type { Selector } from "../cascade/selectors/types";
-import { sheetTexts, type SheetText } from "../edits/locate";
 import { documentOf, type HtmlDocument } from "../source/html/document";
 import { pagesOf, sheetsOf, type TextFile } from "../source/site";
 import { at, type Check, type Finding } from "./types";

@@ -1,4 +1,5 @@
 /** The colours of a site: values, what they are used for, which are alike, and the pairs that occur. */
+import type { ElementRef } from "../text/refs";
 import type { Conditions } from "../cascade/conditions";
 import { spotOf } from "../cascade/explain";
 import { styledPage, type KnownPage } from "../cascade/styledPages";
@@ -10,13 +11,12 @@ import { cssColor } from "../color/format";
 import { okLab } from "../color/gamut";
 import { oklch } from "../color/ladder";
 import { notationOf } from "../color/written";
-import type { ElementRef } from "../edits/types";
 import { inkOf } from "../ground/backgrounds";
 import { type Ground } from "../ground/ground";
 import { groundName } from "../ground/name";
 import { pagesOf, type Site } from "../source/site";
-import { gatherTexts, refOf, textsOf } from "../pageTexts";
-import { isShown, legibilityOn, type Layouts } from "../textStyles";
+import { gatherTexts, refOf, textsOf } from "../text/pageTexts";
+import { isShown, legibilityOn, type Layouts } from "../text/textStyles";
 import { propertiesOf } from "./properties";
 import { referenceSpots } from "./references";
 import { colorSpots, type ColorSpot, type Role } from "./values";

@@ -1,8 +1,8 @@
 /** Custom properties that hold colours: those there are, names for new ones, and colours put under a name. */
+import { sheetTexts, type SheetText } from "../source/declarations";
 import { parseColor } from "../color";
 import { oklch } from "../color/ladder";
 import { nearestName } from "../color/format";
-import { sheetTexts, type SheetText } from "../edits/locate";
 import { setDeclaration, indentUnit, isMinified } from "../edits/block";
 import { EditError } from "../edits/types";
 import type { TextChange } from "../source/changes";

@@ -1,5 +1,5 @@
 /** Where custom properties are referred to. */
-import { declarationsOfFile, declarationsOfSite } from "../edits/locate";
+import { declarationsOfFile, declarationsOfSite } from "../source/declarations";
 import { componentsOf, type Component, type ComponentOf } from "../source/css/components";
 import { pagesOf, sheetsOf, type Site, type TextFile } from "../source/site";
 

@@ -1,14 +1,14 @@
 /** Every colour value of a site as it is written, with what it is used for. */
+import { declarationsOfFile, declarationsOfSite } from "../source/declarations";
 import { parseColor } from "../color";
 import { cssColor } from "../color/format";
 import { namedColors } from "../color/names";
 import { colorFromComponent } from "../color/value";
-import { declarationsOfFile, declarationsOfSite } from "../edits/locate";
 import { componentsOf, type Component } from "../source/css/components";
 import type { Declaration } from "../source/css/syntax";
 import { positionAt } from "../source/lines";
 import { pagesOf, sheetsOf, type Site, type TextFile } from "../source/site";
-import { finished } from "../steps";
+import { finished } from "../source/steps";
 import { mixesByNotation, referenceSpots } from "./references";
 
 export type Role = "ink" | "ground" | "edge" | "line" | "shadow" | "named" | "other";

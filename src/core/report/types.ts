@@ -1,6 +1,6 @@
 import type { Conditions } from "../cascade/conditions";
 import type { Site } from "../source/site";
-import type { Layouts } from "../textStyles";
+import type { Layouts } from "../text/textStyles";
 
 export interface ReportContext {
   site: Site;

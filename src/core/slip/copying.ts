@@ -1,10 +1,11 @@
 /** Settings of one text given to another: where each of them is written. */
+import type { ElementRef } from "../text/refs";
 import type { Conditions } from "../cascade/conditions";
 import { ruleNow, spotOf } from "../cascade/explain";
 import { styledPage } from "../cascade/styledPages";
 import type { Style } from "../cascade/style";
 import type { StyledPage } from "../cascade/styles";
-import { EditError, type Edit, type ElementRef, type Target } from "../edits/types";
+import { EditError, type Edit, type Target } from "../edits/types";
 import { plainSelector } from "../source/html/document";
 import { textFile, type Site } from "../source/site";
 import { sheetForNew } from "./targets";

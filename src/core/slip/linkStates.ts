@@ -1,13 +1,13 @@
 /** A link in each of its states, and how it is told from the text around it (WCAG 2.2, 1.4.1). */
+import type { ElementRef } from "../text/refs";
 import type { Conditions } from "../cascade/conditions";
 import { styledPage } from "../cascade/styledPages";
 import { computedValue } from "../cascade/style";
 import { contrastRatio } from "../color/contrast";
 import { cssColor } from "../color/format";
-import type { ElementRef } from "../edits/types";
 import { ownWords } from "../source/html/document";
 import { textFile, type Site } from "../source/site";
-import { legibilityOn, type Layouts } from "../textStyles";
+import { legibilityOn, type Layouts } from "../text/textStyles";
 
 const linkStates = ["rest", "visited", "hover", "focus", "active"] as const;
 /** At rest, or forced. */

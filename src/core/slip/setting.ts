@@ -1,11 +1,11 @@
 /** How a value comes out over the places it reaches, and what its units refer to. */
+import type { ElementRef } from "../text/refs";
 import type { Conditions } from "../cascade/conditions";
 import { styledPage } from "../cascade/styledPages";
 import type { LineHeight } from "../cascade/properties/font";
 import { computedValue, fontSizeOf, leadingOf, rootOf, valueOf, type Style } from "../cascade/style";
-import type { ElementRef } from "../edits/types";
 import { textFile, type Site } from "../source/site";
-import { roleName } from "../textStyles";
+import { roleName } from "../text/textStyles";
 import { stackInfo, type StackInfo } from "../type/members";
 
 export interface Outcome {

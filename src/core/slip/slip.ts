@@ -1,4 +1,6 @@
 /** Everything about the picked text, as plain data. */
+import type { ElementRef } from "../text/refs";
+import { attributeSource } from "../source/html/attributeSource";
 import type { Conditions } from "../cascade/conditions";
 import type { Ground, Legibility, Verdict } from "../ground/ground";
 import { explain, isSetBack, ruleNow, type Explanation } from "../cascade/explain";
@@ -6,8 +8,7 @@ import { styledPage } from "../cascade/styledPages";
 import { computedValue, fontSizeOf, leadingOf, valueOf, type Style } from "../cascade/style";
 import { type StyledPage } from "../cascade/styles";
 import { cssColor } from "../color/format";
-import type { ElementRef, Target } from "../edits/types";
-import { attributeSource } from "../edits/attributes";
+import type { Target } from "../edits/types";
 import { isPlainSpan } from "../edits/words";
 import { EditError } from "../edits/types";
 import { aliases } from "../cascade/properties";
@@ -19,9 +20,16 @@ import { parseBlock, type Item } from "../source/css/syntax";
 import { positionAt } from "../source/lines";
 import { textFile, type Site } from "../source/site";
 import { isLink } from "../cascade/selectors/states";
-import { styleAt } from "../pageTexts";
-import { pseudoWords } from "../pseudoTexts";
-import { legibilityOn, roleName, shownWords, textStyleKey, textStyleProperties, type Layouts } from "../textStyles";
+import { styleAt } from "../text/pageTexts";
+import { pseudoWords } from "../text/pseudoTexts";
+import {
+  legibilityOn,
+  roleName,
+  shownWords,
+  textStyleKey,
+  textStyleProperties,
+  type Layouts,
+} from "../text/textStyles";
 import { slipRows, type SlipRow } from "./rows";
 import { targetsFor, targetSteps, type TargetOption } from "./targets";
 

@@ -3,7 +3,7 @@ import { defaultConditions } from "../cascade/conditions";
 import { nearestPassingInk, ratioOn, parseColor } from "../color";
 import { changeSite } from "../source/site";
 import { pageWith, stylesOf } from "../testing/site";
-import { isPlace } from "../textStyles";
+import { isPlace } from "../text/textStyles";
 import { settingOf } from "./setting";
 import { groundsUnder, inksOn, judgeChange } from "./stands";
 

@@ -1,4 +1,5 @@
 /** The grounds that texts of one ink stand on, and the inks that stand on one ground. */
+import type { ElementRef } from "../text/refs";
 import type { Conditions } from "../cascade/conditions";
 import { spotOf } from "../cascade/explain";
 import { styledPage, type KnownPage } from "../cascade/styledPages";
@@ -7,17 +8,16 @@ import { paintOver } from "../color/contrast";
 import { cssColor } from "../color/format";
 import type { Need } from "../color/ladder";
 import type { Color } from "../color/types";
-import type { ElementRef } from "../edits/types";
 import { black, white } from "../ground/backgrounds";
 import { textId } from "../ground/layout";
-import { styleAt } from "../pageTexts";
+import { styleAt } from "../text/pageTexts";
 import { groundName } from "../ground/name";
 import { layoutAfter } from "../ground/under";
 import { inkOf } from "../ground/backgrounds";
 import { legibilityOf, type Legibility } from "../ground/ground";
-import { finished } from "../steps";
+import { finished } from "../source/steps";
 import { pagesOf, textFile, type Site } from "../source/site";
-import { isPlace, legibility, legibilityOn, roleName, type Layouts } from "../textStyles";
+import { isPlace, legibility, legibilityOn, roleName, type Layouts } from "../text/textStyles";
 
 /** One ground, with the places of an ink on it. */
 export interface StandsOn {

@@ -1,4 +1,6 @@
 /** Where an edit of the picked text can be written, with what each choice reaches. */
+import type { ElementRef } from "../text/refs";
+import { isForScreens } from "../source/declarations";
 import { withStatesEverywhere, type Conditions } from "../cascade/conditions";
 import { ruleNow } from "../cascade/explain";
 import { matches } from "../cascade/selectors/match";
@@ -7,15 +9,14 @@ import { styledPage } from "../cascade/styledPages";
 import type { Style } from "../cascade/style";
 import type { StyledPage } from "../cascade/styles";
 import { noReach, pagesAmong } from "../edits/reach";
-import type { ElementRef, Reach, Target } from "../edits/types";
+import type { Reach, Target } from "../edits/types";
 import { plainSelector } from "../source/html/document";
 import { positionAt } from "../source/lines";
 import { textFile, type Site } from "../source/site";
-import { finished } from "../steps";
+import { finished } from "../source/steps";
 import type { StyleRule } from "../source/css/syntax";
-import { refOf, textsOf } from "../pageTexts";
-import { isForScreens } from "../edits/locate";
-import { isPlace, textStyleKey } from "../textStyles";
+import { refOf, textsOf } from "../text/pageTexts";
+import { isPlace, textStyleKey } from "../text/textStyles";
 
 export interface TargetOption {
   target: Target;

@@ -1,6 +1,7 @@
+import type { ElementRef } from "../text/refs";
 import { expect, test } from "vitest";
 import { defaultConditions } from "../cascade/conditions";
-import type { ElementRef, Target } from "../edits/types";
+import type { Target } from "../edits/types";
 import { textFile } from "../source/site";
 import { site, stylesOf } from "../testing/site";
 import { editsOn } from "./copying";

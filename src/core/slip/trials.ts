@@ -1,16 +1,17 @@
 /** What a text would come to with a value that is only tried. */
+import type { ElementRef } from "../text/refs";
 import type { Conditions } from "../cascade/conditions";
 import { longhandIndex } from "../cascade/properties";
 import { styledPage } from "../cascade/styledPages";
 import { computedValue } from "../cascade/style";
 import { changesFor } from "../edits/plan";
-import { EditError, type ElementRef, type Target } from "../edits/types";
+import { EditError, type Target } from "../edits/types";
 import { legibilityOf, type Verdict } from "../ground/ground";
 import { textId } from "../ground/layout";
-import { styleAt } from "../pageTexts";
+import { styleAt } from "../text/pageTexts";
 import { layoutAfter } from "../ground/under";
 import { changeSite, textFile, type Site } from "../source/site";
-import type { Layouts } from "../textStyles";
+import type { Layouts } from "../text/textStyles";
 
 export interface TrialContrast {
   ratio: number;

@@ -3,9 +3,9 @@ import { defaultConditions } from "../cascade/conditions";
 import { styledPage } from "../cascade/styledPages";
 import { openSite, textFile } from "../source/site";
 import { testFont } from "../testing/font";
-import { FontError, readFontFile } from "./fontFile";
+import { FontError, readFontFile } from "../cascade/fonts/fontFile";
 import { isWeightFaked, matchedFallback, stackInfo, weightTaken } from "./members";
-import { faceFor, weightCost } from "./pageFonts";
+import { faceFor, weightCost } from "../cascade/fonts/pageFonts";
 
 const axes = [
   { tag: "wght", name: "Weight", min: 200, default: 400, max: 800 },

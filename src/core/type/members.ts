@@ -1,10 +1,10 @@
 /** What is known of the members of a stack: where each comes from, its weights, its shape and its metrics. */
 import type { StyledPage } from "../cascade/styles";
 import type { FamilyName } from "../cascade/properties/font";
-import { genericFace, knownFace } from "./faces";
-import type { FontAxis } from "./fontFile";
-import type { FaceMetrics } from "./metrics";
-import { weightCost, type FontFace } from "./pageFonts";
+import { genericFace, knownFace } from "../cascade/fonts/faces";
+import type { FontAxis } from "../cascade/fonts/fontFile";
+import type { FaceMetrics } from "../cascade/fonts/metrics";
+import { weightCost, type FontFace } from "../cascade/fonts/pageFonts";
 import { memberOn, platformFaces, platforms, type Platform } from "./platforms";
 import { stackFaults, stackMembers, type StackFault } from "./stack";
 

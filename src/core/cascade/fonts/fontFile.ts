@@ -1,5 +1,5 @@
 /** Font files: woff2, woff, ttf, otf (OpenType 1.9; WOFF 2). */
-import { table } from "../source/table";
+import { table } from "../../source/table";
 import * as fontkit from "fontkit";
 import type { FaceMetrics } from "./metrics";
 

@@ -1,6 +1,6 @@
 /** What the font-relative units come to on a page. */
-import type { Conditions } from "../cascade/conditions";
-import { serialiseFamily, type FamilyName } from "../cascade/properties/font";
+import type { Conditions } from "../conditions";
+import { serialiseFamily, type FamilyName } from "../properties/font";
 import { genericFace, knownFace } from "./faces";
 import { assumedMeasure, measureAt, type FaceMetrics, type FontMeasure } from "./metrics";
 import { faceFor, type FontFace } from "./pageFonts";

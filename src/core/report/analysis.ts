@@ -1,19 +1,19 @@
 /** The analysis of a site as plain data: what the headless command prints and reports are made from. */
-import { gatherTexts } from "./pageTexts";
-import { defaultConditions, type Conditions } from "./cascade/conditions";
-import { isEntry, rulesOf } from "./cascade/rules";
-import { reportedLonghands } from "./cascade/properties";
-import { styledPage, type KnownPage } from "./cascade/styledPages";
-import { computedValue, type Style } from "./cascade/style";
-import { parseColor } from "./color";
-import { cssColor } from "./color/format";
-import type { ElementRef } from "./edits/types";
-import { findingsFor, type Finding } from "./findings";
-import { pairsOf } from "./palette/palette";
-import { writtenColors } from "./palette/values";
-import { pseudoTexts, type PseudoText } from "./pseudoTexts";
-import { pagesOf, type Site } from "./source/site";
-import { legibilityOn, textStyleKey, textStyleOf, type Layouts, type TextStyle } from "./textStyles";
+import type { ElementRef } from "../text/refs";
+import { gatherTexts } from "../text/pageTexts";
+import { defaultConditions, type Conditions } from "../cascade/conditions";
+import { isEntry, rulesOf } from "../cascade/rules";
+import { reportedLonghands } from "../cascade/properties";
+import { styledPage, type KnownPage } from "../cascade/styledPages";
+import { computedValue, type Style } from "../cascade/style";
+import { parseColor } from "../color";
+import { cssColor } from "../color/format";
+import { findingsFor, type Finding } from "../findings";
+import { pairsOf } from "../palette/palette";
+import { writtenColors } from "../palette/values";
+import { pseudoTexts, type PseudoText } from "../text/pseudoTexts";
+import { pagesOf, type Site } from "../source/site";
+import { legibilityOn, textStyleKey, textStyleOf, type Layouts, type TextStyle } from "../text/textStyles";
 
 export interface AnalysedElement {
   index: number;

@@ -1,16 +1,16 @@
 import { readFileSync } from "node:fs";
 import { describe, expect, it } from "vitest";
-import { defaultConditions } from "../cascade/conditions";
-import { computedValue } from "../cascade/style";
-import { stylePage } from "../cascade/styles";
-import { openSite, type SiteFile } from "../source/site";
+import { defaultConditions } from "../conditions";
+import { computedValue } from "../style";
+import { stylePage } from "../styles";
+import { openSite, type SiteFile } from "../../source/site";
 import { FontError, readFontFile } from "./fontFile";
 import { knownFace } from "./faces";
 import { fontKeyOf } from "./fontUnits";
 import { measureAt, normalLine } from "./metrics";
 
 const bitter = new Uint8Array(
-  readFileSync(new URL("../../../samples/ossel-ferries/fonts/bitter-bold.woff2", import.meta.url)),
+  readFileSync(new URL("../../../../samples/ossel-ferries/fonts/bitter-bold.woff2", import.meta.url)),
 );
 
 function value(css: string, property: string, conditions = {}, more: SiteFile[] = []): string {

@@ -1,8 +1,8 @@
 /** Texts that no element holds: what pseudo-elements put on the page, or set in their own way. */
-import { valueOf, type Style } from "./cascade/style";
-import { pseudoStyler, type StyledPage } from "./cascade/styles";
-import type { Component } from "./source/css/components";
-import { isText } from "./source/html/document";
+import { valueOf, type Style } from "../cascade/style";
+import { pseudoStyler, type StyledPage } from "../cascade/styles";
+import type { Component } from "../source/css/components";
+import { isText } from "../source/html/document";
 import { isPlace, isShown } from "./textStyles";
 
 export interface PseudoText {

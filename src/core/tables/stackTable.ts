@@ -1,18 +1,19 @@
 /** Every distinct stack of a site, and edits of one wherever it stands. */
-import { gatherTexts } from "../pageTexts";
+import { declarationsOfSite } from "../source/declarations";
+import type { ElementRef } from "../text/refs";
+import { gatherTexts } from "../text/pageTexts";
 import type { Conditions } from "../cascade/conditions";
 import { prepare } from "../cascade/declarations";
 import { valueSpan } from "../cascade/explain";
 import { serialiseFamily, type FamilyName } from "../cascade/properties/font";
 import { styledPage } from "../cascade/styledPages";
 import { computedValue, type Style } from "../cascade/style";
-import { declarationsOfSite } from "../edits/locate";
-import { EditError, type ElementRef } from "../edits/types";
+import { EditError } from "../edits/types";
 import { define } from "../palette/properties";
 import type { TextChange } from "../source/changes";
 import { pagesOf, type Site } from "../source/site";
-import { shownWords } from "../textStyles";
-import { stackInfo, type StackInfo } from "./members";
+import { shownWords } from "../text/textStyles";
+import { stackInfo, type StackInfo } from "../type/members";
 
 /** Where a stack is written. Offsets of the file. */
 export interface StackSpot {

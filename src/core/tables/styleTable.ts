@@ -1,5 +1,6 @@
 /** The text styles of a site as a table: how each is set, what sets it, which are nearly alike, and edits of several at once. */
-import { gatherTexts } from "../pageTexts";
+import type { ElementRef } from "../text/refs";
+import { gatherTexts } from "../text/pageTexts";
 import type { Conditions } from "../cascade/conditions";
 import { spotOf } from "../cascade/explain";
 import { styledPage } from "../cascade/styledPages";
@@ -8,7 +9,7 @@ import { type StyledPage } from "../cascade/styles";
 import { parseColor } from "../color";
 import { cssColor } from "../color/format";
 import { differenceOk } from "../color/gamut";
-import type { Edit, ElementRef, Target } from "../edits/types";
+import type { Edit, Target } from "../edits/types";
 import { changesFor } from "../edits/plan";
 import { inkOf } from "../ground/backgrounds";
 import { type Verdict } from "../ground/ground";
@@ -23,9 +24,9 @@ import {
   type Layouts,
   type TextStyle,
   shownWords,
-} from "../textStyles";
-import { sizeIn, unitOf } from "./lengths";
-import { nearestStep, onGrid } from "./scale";
+} from "../text/textStyles";
+import { sizeIn, unitOf } from "../type/lengths";
+import { nearestStep, onGrid } from "../type/scale";
 
 export interface StyleRow extends TextStyle {
   key: string;

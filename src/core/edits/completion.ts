@@ -1,8 +1,8 @@
 /** What can be typed next in a value field, from the property's grammar. */
 import { definitionSyntax, lexer, type DSNode } from "css-tree";
-import { namedColors } from "./color/names";
-import { invalidReason } from "./cascade/declarations";
-import { genericFamilies } from "./cascade/properties/font";
+import { namedColors } from "../color/names";
+import { invalidReason } from "../cascade/declarations";
+import { genericFamilies } from "../cascade/properties/font";
 
 const deepest = 8;
 const wide = ["inherit", "initial", "unset", "revert", "revert-layer"];

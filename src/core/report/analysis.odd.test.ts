@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 import { analyse } from "./analysis";
-import { openSite } from "./source/site";
+import { openSite } from "../source/site";
 
 /** Names of members every object has, where sheets and pages may write any name. */
 const members = ["constructor", "__proto__", "toString", "hasOwnProperty", "valueOf"];

@@ -5,9 +5,9 @@ import { styledPage } from "../cascade/styledPages";
 import { findingsFor } from "../findings";
 import { changeSite, openSite, pagesOf, textFile, type SiteFile } from "../source/site";
 import { addressFrom, fontFaceFor, matchFallback } from "./addFont";
-import { readFontFile } from "./fontFile";
-import { knownFace } from "./faces";
-import { isWeightFaked, matchedFallback, stackInfo, weightTaken } from "./members";
+import { readFontFile } from "../cascade/fonts/fontFile";
+import { knownFace } from "../cascade/fonts/faces";
+import { isWeightFaked, matchedFallback, stackInfo, weightTaken } from "../type/members";
 
 const bytes = new Uint8Array(
   readFileSync(new URL("../../../samples/ossel-ferries/fonts/bitter-bold.woff2", import.meta.url)),

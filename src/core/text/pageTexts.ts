@@ -1,8 +1,8 @@
 /** All texts of a page: those that elements show, and those of their pseudo-elements, in document order. */
-import type { Style } from "./cascade/style";
-import type { StyledPage } from "./cascade/styles";
-import type { KnownPage } from "./cascade/styledPages";
-import type { ElementRef } from "./edits/types";
+import type { ElementRef } from "./refs";
+import type { Style } from "../cascade/style";
+import type { StyledPage } from "../cascade/styles";
+import type { KnownPage } from "../cascade/styledPages";
 import { pseudoTexts } from "./pseudoTexts";
 import { isPlace } from "./textStyles";
 

@@ -1,11 +1,11 @@
 import { gatherTexts } from "./pageTexts";
 import { describe, expect, test } from "vitest";
-import { defaultConditions } from "./cascade/conditions";
-import { styledPage } from "./cascade/styledPages";
-import { groundName } from "./ground/name";
-import { ownWords, plainSelector, shortSelector } from "./source/html/document";
-import { pagesOf } from "./source/site";
-import { pageWith, site, styleOf, stylesOf } from "./testing/site";
+import { defaultConditions } from "../cascade/conditions";
+import { styledPage } from "../cascade/styledPages";
+import { groundName } from "../ground/name";
+import { ownWords, plainSelector, shortSelector } from "../source/html/document";
+import { pagesOf } from "../source/site";
+import { pageWith, site, styleOf, stylesOf } from "../testing/site";
 import { isPlace, legibility, roleName, textStyleKey, textStyleOf } from "./textStyles";
 
 describe("what counts as a place", () => {

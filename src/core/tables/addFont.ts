@@ -6,11 +6,11 @@ import { atSheetStart, commonSheet } from "../palette/properties";
 import type { TextChange } from "../source/changes";
 import { folderOf } from "../source/path";
 import { pagesOf, sheetsOf, type Site } from "../source/site";
-import { knownFace } from "./faces";
-import type { FontFile } from "./fontFile";
-import { matchedFallback, stackInfo } from "./members";
+import { knownFace } from "../cascade/fonts/faces";
+import type { FontFile } from "../cascade/fonts/fontFile";
+import { matchedFallback, stackInfo } from "../type/members";
 import { restack } from "./stackTable";
-import { stackMembers, writeStack } from "./stack";
+import { stackMembers, writeStack } from "../type/stack";
 
 const formats = { woff2: "woff2", woff: "woff", truetype: "truetype", opentype: "opentype" } as const;
 

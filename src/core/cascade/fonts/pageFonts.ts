@@ -1,10 +1,10 @@
 /** The fonts that the sheets of a page bring with them (CSS Fonts 4, section 4). */
-import { parseFamilies } from "../cascade/properties/font";
-import { rulesOf } from "../cascade/rules";
-import { componentsOf, splitAt, type Component } from "../source/css/components";
-import type { SheetSource } from "../source/html/sheets";
-import { resolveAddress } from "../source/path";
-import type { Site } from "../source/site";
+import { parseFamilies } from "../properties/font";
+import { rulesOf } from "../rules";
+import { componentsOf, splitAt, type Component } from "../../source/css/components";
+import type { SheetSource } from "../../source/html/sheets";
+import { resolveAddress } from "../../source/path";
+import type { Site } from "../../source/site";
 import { FontError, readFontFile, type FontFile } from "./fontFile";
 
 /** One `@font-face` rule. */

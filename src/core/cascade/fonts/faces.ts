@@ -2,7 +2,7 @@
  * Metrics of faces that come with systems, by family in lower case. Those of the metrics package are taken over
  * as they are; the advance of "0", which it lacks, was read from the fonts' hmtx tables. DejaVu 2.37 was read whole.
  */
-import { table } from "../source/table";
+import { table } from "../../source/table";
 import appleSystem from "@capsizecss/metrics/appleSystem";
 import arial from "@capsizecss/metrics/arial";
 import brushScript from "@capsizecss/metrics/brushScript";

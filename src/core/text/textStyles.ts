@@ -1,14 +1,14 @@
 /** Places and the text styles they are set in. */
-import { table } from "./source/table";
-import { legibilityOf, type Legibility } from "./ground/ground";
-import { mayBeOverlapped } from "./ground/moved";
-import { textId, type PageLayout, type PlaceLayout } from "./ground/layout";
-import { cssColor } from "./color/format";
-import { PairMap } from "./source/memo";
-import { ownWords, type ElementNode } from "./source/html/document";
-import { computedValue, fontSizeOf, leadingOf, valueOf, type Style } from "./cascade/style";
-import { type StyledPage } from "./cascade/styles";
-import type { ElementRef } from "./edits/types";
+import type { ElementRef } from "./refs";
+import { table } from "../source/table";
+import { legibilityOf, type Legibility } from "../ground/ground";
+import { mayBeOverlapped } from "../ground/moved";
+import { textId, type PageLayout, type PlaceLayout } from "../ground/layout";
+import { cssColor } from "../color/format";
+import { PairMap } from "../source/memo";
+import { ownWords, type ElementNode } from "../source/html/document";
+import { computedValue, fontSizeOf, leadingOf, valueOf, type Style } from "../cascade/style";
+import { type StyledPage } from "../cascade/styles";
 
 /** The properties that make one setting of text differ from another. */
 export const textStyleProperties = [

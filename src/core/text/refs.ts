@@ -1,0 +1,10 @@
+/** How texts are referred to. */
+
+/** An element of a page. */
+export interface ElementRef {
+  page: string;
+  /** Position in `document.querySelectorAll("*")`. */
+  index: number;
+  /** The pseudo-element of it that is meant: "before". */
+  pseudo?: string;
+}
