@@ -32,6 +32,21 @@ const coreFloors = [
   "report",
 ];
 
+/** The same in the interface: what is shared, the state of an open site, the views of it, the desk they stand on, the shelf. */
+const uiFloors = [
+  "shared",
+  "workspace",
+  "color",
+  "slip",
+  "page",
+  "colors",
+  "textstyles",
+  "stacks",
+  "changes",
+  "desk",
+  "shelf",
+];
+
 /** What may not be imported in a folder of src. */
 function barredIn(folder, allowed) {
   const barred = folders.filter((other) => other !== folder && !allowed.includes(other));
@@ -65,21 +80,24 @@ const directions = Object.entries(mayImport).map(([folder, allowed]) =>
   restricted([`src/${folder}/**/*.{ts,tsx}`], barredIn(folder, allowed)),
 );
 
-const floors = coreFloors.map((floor, at) =>
-  restricted(
-    [`src/core/${floor}/**/*.ts`],
-    [
-      ...barredIn("core", mayImport.core),
-      {
-        group: [...coreFloors.slice(at + 1), "index", "files"].flatMap((above) => [
-          `**/../${above}`,
-          `**/../${above}/**`,
-        ]),
-        message: `src/core/${floor} stands on ${at ? coreFloors.slice(0, at).join(", ") : "nothing"} only (docs/architecture.md).`,
-      },
-    ],
-  ),
-);
+/** @param top files at the top of the folder, which stand on all floors */
+const floorsOf = (folder, list, top) =>
+  list.map((floor, at) => {
+    const above = [...list.slice(at + 1), ...top];
+    const under = at ? list.slice(0, at).join(", ") : "nothing";
+    return restricted(
+      [`src/${folder}/${floor}/**/*.{ts,tsx}`],
+      [
+        ...barredIn(folder, mayImport[folder]),
+        ...above.map((name) => ({
+          group: [`**/../${name}`, `**/../${name}/**`],
+          message: `src/${folder}/${floor} stands on ${under} only (docs/architecture.md).`,
+        })),
+      ],
+    );
+  });
+
+const floors = [...floorsOf("core", coreFloors, ["index", "files"]), ...floorsOf("ui", uiFloors, [])];
 
 export default defineConfig([
   ...next,

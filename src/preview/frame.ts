@@ -34,6 +34,12 @@ export interface ShownPage {
   textOf(node: Element): string;
 }
 
+/** The page as it is shown, and a count that goes up whenever its layout may have changed. Scrolling does not change it. */
+export interface Shown {
+  page: ShownPage;
+  layout: number;
+}
+
 export interface Dress extends Pick<PageView, "sheets" | "overrides" | "states"> {
   /** Without any style of the site's own. */
   unstyled: boolean;

@@ -5,7 +5,7 @@ import { useMemo, useState } from "react";
 import { usualTwinDistance, type PalettePair } from "@/core";
 import { plural } from "../shared/numbers";
 import { Reading, Space, View } from "../shared/View";
-import { WriteChanges, type Proposal } from "../shared/WriteChanges";
+import { WriteChanges, type Proposal } from "../workspace/WriteChanges";
 import { usePalette } from "../workspace/answers";
 import { useWorkspace } from "../workspace/context";
 import { Charts } from "./Charts";

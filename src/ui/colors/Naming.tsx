@@ -6,7 +6,7 @@ import { proposedNames, type Palette, type PaletteValue } from "@/core";
 import { plural } from "../shared/numbers";
 import { useEngine } from "../workspace/context";
 import { Problem } from "../shared/Problem";
-import type { Proposal } from "../shared/WriteChanges";
+import type { Proposal } from "../workspace/WriteChanges";
 import styles from "./Colors.module.css";
 import { unwaited } from "../shared/unwaited";
 

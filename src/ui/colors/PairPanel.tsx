@@ -18,8 +18,8 @@ import {
 } from "@/core";
 import { Ladder, type Track } from "../color/Ladder";
 import { plural } from "../shared/numbers";
-import { usePick } from "../shared/usePick";
-import type { Proposal } from "../shared/WriteChanges";
+import { usePick } from "../workspace/usePick";
+import type { Proposal } from "../workspace/WriteChanges";
 import styles from "./Colors.module.css";
 
 /** One pair: its places, and a ladder to bring it to pass. */

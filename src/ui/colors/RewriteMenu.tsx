@@ -4,7 +4,7 @@ import { Checkbox, InputNumber, Popover, Select } from "antd";
 import { useState } from "react";
 import { notations, rewriteColors, type FormatOptions, type Notation, type PaletteValue, type Rewriting } from "@/core";
 import { plural } from "../shared/numbers";
-import type { Proposal } from "../shared/WriteChanges";
+import type { Proposal } from "../workspace/WriteChanges";
 import styles from "./Colors.module.css";
 
 interface Props {

@@ -5,7 +5,7 @@ import { Fragment, useMemo, useState } from "react";
 import { joinColors, twinsIn, type PaletteValue, type Twins } from "@/core";
 import { Swatch } from "../color/Swatch";
 import { plural } from "../shared/numbers";
-import type { Proposal } from "../shared/WriteChanges";
+import type { Proposal } from "../workspace/WriteChanges";
 import { useGradual } from "../shared/useGradual";
 import styles from "./Colors.module.css";
 

@@ -5,8 +5,8 @@ import { Notations } from "../color/Notations";
 import { Swatch } from "../color/Swatch";
 import { plural } from "../shared/numbers";
 import { useGradual } from "../shared/useGradual";
-import { usePick } from "../shared/usePick";
-import type { Proposal } from "../shared/WriteChanges";
+import { usePick } from "../workspace/usePick";
+import type { Proposal } from "../workspace/WriteChanges";
 import styles from "./Colors.module.css";
 import { Proof } from "./RewriteMenu";
 

@@ -9,7 +9,7 @@ import { boxOf, placeAt, scrollAt, type Box } from "@/preview/measure";
 import { boxesOfWords, stepWords, wordsBetween, type WordSpan } from "@/preview/words";
 import { plural } from "../shared/numbers";
 import { useWorkspace, useWorkspaceStore } from "../workspace/context";
-import type { Shown } from "./PageDesk";
+import type { Shown } from "@/preview/frame";
 import styles from "./Stage.module.css";
 import { unwaited } from "../shared/unwaited";
 

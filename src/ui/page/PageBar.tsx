@@ -5,7 +5,7 @@ import type { Finding, RefusedFile } from "@/core";
 import { plural } from "../shared/numbers";
 import { Prose } from "../shared/Prose";
 import { useGradual } from "../shared/useGradual";
-import { useSeeSource } from "../shared/useSeeSource";
+import { useSeeSource } from "../workspace/useSeeSource";
 import { useWorkspace } from "../workspace/context";
 import styles from "./PageBar.module.css";
 import { Rehearse } from "./Rehearse";

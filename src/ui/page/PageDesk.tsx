@@ -2,19 +2,13 @@
 
 import { Splitter } from "antd";
 import { useState } from "react";
-import type { ShownPage } from "@/preview/frame";
+import type { Shown } from "@/preview/frame";
 import { Slip } from "../slip/Slip";
 import { useWorkspace } from "../workspace/context";
 import { PageBar } from "./PageBar";
 import { SourcePane } from "./SourcePane";
 import { Stage } from "./Stage";
 import styles from "./PageDesk.module.css";
-
-/** The page as it is shown, and a count that goes up whenever its layout may have changed. Scrolling does not change it. */
-export interface Shown {
-  page: ShownPage;
-  layout: number;
-}
 
 /** The Page view: the page and its source on the left, the slip on the right. */
 export function PageDesk() {

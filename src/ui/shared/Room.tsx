@@ -2,7 +2,7 @@
 
 import { App, ConfigProvider } from "antd";
 import { createContext, useContext, useEffect, useMemo, useSyncExternalStore, type ReactNode } from "react";
-import { themeFor } from "../theme";
+import { themeFor } from "./theme";
 
 type Room = "light" | "dark";
 

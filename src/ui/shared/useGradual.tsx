@@ -19,9 +19,10 @@ export function useGradual<Row>(
   const [count, setCount] = useState(step);
   const watch = useCallback((node: HTMLElement | null) => {
     if (!node) return undefined;
-    const observer = new IntersectionObserver(([entry]) => entry?.isIntersecting && setCount((known) => known + step), {
-      rootMargin: "600px",
-    });
+    const observer = new IntersectionObserver(
+      ([entry]) => entry?.isIntersecting && setCount((known) => known + step),
+      ahead,
+    );
     observer.observe(node);
     return () => observer.disconnect();
   }, []);

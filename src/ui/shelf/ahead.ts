@@ -6,7 +6,7 @@ const someWords = 60;
 
 export async function loadAhead(): Promise<void> {
   prepareEngine(specimenSite(someWords).files);
-  await Promise.all([import("../workspace/Desk"), import("../page/PageDesk")]);
+  await Promise.all([import("../desk/Desk"), import("../page/PageDesk")]);
 }
 
 /** Milliseconds after which it is begun, however busy the browser is. */

@@ -5,7 +5,7 @@ import { useState } from "react";
 import type { SlipRowValue, StyleRow } from "@/core";
 import { showPx } from "../shared/numbers";
 import { Problem } from "../shared/Problem";
-import { WriteChanges, type Proposal } from "../shared/WriteChanges";
+import { WriteChanges, type Proposal } from "../workspace/WriteChanges";
 import { useEngine, useWorkspace } from "../workspace/context";
 import styles from "./Slip.module.css";
 import { unwaited } from "../shared/unwaited";

@@ -3,9 +3,9 @@
 import { useCallback, useMemo, useState } from "react";
 import { invisibleBelow, readoutsOf, showRatio, type ElementRef, type Readout, type Slip as SlipData } from "@/core";
 import { linesOf, xHeightOf, type Lines } from "@/preview/measure";
-import type { Shown } from "../page/PageDesk";
+import type { Shown } from "@/preview/frame";
 import { plural, showNumber, showPx, showReach } from "../shared/numbers";
-import { Specimen } from "../shared/Specimen";
+import { Specimen } from "../workspace/Specimen";
 import { useWorkspace } from "../workspace/context";
 import { Row } from "./Row";
 import styles from "./Slip.module.css";

@@ -3,11 +3,11 @@
 import { useMemo, useRef, useState, type ReactNode } from "react";
 import { showRatio, type Slip, type SlipRowValue, type Target, type TrialContrast } from "@/core";
 import { roomOf, type Neighbour } from "@/preview/measure";
-import type { Shown } from "../page/PageDesk";
+import type { Shown } from "@/preview/frame";
 import { plural } from "../shared/numbers";
 import { useAnswered } from "../workspace/answers";
 import { useWorkspace } from "../workspace/context";
-import { Specimen, type Declarations } from "../shared/Specimen";
+import { Specimen, type Declarations } from "../workspace/Specimen";
 import styles from "./Trials.module.css";
 import type { Draft } from "./useDraft";
 import { unwaited } from "../shared/unwaited";

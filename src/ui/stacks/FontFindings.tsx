@@ -2,8 +2,8 @@
 
 import { Prose } from "../shared/Prose";
 import { plural } from "../shared/numbers";
-import { usePick } from "../shared/usePick";
-import { useSeeSource } from "../shared/useSeeSource";
+import { usePick } from "../workspace/usePick";
+import { useSeeSource } from "../workspace/useSeeSource";
 import { useWorkspace } from "../workspace/context";
 import styles from "./Stacks.module.css";
 

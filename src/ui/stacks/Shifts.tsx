@@ -6,7 +6,7 @@ import { extentOf, type Extent } from "@/preview/extent";
 import { frameSandbox, showPage } from "@/preview/frame";
 import { plural, shiftWords, showNumber } from "../shared/numbers";
 import { useEngine, useWorkspace } from "../workspace/context";
-import desk from "../workspace/Desk.module.css";
+import hidden from "../shared/HiddenFrame.module.css";
 import styles from "./Stacks.module.css";
 import { unwaited } from "../shared/unwaited";
 
@@ -77,7 +77,7 @@ export function Shifts({ places, assumptions }: Props) {
         sandbox={frameSandbox}
         tabIndex={-1}
         aria-hidden="true"
-        className={desk.survey}
+        className={hidden.frame}
         style={{ width: conditions.width, height: conditions.height, colorScheme: conditions.scheme }}
       />
     </>

@@ -5,7 +5,7 @@ import { useEffect, useMemo, useState } from "react";
 import { ratios, resize, scaleSteps, snapped, type Edit, type Snapped, type StyleRow } from "@/core";
 import { plural, showNumber, showPx } from "../shared/numbers";
 import { Problem } from "../shared/Problem";
-import type { Proposal } from "../shared/WriteChanges";
+import type { Proposal } from "../workspace/WriteChanges";
 import { useEngine, useWorkspace } from "../workspace/context";
 import styles from "./TextStyles.module.css";
 import { unwaited } from "../shared/unwaited";

@@ -1,5 +1,5 @@
 import type { ReactNode } from "react";
-import { Desk } from "@/ui/workspace/Desk";
+import { Desk } from "@/ui/desk/Desk";
 
 export default async function SiteLayout({
   children,

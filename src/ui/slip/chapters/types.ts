@@ -1,5 +1,5 @@
 import type { ElementRef, Slip, SlipRowValue, Target } from "@/core";
-import type { Shown } from "../../page/PageDesk";
+import type { Shown } from "@/preview/frame";
 import type { Draft } from "../useDraft";
 
 /** What a chapter of the slip is given. */

@@ -2,7 +2,7 @@
 
 import { usePathname, useRouter } from "next/navigation";
 import { offsetAt } from "@/core";
-import { useWorkspace, useWorkspaceStore } from "../workspace/context";
+import { useWorkspace, useWorkspaceStore } from "./context";
 
 /** Steps to a place in the source, in the Page view. */
 export function useSeeSource(): (path: string, line: number, column: number) => void {

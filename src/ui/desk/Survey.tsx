@@ -5,9 +5,9 @@ import type { SiteFont } from "@/engine/protocol";
 import { frameSandbox, showPage } from "@/preview/frame";
 import { lookAt } from "@/preview/look";
 import { loadSiteFonts } from "@/preview/siteFonts";
-import { useAnswer } from "./answers";
-import { useEngine, useWorkspace } from "./context";
-import styles from "./Desk.module.css";
+import { useAnswer } from "../workspace/answers";
+import { useEngine, useWorkspace } from "../workspace/context";
+import hidden from "../shared/HiddenFrame.module.css";
 import { unwaited } from "../shared/unwaited";
 
 /** Milliseconds without a change before the pages that are not shown are laid out, and without a touch before the next one is. */
@@ -97,7 +97,7 @@ export function Survey() {
       sandbox={frameSandbox}
       tabIndex={-1}
       aria-hidden="true"
-      className={styles.survey}
+      className={hidden.frame}
       style={{ width: conditions.width, height: conditions.height, colorScheme: conditions.scheme }}
     />
   );

@@ -10,7 +10,7 @@ import { Boundary } from "../shared/Boundary";
 import { Mat, MatButton, matStyles } from "../shared/Mat";
 import { showTime } from "../shared/numbers";
 import { useRoom } from "../shared/Room";
-import { useWorkspace, WorkspaceProvider } from "./context";
+import { useWorkspace, WorkspaceProvider } from "../workspace/context";
 import styles from "./Desk.module.css";
 import { SiteFonts, Survey } from "./Survey";
 import { unwaited } from "../shared/unwaited";

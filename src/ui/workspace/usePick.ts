@@ -2,8 +2,8 @@
 
 import { useRouter } from "next/navigation";
 import type { ElementRef } from "@/core";
-import { useWorkspace } from "../workspace/context";
-import { unwaited } from "./unwaited";
+import { useWorkspace } from "./context";
+import { unwaited } from "../shared/unwaited";
 
 /** Steps to a place on its page. */
 export function usePick(): (ref: ElementRef) => void {

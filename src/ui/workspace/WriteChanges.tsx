@@ -4,12 +4,12 @@ import { Modal } from "antd";
 import { useEffect, useState, type ReactNode } from "react";
 import { applyChanges, type FileChange, type TextChange } from "@/core";
 import type { PlanResult } from "@/engine/protocol";
-import { useEngine, useWorkspace } from "../workspace/context";
-import { Contrasts } from "./Contrasts";
-import { LineDifference } from "./LineDifference";
-import { plural, showReach } from "./numbers";
+import { useEngine, useWorkspace } from "./context";
+import { Contrasts } from "../shared/Contrasts";
+import { LineDifference } from "../shared/LineDifference";
+import { plural, showReach } from "../shared/numbers";
 import styles from "./WriteChanges.module.css";
-import { unwaited } from "./unwaited";
+import { unwaited } from "../shared/unwaited";
 
 /** Changes ready to be looked at and written. */
 export interface Proposal {

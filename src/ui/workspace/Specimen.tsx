@@ -2,7 +2,7 @@
 
 import { useEffect, useRef } from "react";
 import { setSpecimen } from "@/preview/siteFonts";
-import { useWorkspace } from "../workspace/context";
+import { useWorkspace } from "./context";
 
 export type Declarations = readonly (readonly [property: string, value: string])[];
 

@@ -1,0 +1,45 @@
+"use client";
+
+import { AutoComplete } from "antd";
+import { useState } from "react";
+import { narrowest, widest } from "./Ruler";
+import styles from "./Stage.module.css";
+
+interface Props {
+  width: number;
+  /** Whether the page is as wide as the room is. */
+  fits: boolean;
+  /** Null to fit the room. */
+  onWidth(width: number | null): void;
+}
+
+/** The page's width, typed or chosen. */
+export function WidthField({ width, fits, onWidth }: Props) {
+  const [typed, setTyped] = useState<string | null>(null);
+  const take = (text: string) => {
+    setTyped(null);
+    if (text === "fit") return onWidth(null);
+    const number = Number.parseInt(text, 10);
+    if (number >= narrowest && number <= widest) onWidth(number);
+  };
+  return (
+    <AutoComplete
+      aria-label="Page width in px"
+      size="small"
+      className={styles.width}
+      popupMatchSelectWidth={false}
+      value={typed ?? `${width} px`}
+      onChange={setTyped}
+      onSelect={take}
+      onBlur={() => typed !== null && take(typed)}
+      onKeyDown={(event) => {
+        if (event.key === "Enter" && typed !== null) take(typed);
+        if (event.key === "Escape") setTyped(null);
+      }}
+      options={[
+        { value: "fit", label: fits ? "Fits the room (now)" : "Fit the room" },
+        ...[360, 600, 800, 1024, 1280, 1600].map((px) => ({ value: String(px), label: `${px} px` })),
+      ]}
+    />
+  );
+}

@@ -1,0 +1,124 @@
+/** The page in its frame: built anew where its elements are others, dressed where only its sheets are, and looked at. */
+import { useCallback, useEffect, useMemo, useRef, useState, type RefObject } from "react";
+import type { PageView } from "@/engine/protocol";
+import { showPage, type Shown, type ShownPage } from "@/preview/frame";
+import { lookAt } from "@/preview/look";
+import { unwaited } from "../shared/unwaited";
+import { useWorkspace, useWorkspaceStore } from "../workspace/context";
+import { calm } from "./calm";
+
+/** A page that stands in the frame. */
+interface Built {
+  page: ShownPage;
+  key: string;
+}
+
+/**
+ * @param onShown told of the page whenever its layout may have changed
+ * @param onScroll told whenever something in it was scrolled
+ */
+export function useShownPage(
+  frame: RefObject<HTMLIFrameElement | null>,
+  onShown: (shown: Shown) => void,
+  onScroll: () => void,
+): void {
+  const layout = useRef(0);
+  const relayout = useCallback(
+    (page: ShownPage) => {
+      layout.current += 1;
+      onShown({ page, layout: layout.current });
+    },
+    [onShown],
+  );
+  const { page, key } = useBuilt(frame, relayout);
+  useDressed(page, key, relayout, onScroll);
+}
+
+/** Builds the page in the frame. */
+function useBuilt(
+  frame: RefObject<HTMLIFrameElement | null>,
+  relayout: (page: ShownPage) => void,
+): { page: Built | null; key: string } {
+  const view = useWorkspace((state) => state.view);
+  const viewNumber = useWorkspace((state) => state.viewNumber);
+  const rehearsal = useWorkspace((state) => state.rehearsal);
+  const built = rehearsal?.patch.document ? rehearsal.patch : null;
+  const toBuild = useMemo<PageView | null>(
+    () => (built ? { ...built, document: built.document! } : view),
+    [built, view],
+  );
+  const key = built ? built.structure : `${viewNumber}`;
+  const [page, setPage] = useState<Built | null>(null);
+  const latest = useRef(toBuild);
+  useEffect(() => {
+    latest.current = toBuild;
+  }, [toBuild]);
+
+  const ready = view !== null;
+  useEffect(() => {
+    if (!ready || !latest.current) return;
+    let stale = false;
+    const scroll = frame.current!.contentWindow?.scrollY ?? 0;
+    const { path } = latest.current.document;
+    const stay = frame.current!.dataset.path === path;
+    unwaited(
+      showPage(frame.current!, latest.current).then((next) => {
+        if (stale) return;
+        frame.current!.dataset.path = path;
+        if (stay) next.document.defaultView!.scrollTo(0, scroll);
+        setPage({ page: next, key });
+        relayout(next);
+      }),
+    );
+    return () => {
+      stale = true;
+    };
+  }, [frame, key, ready, relayout]);
+  return { page, key };
+}
+
+/** Gives the page its sheets, then looks at what lies under its texts. */
+function useDressed(built: Built | null, key: string, relayout: (page: ShownPage) => void, onScroll: () => void): void {
+  const store = useWorkspaceStore();
+  const unstyled = useWorkspace((state) => state.unstyled);
+  const { sheets, overrides, states } = useWorkspace((state) => state.rehearsal?.patch ?? state.view ?? nothing);
+  useEffect(() => {
+    if (!built || built.key !== key || !sheets) return;
+    const { page } = built;
+    page.dress({ sheets, overrides, states, unstyled });
+    let waiting = true;
+    let looks = 0;
+    const measure = () => {
+      if (!waiting) return;
+      relayout(page);
+      const mine = (looks += 1);
+      if (!unstyled) unwaited(lookUnder(() => waiting && mine === looks));
+    };
+    const lookUnder = async (stillThere: () => boolean) => {
+      if (store.getState().rehearsal) await calm(50);
+      const { view, rehearsal, layOut, picture } = store.getState();
+      const places = (rehearsal?.patch ?? view)?.places ?? [];
+      await lookAt(page, places, picture, layOut, stillThere);
+    };
+    const { document } = page;
+    afterPaint(() => {
+      measure();
+      if (document.fonts.status === "loading") unwaited(document.fonts.ready.then(measure));
+    });
+    const onResize = () => relayout(page);
+    document.defaultView!.addEventListener("scroll", onScroll, true);
+    document.defaultView!.addEventListener("resize", onResize);
+    return () => {
+      waiting = false;
+      document.defaultView?.removeEventListener("scroll", onScroll, true);
+      document.defaultView?.removeEventListener("resize", onResize);
+    };
+  }, [store, built, key, sheets, overrides, states, unstyled, relayout, onScroll]);
+}
+
+const nothing = { sheets: undefined, overrides: [], states: [] };
+
+/** Measuring after the browser has laid the page out costs nothing; before, it would hold up the frame. */
+function afterPaint(work: () => void): void {
+  requestAnimationFrame(() => setTimeout(work));
+}
