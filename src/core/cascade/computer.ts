@@ -479,8 +479,8 @@ function* containersAbove(style: Style | null): Generator<ContainerAncestor> {
     const { custom } = current.shared;
     yield {
       index: current.element.index,
-      names: valueOf<string[]>(current, "container-name"),
-      type: valueOf<string>(current, "container-type"),
+      names: valueOf(current, "container-name"),
+      type: valueOf(current, "container-type"),
       custom: (name) => custom.get(name),
     };
   }

@@ -6,6 +6,7 @@ import { longhandIndex } from "./properties";
 import { leadingPx, usedSize, type FamilyName, type FontSize, type LineHeight } from "./properties/font";
 import type { FontMeasure } from "./fonts/metrics";
 import type { FontSetting } from "./fonts/fontUnits";
+import type { ComputedValues, ReadLonghand } from "./properties/computed";
 import type { ComputeContext } from "./properties/types";
 import type { SharedStyle } from "./style";
 
@@ -36,12 +37,12 @@ export class Context implements ComputeContext {
     private readonly measureFont: MeasureFont,
   ) {}
 
-  own(name: string): unknown {
-    return this.style.values[longhandIndex.get(name)!];
+  own<Name extends ReadLonghand>(name: Name): ComputedValues[Name] {
+    return this.style.values[longhandIndex.get(name)!] as ComputedValues[Name];
   }
 
-  parent(name: string): unknown {
-    return this.style.parent?.values[longhandIndex.get(name)!];
+  parent<Name extends ReadLonghand>(name: Name): ComputedValues[Name] {
+    return this.style.parent?.values[longhandIndex.get(name)!] as ComputedValues[Name];
   }
 
   get hasParent(): boolean {

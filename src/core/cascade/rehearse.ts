@@ -7,7 +7,7 @@ import { T, tokensOf } from "../source/css/tokens";
 import type { SheetRewriting } from "../source/html/safe";
 import { defaultConditions, type Conditions } from "./conditions";
 import { matchesMedia } from "./media";
-import { serialiseFamily, type FamilyName, type FontSize } from "./properties/font";
+import { serialiseFamily } from "./properties/font";
 import { valueOf } from "./style";
 import { type StyledPage } from "./styles";
 
@@ -67,16 +67,16 @@ export function overridesFor({ styles, conditions }: StyledPage): Override[] {
   const overrides: Override[] = [];
   if (conditions.rootSize !== defaultConditions.rootSize) {
     for (const style of styles) {
-      const { px } = valueOf<FontSize>(style, "font-size");
-      if (!style.parent || valueOf<FontSize>(style.parent, "font-size").px !== px)
+      const { px } = valueOf(style, "font-size");
+      if (!style.parent || valueOf(style.parent, "font-size").px !== px)
         overrides.push([style.element.index, "font-size", `${px}px`]);
     }
   }
   if (conditions.absent.length) {
     const absent = new Set(conditions.absent.map((name) => name.toLowerCase()));
     for (const style of styles) {
-      const stack = valueOf<FamilyName[]>(style, "font-family");
-      if (style.parent && valueOf<FamilyName[]>(style.parent, "font-family") === stack) continue;
+      const stack = valueOf(style, "font-family");
+      if (style.parent && valueOf(style.parent, "font-family") === stack) continue;
       const left = stack.filter(({ name }) => !absent.has(name.toLowerCase()));
       if (left.length === stack.length) continue;
       overrides.push([style.element.index, "font-family", left.map(serialiseFamily).join(", ") || "serif"]);

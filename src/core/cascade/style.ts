@@ -5,7 +5,8 @@ import { PairMap } from "../source/memo";
 import type { ElementNode } from "../source/html/document";
 import type { Block, Winner } from "./blocks";
 import { longhandIndex, longhands } from "./properties";
-import { leadingPx, usedSize, type FontSize, type LineHeight } from "./properties/font";
+import { leadingPx, usedSize } from "./properties/font";
+import type { ComputedValues, ReadLonghand } from "./properties/computed";
 import type { ComputeContext } from "./properties/types";
 import type { CustomProperties } from "./variables";
 
@@ -54,8 +55,9 @@ export function computedValue(style: Style, name: string): string {
   return (texts[index] ??= longhands[index]!.serialise(values[index], context));
 }
 
-export function valueOf<Value>(style: Style, name: string): Value {
-  return style.shared.values[longhandIndex.get(name)!] as Value;
+/** The computed value of a longhand. */
+export function valueOf<Name extends ReadLonghand>(style: Style, name: Name): ComputedValues[Name] {
+  return style.shared.values[longhandIndex.get(name)!] as ComputedValues[Name];
 }
 
 /** Whether all computed values of two styles are equal. */
@@ -125,12 +127,12 @@ export function isEqual(a: unknown, b: unknown): boolean {
 }
 
 export function fontSizeOf(style: Style): number {
-  return usedSize(valueOf<FontSize>(style, "font-size"));
+  return usedSize(valueOf(style, "font-size"));
 }
 
 /** Line height in px; null for `normal`. */
 export function leadingOf(style: Style): number | null {
-  return leadingPx(valueOf<LineHeight>(style, "line-height"), fontSizeOf(style));
+  return leadingPx(valueOf(style, "line-height"), fontSizeOf(style));
 }
 
 /** The style of the page's root element. */

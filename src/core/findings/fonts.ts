@@ -1,4 +1,4 @@
-import { serialiseFamily, type FamilyName } from "../cascade/properties/font";
+import { serialiseFamily } from "../cascade/properties/font";
 import { valueOf, type Style } from "../cascade/style";
 import { isText, type ElementNode } from "../source/html/document";
 import { isPlace } from "../text/textStyles";
@@ -31,7 +31,7 @@ export const fonts: Check = {
       const own = page.faces.map(({ family }) => family);
       const known = new Set([...systemFamilies, ...own.map((family) => family.toLowerCase())]);
       for (const style of page.styles) {
-        const families = valueOf<FamilyName[]>(style, "font-family");
+        const families = valueOf(style, "font-family");
         if (!isPlace(style)) continue;
         const place = { page: page.file.path, index: style.element.index };
         for (const { name, generic } of families) {
@@ -47,8 +47,8 @@ export const fonts: Check = {
           faceFor(
             page.faces,
             families[0].name,
-            valueOf<number>(style, "font-weight"),
-            valueOf<string>(style, "font-style") !== "normal",
+            valueOf(style, "font-weight"),
+            valueOf(style, "font-style") !== "normal",
           );
         const missing = face?.file ? missingIn(style.element, face.file) : "";
         if (!face || !missing) continue;

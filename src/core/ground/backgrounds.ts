@@ -2,7 +2,7 @@
 import type { Image } from "../cascade/properties/color";
 import { valueOf, type Style } from "../cascade/style";
 import type { Color } from "../color/types";
-import { resolveColor, type ColorContext, type ColorValue, type PlainColor } from "../color/value";
+import { resolveColor, type ColorContext } from "../color/value";
 
 export const white: Color = { space: "srgb", channels: [1, 1, 1], alpha: 1 };
 export const black: Color = { space: "srgb", channels: [0, 0, 0], alpha: 1 };
@@ -12,12 +12,12 @@ const darkCanvas: Color = { space: "srgb", channels: [18 / 255, 18 / 255, 18 / 2
 
 /** What colours on an element refer to. */
 export function colorsOf(style: Style): ColorContext {
-  return { current: valueOf<PlainColor>(style, "color"), scheme: style.shared.scheme };
+  return { current: valueOf(style, "color"), scheme: style.shared.scheme };
 }
 
 /** The colour text is filled with, before compositing. */
 export function inkOf(style: Style): Color {
-  return resolveColor(valueOf<ColorValue>(style, "-webkit-text-fill-color"), colorsOf(style)).color;
+  return resolveColor(valueOf(style, "-webkit-text-fill-color"), colorsOf(style)).color;
 }
 
 /** The canvas before anything is painted on it. */
@@ -26,31 +26,29 @@ export function canvasColor(root: Style): Color {
 }
 
 export function isBoxless(style: Style): boolean {
-  return valueOf<string>(style, "display") === "contents";
+  return valueOf(style, "display") === "contents";
 }
 
 export function backgroundColor(style: Style): Color {
-  return isBoxless(style) ? clear : resolveColor(valueOf<ColorValue>(style, "background-color"), colorsOf(style)).color;
+  return isBoxless(style) ? clear : resolveColor(valueOf(style, "background-color"), colorsOf(style)).color;
 }
 
 /** Layers of the background in the order they are written, topmost first, with how each is clipped. */
 export function backgroundImages(style: Style): { image: Image; clip: string }[] {
   if (isBoxless(style)) return [];
-  const clips = valueOf<string[]>(style, "background-clip");
-  return valueOf<Image[]>(style, "background-image").map((image, at) => ({ image, clip: clips[at % clips.length]! }));
+  const clips = valueOf(style, "background-clip");
+  return valueOf(style, "background-image").map((image, at) => ({ image, clip: clips[at % clips.length]! }));
 }
 
 /** How the background colour is clipped: as the last layer is (CSS Backgrounds 3, 2.11). */
 export function colorClip(style: Style): string {
-  const images = valueOf<Image[]>(style, "background-image");
-  const clips = valueOf<string[]>(style, "background-clip");
+  const images = valueOf(style, "background-image");
+  const clips = valueOf(style, "background-clip");
   return clips[(images.length - 1) % clips.length]!;
 }
 
 export function hasBackground(style: Style): boolean {
-  return (
-    backgroundColor(style).alpha !== 0 || valueOf<Image[]>(style, "background-image").some((image) => image !== null)
-  );
+  return backgroundColor(style).alpha !== 0 || valueOf(style, "background-image").some((image) => image !== null);
 }
 
 /** The element whose background fills the canvas: the root, or the body when the root has none (CSS Backgrounds 3, 2.11.2). */
@@ -62,10 +60,10 @@ export function isCanvasOwner(style: Style): boolean {
 
 /** Why the way an element is mixed with what lies under it is not computed; null where it is. */
 export function blendDoubt(style: Style): string | null {
-  if (valueOf<string>(style, "mix-blend-mode") !== "normal")
-    return `It is blended with what lies under it (${valueOf<string>(style, "mix-blend-mode")}).`;
-  const modes = valueOf<string[]>(style, "background-blend-mode").filter((mode) => mode !== "normal");
-  if (modes.length && valueOf<Image[]>(style, "background-image").some((image) => image !== null))
+  if (valueOf(style, "mix-blend-mode") !== "normal")
+    return `It is blended with what lies under it (${valueOf(style, "mix-blend-mode")}).`;
+  const modes = valueOf(style, "background-blend-mode").filter((mode) => mode !== "normal");
+  if (modes.length && valueOf(style, "background-image").some((image) => image !== null))
     return `Layers of the background are blended (${modes[0]}).`;
   return null;
 }

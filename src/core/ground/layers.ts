@@ -111,7 +111,7 @@ function sameWithOwn(below: Layers, style: Style): Layers {
 
 /** The same object when the element paints nothing. */
 function withOwn(below: Layers, style: Style): Layers {
-  const opacity = valueOf<number>(style, "opacity");
+  const opacity = valueOf(style, "opacity");
   const color = backgroundColor(style);
   const images = backgroundImages(style).filter(({ image, clip }) => image && clip !== "text");
   const moved = movedWords(style);
@@ -147,11 +147,11 @@ function withOwn(below: Layers, style: Style): Layers {
 /** Why a box may stand elsewhere than on what is around it; null where it stands there. */
 function movedWords(style: Style): string | null {
   if (!style.parent) return null;
-  const position = valueOf<string>(style, "position");
+  const position = valueOf(style, "position");
   if (position === "absolute" || position === "fixed" || position === "sticky")
     return "It is placed over or under other parts of the page.";
   if (isMoved(style)) return "It is moved from where it would stand.";
-  if (valueOf<string>(style, "float") !== "none") return "It floats, and may hang out of what is around it.";
+  if (valueOf(style, "float") !== "none") return "It floats, and may hang out of what is around it.";
   return null;
 }
 

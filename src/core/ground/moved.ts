@@ -1,7 +1,7 @@
 /** What takes a box from where the flow puts it, or changes it on its way to the screen, as far as styles tell. */
 import { declaredText } from "../cascade/declared";
+import { sides } from "../cascade/properties/box";
 import { computedValue, valueOf, type Style } from "../cascade/style";
-import type { LengthPercentage } from "../cascade/properties/types";
 import { pseudoStyler, type StyledPage } from "../cascade/styles";
 import { backgroundImages, hasBackground } from "./backgrounds";
 
@@ -27,10 +27,10 @@ export function isMoved(style: Style): boolean {
 
 function isDrawnElsewhere(style: Style): boolean {
   if (transforms.some((property) => says(style, property))) return true;
-  const position = valueOf<string>(style, "position");
+  const position = valueOf(style, "position");
   if (position === "relative" && offsets.some((property) => says(style, property))) return true;
-  return ["top", "left", "right", "bottom"].some((side) => {
-    const margin = valueOf<LengthPercentage | "auto">(style, `margin-${side}`);
+  return sides.some((side) => {
+    const margin = valueOf(style, `margin-${side}`);
     return margin !== "auto" && (margin.px < 0 || margin.percent < 0 || margin.expression !== undefined);
   });
 }
@@ -72,8 +72,8 @@ function spanOf({ element }: Style): Loose {
 }
 
 function isLoose(style: Style): boolean {
-  if (!style.parent || valueOf<string>(style, "display") === "none") return false;
-  return /absolute|fixed/.test(valueOf<string>(style, "position")) || isMoved(style);
+  if (!style.parent || valueOf(style, "display") === "none") return false;
+  return /absolute|fixed/.test(valueOf(style, "position")) || isMoved(style);
 }
 
 function paints(style: Style, { styles }: Pick<StyledPage, "styles">): boolean {
@@ -94,7 +94,7 @@ function paints(style: Style, { styles }: Pick<StyledPage, "styles">): boolean {
 function loosePseudos(page: StyledPage): Loose[] {
   const styler = pseudoStyler(page);
   return page.styles.flatMap((origin) =>
-    valueOf<string>(origin, "display") === "none"
+    valueOf(origin, "display") === "none"
       ? []
       : (["before", "after"] as const).flatMap((name) => {
           const style = styler(name, origin);

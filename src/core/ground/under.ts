@@ -105,10 +105,10 @@ export function layoutAfter(layout: PlaceLayout, before: Style, after: Style): P
     const { index } = now.element;
     const at = under.findIndex((layer) => layer.index === index);
     const known = under[at];
-    const fades = valueOf<number>(now, "opacity") < 1;
+    const fades = valueOf(now, "opacity") < 1;
     const doubt = picturesOf(now) > picturesOf(old) ? "The picture or gradient is looked at once it is written." : null;
     if (known) under[at] = { ...known, group: known.group || fades, doubt: known.doubt ?? doubt };
-    else if ((fades && valueOf<number>(old, "opacity") >= 1) || (hasBackground(now) && !hasBackground(old))) {
+    else if ((fades && valueOf(old, "opacity") >= 1) || (hasBackground(now) && !hasBackground(old))) {
       const inside = under.findIndex((layer) => isWithin(after, layer.index, index));
       under.splice(inside < 0 ? under.length : inside, 0, {
         index,
@@ -168,7 +168,7 @@ function paintsOf(layer: UnderLayer, styles: readonly Style[], text: Style): Pai
   const paints: Paint[] = [];
   const toCanvas = isCanvasOwner(style);
   const group: Paint | null = layer.group
-    ? { ...base, at: () => [clear], kind: "color", doubt: null, group: valueOf<number>(style, "opacity") }
+    ? { ...base, at: () => [clear], kind: "color", doubt: null, group: valueOf(style, "opacity") }
     : null;
   if (group && !toCanvas) paints.push(group);
   const color = backgroundColor(style);

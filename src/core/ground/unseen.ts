@@ -1,7 +1,6 @@
 /** Texts that are not judged, as far as styles alone can tell: those nobody sees, and those the standard exempts. */
 import { declaredText } from "../cascade/declared";
 import { fontSizeOf, valueOf, type Style } from "../cascade/style";
-import type { LengthPercentage } from "../cascade/properties/types";
 
 const controls = new Set(["button", "input", "select", "textarea", "optgroup", "option", "fieldset"]);
 
@@ -34,11 +33,11 @@ const farOut = -900;
 /** Why nobody sees a text; null where it may be seen. */
 export function unseenReason(style: Style): string | null {
   if (fontSizeOf(style) === 0) return "Its size is 0.";
-  const { length } = valueOf<{ length: LengthPercentage }>(style, "text-indent");
+  const { length } = valueOf(style, "text-indent");
   if (length.px <= farOut) return "Its first line is moved out of the page.";
   for (let current: Style | null = style; current; current = current.parent) {
     const own = current === style;
-    if (valueOf<number>(current, "opacity") === 0) return own ? "Its opacity is 0." : "The opacity around it is 0.";
+    if (valueOf(current, "opacity") === 0) return own ? "Its opacity is 0." : "The opacity around it is 0.";
     const { element } = current;
     const details = element.parent;
     if (details?.tag === "details" && !details.attributes.has("open") && !isSummary(current))
@@ -55,7 +54,7 @@ function isSummary({ element }: Style): boolean {
 }
 
 function isClippedAway(style: Style): boolean {
-  const position = valueOf<string>(style, "position");
+  const position = valueOf(style, "position");
   if (position !== "absolute" && position !== "fixed") return false;
   const clip = declaredText(style, "clip")?.replace(/\s+/g, "") ?? "";
   if (/^rect\((?:[01](?:px)?,?){4}\)$/.test(clip)) return true;

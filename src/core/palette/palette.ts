@@ -1,6 +1,7 @@
 /** The colours of a site: values, what they are used for, which are alike, and the pairs that occur. */
 import type { ElementRef } from "../text/refs";
 import type { Conditions } from "../cascade/conditions";
+import { sides } from "../cascade/properties/box";
 import { spotOf } from "../cascade/explain";
 import { styledPage, type KnownPage } from "../cascade/styledPages";
 import { valueOf, type Style } from "../cascade/style";
@@ -153,8 +154,8 @@ function placesByDeclaration(pages: readonly KnownPage[], layouts: Layouts): Map
 }
 
 function drawsBorder(style: Style, property: string): boolean {
-  const side = /^border-(\w+)-color$/.exec(property)?.[1];
-  return side === undefined || valueOf<string>(style, `border-${side}-style`) !== "none";
+  const side = sides.find((one) => property === `border-${one}-color`);
+  return side === undefined || valueOf(style, `border-${side}-style`) !== "none";
 }
 
 /** References to custom properties, by name: where they stand and what they stand in. */

@@ -2,7 +2,6 @@
 import type { ElementRef } from "../text/refs";
 import type { Conditions } from "../cascade/conditions";
 import { styledPage } from "../cascade/styledPages";
-import type { LineHeight } from "../cascade/properties/font";
 import { computedValue, fontSizeOf, leadingOf, rootOf, valueOf, type Style } from "../cascade/style";
 import { textFile, type Site } from "../source/site";
 import { roleName } from "../text/textStyles";
@@ -86,7 +85,7 @@ function heirsOf(places: readonly ElementRef[], styleAt: (ref: ElementRef) => St
   const heirs = new Map<string, Heir>();
   for (const place of places) {
     const style = styleAt(place);
-    const leading = style && valueOf<LineHeight>(style, "line-height");
+    const leading = style && valueOf(style, "line-height");
     if (!style || leading?.kind !== "px" || style.shared.winners.has("line-height")) continue;
     const heir = { role: roleName(style), sizePx: fontSizeOf(style), leadingPx: leading.value, places: [place] };
     const key = `${heir.role} ${heir.sizePx} ${heir.leadingPx}`;

@@ -12,7 +12,6 @@ import type { Target } from "../edits/types";
 import { isPlainSpan } from "../edits/words";
 import { EditError } from "../edits/types";
 import { aliases } from "../cascade/properties";
-import type { FamilyName } from "../cascade/properties/font";
 import { invalidReason } from "../cascade/declarations";
 import { ignoredMessage } from "../findings";
 import { shorthands } from "../cascade/properties/shorthands";
@@ -177,7 +176,7 @@ function isInLink(style: Style): boolean {
 function isOfUse({ axis, longhand }: SlipRow, { faces }: StyledPage, style: Style): boolean {
   const winner = style.shared.winners.get(longhand);
   if (!axis || (winner && !isSetBack(winner))) return true;
-  const families = new Set(valueOf<FamilyName[]>(style, "font-family").map(({ name }) => name.toLowerCase()));
+  const families = new Set(valueOf(style, "font-family").map(({ name }) => name.toLowerCase()));
   const axes = faces.flatMap(({ family, file }) => (file && families.has(family.toLowerCase()) ? file.axes : []));
   return axes.some(({ tag }) => (axis === "wdth" ? tag === "wdth" : tag !== "wght" && tag !== "wdth"));
 }

@@ -151,7 +151,7 @@ function find(site: Site, ref: ElementRef, conditions: Conditions): Found | null
 function opacityOver(style: Style, ground: number | null): number {
   let opacity = 1;
   for (let current: Style | null = style; current && current.element.index !== ground; current = current.parent)
-    opacity *= valueOf<number>(current, "opacity");
+    opacity *= valueOf(current, "opacity");
   return opacity;
 }
 

@@ -49,7 +49,7 @@ function textsOf(origin: Style, styler: ReturnType<typeof pseudoStyler>): Pseudo
     texts.push({ index: element.index, name, text, style });
   for (const name of ["before", "after"] as const) {
     const style = styler(name, origin);
-    const text = style && valueOf<string>(style, "display") !== "none" ? generated(style) : "";
+    const text = style && valueOf(style, "display") !== "none" ? generated(style) : "";
     if (style && text.trim() !== "") add(name, text, style);
   }
   const placeholder =
@@ -77,14 +77,13 @@ function textsOf(origin: Style, styler: ReturnType<typeof pseudoStyler>): Pseudo
     const line = addAuthored("first-line", own, origin);
     addAuthored("first-letter", (before?.text ?? own).trim().slice(0, 1), before?.style ?? line ?? origin);
   }
-  const hasMarker =
-    valueOf<string>(origin, "display").includes("list-item") && valueOf<string>(origin, "list-style-type") !== "none";
+  const hasMarker = valueOf(origin, "display").includes("list-item") && valueOf(origin, "list-style-type") !== "none";
   if (hasMarker) addAuthored("marker", "\u2022", origin);
   return texts;
 }
 
 function generated(style: Style): string {
-  const parts = valueOf<readonly Component[] | null>(style, "content") ?? [];
+  const parts = valueOf(style, "content") ?? [];
   const end = parts.findIndex((part) => part.type === "delim");
   return (end < 0 ? parts : parts.slice(0, end)).map((part) => textOf(part, style)).join("");
 }

@@ -84,7 +84,7 @@ export function isPlace(style: Style): boolean {
 /** Whether an element is on the page at all, and not one whose text is not shown. */
 export function isShown(style: Style): boolean {
   if (silent.has(style.element.tag)) return false;
-  return valueOf<string>(style, "visibility") === "visible" && isRendered(style);
+  return valueOf(style, "visibility") === "visible" && isRendered(style);
 }
 
 const rendered = new WeakMap<Style, boolean>();
@@ -104,7 +104,7 @@ function isRendered(style: Style): boolean {
 }
 
 const isLeftOut = (style: Style) =>
-  valueOf<string>(style, "display") === "none" ||
+  valueOf(style, "display") === "none" ||
   (style.parent !== null && fallbackOnly.has(style.parent.element.tag) && style.pseudo === null);
 
 /** What pages as they are laid out tell of their texts, by path; those that were not laid out are not in it. */
@@ -203,7 +203,7 @@ export function textStyleOf(page: Pick<StyledPage, "file" | "styles">, style: St
     role: roleName(style),
     sizePx,
     leading: leading === null ? null : leading / sizePx,
-    weight: valueOf<number>(style, "font-weight"),
+    weight: valueOf(style, "font-weight"),
     stack: computedValue(style, "font-family"),
     ink: cssColor(ink),
     ground: cssColor(ground.color),

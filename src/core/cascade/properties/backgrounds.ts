@@ -2,7 +2,6 @@
 import { table } from "../../source/table";
 import { isKeyword, soleKeyword, type Component } from "../../source/css/components";
 import { absoluteUnit } from "../../source/css/math";
-import type { Image } from "./color";
 import { computeLength, isLength, layersOf, serialiseLengthPercentage, wordOf } from "./kinds";
 import type { ComputeContext, LengthPercentage, Longhand } from "./types";
 
@@ -11,7 +10,7 @@ const sizeRules = { percent: true, negative: false };
 
 /** One value a layer, over and over where there are fewer than images. */
 function perImage(texts: readonly string[], context: ComputeContext): string {
-  const count = (context.own("background-image") as Image[]).length;
+  const count = context.own("background-image").length;
   return Array.from({ length: count }, (_, at) => texts[at % texts.length]).join(", ");
 }
 

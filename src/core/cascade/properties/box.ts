@@ -12,9 +12,10 @@ import {
   serialisePx,
   wordOf,
 } from "./kinds";
+import type { Side } from "./computed";
 import type { ComputeContext, LengthPercentage, Longhand } from "./types";
 
-export const sides = ["top", "right", "bottom", "left"] as const;
+export const sides: readonly Side[] = ["top", "right", "bottom", "left"];
 
 type Margin = LengthPercentage | "auto";
 
@@ -57,15 +58,14 @@ export function computeBorderWidth(value: Component, context: ComputeContext): n
   return snapWidth(px, context.zoom);
 }
 
-const borderWidth = (side: string): Longhand<Component, number> => ({
+const borderWidth = (side: Side): Longhand<Component, number> => ({
   name: `border-${side}-width`,
   inherited: false,
   initial: "medium",
   parse: ([only, more]) => (!more && only && isBorderWidth(only) ? only : null),
   compute: computeBorderWidth,
   // Without a style there is no border, but its width is inherited all the same.
-  serialise: (value, context) =>
-    /none|hidden/.test(String(context.own(`border-${side}-style`))) ? "0px" : serialisePx(value),
+  serialise: (value, context) => (/none|hidden/.test(context.own(`border-${side}-style`)) ? "0px" : serialisePx(value)),
 });
 
 export function isBorderWidth(component: Component): boolean {

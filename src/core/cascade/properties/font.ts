@@ -145,9 +145,9 @@ const fontSize: Longhand<Component, FontSize> = {
   initial: "medium",
   parse: ([only, more]) => (!more && only && isFontSize(only) ? only : null),
   compute: (value, context) => {
-    const own = isMonospaceAlone(context.own("font-family") as FamilyName[]);
-    const parent = context.hasParent && isMonospaceAlone(context.parent("font-family") as FamilyName[]);
-    const parentSize = context.hasParent ? (context.parent("font-size") as FontSize) : null;
+    const own = isMonospaceAlone(context.own("font-family"));
+    const parent = context.hasParent && isMonospaceAlone(context.parent("font-family"));
+    const parentSize = context.hasParent ? context.parent("font-size") : null;
     const absolute = parentSize?.absolute ?? false;
     const fitted = (size: FontSize) => fitMonospace(size, own, parent, context.defaultSize, context.quirks);
     if (value.type === "ident") {
@@ -195,7 +195,7 @@ const fontWeight: Longhand<number | "bolder" | "lighter", number> = {
   },
   /** CSS Fonts 4, 2.2.1. */
   compute: (value, context) => {
-    const from = context.hasParent ? (context.parent("font-weight") as number) : 400;
+    const from = context.hasParent ? context.parent("font-weight") : 400;
     if (value === "bolder") return from < 350 ? 400 : from < 550 ? 700 : from < 900 ? 900 : from;
     if (value === "lighter") return from < 100 ? from : from < 550 ? 100 : from < 750 ? 400 : 700;
     return value;

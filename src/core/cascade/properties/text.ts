@@ -82,12 +82,12 @@ const textAlign: Longhand<string, string> = {
   compute: (value, context) => {
     if (value === "-webkit-auto") return "start";
     if (value === "-internal-center") {
-      const inherited = context.hasParent ? String(context.parent("text-align")) : "start";
+      const inherited = context.hasParent ? context.parent("text-align") : "start";
       return inherited === "start" ? "center" : inherited;
     }
     if (value !== "-webkit-match-parent") return value;
     if (!context.hasParent) return "start";
-    const parent = String(context.parent("text-align"));
+    const parent = context.parent("text-align");
     const rtl = context.parent("direction") === "rtl";
     return parent === "start" ? (rtl ? "right" : "left") : parent === "end" ? (rtl ? "left" : "right") : parent;
   },

@@ -1,5 +1,6 @@
 import type { PlainColor } from "../../color/value";
 import type { Component } from "../../source/css/components";
+import type { ComputedValues, ReadLonghand } from "./computed";
 import type { Measure } from "../../source/css/math";
 
 /** A length or percentage as computed: px, percent, or an expression that waits for its basis. */
@@ -15,8 +16,9 @@ export interface LengthPercentage {
 /** What computing a value may ask for. Lengths in CSS px. */
 export interface ComputeContext {
   /** Computed values of this element, of those properties that are computed before this one. */
-  own(name: string): unknown;
-  parent(name: string): unknown;
+  own<Name extends ReadLonghand>(name: Name): ComputedValues[Name];
+  /** Where there is a parent. */
+  parent<Name extends ReadLonghand>(name: Name): ComputedValues[Name];
   hasParent: boolean;
   fontSize: number;
   /** The size its letters come out in. */
