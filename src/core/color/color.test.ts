@@ -13,7 +13,7 @@ import {
   toGamut,
 } from ".";
 import { differenceOk } from "./gamut";
-import { spaces } from "./spaces";
+import { conversions } from "./conversion";
 import { ColorError, readColorValue } from "./value";
 import { serialiseColor } from "./format";
 import type { Color, Notation, Space } from "./types";
@@ -23,7 +23,7 @@ const channel = fc.double({ min: 0, max: 1, noNaN: true });
 const anyColor: fc.Arbitrary<Color> = fc
   .tuple(channel, channel, channel)
   .map((channels) => ({ space: "srgb", channels, alpha: 1 }));
-const allSpaces = Object.keys(spaces) as Space[];
+const allSpaces = Object.keys(conversions) as Space[];
 
 test("there and back again through every space", () => {
   fc.assert(

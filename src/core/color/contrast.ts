@@ -1,4 +1,4 @@
-import { convertColor, solid } from "./spaces";
+import { convertColor, solid } from "./conversion";
 import type { Color, Triple } from "./types";
 
 const white: Color = { space: "srgb", channels: [1, 1, 1], alpha: 1 };

@@ -1,9 +1,10 @@
 /** Writing colours: as browsers serialise them, and in any notation. */
 import { differenceOk, inGamut, toGamut } from "./gamut";
 import { namedColors, nameOfColor } from "./names";
-import { convertColor, degrees, solid } from "./spaces";
+import { convertColor, degrees, solid } from "./conversion";
+import { definitionOf, hueOf, notationDefinition } from "./spaces";
 import { colorFromNumber, type PlainColor } from "./value";
-import type { Channels, Color, Notation, Space, Triple } from "./types";
+import type { Channels, Color, Notation, } from "./types";
 
 /** A number in at most so many significant digits, without exponent or trailing zeros. */
 function significant(value: number, digits: number): string {
@@ -36,19 +37,16 @@ export function serialiseColor({ color, legacy }: PlainColor): string {
   }
   const channels = color.channels.map((channel, at) => {
     if (channel === null) return "none";
-    const isHue = at === 2 && (color.space === "lch" || color.space === "oklch");
-    return significant(isHue ? degrees(channel) : channel, 6);
+    return significant(at === hueOf(color.space) ? degrees(channel) : channel, 6);
   });
   const alpha = color.alpha === null ? " / none" : color.alpha < 1 ? ` / ${significant(color.alpha, 6)}` : "";
   const body = `${channels.join(" ")}${alpha}`;
-  return ["lab", "lch", "oklab", "oklch"].includes(color.space)
-    ? `${color.space}(${body})`
-    : `color(${color.space} ${body})`;
+  return definitionOf(color.space).hasFunction ? `${color.space}(${body})` : `color(${color.space} ${body})`;
 }
 
 /** A colour that stands by itself, as `getComputedStyle` would give it: those of the older spaces as rgb(). */
 export function cssColor(color: Color): string {
-  return serialiseColor({ color, legacy: color.space === "srgb" || color.space === "hsl" || color.space === "hwb" });
+  return serialiseColor({ color, legacy: color.space === "srgb" || definitionOf(color.space).legacy });
 }
 
 export interface FormatOptions {
@@ -75,7 +73,7 @@ const sureOf = 0.3;
 export function formatColor(color: Color, notation: Notation, options: FormatOptions = {}): string {
   if (notation === "name") return color.alpha === 0 ? "transparent" : nearestName(color).name;
   if (notation === "hex") return hex(color, options);
-  const space: Space = notation === "rgb" ? "srgb" : notation;
+  const { space } = notationDefinition(notation)!;
   const fitted = withHue(toGamut(color, space), color);
   if (options.digits !== undefined) return write(fitted, notation, options.digits, options);
   // Inside sRGB not even what a screen would clip may differ; beyond it, what a screen shows.
@@ -96,7 +94,7 @@ export function formatColor(color: Color, notation: Notation, options: FormatOpt
 
 /** A grey has no hue of its own; in the older notations 0 is written for it, which every browser reads. */
 function withHue(fitted: Color, color: Color): Color {
-  if ((fitted.space !== "hsl" && fitted.space !== "hwb") || color.space === fitted.space) return fitted;
+  if (!definitionOf(fitted.space).legacy || color.space === fitted.space) return fitted;
   return { ...fitted, channels: fitted.channels.map((channel) => channel ?? 0) as Channels };
 }
 
@@ -112,56 +110,43 @@ function hex(color: Color, { upper, short }: FormatOptions): string {
   return upper ? text.toUpperCase() : text;
 }
 
-/** Units written per space unit, by notation and channel. */
-function writtenUnits(notation: Notation): Triple {
-  if (notation === "rgb") return [255, 255, 255];
-  if (notation === "oklab" || notation === "oklch") return [100, 1, 1];
-  return [1, 1, 1];
-}
-
-/** Decimals a channel needs beyond those of the others, since its unit is larger. */
-function extraDigits(notation: Notation): Triple {
-  if (notation === "oklab") return [0, 2, 2];
-  if (notation === "oklch") return [0, 2, 0];
-  if (notation === "rgb" || ["hsl", "hwb", "lab", "lch"].includes(notation)) return [0, 0, 0];
-  return [2, 2, 2];
+/** Units written per space unit, and decimals a channel needs beyond those of the others. */
+function writtenIn(notation: Notation): { unit: number; extra: number; percent: boolean }[] {
+  return notationDefinition(notation)!.channels.map(({ unit, percent, written }) => ({
+    unit: written.percent ? 100 / percent! : 1 / unit,
+    extra: written.extraDigits,
+    percent: written.percent,
+  }));
 }
 
 const round = (value: number, digits: number) => Math.round(value * 10 ** digits) / 10 ** digits;
 
 function roundChannels(color: Color, notation: Notation, digits: number): Color {
-  const units = writtenUnits(notation);
-  const extra = extraDigits(notation);
-  const channels = color.channels.map((channel, at) =>
-    channel === null ? null : round(channel * units[at]!, digits + extra[at]!) / units[at]!,
-  );
+  const written = writtenIn(notation);
+  const channels = color.channels.map((channel, at) => {
+    const { unit, extra } = written[at]!;
+    return channel === null ? null : round(channel * unit, digits + extra) / unit;
+  });
   return { ...color, channels: channels as Channels };
 }
 
 function write(color: Color, notation: Notation, digits: number, { commas, percentAlpha }: FormatOptions): string {
-  const units = writtenUnits(notation);
-  const extra = extraDigits(notation);
-  const percents: readonly boolean[] =
-    notation === "hsl" || notation === "hwb"
-      ? [false, true, true]
-      : ["lab", "lch", "oklab", "oklch"].includes(notation)
-        ? [true, false, false]
-        : [];
+  const written = writtenIn(notation);
   const parts = color.channels.map((channel, at) => {
     if (channel === null) return "none";
-    const value = round(channel * units[at]!, digits + extra[at]!);
-    return `${Object.is(value, -0) ? 0 : plain(value)}${percents[at] ? "%" : ""}`;
+    const { unit, extra, percent } = written[at]!;
+    const value = round(channel * unit, digits + extra);
+    return `${Object.is(value, -0) ? 0 : plain(value)}${percent ? "%" : ""}`;
   });
   const share = (value: number) => (percentAlpha ? `${plain(round(value * 100, 2))}%` : plain(round(value, 4)));
-  if (commas && (notation === "rgb" || notation === "hsl") && !parts.includes("none") && color.alpha !== null) {
+  const definition = notationDefinition(notation)!;
+  if (commas && definition.commas && !parts.includes("none") && color.alpha !== null) {
     const name = color.alpha < 1 ? `${notation}a` : notation;
     return `${name}(${[...parts, ...(color.alpha < 1 ? [share(color.alpha)] : [])].join(", ")})`;
   }
   const alpha = color.alpha === null ? " / none" : color.alpha < 1 ? ` / ${share(color.alpha)}` : "";
   const body = `${parts.join(" ")}${alpha}`;
-  return notation === "rgb" || ["hsl", "hwb", "lab", "lch", "oklab", "oklch"].includes(notation)
-    ? `${notation}(${body})`
-    : `color(${notation} ${body})`;
+  return definition.hasFunction ? `${notation}(${body})` : `color(${notation} ${body})`;
 }
 
 function plain(value: number): string {

@@ -1,21 +1,11 @@
 /** Gamuts and mapping into them (CSS Color 4, section 13). */
-import { convertChannels, convertColor, solid } from "./spaces";
+import { definitionOf } from "./spaces";
+import { convertChannels, convertColor, solid } from "./conversion";
 import type { Color, Space, Triple } from "./types";
-
-const gamutOf: Partial<Record<Space, Space>> = {
-  srgb: "srgb",
-  "srgb-linear": "srgb-linear",
-  hsl: "srgb",
-  hwb: "srgb",
-  "display-p3": "display-p3",
-  "a98-rgb": "a98-rgb",
-  "prophoto-rgb": "prophoto-rgb",
-  rec2020: "rec2020",
-};
 
 /** Whether a colour can be shown in a space; every colour can in lab, lch, oklab, oklch and xyz. */
 export function inGamut(color: Color, space: Space, tolerance = 0.000075): boolean {
-  const gamut = gamutOf[space];
+  const { gamut } = definitionOf(space);
   if (!gamut) return true;
   return solid(convertColor(color, gamut).channels).every((value) => value >= -tolerance && value <= 1 + tolerance);
 }
@@ -36,7 +26,7 @@ const epsilon = 0.0001;
 
 /** The colour brought into a space's gamut by chroma reduction in OKLCh with local clipping (CSS Color 4, 13.2). */
 export function toGamut(color: Color, space: Space): Color {
-  const gamut = gamutOf[space];
+  const { gamut } = definitionOf(space);
   if (!gamut || inGamut(color, space, 0)) return convertColor(color, space);
   const [lightness, chroma, hue] = convertChannels(solid(color.channels), color.space, "oklch");
   const result = (channels: Triple): Color => convertColor({ space: gamut, channels, alpha: color.alpha }, space);

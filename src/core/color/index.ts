@@ -34,5 +34,6 @@ export { seenWith, visions, type Vision } from "./simulate";
 export { ColorError, readColorValue } from "./value";
 export { notationOf, notations, type WrittenNotation } from "./written";
 export { differenceOk, inGamut, toGamut } from "./gamut";
-export { convertColor } from "./spaces";
+export { gamutOf, handChannels, takesCommas, type HandChannel } from "./spaces";
+export { convertColor } from "./conversion";
 export type { Color, Notation, Space } from "./types";

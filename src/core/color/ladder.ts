@@ -1,7 +1,7 @@
 /** Which lightness is enough: at one hue and chroma, from black to white (OKLCh, CSS Color 4, section 9.4). */
 import { contrastRatio, paintOver, toSrgb } from "./contrast";
 import { differenceOk, inGamut } from "./gamut";
-import { convertChannels, solid } from "./spaces";
+import { convertChannels, solid } from "./conversion";
 import type { Color, Triple } from "./types";
 
 /** The point nearest to the ground, on one side of it, at which a ratio is reached. */

@@ -1,35 +1,19 @@
 /** Interpolation of colours (CSS Color 4, section 12), to the digits browsers give. */
-import { convertAsBrowser, degrees, solid } from "./spaces";
+import { definitionOf, hueOf } from "./spaces";
+import { convertAsBrowser, degrees, solid } from "./conversion";
 import type { Channels, Color, Space, Triple } from "./types";
 
 export type HueWay = "shorter" | "longer" | "increasing" | "decreasing";
-
-/** Channels that mean the same in two spaces, so that `none` is carried over (CSS Color 4, 12.2). */
-const kinds: Readonly<Record<Space, readonly (string | null)[]>> = {
-  srgb: ["red", "green", "blue"],
-  "srgb-linear": ["red", "green", "blue"],
-  "display-p3": ["red", "green", "blue"],
-  "display-p3-linear": ["red", "green", "blue"],
-  "a98-rgb": ["red", "green", "blue"],
-  "prophoto-rgb": ["red", "green", "blue"],
-  rec2020: ["red", "green", "blue"],
-  "xyz-d50": ["red", "green", "blue"],
-  "xyz-d65": ["red", "green", "blue"],
-  hsl: ["hue", "colourfulness", "lightness"],
-  hwb: ["hue", null, null],
-  lab: ["lightness", "a", "b"],
-  oklab: ["lightness", "a", "b"],
-  lch: ["lightness", "colourfulness", "hue"],
-  oklch: ["lightness", "colourfulness", "hue"],
-};
 
 function prepared(color: Color, space: Space): Color {
   const converted = convertAsBrowser(color, space);
   const channels = [...converted.channels] as Channels;
   if (color.space !== space) {
+    // What means the same in both is carried over when it is `none` (CSS Color 4, 12.2).
     for (const [at, channel] of color.channels.entries()) {
-      const kind = kinds[color.space][at];
-      const carried = channel === null && kind ? kinds[space].indexOf(kind) : -1;
+      const { means } = definitionOf(color.space).channels[at]!;
+      const carried =
+        channel === null && means ? definitionOf(space).channels.findIndex((one) => one.means === means) : -1;
       if (carried >= 0) channels[carried] = null;
     }
   }
@@ -44,7 +28,7 @@ export function interpolateColors(from: Color, to: Color, share: number, space: 
   const second = b.channels.map((channel, at) => channel ?? a.channels[at]!) as Channels;
   const alphaA = a.alpha ?? b.alpha;
   const alphaB = b.alpha ?? a.alpha;
-  const hue = kinds[space].indexOf("hue");
+  const hue = hueOf(space);
   const alpha = alphaA === null || alphaB === null ? null : alphaA + (alphaB - alphaA) * share;
   const one = solid(first);
   const two = solid(second);

@@ -1,7 +1,7 @@
 /** How colours look to people who see fewer of them. */
 import { toSrgb } from "./contrast";
 import { toGamut } from "./gamut";
-import { convertColor, solid } from "./spaces";
+import { convertColor, solid } from "./conversion";
 import type { Color, Triple } from "./types";
 
 export type Vision = "protanopia" | "deuteranopia" | "tritanopia" | "achromatopsia";

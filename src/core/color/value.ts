@@ -6,8 +6,16 @@ import { componentsOf, isDelim, isKeyword, splitAt, type Component, type Compone
 import { absoluteUnit, evaluateMath, isMath, measureOf, type Measure } from "../source/css/math";
 import { interpolateColors, type HueWay } from "./mix";
 import { namedColors } from "./names";
-import { colorFunctions, colorFunctionSpaces, type ChannelSyntax, type FunctionSyntax } from "./notations";
-import { convertAsBrowser, convertColor, solid } from "./spaces";
+import {
+  colorFunctions,
+  colorFunctionSpaces,
+  definitionOf,
+  hueOf,
+  mixSpaces,
+  type ChannelDefinition,
+  type SpaceDefinition,
+} from "./spaces";
+import { convertAsBrowser, convertColor, solid } from "./conversion";
 import { systemColors } from "./system";
 import type { Channels, Color, Space } from "./types";
 
@@ -23,7 +31,7 @@ export type ColorValue =
   | { kind: "system"; name: string }
   | { kind: "light-dark"; light: ColorValue; dark: ColorValue }
   | { kind: "mix"; space: Space; hue: HueWay; parts: { value: ColorValue; percent: number | null }[] }
-  | { kind: "relative"; syntax: FunctionSyntax; origin: ColorValue; channels: Component[]; alpha: Component | null };
+  | { kind: "relative"; syntax: SpaceDefinition; origin: ColorValue; channels: Component[]; alpha: Component | null };
 
 export interface ColorContext {
   current: PlainColor;
@@ -161,7 +169,7 @@ function splitSlash(component: ComponentOf<"function">, args: readonly Component
   return { channels: channels!, alpha: alpha?.[0] ?? null };
 }
 
-function splitCommas(component: ComponentOf<"function">, args: readonly Component[], syntax: FunctionSyntax) {
+function splitCommas(component: ComponentOf<"function">, args: readonly Component[], syntax: SpaceDefinition) {
   const parts = splitAt(args, ",");
   const odd = parts.find((part) => part.length !== 1);
   if (odd)
@@ -175,7 +183,7 @@ function splitCommas(component: ComponentOf<"function">, args: readonly Componen
   const kinds = new Set(
     flat
       .slice(0, 3)
-      .filter((_, at) => !syntax.channels[at]!.hue && !isMath(flat[at]))
+      .filter((_, at) => syntax.channels[at]!.means !== "hue" && !isMath(flat[at]))
       .map((part) => part.type),
   );
   if (kinds.size > 1)
@@ -207,7 +215,7 @@ function environment(keywords?: Record<string, number>) {
 
 function channelValue(
   component: Component,
-  channel: ChannelSyntax,
+  channel: ChannelDefinition,
   allowNone: boolean,
   keywords?: Record<string, number>,
 ): number | null {
@@ -218,7 +226,7 @@ function channelValue(
   const quantity = evaluateMath(component, environment(keywords));
   const measure: Measure | "number" | null = quantity && measureOf(quantity);
   if (!quantity || measure === null) throw new ColorError("This is not a number.", component.start);
-  if (channel.hue) {
+  if (channel.means === "hue") {
     if (measure !== "number" && measure !== "angle")
       throw new ColorError("A hue is an angle or a number.", component.start);
     return finite(quantity.value);
@@ -229,7 +237,7 @@ function channelValue(
   return bounded(quantity.value * channel.unit, channel);
 }
 
-function bounded(value: number, { clamp }: ChannelSyntax): number {
+function bounded(value: number, { clamp }: ChannelDefinition): number {
   return Math.min(clamp[1], Math.max(clamp[0], finite(value)));
 }
 
@@ -250,14 +258,14 @@ function alphaValue(component: Component, allowNone: boolean, keywords?: Record<
   return Math.min(1, Math.max(0, measure === "percent" ? quantity!.value / 100 : quantity!.value));
 }
 
-function keywordsOf(syntax: FunctionSyntax, origin: Color): Record<string, number> {
+function keywordsOf(syntax: SpaceDefinition, origin: Color): Record<string, number> {
   const channels = solid(origin.channels);
   const keywords: Record<string, number> = { alpha: origin.alpha ?? 0 };
   for (const [at, channel] of syntax.channels.entries()) keywords[channel.name] = channels[at]! / channel.unit;
   return keywords;
 }
 
-function checkRelative(syntax: FunctionSyntax, channels: readonly Component[], alpha: Component | null): void {
+function checkRelative(syntax: SpaceDefinition, channels: readonly Component[], alpha: Component | null): void {
   const keywords = keywordsOf(syntax, { space: syntax.space, channels: [0.5, 0.5, 0.5], alpha: 1 });
   for (const [at, channel] of channels.entries())
     channelValue(channel, { ...syntax.channels[at]!, clamp: [-Infinity, Infinity] }, true, keywords);
@@ -279,7 +287,7 @@ function mixFrom(component: ComponentOf<"function">): ColorValue {
       );
     space = named;
     if (words.length > 1) {
-      const polar = ["hsl", "hwb", "lch", "oklch"].includes(space);
+      const polar = hueOf(space) >= 0;
       if (
         !polar ||
         words[2] !== "hue" ||
@@ -313,11 +321,6 @@ function mixFrom(component: ComponentOf<"function">): ColorValue {
     throw new ColorError("The shares cannot all be 0%.", component.start);
   return { kind: "mix", space, hue, parts };
 }
-
-const mixSpaces: ReadonlyMap<string, Space> = new Map<string, Space>([
-  ...[...colorFunctionSpaces].map(([name, { space }]) => [name, space] as [string, Space]),
-  ...(["hsl", "hwb", "lab", "lch", "oklab", "oklch"] as Space[]).map((space) => [space, space] as [string, Space]),
-]);
 
 /** Whether the value is the same wherever it stands. */
 export function isAbsolute(value: ColorValue): boolean {
@@ -384,7 +387,7 @@ function mix(value: ColorValue & { kind: "mix" }, context: ColorContext): PlainC
   }
   if (colors.length === 1) color = convertAsBrowser(color, value.space);
   if (total < 100 && color.alpha !== null) color = { ...color, alpha: (color.alpha * total) / 100 };
-  if (color.space === "hsl" || color.space === "hwb") {
+  if (definitionOf(color.space).legacy) {
     return {
       color: {
         ...color,
@@ -402,7 +405,7 @@ function relative(value: ColorValue & { kind: "relative" }, context: ColorContex
   const origin = convertAsBrowser(resolveColor(value.origin, context).color, syntax.space);
   const keywords = keywordsOf(syntax, origin);
   // Channels of relative colours are clamped only where the space itself has bounds (CSS Color 5, 4.1).
-  const bounds = (channel: ChannelSyntax): ChannelSyntax =>
+  const bounds = (channel: ChannelDefinition): ChannelDefinition =>
     syntax.legacy ? { ...channel, clamp: [-Infinity, Infinity] } : channel;
   const take = (component: Component, at: number) => {
     const named = component.type === "ident" && component.name.toLowerCase() === syntax.channels[at]!.name;

@@ -2,6 +2,7 @@
 import { componentsOf } from "../source/css/components";
 import type { FormatOptions } from "./format";
 import { namedColors } from "./names";
+import { colorFunctions, colorFunctionSpaces, spaceTable } from "./spaces";
 import type { Notation } from "./types";
 
 export interface WrittenNotation {
@@ -22,60 +23,19 @@ export function notationOf(text: string): WrittenNotation | null {
   const commas = only.args.some((part) => part.type === "delim" && part.value === ",");
   const percentAlpha =
     /[,/]\s*[\d.]+%\s*\)$/.test(text.trim()) && only.args.filter((part) => part.type !== "delim").length > 3;
-  switch (only.name) {
-    case "rgb":
-    case "rgba":
-      return { notation: "rgb", options: { commas, percentAlpha } };
-    case "hsl":
-    case "hsla":
-      return { notation: "hsl", options: { commas, percentAlpha } };
-    case "hwb":
-    case "lab":
-    case "lch":
-    case "oklab":
-    case "oklch":
-      return { notation: only.name, options: { percentAlpha } };
-    case "color": {
-      const space = only.args[0];
-      const name = space?.type === "ident" ? space.name.toLowerCase() : "";
-      return spaces.has(name)
-        ? { notation: (name === "xyz" ? "xyz-d65" : name) as Notation, options: { percentAlpha } }
-        : null;
-    }
-    default:
-      return null;
+  if (only.name === "color") {
+    const space = only.args[0];
+    const named = space?.type === "ident" ? colorFunctionSpaces.get(space.name.toLowerCase()) : undefined;
+    return named?.notation ? { notation: named.notation, options: { percentAlpha } } : null;
   }
+  const named = colorFunctions.get(only.name);
+  if (!named?.notation) return null;
+  return { notation: named.notation, options: named.commas ? { commas, percentAlpha } : { percentAlpha } };
 }
-
-const spaces = new Set([
-  "srgb",
-  "srgb-linear",
-  "display-p3",
-  "a98-rgb",
-  "prophoto-rgb",
-  "rec2020",
-  "xyz",
-  "xyz-d50",
-  "xyz-d65",
-]);
 
 /** The notations a colour can be written in, in the order they are offered. */
 export const notations: readonly { notation: Notation; label: string }[] = [
   { notation: "hex", label: "hex" },
-  { notation: "rgb", label: "rgb" },
-  { notation: "hsl", label: "hsl" },
-  { notation: "hwb", label: "hwb" },
-  { notation: "oklch", label: "oklch" },
-  { notation: "oklab", label: "oklab" },
-  { notation: "lch", label: "lch" },
-  { notation: "lab", label: "lab" },
-  { notation: "display-p3", label: "display-p3" },
-  { notation: "a98-rgb", label: "a98-rgb" },
-  { notation: "prophoto-rgb", label: "prophoto-rgb" },
-  { notation: "rec2020", label: "rec2020" },
-  { notation: "srgb", label: "srgb" },
-  { notation: "srgb-linear", label: "srgb-linear" },
-  { notation: "xyz-d65", label: "xyz" },
-  { notation: "xyz-d50", label: "xyz-d50" },
+  ...spaceTable.flatMap(({ notation, label }) => (notation ? [{ notation, label }] : [])),
   { notation: "name", label: "nearest name" },
 ];

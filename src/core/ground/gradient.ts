@@ -1,6 +1,7 @@
 /** Gradients as functions of a point (CSS Images 4, section 3). */
 import { interpolateColors, type HueWay } from "../color/mix";
-import { convertColor } from "../color/spaces";
+import { convertColor } from "../color/conversion";
+import { hueOf, mixSpaces } from "../color/spaces";
 import type { Color, Space } from "../color/types";
 import { colorFromComponent, resolveColor, type ColorContext } from "../color/value";
 import { isKeyword, splitAt, type Component } from "../source/css/components";
@@ -57,34 +58,18 @@ export function stopColors(image: Component, colors: ColorContext): Color[] | nu
   return found.length ? found : null;
 }
 
-const rectangular = new Set([
-  "srgb",
-  "srgb-linear",
-  "display-p3",
-  "display-p3-linear",
-  "a98-rgb",
-  "prophoto-rgb",
-  "rec2020",
-  "lab",
-  "oklab",
-  "xyz",
-  "xyz-d50",
-  "xyz-d65",
-]);
-const polar = new Set(["hsl", "hwb", "lch", "oklch"]);
-
 /** `in <space> [<way> hue]`, wherever it stands in the first part. */
 function interpolation(part: readonly Component[]): { space: Space | null; way: HueWay; rest: readonly Component[] } {
   const at = part.findIndex((one) => isKeyword(one, "in"));
   const name = part[at + 1];
   if (at < 0 || name?.type !== "ident") return { space: null, way: "shorter", rest: part };
-  const space = name.name.toLowerCase();
-  const isPolar = polar.has(space);
-  if (!isPolar && !rectangular.has(space)) return { space: null, way: "shorter", rest: part };
+  const space = mixSpaces.get(name.name.toLowerCase());
+  const isPolar = space !== undefined && hueOf(space) >= 0;
+  if (!space) return { space: null, way: "shorter", rest: part };
   const way = part[at + 2];
   const hasWay = isPolar && way?.type === "ident" && isKeyword(part[at + 3], "hue");
   return {
-    space: (space === "xyz" ? "xyz-d65" : space) as Space,
+    space,
     way: hasWay ? (way.name.toLowerCase() as HueWay) : "shorter",
     rest: [...part.slice(0, at), ...part.slice(at + (hasWay ? 4 : 2))],
   };

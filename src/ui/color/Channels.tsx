@@ -1,45 +1,8 @@
 "use client";
 
 import { InputNumber } from "antd";
-import { convertColor, formatColor, inGamut, type Color, type Space } from "@/core";
+import { convertColor, formatColor, handChannels, inGamut, type Color, type HandChannel, type Space } from "@/core";
 import styles from "./Channels.module.css";
-
-interface Channel {
-  label: string;
-  min: number;
-  max: number;
-  /** Shown units for each of the space's own. */
-  unit: number;
-  step: number;
-}
-
-const rgb = ["Red", "Green", "Blue"].map((label): Channel => ({ label, min: 0, max: 1, unit: 255, step: 1 }));
-const wide = ["Red", "Green", "Blue"].map((label): Channel => ({ label, min: 0, max: 1, unit: 100, step: 0.1 }));
-const hue: Channel = { label: "Hue", min: 0, max: 360, unit: 1, step: 1 };
-const share = (label: string): Channel => ({ label, min: 0, max: 100, unit: 1, step: 0.1 });
-
-/** What can be set in each space, in the units its notation is written in. */
-const channels: Partial<Record<Space, readonly Channel[]>> = {
-  srgb: rgb,
-  hsl: [hue, share("Saturation"), share("Lightness")],
-  hwb: [hue, share("Whiteness"), share("Blackness")],
-  oklch: [
-    { label: "Lightness", min: 0, max: 1, unit: 100, step: 0.1 },
-    { label: "Chroma", min: 0, max: 0.37, unit: 1, step: 0.001 },
-    hue,
-  ],
-  oklab: [
-    { label: "Lightness", min: 0, max: 1, unit: 100, step: 0.1 },
-    ...["a", "b"].map((label) => ({ label, min: -0.4, max: 0.4, unit: 1, step: 0.001 })),
-  ],
-  lch: [share("Lightness"), { label: "Chroma", min: 0, max: 150, unit: 1, step: 0.1 }, hue],
-  lab: [share("Lightness"), ...["a", "b"].map((label) => ({ label, min: -125, max: 125, unit: 1, step: 0.1 }))],
-  "display-p3": wide,
-  "a98-rgb": wide,
-  "prophoto-rgb": wide,
-  rec2020: wide,
-  "srgb-linear": wide,
-};
 
 interface Props {
   color: Color;
@@ -53,7 +16,7 @@ const samples = 32;
 
 /** The channels of one space as sliders, the part outside of what screens show hatched; and alpha. */
 export function Channels({ color, space, onTry, onWrite, onPutBack }: Props) {
-  const list = channels[space];
+  const list = handChannels(space);
   if (!list) return null;
   const own = convertColor(color, space);
   const withChannel = (at: number, value: number): Color => ({
@@ -74,7 +37,7 @@ export function Channels({ color, space, onTry, onWrite, onPutBack }: Props) {
         />
       ))}
       <Slider
-        channel={{ label: "Alpha", min: 0, max: 1, unit: 100, step: 1 }}
+        channel={{ label: "Alpha", range: [0, 1], shown: 100, step: 1 }}
         value={own.alpha ?? 0}
         colorAt={(alpha) => ({ ...own, alpha })}
         onChange={(alpha) => onTry({ ...own, alpha })}
@@ -86,7 +49,7 @@ export function Channels({ color, space, onTry, onWrite, onPutBack }: Props) {
 }
 
 interface SliderProps {
-  channel: Channel;
+  channel: HandChannel;
   value: number;
   colorAt(value: number): Color;
   onChange(value: number): void;
@@ -95,7 +58,12 @@ interface SliderProps {
 }
 
 function Slider({
-  channel: { label, min, max, unit, step },
+  channel: {
+    label,
+    range: [min, max],
+    shown: unit,
+    step,
+  },
   value,
   colorAt,
   onChange,

@@ -1,7 +1,7 @@
 "use client";
 
 import { useState } from "react";
-import { formatColor, inGamut, nearestName, notations, type Color, type Notation, type Space } from "@/core";
+import { formatColor, gamutOf, inGamut, nearestName, notations, type Color, type Notation } from "@/core";
 import styles from "./Notations.module.css";
 import { unwaited } from "../shared/unwaited";
 
@@ -53,25 +53,13 @@ export function Notations({ color, current, onWrite }: Props) {
   );
 }
 
-const rgbSpaces: Partial<Record<Notation, Space>> = {
-  hex: "srgb",
-  rgb: "srgb",
-  hsl: "srgb",
-  hwb: "srgb",
-  srgb: "srgb",
-  "display-p3": "display-p3",
-  "a98-rgb": "a98-rgb",
-  "prophoto-rgb": "prophoto-rgb",
-  rec2020: "rec2020",
-};
-
 /** What is lost on the way into a notation. */
 function noteFor(color: Color, notation: Notation): string | null {
   if (notation === "name") {
     const { distance } = nearestName(color);
     return distance === 0 ? null : `${(distance * 100).toFixed(1)} off`;
   }
-  const space = rgbSpaces[notation];
+  const space = gamutOf(notation);
   if (!space || inGamut(color, space)) return null;
   return "brought into its gamut";
 }

@@ -2,7 +2,15 @@
 
 import { Checkbox, InputNumber, Popover, Select } from "antd";
 import { useState } from "react";
-import { notations, rewriteColors, type FormatOptions, type Notation, type PaletteValue, type Rewriting } from "@/core";
+import {
+  notations,
+  rewriteColors,
+  takesCommas,
+  type FormatOptions,
+  type Notation,
+  type PaletteValue,
+  type Rewriting,
+} from "@/core";
 import { plural } from "../shared/numbers";
 import type { Proposal } from "../workspace/WriteChanges";
 import styles from "./Colors.module.css";
@@ -36,7 +44,7 @@ export function RewriteMenu({ values, all, onPropose }: Props) {
     });
   };
   const isHex = notation === "hex";
-  const hasCommas = notation === "rgb" || notation === "hsl";
+  const hasCommas = takesCommas(notation);
   const form = (
     <div className={styles.form} role="group" aria-label="Rewrite">
       <Select
