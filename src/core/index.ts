@@ -7,11 +7,13 @@ export { ignoredMessage, type Finding, type Level } from "./findings";
 export { findingsFor, findingSteps } from "./findings";
 export { reportedLonghands } from "./cascade/properties";
 export { forcedStatesOf } from "./cascade/forced";
+export { rehearsedIn, usualConditions } from "./cascade/rehearsals";
 export { overridesFor, rewritingFor, stateAttribute, type Override } from "./cascade/rehearse";
 export { computedValue, fontSizeOf, type Style } from "./cascade/style";
 export { facesOfPage, usedScheme, stylePage, type StyledPage } from "./cascade/styles";
 export { styledPage, type KnownPage } from "./cascade/styledPages";
 export { explain, type Contender, type Explanation } from "./cascade/explain";
+export { lossWords, type Loss } from "./cascade/losses";
 export { matchingElements } from "./cascade/selectors";
 export { completions } from "./edits/completion";
 export {

@@ -4,11 +4,8 @@ import { componentsOf, soleKeyword, type Component } from "../source/css/compone
 import type { Declaration } from "../source/css/syntax";
 import { aliases, longhands, readerOf } from "./properties";
 import { shorthands } from "./properties/shorthands";
+import { isWide, type WideKeyword } from "./wide";
 import { countedAlone, substitutionsIn } from "./substitution";
-
-export type WideKeyword = "inherit" | "initial" | "unset" | "revert" | "revert-layer";
-
-const wideKeywords = new Set(["inherit", "initial", "unset", "revert", "revert-layer"]);
 
 /** What a declaration gives one longhand. */
 export type Given =
@@ -100,8 +97,7 @@ export function isKnownProperty(property: string): boolean {
 
 function custom(name: string, text: string): PreparedDeclaration {
   const keyword = soleKeyword(componentsOf(text));
-  if (keyword && wideKeywords.has(keyword))
-    return { kind: "custom", name, given: { kind: "wide", keyword: keyword as WideKeyword } };
+  if (isWide(keyword)) return { kind: "custom", name, given: { kind: "wide", keyword } };
   return { kind: "custom", name, given: { kind: "text", text } };
 }
 
@@ -122,8 +118,8 @@ function regular(property: string, text: string): PreparedDeclaration {
   const components = componentsOf(text);
   if (components.length === 0) return { kind: "invalid", reason: "empty value" };
   const keyword = soleKeyword(components);
-  if (keyword && wideKeywords.has(keyword)) {
-    const given: Given = { kind: "wide", keyword: keyword as WideKeyword };
+  if (isWide(keyword)) {
+    const given: Given = { kind: "wide", keyword };
     return { kind: "longhands", entries: targets.map((name) => [name, given]) };
   }
   const substitutions = substitutionsIn(components);

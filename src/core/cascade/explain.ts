@@ -6,6 +6,8 @@ import type { ElementNode } from "../source/html/document";
 import { positionAt } from "../source/lines";
 import { textFile, type Site } from "../source/site";
 import { prepare } from "./declarations";
+import { winWords, type Loss } from "./losses";
+import { isWide } from "./wide";
 import { unmetCondition, type UnmetCondition } from "./inForce";
 import { matchInScope, scopeRootOf, type Match } from "./pageRules";
 import { aliases, longhandIndex, longhands } from "./properties";
@@ -42,7 +44,7 @@ export interface Contender {
   /** Where the declaration can be switched off: an offset of the file, or of the style attribute of an element. */
   switch: { path: string; start: number; element: number | null } | null;
   /** Why it loses to the one that wins; null for that one. */
-  lost: string | null;
+  lost: Loss | null;
 }
 
 export interface Explanation {
@@ -90,7 +92,7 @@ export function explain(site: Site, page: StyledPage, style: Style, property: st
   const first = contenderOf(site, page, holder.element, winner, null);
   contenders.push(first);
   for (let next = winner.beaten; next; next = next.beaten) {
-    contenders.push(contenderOf(site, page, holder.element, next, reasonLost(next, winner)));
+    contenders.push(contenderOf(site, page, holder.element, next, lossOf(next, winner)));
   }
   contenders.push(...outOfForce(site, page, holder, property));
   const from = holder === style ? "declared" : "inherited";
@@ -118,10 +120,6 @@ function outOfForce(site: Site, page: StyledPage, { element, pseudo }: Style, pr
     if (!selector) continue;
     const offset = sheet.offset + declaration.start;
     const where = positionAt(textFile(site, sheet.path)?.text ?? sheet.text, offset);
-    const condition =
-      unmet.kind === "container"
-        ? `what \`@container ${unmet.text}\` asks for is not known`
-        : `\`@${unmet.kind} ${unmet.text}\` does not hold`;
     found.unshift({
       property: declaration.property,
       value: declaration.valueText,
@@ -133,7 +131,7 @@ function outOfForce(site: Site, page: StyledPage, { element, pseudo }: Style, pr
       attached: false,
       place: { path: sheet.path, offset, rule: sheet.offset + step.rule.start, ...where },
       switch: { path: sheet.path, start: offset, element: null },
-      lost: condition,
+      lost: { kind: "condition", unmet },
     });
   }
   return found;
@@ -190,13 +188,11 @@ function writtenValue({ declaration, given, name }: Winner): string | null {
   return given.kind === "wide" && isReset(declaration) ? null : declaration.valueText;
 }
 
-const wideKeywords = new Set(["inherit", "initial", "unset", "revert", "revert-layer"]);
-
 /** Whether a declaration is a shorthand that sets back what it does not name. */
 function isReset(declaration: Declaration): boolean {
   return (
     prepare(declaration.property, declaration.valueText).kind === "longhands" &&
-    !wideKeywords.has(soleKeyword(componentsOf(declaration.valueText)) ?? "")
+    !isWide(soleKeyword(componentsOf(declaration.valueText)))
   );
 }
 
@@ -217,13 +213,7 @@ export function valueSpan(declaration: Declaration, longhand: string): { start: 
   return inText ? { start, end } : null;
 }
 
-function contenderOf(
-  site: Site,
-  page: StyledPage,
-  element: ElementNode,
-  winner: Winner,
-  lost: string | null,
-): Contender {
+function contenderOf(site: Site, page: StyledPage, element: ElementNode, winner: Winner, lost: Loss | null): Contender {
   const { block, declaration } = winner;
   const place = placeOf(site, page, element, block, declaration);
   return {
@@ -292,24 +282,18 @@ export function ruleNow({ rules }: StyledPage, match: Match): { entry: RuleEntry
   return { entry, sheet: rules.sheets[sheet] ?? null };
 }
 
-function reasonLost(loser: Winner, winner: Winner): string {
-  const [a, b] = [loser, winner];
-  if (a.declaration.important !== b.declaration.important) return "the other is !important";
-  if (a.block.origin !== b.block.origin)
-    return a.block.origin === "browser" ? "it is the browser's own" : "attributes count less than any rule";
-  if (a.block.attached !== b.block.attached) return "a style attribute comes before rules";
-  const [x, y] = [a.block.match, b.block.match];
+function lossOf(loser: Winner, winner: Winner): Loss {
+  if (loser.declaration.important !== winner.declaration.important) return { kind: "importance" };
+  const { origin } = loser.block;
+  if (origin !== winner.block.origin) return { kind: "origin", origin: origin === "browser" ? "browser" : "hint" };
+  if (loser.block.attached !== winner.block.attached) return { kind: "attachment" };
+  const [x, y] = [loser.block.match, winner.block.match];
   if (x && y) {
-    if (x.rule.layerRank !== y.rule.layerRank) {
-      return x.rule.layer === null
-        ? "its layer comes earlier"
-        : `it is in the layer ${x.rule.layer}, which counts less`;
-    }
-    if (x.specificity.some((part, at) => part !== y.specificity[at])) return "it is less specific";
-    if (x.proximity !== y.proximity) return "its scope is farther away";
+    if (x.rule.layerRank !== y.rule.layerRank) return { kind: "layer", layer: x.rule.layer };
+    if (x.specificity.some((part, at) => part !== y.specificity[at])) return { kind: "specificity" };
+    if (x.proximity !== y.proximity) return { kind: "proximity" };
   }
-  if (isSetBack(winner)) return `\`${winner.declaration.property}\` after it sets it back, because it leaves it out`;
-  return "it comes earlier, equally specific";
+  return isSetBack(winner) ? { kind: "set back", shorthand: winner.declaration.property } : { kind: "order" };
 }
 
 /** Whether a declaration gives a longhand its initial value only by leaving it out. */
@@ -326,21 +310,9 @@ const describe = (one: Contender) => {
 };
 
 function sentenceFor(computed: string, contenders: readonly Contender[], from: ElementNode | null): string {
-  const [first, second] = contenders.filter(
-    ({ lost }) => !lost?.endsWith("does not hold") && !lost?.endsWith("is not known"),
-  );
+  const [first, second] = contenders.filter(({ lost }) => lost?.kind !== "condition");
   const start = from ? `${computed}, inherited from ${from.tag}` : computed;
   if (!first) return `${start}.`;
-  if (!second || second.origin === "browser") return `${start}, from ${describe(first)}.`;
-  const reasons: Record<string, string> = {
-    "the other is !important": "is !important and beats",
-    "a style attribute comes before rules": "comes before",
-    "it is less specific": "is more specific than",
-    "it comes earlier, equally specific": "comes after",
-    "its scope is farther away": "has the nearer scope than",
-  };
-  const setBack = second.lost?.includes(" sets it back");
-  const verb = setBack ? "sets it back after" : (reasons[second.lost ?? ""] ?? "beats");
-  const tail = second.lost === "it comes earlier, equally specific" ? ", equally specific" : "";
-  return `${start}, because ${describe(first)} ${verb} ${describe(second)}${tail}.`;
+  if (!second?.lost || second.origin === "browser") return `${start}, from ${describe(first)}.`;
+  return `${start}, because ${describe(first)} ${winWords(second.lost, describe(second))}.`;
 }

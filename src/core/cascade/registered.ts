@@ -1,4 +1,5 @@
 /** Values of registered custom properties (CSS Properties and Values 1, sections 2.4 and 5). */
+import { isReserved } from "./wide";
 import { table } from "../source/table";
 import { serialiseColor } from "../color/format";
 import { colorFromComponent, isAbsolute, resolveColor } from "../color/value";
@@ -80,8 +81,6 @@ function quantities(measure: ReturnType<typeof measureOf>, unit: string, whole =
   };
 }
 
-const wideKeywords = new Set(["initial", "inherit", "unset", "revert", "revert-layer", "default"]);
-
 const kinds: Readonly<Record<string, ReadKind>> = table({
   "<length>": lengths(false),
   "<length-percentage>": lengths(true),
@@ -104,7 +103,7 @@ const kinds: Readonly<Record<string, ReadKind>> = table({
     part.type === "url" || (part.type === "function" && part.name === "url") ? asWritten(part, text) : null,
   "<string>": (part, text) => (part.type === "string" ? asWritten(part, text) : null),
   "<custom-ident>": (part, text) =>
-    part.type === "ident" && !wideKeywords.has(part.name.toLowerCase()) ? asWritten(part, text) : null,
+    part.type === "ident" && !isReserved(part.name.toLowerCase()) ? asWritten(part, text) : null,
   "<transform-function>": (part, text) => (part.type === "function" ? asWritten(part, text) : null),
   "<transform-list>": (part, text) => (part.type === "function" ? asWritten(part, text) : null),
 });

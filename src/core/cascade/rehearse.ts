@@ -7,6 +7,7 @@ import { T, tokensOf } from "../source/css/tokens";
 import type { SheetRewriting } from "../source/html/safe";
 import { defaultConditions, type Conditions } from "./conditions";
 import { matchesMedia } from "./media";
+import { rehearsedIn } from "./rehearsals";
 import { serialiseFamily } from "./properties/font";
 import { valueOf } from "./style";
 import { type StyledPage } from "./styles";
@@ -15,9 +16,7 @@ import { type StyledPage } from "./styles";
 export const stateAttribute = "data-hevret-state";
 
 export function rewritingFor(conditions: Conditions, path: string): SheetRewriting {
-  const { medium, rootSize, reducedMotion, contrast } = conditions;
-  const usual =
-    medium === "screen" && rootSize === defaultConditions.rootSize && !reducedMotion && contrast === "no-preference";
+  const usual = !rehearsedIn(conditions).some(({ media }) => media);
   const states = new Set(Object.values(conditions.forced[path] ?? {}).flat());
   return {
     media: (text) =>

@@ -173,7 +173,10 @@ describe("why", () => {
 
   test("what a shorthand sets back without naming it is not written", () => {
     expect(why("font-weight")).toMatchObject({ written: null, computed: "400" });
-    expect(why("font-weight").contenders[1]).toMatchObject({ origin: "browser", lost: "it is the browser's own" });
+    expect(why("font-weight").contenders[1]).toMatchObject({
+      origin: "browser",
+      lost: { kind: "origin", origin: "browser" },
+    });
   });
 
   test("what a later shorthand leaves out is set back by it", () => {
@@ -186,7 +189,7 @@ describe("why", () => {
     );
     expect(contenders[1]).toMatchObject({
       value: "700",
-      lost: "`font` after it sets it back, because it leaves it out",
+      lost: { kind: "set back", shorthand: "font" },
     });
     expect(sentence).toBe("400, because `p` in index.html line 1 sets it back after `p` in index.html line 1.");
   });
@@ -201,7 +204,7 @@ describe("why", () => {
     );
     expect(contenders.map(({ value, lost }) => [value, lost])).toEqual([
       ["red", null],
-      ["blue", "`@media (max-width:100px)` does not hold"],
+      ["blue", { kind: "condition", unmet: { kind: "media", text: "(max-width:100px)" } }],
     ]);
     expect(sentence).toBe("rgb(255, 0, 0), from `p` in index.html line 1.");
   });

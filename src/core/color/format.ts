@@ -4,7 +4,7 @@ import { namedColors, nameOfColor } from "./names";
 import { convertColor, degrees, solid } from "./conversion";
 import { definitionOf, hueOf, notationDefinition } from "./spaces";
 import { colorFromNumber, type PlainColor } from "./value";
-import type { Channels, Color, Notation, } from "./types";
+import type { Channels, Color, Notation } from "./types";
 
 /** A number in at most so many significant digits, without exponent or trailing zeros. */
 function significant(value: number, digits: number): string {

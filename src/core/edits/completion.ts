@@ -1,11 +1,11 @@
 /** What can be typed next in a value field, from the property's grammar. */
 import { definitionSyntax, lexer, type DSNode } from "css-tree";
 import { namedColors } from "../color/names";
+import { wideKeywords } from "../cascade/wide";
 import { invalidReason } from "../cascade/declarations";
 import { genericFamilies } from "../cascade/properties/font";
 
 const deepest = 8;
-const wide = ["inherit", "initial", "unset", "revert", "revert-layer"];
 const cache = new Map<string, string[]>();
 
 /** Keywords the property's grammar knows, in its order; CSS-wide ones last. */
@@ -16,7 +16,7 @@ export function keywordsFor(property: string): string[] {
     const definition = lexer.getProperty(property);
     if (definition?.syntax) collect(definition.syntax, found, 0);
     if (property === "font-family") for (const name of genericFamilies) if (!name.startsWith("-")) found.add(name);
-    words = [...found, ...wide].filter((word) => !word.startsWith("-"));
+    words = [...found, ...wideKeywords].filter((word) => !word.startsWith("-"));
     cache.set(property, words);
   }
   return words;

@@ -4,7 +4,6 @@ import { Button } from "antd";
 import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { useEffect, type ReactNode } from "react";
-import { isChanged } from "@/store/write";
 import { ExportMenu } from "../changes/ExportMenu";
 import { Boundary } from "../shared/Boundary";
 import { Mat, MatButton, matStyles } from "../shared/Mat";
@@ -13,6 +12,7 @@ import { useRoom } from "../shared/Room";
 import { useWorkspace, WorkspaceProvider } from "../workspace/context";
 import styles from "./Desk.module.css";
 import { SiteFonts, Survey } from "./Survey";
+import { views } from "./views";
 import { unwaited } from "../shared/unwaited";
 
 /** The open site: the mat on top, a view below. */
@@ -72,8 +72,6 @@ function DeskMat({ id }: { id: string }) {
   const undo = useWorkspace((state) => state.undo);
   const redo = useWorkspace((state) => state.redo);
   const isSaved = useWorkspace((state) => state.save.kind === "saved");
-  const changed = useWorkspace((state) => [...state.files.values()].filter(isChanged).length);
-  const summary = useWorkspace((state) => state.summary);
   const { room, setRoom } = useRoom();
   useHistoryKeys(undo, redo);
   return (
@@ -82,19 +80,9 @@ function DeskMat({ id }: { id: string }) {
         {record?.name}
       </span>
       <nav className={matStyles.tabs} aria-label="Views">
-        <Tab href={`/site/${id}/page`}>Page</Tab>
-        <Tab href={`/site/${id}/text-styles`} count={summary?.textStyles}>
-          Text styles
-        </Tab>
-        <Tab href={`/site/${id}/colours`} count={summary?.colors}>
-          Colours
-        </Tab>
-        <Tab href={`/site/${id}/stacks`} count={summary?.stacks}>
-          Stacks
-        </Tab>
-        <Tab href={`/site/${id}/changes`} count={changed}>
-          Changes
-        </Tab>
+        {views.map((view) => (
+          <Tab key={view.path} href={`/site/${id}/${view.path}`} view={view} />
+        ))}
       </nav>
       <span className={matStyles.space} />
       <SaveNote />
@@ -112,7 +100,8 @@ function DeskMat({ id }: { id: string }) {
   );
 }
 
-function Tab({ href, count, children }: { href: string; count?: number; children: ReactNode }) {
+function Tab({ href, view: { label, count } }: { href: string; view: (typeof views)[number] }) {
+  const counted = useWorkspace((state) => count?.(state));
   const current = usePathname() === href;
   // What is shown first comes first.
   const isRead = useWorkspace((state) => state.summary !== null);
@@ -123,8 +112,8 @@ function Tab({ href, count, children }: { href: string; count?: number; children
       className={matStyles.tab}
       aria-current={current ? "page" : undefined}
     >
-      {children}
-      {count !== undefined && <span className={matStyles.count}>{count}</span>}
+      {label}
+      {counted !== undefined && <span className={matStyles.count}>{counted}</span>}
     </Link>
   );
 }

@@ -1,7 +1,7 @@
 "use client";
 
 import { Checkbox, InputNumber, Popover, Select } from "antd";
-import { defaultConditions, type Conditions } from "@/core";
+import { rehearsedIn, usualConditions, type Conditions } from "@/core";
 import { useStacks } from "../workspace/answers";
 import { useWorkspace } from "../workspace/context";
 import styles from "./PageBar.module.css";
@@ -13,17 +13,10 @@ const contrasts = [
   { value: "less", label: "less" },
 ] as const;
 
-/** What the page is looked at with, in few words. */
-function rehearsed({ rootSize, medium, contrast, reducedMotion, absent }: Conditions, unstyled: boolean): string {
-  const parts = [
-    unstyled && "without styles",
-    rootSize !== defaultConditions.rootSize && `text ${rootSize} px`,
-    medium === "print" && "print",
-    contrast !== "no-preference" && `${contrast} contrast`,
-    reducedMotion && "less motion",
-    absent.length > 0 && (absent.length === 1 ? `no ${absent[0]}` : `${absent.length} fonts off`),
-  ];
-  return parts.filter(Boolean).join(", ") || "nothing changed";
+/** What the page is looked at with, in few words; empty where nothing is rehearsed. */
+function rehearsed(conditions: Conditions, unstyled: boolean): string {
+  const parts = rehearsedIn(conditions).map((one) => one.words(conditions));
+  return [...(unstyled ? ["without styles"] : []), ...parts].join(", ");
 }
 
 /** The page as some reader gets it: larger text, on paper, with more contrast, without styles. */
@@ -35,15 +28,7 @@ export function Rehearse() {
   const words = rehearsed(conditions, unstyled);
   const reset = () => {
     setUnstyled(false);
-    unwaited(
-      setConditions({
-        rootSize: defaultConditions.rootSize,
-        medium: "screen",
-        contrast: "no-preference",
-        reducedMotion: false,
-        absent: [],
-      }),
-    );
+    unwaited(setConditions(usualConditions));
   };
   const list = (
     <div className={styles.rehearse} role="group" aria-label="Rehearse">
@@ -86,15 +71,15 @@ export function Rehearse() {
         Without styles (U on the page)
       </Checkbox>
       <Fonts />
-      <button type="button" className="text-button" onClick={reset} disabled={words === "nothing changed"}>
+      <button type="button" className="text-button" onClick={reset} disabled={words === ""}>
         Change nothing
       </button>
     </div>
   );
   return (
     <Popover content={list} trigger="click" placement="bottomRight" destroyOnHidden>
-      <button type="button" className="chip" aria-pressed={words !== "nothing changed"}>
-        Rehearse: {words}
+      <button type="button" className="chip" aria-pressed={words !== ""}>
+        Rehearse: {words || "nothing changed"}
       </button>
     </Popover>
   );

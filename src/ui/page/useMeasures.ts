@@ -1,6 +1,6 @@
 /** What the laid-out page tells of itself: how large its containers are, how its fonts measure, how high it is. */
 import { useEffect, useRef, useState } from "react";
-import { defaultConditions, usesFontUnits } from "@/core";
+import { rehearsedIn, usesFontUnits } from "@/core";
 import type { PlaceView } from "@/engine/protocol";
 import { differenceOf, extentOf, type Extent } from "@/preview/extent";
 import type { Shown } from "@/preview/frame";
@@ -43,12 +43,7 @@ export function useShift(shown: Shown | null, width: number | null): Extent | nu
   const path = useWorkspace((state) => state.view?.document.path);
   const places = useWorkspace((state) => state.view?.places ?? none);
   const plain = useWorkspace(
-    ({ conditions, unstyled, rehearsal }) =>
-      conditions.rootSize === defaultConditions.rootSize &&
-      conditions.absent.length === 0 &&
-      conditions.medium === "screen" &&
-      !unstyled &&
-      !rehearsal,
+    ({ conditions, unstyled, rehearsal }) => rehearsedIn(conditions).length === 0 && !unstyled && !rehearsal,
   );
   const key = `${path} ${width}`;
   const usual = useRef(new Map<string, Extent>());

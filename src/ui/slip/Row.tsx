@@ -1,7 +1,15 @@
 "use client";
 
 import { memo, useEffect, useRef, useState } from "react";
-import { shorthandOf, type Contender, type ElementRef, type Slip, type SlipRowValue, type Target } from "@/core";
+import {
+  lossWords,
+  shorthandOf,
+  type Contender,
+  type ElementRef,
+  type Slip,
+  type SlipRowValue,
+  type Target,
+} from "@/core";
 import { colorName } from "../color/names";
 import { Swatch } from "../color/Swatch";
 import type { Shown } from "@/preview/frame";
@@ -146,7 +154,7 @@ function ContenderLine({ one, page }: { one: Contender; page: string }) {
         {one.specificity && one.origin === "author" && ` (${one.specificity.join(", ")})`}
         {one.layer !== null && `, layer ${one.layer}`}
       </span>
-      <em>{one.lost ? <Prose>{`loses: ${one.lost}`}</Prose> : "in force"}</em>
+      <em>{one.lost ? <Prose>{`loses: ${lossWords(one.lost)}`}</Prose> : "in force"}</em>
       {!one.lost && one.place?.rule != null && <Fold one={one} rule={one.place.rule} path={one.place.path} />}
       {one.switch && (
         <Toggle

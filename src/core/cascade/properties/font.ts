@@ -1,4 +1,5 @@
 /** Fonts (CSS Fonts 4). */
+import { isReserved } from "../wide";
 import { table } from "../../source/table";
 import { isDelim, isKeyword, soleKeyword, splitAt, type Component } from "../../source/css/components";
 import { absoluteUnit, evaluateMath, isMath, measureOf } from "../../source/css/math";
@@ -25,7 +26,6 @@ export const genericFamilies: ReadonlySet<string> = new Set([
   "ui-rounded",
   "-webkit-body",
 ]);
-const reserved = new Set(["inherit", "initial", "unset", "revert", "revert-layer", "default"]);
 
 /** The members of a font stack; null when it is not valid (CSS Fonts 4, 2.1). */
 export function parseFamilies(value: readonly Component[]): FamilyName[] | null {
@@ -41,7 +41,7 @@ export function parseFamilies(value: readonly Component[]): FamilyName[] | null 
     if (part.some((word) => word.type !== "ident")) return null;
     const words = part.map((word) => (word as { name: string }).name);
     const lower = words[0]!.toLowerCase();
-    if (words.length === 1 && reserved.has(lower)) return null;
+    if (words.length === 1 && isReserved(lower)) return null;
     const generic = words.length === 1 && genericFamilies.has(lower);
     families.push({ name: generic ? lower : words.join(" "), generic });
   }
@@ -53,7 +53,7 @@ export function serialiseFamily({ name, generic }: FamilyName): string {
   const plain =
     /^-?[a-z_\u0080-\uffff][-\w\u0080-\uffff]*$/i.test(name) &&
     !genericFamilies.has(name.toLowerCase()) &&
-    !reserved.has(name.toLowerCase());
+    !isReserved(name.toLowerCase());
   return plain ? name : `"${name.replace(/["\\]/g, "\\$&")}"`;
 }
 

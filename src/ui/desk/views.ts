@@ -1,0 +1,22 @@
+/** The views of a site, in the order of the tabs. The page of each stands in `src/app/site/[id]/<path>`. */
+import { isChanged } from "@/store/write";
+import type { Workspace } from "../workspace/state";
+
+interface ViewEntry {
+  path: string;
+  label: string;
+  /** What the tab counts; undefined while it is not known. */
+  count?(state: Workspace): number | undefined;
+}
+
+export const views: readonly ViewEntry[] = [
+  { path: "page", label: "Page" },
+  { path: "text-styles", label: "Text styles", count: ({ summary }) => summary?.textStyles },
+  { path: "colours", label: "Colours", count: ({ summary }) => summary?.colors },
+  { path: "stacks", label: "Stacks", count: ({ summary }) => summary?.stacks },
+  {
+    path: "changes",
+    label: "Changes",
+    count: ({ files }) => [...files.values()].filter(isChanged).length,
+  },
+];
