@@ -35,7 +35,7 @@ function runner(args, report, count, env) {
 }
 
 check(["prettier", "--check", "--log-level=warn", "."]);
-check(["eslint", "."]);
+check(["eslint", "--max-warnings=0", "."]);
 check(["tsc", "--noEmit"]);
 
 const unit = join(reports, "unit.json");
@@ -44,12 +44,21 @@ runner(["vitest", "run", "--reporter=default", "--reporter=json", `--outputFile.
   failed: report.numFailedTests,
 }));
 
-/** Titles of tests that passed only when they were tried again. */
-function flakyIn(suites) {
-  return suites.flatMap(({ suites: inner = [], specs = [] }) => [
-    ...specs.filter(({ tests }) => tests.some(({ status }) => status === "flaky")).map(({ title }) => title),
-    ...flakyIn(inner),
-  ]);
+/** All specs of a browser report, whatever they stand in. */
+const specsIn = (suites) => suites.flatMap(({ suites: inner = [], specs = [] }) => [...specs, ...specsIn(inner)]);
+
+const reportAt = (path) => (existsSync(path) ? JSON.parse(readFileSync(path, "utf8")) : null);
+
+/** The tests that took longest, of all runners. */
+function slowest(count) {
+  const units = (reportAt(unit)?.testResults ?? []).flatMap(({ assertionResults }) =>
+    assertionResults.map(({ fullName, duration }) => ({ title: fullName, took: duration ?? 0 })),
+  );
+  const specs = specsIn(reportAt(browser)?.suites ?? []).map(({ title, file, tests }) => ({
+    title: `${file}: ${title}`,
+    took: tests.flatMap(({ results }) => results).reduce((sum, { duration }) => sum + duration, 0),
+  }));
+  return [...units, ...specs].sort((a, b) => b.took - a.took).slice(0, count);
 }
 
 const browser = join(reports, "browser.json");
@@ -60,7 +69,9 @@ runner(
   { HEVRET_REPORT: browser },
 );
 
-const flaky = existsSync(browser) ? flakyIn(JSON.parse(readFileSync(browser, "utf8")).suites) : [];
-for (const title of flaky) console.log(`\nPassed only when tried again: ${title}`);
+for (const { title, tests } of specsIn(reportAt(browser)?.suites ?? []))
+  if (tests.some(({ status }) => status === "flaky")) console.log(`\nPassed only when tried again: ${title}`);
+console.log("\nThe slowest:");
+for (const { title, took } of slowest(10)) console.log(`  ${(took / 1000).toFixed(1)} s  ${title}`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exitCode = failed === 0 && passed > 0 ? 0 : 1;
