@@ -9,6 +9,7 @@ import {
   reportedLonghands,
   stylePage,
   type SiteFile,
+  type StyledPage,
 } from "../../src/core";
 import { measureFontUnits } from "../../src/preview/fontUnits";
 import { isExcepted } from "./exceptions";
@@ -31,7 +32,13 @@ export const origin = "http://site.example";
 
 const types: Record<string, string> = { html: "text/html", css: "text/css", svg: "image/svg+xml", woff2: "font/woff2" };
 
-export async function compareSite(browser: Browser, files: SiteFile[], widths: readonly number[]): Promise<Comparison> {
+/** @param compared told of each page as it was styled, under conditions that were measured in the browser */
+export async function compareSite(
+  browser: Browser,
+  files: SiteFile[],
+  widths: readonly number[],
+  compared: (page: StyledPage) => void = () => undefined,
+): Promise<Comparison> {
   const site = openSite(files);
   const result: Comparison = { compared: 0, differences: [] };
   for (const scheme of ["light", "dark"] as const) {
@@ -112,6 +119,7 @@ export async function compareSite(browser: Browser, files: SiteFile[], widths: r
         );
         const containers = { [file.path]: Object.fromEntries(sizes) };
         const styled = stylePage(site, file, { ...defaultConditions, width, scheme, containers, fonts });
+        compared(styled);
         const where = `${width} ${scheme}`;
         if (styled.styles.length !== browserStyles.length) {
           result.differences.push({
