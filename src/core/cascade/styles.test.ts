@@ -72,6 +72,16 @@ describe("who wins", () => {
   });
 });
 
+test.each([
+  ["legend", "inline", "block"],
+  ["legend", "inline-block", "block"],
+  ["legend", "flex", "flex"],
+  ["p", "inline", "inline"],
+])("a %s told to be %s is %s", (tag, told, display) => {
+  const from = pageWith(`#t{display:${told}}`, `<fieldset><${tag} id=t>x</${tag}></fieldset>`);
+  expect(computed(from, "t", "display")).toBe(display);
+});
+
 describe("computed values", () => {
   test.each<[string, string, string, string]>([
     ["em of the parent for a size", "div{font-size:20px} p{font-size:1.5em}", "font-size", "30px"],

@@ -57,6 +57,14 @@ describe("a page as a picture", () => {
     const text = picture(":root{color:red} P.Big:first-child{color:lime}", "<p class=Big>x</p>");
     expect(text).toContain("[data-hevret-root]{color:red}");
     expect(text).toContain("p.Big:first-child{color:lime}");
+    // Of a pseudo-element of that name nothing is made, whatever stands around.
+    const others = picture(
+      ":root :hover{color:red} p::Root:hover{color:red} .ROOT > :Root P{color:lime}",
+      "<p class=ROOT>x</p>",
+    );
+    expect(others).toContain("[data-hevret-root] :hover{color:red}");
+    expect(others).not.toContain("p[data-hevret-root]");
+    expect(others).toContain(".ROOT &gt; [data-hevret-root] p{color:lime}");
   });
 
   test("units of the window are px, names that look like them stay", () => {

@@ -7,6 +7,7 @@ import { Decoration, EditorView, keymap, lineNumbers, type DecorationSet } from 
 import { useCallback, useEffect, useRef, useState } from "react";
 import { changeBetween, changeOfLines, plainLines, type Edit } from "@/core";
 import { lineParts } from "../shared/lineParts";
+import { changedLines } from "./changedLines";
 import { plural } from "../shared/numbers";
 import { useEngine, useWorkspace, useWorkspaceStore } from "../workspace/context";
 import styles from "./SourcePane.module.css";
@@ -190,38 +191,17 @@ function editFrom(path: string, text: string, typed: string | undefined): Edit |
 
 function marksFor(state: EditorState, original: string, first: number, last: number): DecorationSet {
   const builder = new RangeSetBuilder<Decoration>();
-  const lines = new Map<number, { rule: boolean; changed: boolean; from: number; to: number }>();
   const { doc } = state;
-  for (let number = first; number <= Math.min(last, doc.lines); number += 1)
-    lines.set(number, { rule: true, changed: false, from: 0, to: 0 });
-  if (original !== doc.toString()) {
-    let number = 1;
-    let removed: string[] = [];
-    for (const { kind, lines: ended } of lineParts(original, doc.toString())) {
-      const own = ended.map((line) => line.replace(/\n$/, ""));
-      if (kind === "gone") {
-        removed = own;
-        continue;
-      }
-      if (kind === "new") {
-        own.forEach((line, at) => {
-          const before = removed[at];
-          const change = before === undefined ? null : changeBetween("", before, line);
-          const from = change ? change.start : 0;
-          const to = change ? change.start + change.insert.length : line.length;
-          lines.set(number + at, { rule: lines.get(number + at)?.rule ?? false, changed: true, from, to });
-        });
-      }
-      removed = [];
-      number += own.length;
-    }
-  }
-  for (const [number, { rule, changed, from, to }] of [...lines].sort(([a], [b]) => a - b)) {
-    if (number > doc.lines) continue;
+  const changed = changedLines(original, doc.toString());
+  for (let number = 1; number <= doc.lines; number += 1) {
+    const part = changed.get(number);
+    const isRule = number >= first && number <= last;
+    if (!part && !isRule) continue;
     const line = doc.line(number);
-    if (changed) builder.add(line.from, line.from, changedLine);
-    if (rule) builder.add(line.from, line.from, ruleLine);
-    if (changed && to > from) builder.add(line.from + from, Math.min(line.to, line.from + to), changedText);
+    if (part) builder.add(line.from, line.from, changedLine);
+    if (isRule) builder.add(line.from, line.from, ruleLine);
+    if (part && part.to > part.from)
+      builder.add(line.from + part.from, Math.min(line.to, line.from + part.to), changedText);
   }
   return builder.finish();
 }

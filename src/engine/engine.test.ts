@@ -1,0 +1,130 @@
+import { beforeEach, describe, expect, test } from "vitest";
+import { bareLayout, defaultConditions, type Edit, type ElementRef, type StoredFile } from "@/core";
+import { readFile } from "@/core/files";
+import { engine } from "./engine";
+
+const css = "h1 { color: #777; font-size: 30px }\np { color: teal }\n";
+const file = (path: string, text: string): StoredFile => readFile({ path, text }) as StoredFile;
+const html = (title: string) =>
+  `<!doctype html><html><head><title>${title}</title><link rel=stylesheet href=a.css></head><body><h1>Pier</h1><p>Two boats</p></body></html>`;
+const heading: ElementRef = { page: "index.html", index: 5 };
+
+const view = () => engine.page("index.html", defaultConditions);
+/** Sizes the heading by its rule. */
+async function sized(value: string): Promise<Edit> {
+  const slip = await engine.slip(heading, defaultConditions);
+  const { target } = slip!.targets.find(({ label }) => label === "h1")!;
+  return { kind: "declare", target, property: "font-size", value, place: heading };
+}
+
+beforeEach(() => engine.open([file("index.html", html("One")), file("more.html", html("Two")), file("a.css", css)]));
+
+describe("the engine", () => {
+  test("shows a page with its sheets and texts", async () => {
+    const { document, sheets, places } = await view();
+    expect(document.path).toBe("index.html");
+    expect(sheets.map(({ text }) => text)).toEqual([css]);
+    expect(places.map(({ index, sizePx, verdict }) => [index, sizePx, verdict])).toEqual([
+      [5, 30, "passes"],
+      [6, 16, "passes"],
+    ]);
+    await expect(engine.page("none.html", defaultConditions)).rejects.toThrow("There is no page none.html.");
+  });
+
+  test("what is rehearsed is shown by the rules that differ, and is not written", async () => {
+    const before = await view();
+    const { plan } = await engine.plan(await sized("40px"), defaultConditions, "index.html");
+    const patch = await engine.rehearse(plan!.changes, "index.html", before.structure, defaultConditions);
+    expect(patch.document).toBeNull();
+    expect(patch.sheets[0]).toMatchObject({
+      text: css.replace("30px", "40px"),
+      since: {
+        edition: before.sheets[0]!.edition,
+        exchange: {
+          ahead: [""],
+          out: ["h1 { color: #777; font-size: 30px }"],
+          in: ["h1 { color: #777; font-size: 40px }"],
+        },
+      },
+    });
+    expect(patch.places[0]!.sizePx).toBe(40);
+    expect((await view()).sheets[0]!.edition).toBe(before.sheets[0]!.edition);
+    await engine.commit(plan!.changes, []);
+    expect((await view()).sheets[0]!.edition).toBe(patch.sheets[0]!.edition);
+  });
+
+  test("an edit reaches its own page at once, and the site when it is counted", async () => {
+    const edit = await sized("40px");
+    const first = await engine.plan(edit, defaultConditions, "index.html");
+    expect(first.plan!.reach).toMatchObject({ pages: ["index.html"], whole: false });
+    const all = await engine.reach(edit, defaultConditions);
+    expect(all!.plan!.reach).toMatchObject({ pages: ["index.html", "more.html"], whole: true });
+  });
+
+  test("an edit that cannot be made is refused in words", async () => {
+    const edit: Edit = { kind: "toggle", path: "a.css", start: 3 };
+    expect(await engine.plan(edit, defaultConditions, null)).toMatchObject({ plan: null, judged: null });
+    expect((await engine.plan(edit, defaultConditions, null)).problem).toContain("no declaration");
+    expect((await engine.reach(edit, defaultConditions))!.problem).toContain("no declaration");
+  });
+
+  test("what was painted counts while the page is as it was, through what is written elsewhere", async () => {
+    const { structure } = await view();
+    const painted = { points: [0, 0, 0, 119, 119, 119, 10], seen: 1, doubt: null };
+    const layout = { 5: { ...bareLayout({ left: 0, top: 0, width: 10, height: 10 }), painted } };
+    const places = await engine.layOut("index.html", structure, layout, true, defaultConditions, []);
+    expect(places[0]).toMatchObject({ index: 5, verdict: "passes" });
+    expect(places[0]!.ratio).toBeCloseTo(4.69, 1);
+    expect((await view()).places[0]!.ratio).toBeCloseTo(4.69, 1);
+    // Of another structure of the page, nothing is known.
+    await engine.layOut("index.html", "another", layout, true, defaultConditions, []);
+    expect((await view()).places[0]!.ratio).toBeCloseTo(4.48, 1);
+  });
+
+  test("pages that were not looked under are told, the shown one left out, those after it first", async () => {
+    expect(await engine.unlaidPages(defaultConditions, "index.html")).toEqual(["more.html"]);
+    expect(await engine.unlaidPages(defaultConditions, null)).toEqual(["index.html", "more.html"]);
+  });
+
+  test("changes of files come with those of text", async () => {
+    await engine.commit([], [{ path: "a.css", before: file("a.css", css), after: null }]);
+    expect((await view()).sheets).toEqual([]);
+  });
+
+  test("colours of the site, those most used first", async () => {
+    await engine.commit([{ path: "a.css", start: 0, end: 0, insert: "b { color: teal }\n" }], []);
+    expect((await engine.siteColors()).map(({ value, uses }) => [value, uses])).toEqual([
+      ["teal", 2],
+      ["#777", 1],
+    ]);
+  });
+
+  test("fonts of the site get an address in memory", async () => {
+    await engine.commit(
+      [{ path: "a.css", start: 0, end: 0, insert: '@font-face { font-family: "A"; src: url(a.woff2) }\n' }],
+      [{ path: "a.woff2", before: null, after: { kind: "other", path: "a.woff2", bytes: new Uint8Array([1]) } }],
+    );
+    expect((await view()).sheets[0]!.text).toMatch(/url\("blob:/);
+  });
+
+  test("a picture of a page is an address that holds all of it", async () => {
+    await engine.commit(
+      [{ path: "a.css", start: 0, end: 0, insert: "body { background: url(a.png) }\n" }],
+      [{ path: "a.png", before: null, after: { kind: "other", path: "a.png", bytes: new Uint8Array([1, 2, 3]) } }],
+    );
+    const stage = {
+      width: 800, height: 600, room: 800, bars: false, window: { width: 800, height: 600 }, paper: "white", backed: false,
+      canvas: null, root: "", spilling: [], moving: [], fixed: [], sticky: [], kept: [], cutOut: [], unknown: [], remote: false,
+    }; // prettier-ignore
+    const address = await engine.picture("index.html", [], defaultConditions, stage, { kind: "ground" }, null);
+    const svg = atob(address.slice("data:image/svg+xml;base64,".length));
+    expect(svg).toContain("data:image/png;base64,AQID");
+    expect(svg).not.toContain("blob:");
+  });
+
+  test("a small site is worked through until one is opened", async () => {
+    await engine.open([]);
+    await engine.warm([file("index.html", html("Small")), file("a.css", css)]);
+    expect(await engine.unlaidPages(defaultConditions, null)).toEqual([]);
+  });
+});

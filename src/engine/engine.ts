@@ -1,0 +1,443 @@
+/** What the core answers in its worker. It holds the site; the interface asks and shows. */
+import {
+  changeSite,
+  colorSpots,
+  combine,
+  completions,
+  definedProperties,
+  EditError,
+  editsOn,
+  facesOfPage,
+  FontError,
+  fontFaceFor,
+  groundsUnder,
+  ignoredMessage,
+  inksOn,
+  judgeChange,
+  judgeSteps,
+  layoutNow,
+  layoutWith,
+  linkLooks,
+  matchFallback,
+  nameColor,
+  nameStack,
+  pagesOf,
+  paletteOf,
+  planOnPage,
+  planSteps,
+  positionAt,
+  readFontFile,
+  reports,
+  restack,
+  ruleAround,
+  settingOf,
+  siteOf,
+  sizesAt,
+  slipAtOnce,
+  slipTargets,
+  stackTable,
+  styledPage,
+  textFile,
+  textStyleTable,
+  trialContrasts,
+  withFiles,
+  type FileChange,
+  type Judged,
+  type Conditions,
+  type Edit,
+  type AddressOf,
+  type Layouts,
+  type PageLayout,
+  type Plan,
+  type Site,
+  type StyledPage,
+  type TextChange,
+} from "@/core";
+import { sinceEditions } from "./editions";
+import { summarySteps } from "./summary";
+import { Turns } from "./turns";
+import { warmSteps } from "./warm";
+import { pageAsPicture, pageOf, placesOf, sheetsOfPage, viewOf } from "./views";
+import type { Engine, PagePatch, PageView, PlanResult, SiteColor, SiteFont, SiteSummary } from "./protocol";
+
+let site: Site = siteOf([]);
+const turns = new Turns();
+
+/** Counts what is asked about all pages; what takes long gives way to the next of its kind. */
+const latest = { reach: 0, summary: 0, survey: 0, targets: 0 };
+
+/** Whether what is asked now is still wanted: until the next of its kind is asked for, or stopped. */
+function asLatest(kind: keyof typeof latest): () => boolean {
+  const mine = (latest[kind] += 1);
+  return () => mine === latest[kind];
+}
+
+const addresses = new Map<Uint8Array, string>();
+
+const mediaTypes: Readonly<Record<string, string>> = {
+  png: "image/png",
+  jpg: "image/jpeg",
+  jpeg: "image/jpeg",
+  gif: "image/gif",
+  webp: "image/webp",
+  avif: "image/avif",
+  svg: "image/svg+xml",
+  ico: "image/x-icon",
+  woff2: "font/woff2",
+  woff: "font/woff",
+  ttf: "font/ttf",
+  otf: "font/otf",
+};
+
+/** Pictures and fonts of the site, from memory; nothing else gets an address. */
+const addressOf: AddressOf = (path) => {
+  const file = site.files.get(path);
+  if (file?.kind !== "other") return null;
+  const type = mediaTypes[path.slice(path.lastIndexOf(".") + 1).toLowerCase()];
+  if (!type) return null;
+  let address = addresses.get(file.bytes);
+  if (!address) {
+    address = URL.createObjectURL(new Blob([file.bytes as BlobPart], { type }));
+    addresses.set(file.bytes, address);
+  }
+  return address;
+};
+
+/** So many bytes are written at once: functions take no more arguments than that everywhere. */
+const chunk = 0x6000;
+
+/** RFC 4648, 4. */
+function base64(bytes: Uint8Array): string {
+  let text = "";
+  // A multiple of three bytes gives whole groups of four digits.
+  for (let at = 0; at < bytes.length; at += chunk) text += btoa(String.fromCharCode(...bytes.subarray(at, at + chunk)));
+  return text;
+}
+
+const dataAddresses = new Map<string, string>();
+
+/** A picture or font that a page shows from memory, as an address that holds all of it. */
+function dataAddress(address: string): string {
+  const known = dataAddresses.get(address);
+  if (known !== undefined) return known;
+  const bytes = [...addresses].find(([, own]) => own === address)?.[0];
+  const path = [...site.files.values()].find((file) => file.kind === "other" && file.bytes === bytes)?.path ?? "";
+  const type = mediaTypes[path.slice(path.lastIndexOf(".") + 1).toLowerCase()];
+  const data = bytes ? `data:${type};base64,${base64(bytes)}` : "data:,";
+  dataAddresses.set(address, data);
+  return data;
+}
+
+/** What was read of a page that was shown, for one structure of it. */
+interface KnownLayout {
+  structure: string;
+  layout: PageLayout;
+  /** The page as it was shown last. */
+  page: StyledPage | undefined;
+  /** Whether all texts were looked at since the page was shown as it is. */
+  whole: boolean;
+}
+
+const layouts = new Map<string, KnownLayout>();
+/** The layout of a page with changes that are shown and not written: once they are, it is that of the page. */
+let tried: { path: string; changes: string; known: KnownLayout } | null = null;
+
+/** The page that was shown last with changes that are not written: once they are, it is the page as it is shown. */
+let rehearsed: { path: string; changes: string; page: StyledPage } | null = null;
+
+/** The pages as they were sent to be shown last. */
+const shown = new Map<string, StyledPage>();
+
+/** What is known of all pages as they are laid out, each looked at when it is asked for: what was painted counts for texts that are as they were. */
+function knownLayouts(conditions: Conditions): Layouts {
+  const from = site;
+  const all: Record<string, PageLayout> = {};
+  for (const [path, { layout, page }] of layouts) {
+    const file = textFile(from, path);
+    if (file?.kind !== "html") continue;
+    let now: PageLayout | null = null;
+    const get = () => (now ??= layoutNow(layout, page, styledPage(from, file, conditions)));
+    Object.defineProperty(all, path, { get, enumerable: true });
+  }
+  return all;
+}
+
+/** The layout of a page, if it is of the page with this structure. */
+function layoutFor(path: string, structure: string, page: StyledPage): Layouts {
+  const known = layouts.get(path);
+  return known?.structure === structure ? { [path]: layoutNow(known.layout, known.page, page) } : {};
+}
+
+/** @param kept whether it is the page as it is shown from now on */
+function viewFor(from: Site, path: string, conditions: Conditions, kept = from === site): PageView {
+  const view = viewOf(from, path, conditions, addressOf, (structure) => {
+    // A page that has got other elements has to be laid out anew.
+    if (kept && layouts.get(path)?.structure !== structure) layouts.delete(path);
+    return layoutFor(path, structure, pageOf(from, path, conditions));
+  });
+  if (kept) shown.set(path, pageOf(from, path, conditions));
+  return view;
+}
+
+function patchOf(from: Site, path: string, structure: string, conditions: Conditions): PagePatch {
+  const view = viewFor(from, path, conditions);
+  if (view.structure !== structure) return view;
+  const before = from === site ? [] : sheetsOfPage(site, pageOf(site, path, conditions), addressOf);
+  return { ...view, sheets: sinceEditions(before, view.sheets), document: null };
+}
+
+/** The fonts that pages bring and that can be loaded, in steps, a page each. */
+function* fontSteps(from: Site): Generator<void, SiteFont[]> {
+  const fonts = new Map<string, SiteFont>();
+  for (const file of pagesOf(from)) {
+    for (const face of facesOfPage(from, file)) {
+      const address = face.file && face.path ? addressOf(face.path) : null;
+      if (!address) continue;
+      const { family, italic } = face;
+      const font: SiteFont = { family, weight: face.weight.join(" "), style: italic ? "italic" : "normal", address };
+      fonts.set(`${font.family} ${font.weight} ${font.style}`, font);
+    }
+    yield;
+  }
+  return [...fonts.values()];
+}
+
+/** What a plan does to contrast. */
+function judged({ changes, reach }: Plan, conditions: Conditions): Judged {
+  return judgeChange(site, changeSite(site, changes), reach.places, conditions, knownLayouts(conditions));
+}
+
+/** A plan that is counted over the site, as the site is when it is asked for. */
+function* judgedPlan(from: Site, edit: Edit, conditions: Conditions): Generator<void, PlanResult> {
+  const known = knownLayouts(conditions);
+  const plan = yield* planSteps(from, edit, conditions);
+  const judged = yield* judgeSteps(from, changeSite(from, plan.changes), plan.reach.places, conditions, known);
+  return { plan, judged, problem: null };
+}
+
+/** Pages of which it is not known what lies under their texts, those after the one shown first, in steps. */
+function* unlaidSteps(from: Site, conditions: Conditions, shown: string | null): Generator<void, string[]> {
+  const files = pagesOf(from);
+  const next = files.findIndex(({ path }) => path === shown) + 1;
+  const unlaid: string[] = [];
+  for (const file of [...files.slice(next), ...files.slice(0, next)]) {
+    if (file.path === shown) continue;
+    const known = layouts.get(file.path);
+    // A page that was never laid out need not be styled to know it.
+    if (!known?.whole || known.page?.styles !== styledPage(from, file, conditions).styles) unlaid.push(file.path);
+    yield;
+  }
+  return unlaid;
+}
+
+/** What was made, or why it cannot be. */
+function attempt<Made>(make: () => Made): { made: Made | null; problem: string | null } {
+  try {
+    return { made: make(), problem: null };
+  } catch (error) {
+    if (error instanceof EditError || error instanceof RangeError) return { made: null, problem: error.message };
+    throw error;
+  }
+}
+
+function changesOf(make: () => TextChange[]): { changes: TextChange[]; problem: string | null } {
+  const { made, problem } = attempt(make);
+  return { changes: made ?? [], problem };
+}
+
+/** What the interface asks; all but `started`, which is the worker's own. */
+const answers: Omit<Engine, "started"> = {
+  warm: async (files) => {
+    await turns.inSlices(warmSteps(files), () => site.files.size === 0);
+  },
+
+  open: async (files) => {
+    for (const address of addresses.values()) URL.revokeObjectURL(address);
+    addresses.clear();
+    dataAddresses.clear();
+    layouts.clear();
+    shown.clear();
+    tried = null;
+    rehearsed = null;
+    site = siteOf(files);
+  },
+
+  summary: async (conditions, report): Promise<SiteSummary | null> => {
+    const steps = summarySteps(site, conditions, knownLayouts(conditions));
+    return turns.whileQuiet(steps, asLatest("summary"), ({ done, of }) => void report?.(done, of));
+  },
+
+  stopSummary: async () => {
+    latest.summary += 1;
+  },
+
+  page: async (path, conditions) => viewFor(site, path, conditions),
+
+  setting: async (picked, places, property, conditions) => settingOf(site, picked, places, property, conditions),
+
+  siteFonts: async () => (await turns.inSlices(fontSteps(site), () => true)) ?? [],
+
+  grounds: async (picked, places, conditions) =>
+    groundsUnder(site, picked, places, conditions, knownLayouts(conditions)),
+
+  inks: async (picked, conditions) => inksOn(site, picked, conditions, knownLayouts(conditions)),
+
+  palette: async (conditions) => paletteOf(site, conditions, knownLayouts(conditions)),
+
+  styleTable: async (conditions) => textStyleTable(site, conditions, knownLayouts(conditions)),
+
+  trialContrasts: async (picked, target, property, values, conditions) =>
+    trialContrasts(site, picked, target, property, values, conditions, knownLayouts(conditions)),
+
+  editsOn: async (texts, conditions) => {
+    const { made, problem } = attempt(() =>
+      texts.flatMap(({ ref, declarations }) => editsOn(site, ref, declarations, conditions)),
+    );
+    return { edits: made ?? [], problem };
+  },
+
+  variant: async (path, changes, conditions) => viewFor(changeSite(site, changes), path, conditions, false),
+
+  combine: async (edits) => changesOf(() => combine(site, edits)),
+
+  sizesAt: async (refs, widths, conditions) => {
+    // Width by width, so that each page is styled once for each.
+    const columns = widths.map((width) => refs.map((ref) => sizesAt(site, ref, [width], conditions)[0] ?? 0));
+    return refs.map((_, at) => columns.map((column) => column[at]!));
+  },
+
+  nameColor: async (spots, name) => changesOf(() => nameColor(site, spots, name, definedProperties(site))),
+
+  stacks: async (conditions) => stackTable(site, conditions),
+
+  matchFallback: async (stack, fallback, conditions) =>
+    changesOf(() => matchFallback(site, stack, fallback, conditions)),
+
+  checkFont: async (bytes) => {
+    try {
+      const { family, style } = readFontFile(bytes);
+      return { family, style, problem: null };
+    } catch (error) {
+      if (error instanceof FontError) return { family: "", style: "", problem: error.message };
+      throw error;
+    }
+  },
+
+  declareFont: async (path, bytes, family) => {
+    const added: FileChange = { path, before: null, after: { kind: "other", path, bytes } };
+    return changesOf(() => fontFaceFor(withFiles(site, [added]), path, readFontFile(bytes), family));
+  },
+
+  restack: async (stack, instead) => changesOf(() => restack(site, stack, instead)),
+
+  nameStack: async (stack, name) => changesOf(() => nameStack(site, stack, name, definedProperties(site))),
+
+  report: async (id, conditions) => {
+    const report = reports.find((one) => one.id === id);
+    if (!report) throw new RangeError(`There is no report ${id}.`);
+    return {
+      file: report.file,
+      type: report.type,
+      text: report.make({ site, conditions, layouts: knownLayouts(conditions) }),
+    };
+  },
+
+  siteColors: async () => {
+    const colors = new Map<string, SiteColor>();
+    for (const { value, css } of colorSpots(site)) {
+      if (css === null) continue;
+      const known = colors.get(css);
+      if (known) known.uses += 1;
+      else colors.set(css, { css, value, uses: 1 });
+    }
+    return [...colors.values()].sort((a, b) => b.uses - a.uses);
+  },
+
+  linkLooks: async (ref, conditions) => linkLooks(site, ref, conditions, knownLayouts(conditions)),
+
+  slip: async (ref, conditions) => {
+    latest.targets += 1;
+    return attempt(() => slipAtOnce(site, ref, conditions, knownLayouts(conditions))).made;
+  },
+
+  targets: async (ref, conditions) => {
+    const { made: steps } = attempt(() => slipTargets(site, ref, conditions));
+    return steps && turns.inSlices(steps, asLatest("targets"));
+  },
+
+  plan: async (edit, conditions, page) => {
+    latest.reach += 1;
+    const { made: plan, problem } = attempt(() => planOnPage(site, edit, conditions, page));
+    return { plan, judged: plan && judged(plan, conditions), problem };
+  },
+
+  reach: async (edit, conditions) => {
+    const wanted = asLatest("reach");
+    const steps = judgedPlan(site, edit, conditions);
+    // The first step makes the changes, and says why it cannot.
+    const { problem } = attempt(() => steps.next());
+    return problem === null ? turns.inSlices(steps, wanted) : { plan: null, judged: null, problem };
+  },
+
+  rehearse: async (changes, path, structure, conditions) => {
+    const from = changeSite(site, changes);
+    rehearsed = { path, changes: JSON.stringify(changes), page: pageOf(from, path, conditions) };
+    return patchOf(from, path, structure, conditions);
+  },
+
+  layOut: async (path, structure, layout, whole, conditions, changes) => {
+    const from = changes.length ? changeSite(site, changes) : site;
+    const page = pageOf(from, path, conditions);
+    const before = layoutFor(path, structure, page)[path] ?? {};
+    const merged = layoutWith(before, layout, whole);
+    if (from === site) layouts.set(path, { structure, layout: merged, page: shown.get(path), whole });
+    else tried = { path, changes: JSON.stringify(changes), known: { structure, layout: merged, page, whole } };
+    return placesOf(page, from, { [path]: merged });
+  },
+
+  picture: async (path, changes, conditions, stage, look, unknown) => {
+    const from = changes.length ? changeSite(site, changes) : site;
+    const svg = pageAsPicture(from, path, conditions, addressOf, stage, look, unknown);
+    const whole = svg.replace(/blob:[^"'()\s&<>\\]+/g, (address) => dataAddress(address));
+    return `data:image/svg+xml;base64,${base64(new TextEncoder().encode(whole))}`;
+  },
+
+  unlaidPages: async (conditions, shown) =>
+    (await turns.inSlices(unlaidSteps(site, conditions, shown), asLatest("survey"))) ?? [],
+
+  commit: async (changes, files) => {
+    site = changeSite(withFiles(site, files), changes);
+    const key = JSON.stringify(changes);
+    if (rehearsed?.changes === key) shown.set(rehearsed.path, rehearsed.page);
+    if (tried?.changes === key) layouts.set(tried.path, { ...tried.known, whole: false });
+    tried = null;
+    rehearsed = null;
+  },
+
+  patch: async (path, structure, conditions) => patchOf(site, path, structure, conditions),
+
+  source: async (path, offset) => {
+    const file = textFile(site, path);
+    if (!file) return null;
+    const found = ruleAround(site, path, offset);
+    const { text } = file;
+    const start = found ? found.sheet.offset + found.rule.start : 0;
+    const end = found ? found.sheet.offset + found.rule.end : text.length;
+    return { firstLine: positionAt(text, start).line, lastLine: positionAt(text, end).line };
+  },
+
+  complete: async (property, typed) => completions(property, typed),
+
+  check: async (property, value) => (value.trim() === "" ? "A value is missing." : ignoredMessage(property, value)),
+};
+
+/** What nobody waits for. */
+const counting: readonly (keyof Engine)[] = ["siteFonts", "summary", "stopSummary", "unlaidPages", "warm"];
+
+/** The same, where whatever somebody waits for goes before what is counted. */
+export const engine = Object.fromEntries(
+  Object.entries(answers).map(([name, answer]: [string, (...asking: never[]) => unknown]) => [
+    name,
+    counting.includes(name as keyof Engine) ? answer : (...asking: never[]) => turns.asking(() => answer(...asking)),
+  ]),
+) as unknown as typeof answers;
