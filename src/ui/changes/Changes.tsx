@@ -56,7 +56,7 @@ function BeforeAfter() {
   const files = useWorkspace((state) => state.files);
   const page = useWorkspace((state) => state.page);
   const conditions = useWorkspace((state) => state.conditions);
-  const [views, setViews] = useState<{ before: PageView; after: PageView } | null>(null);
+  const [views, setViews] = useState<{ before: PageView | null; after: PageView } | null>(null);
   useEffect(() => {
     if (!page) return;
     const asOpened = [...siteOf(originals(files)).files.values()];
@@ -64,9 +64,11 @@ function BeforeAfter() {
     let stale = false;
     unwaited(
       (async () => {
+        // What is here already is shown while the files are read as they were.
+        const after = await engine.page(page, conditions);
+        if (!stale) setViews({ before: null, after });
         await earlier.open(asOpened);
         const before = await earlier.page(page, conditions);
-        const after = await engine.page(page, conditions);
         if (!stale) setViews({ before, after });
       })(),
     );

@@ -255,8 +255,11 @@ class SelectorReader {
 
   private attribute(block: Component & { args: Component[] }): SimpleSelector {
     const parts = [...block.args];
-    if (isDelim(parts[1], "|") && parts[2]?.type === "ident") parts.splice(0, 2);
-    else if (isDelim(parts[0], "|")) parts.shift();
+    if (isDelim(parts[1], "|") && parts[2]?.type === "ident") {
+      const [prefix] = parts.splice(0, 2);
+      if (prefix!.type === "ident" && !this.options.namespaces?.has(prefix!.name))
+        this.fail(`The namespace prefix "${prefix!.name}" is not declared.`, prefix!.start);
+    } else if (isDelim(parts[0], "|")) parts.shift();
     const name = parts.shift();
     if (name?.type !== "ident") this.fail("An attribute name is missing.", block.start);
     const base = {

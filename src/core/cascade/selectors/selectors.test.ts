@@ -33,6 +33,9 @@ describe("matching", () => {
     ["[data-k|=pre]", "b"],
     ["[title='one two' i]", "b"],
     ["[type=checkbox]", "i"],
+    ["[*|title]", "b"],
+    ["[|title='One two']", "b"],
+    ["[*|data-k|=pre]", "b"],
     ["[data-k=PRE-FIX]", ""],
     ["li:nth-child(2n+1)", "l1 l3"],
     ["li:nth-last-child(-n+2)", "l3 l4"],
@@ -129,4 +132,31 @@ test("nothing but a reason comes of bad text", () => {
     fc.property(cssSoup, (text) => void tryParseSelectorList(text)),
     { numRuns: 500 },
   );
+});
+
+test("a namespace prefix of an attribute must be declared", () => {
+  expect(tryParseSelectorList("[x|title]")).toBeNull();
+  expect(parseSelectorList("[x|title]", { namespaces: new Map([["x", "urn:x"]]) } as never)).toHaveLength(1);
+});
+
+describe("required selects", () => {
+  const valid = (select: string) => {
+    const page = site({ "index.html": `<form>${select}</form>` });
+    const list = parseSelectorList(":valid");
+    return documentOf(textFile(page, "index.html")!).elements.some(
+      (element) => element.tag === "select" && matches(list[0]!, element, context),
+    );
+  };
+
+  test.each([
+    ["<select required><option value=''>x<option value=a>y</select>", false],
+    ["<select required><option value=a>x</select>", true],
+    ["<select required><optgroup label=g><option value=a>x</optgroup></select>", true],
+    ["<select required><optgroup label=g><option value=''>x</optgroup></select>", false],
+    ["<select required></select>", false],
+    ["<select required><option value=''>x<option value=a selected>y</select>", true],
+    ["<select><option value=''>x</select>", true],
+  ])("%s", (select, expected) => {
+    expect(valid(select)).toBe(expected);
+  });
 });
