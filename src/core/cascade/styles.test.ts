@@ -82,6 +82,20 @@ test.each([
   expect(computed(from, "t", "display")).toBe(display);
 });
 
+test.each([
+  ["ultra-condensed", "50%"],
+  ["extra-condensed", "62.5%"],
+  ["condensed", "75%"],
+  ["semi-condensed", "87.5%"],
+  ["normal", "100%"],
+  ["semi-expanded", "112.5%"],
+  ["expanded", "125%"],
+  ["extra-expanded", "150%"],
+  ["ultra-expanded", "200%"],
+])("a width named %s is %s", (name, width) => {
+  expect(computed(pageWith(`#t{font-stretch:${name}}`, "<p id=t>x</p>"), "t", "font-stretch")).toBe(width);
+});
+
 describe("computed values", () => {
   test.each<[string, string, string, string]>([
     ["em of the parent for a size", "div{font-size:20px} p{font-size:1.5em}", "font-size", "30px"],

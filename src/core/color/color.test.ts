@@ -181,3 +181,8 @@ test.each([
 ])("%s serialises as %s", (text, legacy, expected) => {
   expect(serialiseColor({ color: color(text), legacy })).toBe(expected);
 });
+
+test.each(["hsl(120, 50, 50)", "hsl(120, 50%, 50)", "hsl(120deg, 50%)", "rgb(1, 2%, 3)", "rgb(1, 2, 3, 4, 5)"])(
+  "%s is no colour with commas",
+  (text) => expect(parseColor(text)).toBeNull(),
+);

@@ -1,7 +1,11 @@
 import { describe, expect, test } from "vitest";
 import { formatColor, showRatio } from "../color";
 import { pageWith, styleOf } from "../testing/site";
+import { defaultConditions } from "../cascade/conditions";
+import { styledPage } from "../cascade/styledPages";
+import { textFile } from "../source/site";
 import { legibilityOf } from "./ground";
+import { mayBeOverlapped } from "./moved";
 
 const of = (css: string, body: string, scheme: "light" | "dark" = "light") =>
   legibilityOf(styleOf(pageWith(css, body), "t", { scheme }));
@@ -81,5 +85,37 @@ describe("what the ink comes out as", () => {
   test("large and bold text needs less", () => {
     expect(of("p{font-size:24px;color:#888}", '<p id="t">')).toMatchObject({ needs: 3, passes: true });
     expect(of("p{font-size:16px;color:#888}", '<p id="t">')).toMatchObject({ needs: 4.5, passes: false });
+  });
+});
+
+test.each([
+  ["placed on the page", "p{position:absolute}", "It is placed over or under other parts of the page."],
+  ["in the window", "p{position:fixed}", "It is placed over or under other parts of the page."],
+  ["moved", "p{translate:1px}", "It is moved from where it would stand."],
+  ["afloat", "p{float:left}", "It floats, and may hang out of what is around it."],
+])("what is %s may stand on anything", (_, css, doubt) => {
+  const { ground, verdict } = of(css, '<div><p id="t">');
+  expect(ground).toMatchObject({ certain: false, doubt });
+  expect(verdict).toBe("doubtful");
+  // Its own ground goes with it.
+  expect(of(`${css}p{background:#fff}`, '<div><p id="t">').ground.certain).toBe(true);
+});
+
+describe("generated boxes", () => {
+  const overlapped = (css: string) => {
+    const from = pageWith(css, '<div id="d">x</div><p id="t">x</p>');
+    const page = styledPage(from, textFile(from, "index.html")!, defaultConditions);
+    return mayBeOverlapped(page, styleOf(from, "t"));
+  };
+
+  test.each([
+    ["in the flow", "div::before{content:'';background:red}", false],
+    ["placed and painted", "div::before{content:'';background:red;position:absolute}", true],
+    ["placed, after", "div::after{content:'';box-shadow:0 0 1px;position:absolute}", true],
+    ["placed, without content", "div::before{background:red;position:absolute}", false],
+    ["placed, painting nothing", "div::before{content:'x';position:absolute}", false],
+    ["of what is not shown", "div{display:none}div::before{content:'';background:red;position:absolute}", false],
+  ])("%s", (_, css, expected) => {
+    expect(overlapped(css)).toBe(expected);
   });
 });

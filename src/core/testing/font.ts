@@ -53,7 +53,7 @@ function fvar(axes: readonly Axis[]): Uint8Array {
 }
 
 /** A TrueType file. */
-export function testFont(family: string, axes: readonly Axis[] = [], weight = 400): Uint8Array {
+export function testFont(family: string, axes: readonly Axis[] = [], weight = 400, widthClass = 5): Uint8Array {
   const box = joined(
     u16(1, 50, 0, 550, 700),
     u16(3),
@@ -63,7 +63,7 @@ export function testFont(family: string, axes: readonly Axis[] = [], weight = 40
     u16(0, 0, 700, 0),
   );
   const os2 = joined(
-    u16(4, 500, weight, 5, 0),
+    u16(4, 500, weight, widthClass, 0),
     new Uint8Array(22),
     new Uint8Array(10),
     u32(1, 0, 0, 0),

@@ -43,6 +43,21 @@ describe("font files", () => {
     expect([font.has(65), font.has(122), font.has(123), font.has(0x20ac)]).toEqual([true, true, false, false]);
   });
 
+  test.each([
+    [1, 50],
+    [2, 62.5],
+    [3, 75],
+    [4, 87.5],
+    [5, 100],
+    [6, 112.5],
+    [7, 125],
+    [8, 150],
+    [9, 200],
+    [77, 100],
+  ])("width class %i is %f%%", (widthClass, stretch) => {
+    expect(readFontFile(testFont("Pier", [], 400, widthClass)).stretch).toBe(stretch);
+  });
+
   test("cut off anywhere, or filled with something else, are refused with a reason and nothing else", () => {
     const whole = testFont("Flex", axes);
     for (let length = 0; length < whole.length; length += 37) {
