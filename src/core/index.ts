@@ -4,7 +4,7 @@ export type { ElementRef } from "./text/refs";
 export { analyse, type Analysis, type AnalysedElement } from "./report/analysis";
 export { defaultConditions, type Conditions } from "./cascade/conditions";
 export { ignoredMessage, type Finding, type Level } from "./findings";
-export { findingsFor, findingSteps } from "./findings";
+export { findingSteps } from "./findings";
 export { reportedLonghands } from "./cascade/properties";
 export { forcedStatesOf } from "./cascade/forced";
 export { rehearsedIn, usualConditions } from "./cascade/rehearsals";
@@ -12,7 +12,7 @@ export { overridesFor, rewritingFor, stateAttribute, type Override } from "./cas
 export { computedValue, fontSizeOf, type Style } from "./cascade/style";
 export { facesOfPage, usedScheme, stylePage, type StyledPage } from "./cascade/styles";
 export { styledPage, type KnownPage } from "./cascade/styledPages";
-export { explain, type Contender, type Explanation } from "./cascade/explain";
+export { type Contender, type Explanation } from "./cascade/explain";
 export { lossWords, type Loss } from "./cascade/losses";
 export { matchingElements } from "./cascade/selectors";
 export { completions } from "./edits/completion";
@@ -21,7 +21,6 @@ export {
   ColorError,
   contrastRatio,
   convertColor,
-  differenceOk,
   formatColor,
   gamutOf,
   handChannels,
@@ -36,14 +35,11 @@ export {
   notationOf,
   notations,
   oklch,
-  paintOver,
   parseColor,
   ratioOn,
   readColorValue,
-  relativeLuminance,
   seenWith,
   showRatio,
-  toGamut,
   visions,
   type Color,
   type FormatOptions,
@@ -69,7 +65,7 @@ export { applyPlan, planEdit, planOnPage, planSteps } from "./edits/plan";
 export { shorthandOf } from "./edits/fold";
 export { EditError, type Edit, type Plan, type Reach, type Target } from "./edits/types";
 export { linkLooks, type LinkLook, type LinkLooks, type LinkState } from "./slip/linkStates";
-export { slipAtOnce, slipFor, slipTargets, type IdleDeclaration, type Slip, type SlipRowValue } from "./slip/slip";
+export { slipAtOnce, slipTargets, type IdleDeclaration, type Slip, type SlipRowValue } from "./slip/slip";
 export type { TargetOption } from "./slip/targets";
 export * from "./files";
 export { rebased } from "./source/changes";
@@ -111,7 +107,7 @@ export {
 } from "./ground/picture";
 export { layoutNow, layoutWith } from "./ground/layoutNow";
 export { cssColor } from "./color/format";
-export { refOf, styleAt, textsOf } from "./text/pageTexts";
+export { textsOf } from "./text/pageTexts";
 export { finished } from "./source/steps";
 export { pseudoTexts, type PseudoText } from "./text/pseudoTexts";
 export { isPlace, legibility, legibilityOn, roleName, textStyleKey, type Layouts } from "./text/textStyles";
@@ -120,7 +116,6 @@ export { invisibleBelow, type Ground, type Legibility, type Verdict } from "./gr
 export {
   bareLayout,
   gridColumns,
-  gridPoints,
   gridRows,
   textId,
   type Box,
@@ -159,7 +154,7 @@ export {
 } from "./type/decoration";
 export { fluidSize, keywordSizes, pxPerUnit, sizeIn, sizeUnits, unitOf, type SizeUnit } from "./type/lengths";
 export { isWeightFaked, matchedFallback, weightTaken, type MemberInfo, type StackInfo } from "./type/members";
-export { memberOn, platformFaces, platforms } from "./type/platforms";
+export { platformFaces, platforms } from "./type/platforms";
 export { ratios, scaleSteps } from "./type/scale";
 export { stackFaults, stackMembers, writeStack, type StackFault } from "./type/stack";
 export { editsOn } from "./slip/copying";

@@ -14,7 +14,7 @@ import { invalidSelectors } from "./selectors";
 import { unmatchedSelectors } from "./unmatched";
 import type { Check, CheckContext, Finding } from "./types";
 
-export const checks: readonly Check[] = [
+const checks: readonly Check[] = [
   missingSheet,
   noSheet,
   brokenText,

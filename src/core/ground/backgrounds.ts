@@ -25,7 +25,7 @@ export function canvasColor(root: Style): Color {
   return root.shared.scheme === "dark" ? darkCanvas : white;
 }
 
-export function isBoxless(style: Style): boolean {
+function isBoxless(style: Style): boolean {
   return valueOf(style, "display") === "contents";
 }
 

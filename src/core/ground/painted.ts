@@ -5,7 +5,7 @@ import type { Found } from "./ground";
 import type { Painted } from "./layout";
 
 /** Part of a text's band that may be worse than its ratio says. */
-export const worstPart = 1 / 20;
+const worstPart = 1 / 20;
 /** Bytes of a colour that layers and pixels may differ by and still tell the same. */
 const sameWithin = 4;
 /** Relative luminance that they may differ by where the ground varies. */

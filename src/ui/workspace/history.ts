@@ -247,5 +247,3 @@ export function createHistory({ engine, get, set, renew }: Desk, storage: Storag
     },
   };
 }
-
-export type History = ReturnType<typeof createHistory>;

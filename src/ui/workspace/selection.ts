@@ -31,5 +31,3 @@ export function createSelection({ engine, get, set, failed }: Desk) {
     pickWords: (words: PickedWords | null) => set({ words }),
   };
 }
-
-export type Selection = ReturnType<typeof createSelection>;

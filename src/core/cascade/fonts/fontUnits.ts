@@ -47,7 +47,7 @@ export function fontMeasure(
 }
 
 /** @param installed families of the machine; null when they are not known, and every face whose metrics are known counts as there */
-export function firstFace(
+function firstFace(
   { families, weight, italic }: FontSetting,
   faces: readonly FontFace[],
   installed: readonly string[] | null,

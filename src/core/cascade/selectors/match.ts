@@ -170,7 +170,7 @@ function matchesLang(ranges: readonly string[], element: ElementNode): boolean {
 }
 
 /** The language of an element (HTML, 3.2.6.2); "" when unknown. */
-export function languageOf(element: ElementNode): string {
+function languageOf(element: ElementNode): string {
   for (let node: ElementNode | null = element; node; node = node.parent) {
     const language = node.attributes.get("xml:lang") ?? node.attributes.get("lang");
     if (language !== undefined) return language;

@@ -443,7 +443,7 @@ const plainNth: Record<string, { of: NthKind; step: number; offset: number }> = 
 };
 
 /** An+B (CSS Syntax 3, section 6). */
-export function parseNth(text: string): { step: number; offset: number } | null {
+function parseNth(text: string): { step: number; offset: number } | null {
   const bare = text
     .trim()
     .toLowerCase()

@@ -127,7 +127,7 @@ function safeTree(document: HtmlDocument, context: SafeContext): SafeElement {
 }
 
 /** The attributes an element keeps, pictures with the address of their file. */
-export function safeAttributes(element: ElementNode, { base, addressOf }: SafeContext): [string, string][] {
+function safeAttributes(element: ElementNode, { base, addressOf }: SafeContext): [string, string][] {
   const tag = element.tag.toLowerCase();
   if (animations.has(tag)) return [];
   const kept: [string, string][] = [];

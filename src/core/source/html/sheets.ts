@@ -255,7 +255,7 @@ interface Import {
 }
 
 /** What an import rule asks for (CSS Cascade 5, 2.1); null when it is not well formed. */
-export function importOf(rule: AtRule): Import | null {
+function importOf(rule: AtRule): Import | null {
   if (rule.block) return null;
   const parts = componentsOf(rule.preludeText);
   const first = parts[0];
