@@ -119,3 +119,11 @@ describe("generated boxes", () => {
     expect(overlapped(css)).toBe(expected);
   });
 });
+
+test.each([
+  ["18px", 1, 4.5],
+  ["18px", 1.5, 3],
+  ["30px", 0.5, 4.5],
+])("text of %s, shown %f times as large, needs %f", (size, zoom, needs) => {
+  expect(of(`div{zoom:${zoom}}p{font-size:${size}}`, '<div><p id="t">').needs).toBe(needs);
+});

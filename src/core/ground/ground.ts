@@ -80,7 +80,8 @@ export function legibilityOf(
     : ink
       ? groundFromStylesWith(style, ink)
       : groundFromStyles(style);
-  const needs = neededRatio(fontSizeOf(style), valueOf(style, "font-weight"));
+  // As large as it is shown.
+  const needs = neededRatio(fontSizeOf(style) * style.shared.zoom, valueOf(style, "font-weight"));
   const unjudged = exemption(style) ?? unseenReason(style) ?? layout?.unseen ?? null;
   const painted = layout?.painted && ink === null ? layout.painted : null;
   const seen = painted && groundFromPaint(painted);

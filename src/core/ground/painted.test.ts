@@ -48,6 +48,12 @@ describe("the verdict", () => {
   test("layers that tell the same explain it", () => {
     const { ground } = judge("#t{background:#fff}", { painted: { points: point(255, 0, 9), seen: 1, doubt: null } });
     expect([ground.kind, ground.from === null]).toEqual(["canvas", true]);
+    const own = { index: 4, box: layout({}).text, images: [], picture: null, opacity: 1, group: false, doubt: null };
+    const from = (ink: number) => {
+      const painted = { points: point(ink, 0, 9), seen: 1, doubt: null };
+      return judge("#t{background:#808080}", { painted, under: [own] }).ground.from;
+    };
+    expect([from(128), from(140)]).toEqual([4, null]);
   });
 
   test("part of a gradient is explained by the gradient", () => {
