@@ -50,6 +50,7 @@ export function isAdjustedByAttributes({ tag, namespace }: ElementNode): boolean
   return namespace === "html" && controls.has(tag);
 }
 
+/** What browsers set right after the cascade, by the element (HTML, 15). */
 export function adjustStyle(style: Adjustable): void {
   const { element } = style;
   if (!isHtml(element)) {

@@ -25,6 +25,7 @@ export type InvalidReason = "unknown property" | "invalid value" | "empty value"
 
 const prepared = new WeakMap<Declaration, PreparedDeclaration>();
 
+/** What a declaration gives each longhand, read once for equal declarations. */
 export function prepareDeclaration(declaration: Declaration): PreparedDeclaration {
   let result = prepared.get(declaration);
   if (!result) {
@@ -38,6 +39,7 @@ export function prepareDeclaration(declaration: Declaration): PreparedDeclaratio
 const quirky =
   /^(?:font-size|letter-spacing|word-spacing|text-indent|(?:margin|padding)(?:-(?:top|right|bottom|left))?|border(?:-(?:top|right|bottom|left))?-width|border-spacing|top|right|bottom|left|(?:min-|max-)?(?:width|height)|vertical-align|background-position)$/;
 
+/** The same in quirks mode, where lengths need no unit and colours no mark (Quirks Mode, 3.1). */
 export function prepareInQuirks(declaration: Declaration): PreparedDeclaration {
   return quirkOf(declaration.property, declaration.valueText) ?? prepareDeclaration(declaration);
 }
@@ -84,6 +86,7 @@ export function invalidReason(property: string, valueText: string): InvalidReaso
   return result.kind === "invalid" ? result.reason : null;
 }
 
+/** Whether a property exists: computed here, or in the grammar of CSS. */
 export function isKnownProperty(property: string): boolean {
   const name = aliases[property] ?? property;
   return (

@@ -7,6 +7,7 @@ import type { ElementNode } from "../source/html/document";
 const none: readonly Declaration[] = [];
 const known = new Map<string, readonly Declaration[]>();
 
+/** Declarations that presentational attributes stand for (HTML, 15). */
 export function hintsFor(element: ElementNode): readonly Declaration[] {
   if (element.namespace === "math") return none;
   if (element.namespace === "svg")

@@ -29,6 +29,7 @@ export interface RuleMatching {
   rootFor(sheet: number): ElementNode | null;
 }
 
+/** What matching the rules of a page needs to know of it. */
 export function ruleMatching(context: MatchContext, { sheets }: PageRules, document: HtmlDocument): RuleMatching {
   return { context, rootFor: (sheet) => (sheets[sheet] ? scopeRootOf(sheets[sheet], document) : null) };
 }

@@ -15,6 +15,7 @@ import { type StyledPage } from "./styles";
 /** Attribute on an element of the shown page that holds the states forced on it, parted by blanks. */
 export const stateAttribute = "data-hevret-state";
 
+/** How sheets are written for a page that is shown under these conditions. */
 export function rewritingFor(conditions: Conditions, path: string): SheetRewriting {
   const usual = !rehearsedIn(conditions).some(({ media }) => media);
   const states = new Set(Object.values(conditions.forced[path] ?? {}).flat());
@@ -62,6 +63,7 @@ export function withStates(selectors: string, states: ReadonlySet<string>): stri
 /** Declarations to be put on elements, by index, because no sheet can bring them about. */
 export type Override = [index: number, property: "font-size" | "font-family", value: string];
 
+/** What is put on elements for sizes under another default size, and for stacks without a font. */
 export function overridesFor({ styles, conditions }: StyledPage): Override[] {
   const overrides: Override[] = [];
   if (conditions.rootSize !== defaultConditions.rootSize) {

@@ -152,6 +152,7 @@ function newIndex(): RuleIndex {
   return { ids: new Map(), classes: new Map(), types: new Map(), rest: [] };
 }
 
+/** Rules by the id, class or tag that an element must have to match. */
 export function indexOf(
   rules: readonly PageRule[],
   quirks: boolean,

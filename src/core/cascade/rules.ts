@@ -60,6 +60,7 @@ export interface SheetRules {
   invalidSelectors: readonly InvalidSelector[];
 }
 
+/** Whether a step is a rule, not the statement of a layer. */
 export function isEntry(step: RuleEntry | LayerStatement): step is RuleEntry {
   return "selectors" in step;
 }
@@ -77,6 +78,7 @@ const mostLists = 20_000;
 
 const known = new WeakMap<readonly Item[], SheetRules>();
 
+/** The rules of a sheet with the conditions, layers and scopes they stand in, in order; read once for equal items. */
 export function rulesOf(items: readonly Item[]): SheetRules {
   let rules = known.get(items);
   if (!rules) {

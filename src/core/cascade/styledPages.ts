@@ -28,6 +28,7 @@ function keyFor(conditions: Conditions, path: string): string {
   return conditionsKey(conditions) + JSON.stringify([conditions.containers[path] ?? {}, conditions.forced[path] ?? {}]);
 }
 
+/** A page with its styles under these conditions, made from the nearest version that is known. */
 export function styledPage(site: Site, file: TextFile, conditions: Conditions): KnownPage {
   const key = keyFor(conditions, file.path);
   const fonts = measuresKey(conditions);

@@ -12,6 +12,10 @@ export type DeclaredText = string | null | undefined;
 /** The computed value of a registered property as text; null when the text does not fit its syntax. */
 export type ComputeProperty = (property: RegisteredProperty, text: string) => string | null;
 
+/**
+ * Custom properties of an element with their references put in (CSS Variables 1, 2 and 3); those in a cycle are
+ * invalid.
+ */
 export function resolveVariables(
   own: ReadonlyMap<string, DeclaredText>,
   inherited: CustomProperties,

@@ -219,6 +219,7 @@ const rgbSpace = (
   fromBase: (channels) => map(multiply(fromXyz, channels), fromLinear),
 });
 
+/** How each space is computed from the one it rests on, and back. */
 export const conversions: Readonly<Record<Space, Conversion>> = {
   "xyz-d65": { base: null, toBase: same, fromBase: same },
   "xyz-d50": { base: "xyz-d65", toBase: (c) => multiply(d50ToD65, c), fromBase: (c) => multiply(d65ToD50, c) },

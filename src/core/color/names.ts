@@ -24,6 +24,7 @@ const list =
 
 const words = list.split(" ");
 
+/** The named colours (CSS Color 4, 6.1) as numbers 0xRRGGBB. */
 export const namedColors: ReadonlyMap<string, number> = new Map(
   Array.from({ length: words.length / 2 }, (_, at) => [words[at * 2]!, parseInt(words[at * 2 + 1]!, 16)]),
 );

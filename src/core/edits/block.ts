@@ -42,6 +42,10 @@ function sets(declaration: Declaration, property: string): boolean {
   return name === property || (shorthands.get(name)?.longhands.includes(property) ?? false);
 }
 
+/**
+ * Sets a property in a block: where it is declared, else in a line of its own as others stand there.
+ * @returns splices of the block's text
+ */
 export function setDeclaration(where: BlockText, property: string, value: string): Splice[] {
   const deciding = decidingDeclaration(where.items, property);
   if (deciding && nameOf(deciding) === property) return [{ ...deciding.value, insert: value }];
@@ -80,6 +84,7 @@ export function startWithBlank({ text, block }: BlockText, offset: number): numb
   return start;
 }
 
+/** Puts a declaration into a comment. */
 export function switchOff({ text }: BlockText, declaration: Declaration): Splice {
   const end = declaration.semicolon === null ? declaration.end : declaration.semicolon + 1;
   const inside = text.slice(declaration.start, end);
@@ -88,6 +93,7 @@ export function switchOff({ text }: BlockText, declaration: Declaration): Splice
   return { start: declaration.start, end, insert: `/* ${inside} */` };
 }
 
+/** Takes a declaration out of its comment. */
 export function switchOn(where: BlockText, disabled: DisabledDeclaration): Splice[] {
   const { declaration } = disabled;
   const inside = where.text.slice(disabled.start + 2, disabled.end - 2).trim();

@@ -5,6 +5,7 @@ import type { Declaration, DisabledDeclaration, StyleRule } from "../source/css/
 import { textFile, type Site, type TextFile } from "../source/site";
 import { EditError } from "./types";
 
+/** The page or sheet at a path. @throws EditError when there is none */
 export function fileAt(site: Site, path: string): TextFile {
   const file = textFile(site, path);
   if (!file) throw new EditError(`There is no page or style sheet at ${path}.`);
@@ -36,6 +37,7 @@ export function declarationAt(
   throw new EditError(`There is no declaration at character ${start} of ${path}.`);
 }
 
+/** An element by its page and index. @throws EditError when there is none */
 export function elementAt(site: Site, page: string, index: number) {
   const file = fileAt(site, page);
   const element = file.kind === "html" ? documentOf(file).elements[index] : undefined;

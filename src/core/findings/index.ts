@@ -28,6 +28,7 @@ const checks: readonly Check[] = [
 
 type Asked = Omit<CheckContext, "layouts"> & Partial<CheckContext>;
 
+/** The findings of a site, in one piece. */
 export function findingsFor(context: Asked): Finding[] {
   return finished(findingSteps(context));
 }

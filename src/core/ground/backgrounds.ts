@@ -29,6 +29,7 @@ function isBoxless(style: Style): boolean {
   return valueOf(style, "display") === "contents";
 }
 
+/** The background colour, before compositing; clear for an element without a box (CSS Backgrounds 3, 2.2). */
 export function backgroundColor(style: Style): Color {
   return isBoxless(style) ? clear : resolveColor(valueOf(style, "background-color"), colorsOf(style)).color;
 }
@@ -47,6 +48,7 @@ export function colorClip(style: Style): string {
   return clips[(images.length - 1) % clips.length]!;
 }
 
+/** Whether an element paints a background of its own: a colour that is not clear, or an image. */
 export function hasBackground(style: Style): boolean {
   return backgroundColor(style).alpha !== 0 || valueOf(style, "background-image").some((image) => image !== null);
 }

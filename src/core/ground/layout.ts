@@ -93,8 +93,10 @@ export function bareLayout(text: Box): PlaceLayout {
 
 /** Points of a text's box that its ground is taken at: a grid with the edges in it. */
 export const gridColumns = 33;
+/** Rows of points that a text is looked at by. */
 export const gridRows = 9;
 
+/** The points of a box that are looked at, edges included, in CSS px of the page. */
 export function gridPoints({ left, top, width, height }: Box): [x: number, y: number][] {
   const points: [number, number][] = [];
   for (let row = 0; row < gridRows; row += 1) {

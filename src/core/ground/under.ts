@@ -34,6 +34,11 @@ interface Paint {
 
 const differsAt = "What lies there cannot be told.";
 
+/**
+ * What lies under a text on the laid-out page, point by point, and the ink as it comes out on it (Compositing 1, 5).
+ * @param ink before compositing
+ * @param styles of the page, by index
+ */
 export function groundUnder(style: Style, ink: Color, layout: PlaceLayout, styles: readonly Style[]): Found {
   const root = styles[0]!;
   const paints = layout.under.flatMap((layer) => paintsOf(layer, styles, style));

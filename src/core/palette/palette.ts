@@ -84,6 +84,7 @@ const roleWords: Readonly<Record<Role, string>> = {
   other: "colour",
 };
 
+/** The colours of a site: every value with its uses, twins, pairs that occur and custom properties. */
 export function paletteOf(site: Site, conditions: Conditions, layouts: Layouts = {}): Palette {
   const pages = pagesOf(site).map((file) => styledPage(site, file, conditions));
   const spots = colorSpots(site);

@@ -16,6 +16,7 @@ export interface ReferenceSpot {
 
 const known = new WeakMap<TextFile, ReferenceSpot[]>();
 
+/** Where custom properties are referred to, in sheets and style attributes. */
 export function referenceSpots(site: Site): ReferenceSpot[] {
   return [...sheetsOf(site), ...pagesOf(site)].flatMap((file) => {
     let own = known.get(file);

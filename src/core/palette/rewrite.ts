@@ -24,6 +24,10 @@ const exact = 0.0005;
 const older: ReadonlySet<string> = new Set(["hex", "name", "rgb", "hsl", "hwb"]);
 const isOlder = (notation: string | undefined) => notation !== undefined && older.has(notation);
 
+/**
+ * Colours written in another notation. What cannot be written in it is left, with the reason; what comes out
+ * otherwise is told with its difference (ΔE OK).
+ */
 export function rewriteColors(spots: readonly ColorSpot[], notation: Notation, options: FormatOptions = {}): Rewriting {
   const result: Rewriting = { changes: [], same: 0, different: [], left: [] };
   for (const { value, css, mixed, path, start, end, line } of spots) {

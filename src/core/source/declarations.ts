@@ -21,6 +21,7 @@ export function isForScreens(media: string): boolean {
   return ["", "all", "screen"].includes(media.trim().toLowerCase());
 }
 
+/** The texts of sheets that a file holds: all of a style sheet, or those a page embeds. */
 export function sheetTexts(site: Site, file: TextFile): SheetText[] {
   if (file.kind === "css") return [{ file, offset: 0, text: file.text, items: itemsOf(file), media: "" }];
   return sheetsOfPage(site, file)

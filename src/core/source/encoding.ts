@@ -25,6 +25,10 @@ const strayBase = 0xdc00;
 /** A text whose encoding is known, or the reason why it cannot be read, in plain words. */
 export type Decoded = { text: string; encoding: Encoding } | { reason: string };
 
+/**
+ * The text of a file and its encoding, found as browsers find it (CSS Syntax 3, 3.2; HTML, 13.2.3), or why it cannot
+ * be read.
+ */
 export function decodeText(bytes: Uint8Array, kind: TextKind): Decoded {
   const mark = marks.find(([, mark]) => mark.every((byte, at) => bytes[at] === byte));
   if (mark) {

@@ -4,6 +4,7 @@
 export type Address =
   { kind: "file"; path: string } | { kind: "remote"; url: string } | { kind: "data"; url: string } | { kind: "none" };
 
+/** The folder of a path, "" at the top; without a slash at its end. */
 export function folderOf(path: string): string {
   return path.slice(0, path.lastIndexOf("/") + 1);
 }

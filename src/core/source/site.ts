@@ -37,6 +37,7 @@ export interface Site {
   refused: readonly RefusedFile[];
 }
 
+/** What a file is, by the ending of its path. */
 export function kindOfPath(path: string): TextKind | "other" {
   if (/\.(?:html?|xhtml)$/i.test(path)) return "html";
   if (/\.css$/i.test(path)) return "css";
@@ -61,6 +62,7 @@ export function siteOf(files: Iterable<StoredFile>): Site {
   return { files: new Map(sorted.map((file) => [file.path, file])), refused: [] };
 }
 
+/** A file as it is kept: text with its encoding, or bytes; refused, with the reason, where it cannot be read. */
 export function readFile(file: SiteFile): StoredFile | RefusedFile {
   const path = normalisePath(file.path);
   const kind = kindOfPath(path);
@@ -73,6 +75,7 @@ export function readFile(file: SiteFile): StoredFile | RefusedFile {
   return "reason" in decoded ? { path, reason: decoded.reason } : { kind, path, ...decoded };
 }
 
+/** The bytes of a file, as it is to be saved: text in its own encoding, byte for byte where nothing was changed. */
 export function fileBytes(file: StoredFile): Uint8Array {
   return file.kind === "other" ? file.bytes : encodeText(file.text, file.encoding, file.kind);
 }
@@ -91,6 +94,7 @@ export interface FileOrigin {
 
 const origins = new WeakMap<TextFile, FileOrigin>();
 
+/** Of which version a file was made, by which changes; null for a file as it was opened. */
 export function originOf(file: TextFile): FileOrigin | null {
   return origins.get(file) ?? null;
 }
@@ -156,10 +160,12 @@ function groupByPath(changes: readonly TextChange[]): Map<string, TextChange[]> 
   return groups;
 }
 
+/** The pages of a site, in the order of its files. */
 export function pagesOf(site: Site): TextFile[] {
   return [...site.files.values()].filter((file): file is TextFile => file.kind === "html");
 }
 
+/** The style sheets of a site, in the order of its files. */
 export function sheetsOf(site: Site): TextFile[] {
   return [...site.files.values()].filter((file): file is TextFile => file.kind === "css");
 }

@@ -32,6 +32,7 @@ export function shadowLayers(text: string): ShadowLayer[] | null {
   return layers;
 }
 
+/** Layers of a shadow as a value of `text-shadow`; `none` without any. */
 export function writeShadow(layers: readonly ShadowLayer[]): string {
   if (layers.length === 0) return "none";
   return layers

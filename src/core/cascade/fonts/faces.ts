@@ -116,6 +116,7 @@ const generics: Readonly<Record<string, string>> = table({
   fantasy: "DejaVu Sans",
 });
 
+/** The measures of the face that a generic family usually is; null where they are not known. */
 export function genericFace(generic: string): FaceMetrics | null {
   const family = generics[generic];
   return family ? knownFace(family) : null;

@@ -21,6 +21,7 @@ export function fontKeyOf(stack: string, size: number, weight: number, italic: b
   return `${italic ? "italic " : ""}${stretch === "100%" ? "" : `${stretch} `}${weight} ${Math.round(size * 1000) / 1000}px ${stack}`;
 }
 
+/** Names a setting of type by what its units go by. */
 export function fontKey({ families, size, weight, italic, stretch }: FontSetting): string {
   return fontKeyOf(families.map(serialiseFamily).join(", "), size, weight, italic, `${stretch}%`);
 }

@@ -74,6 +74,7 @@ const size: Longhand<(readonly Component[])[], Size[]> = {
   },
 };
 
+/** Whether components are one size of a background (CSS Backgrounds 3, 2.9). */
 export function isBackgroundSize(parts: readonly Component[]): boolean {
   const word = soleKeyword(parts);
   if (word === "cover" || word === "contain") return true;

@@ -68,6 +68,7 @@ const borderWidth = (side: Side): Longhand<Component, number> => ({
   serialise: (value, context) => (/none|hidden/.test(context.own(`border-${side}-style`)) ? "0px" : serialisePx(value)),
 });
 
+/** Whether a component is the width of a border (CSS Backgrounds 3, 3.3). */
 export function isBorderWidth(component: Component): boolean {
   return (
     (component.type === "ident" && component.name.toLowerCase() in namedWidths) ||

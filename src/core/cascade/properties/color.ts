@@ -22,6 +22,7 @@ export type Image = Component | null;
 const imageFunction =
   /^(?:-webkit-)?(?:repeating-)?(?:linear|radial|conic)-gradient$|^(?:-webkit-)?image-set$|^(?:-webkit-)?cross-fade$|^url$|^src$|^-webkit-gradient$|^paint$|^element$|^image$/;
 
+/** Whether a component is an image (CSS Images 4, 2), valid or not. */
 export function isImage(component: Component | undefined): boolean {
   return component?.type === "url" || (component?.type === "function" && imageFunction.test(component.name));
 }

@@ -48,6 +48,7 @@ export function parseFamilies(value: readonly Component[]): FamilyName[] | null 
   return families;
 }
 
+/** A family as browsers write it (CSSOM, 6.7.2). */
 export function serialiseFamily({ name, generic }: FamilyName): string {
   if (generic) return name;
   const plain =
@@ -110,6 +111,11 @@ export function fitMonospace(
   return { ...size, px: own ? size.px * defaultMonospace : size.px / defaultMonospace };
 }
 
+/**
+ * What a keyword for a size comes to, CSS px (CSS Fonts 4, 2.5).
+ * @param index from `xx-small`
+ * @param rootSize the reader's default
+ */
 export function keywordSize(index: number, monospace: boolean, rootSize: number, quirks: boolean): number {
   const base = monospace ? (rootSize * 13) / 16 : rootSize;
   if (base === 16) return sizes16[index]!;
@@ -170,6 +176,7 @@ const fontSize: Longhand<Component, FontSize> = {
   serialise: (value) => serialisePx(usedSize(value)),
 };
 
+/** Whether a component is a size of letters (CSS Fonts 4, 2.5). */
 export function isFontSize(component: Component): boolean {
   if (component.type === "ident")
     return [...sizeKeywords, "larger", "smaller", "math", "-webkit-xxx-large"].includes(component.name.toLowerCase());
@@ -261,6 +268,7 @@ export type LineHeight = { kind: "normal" } | { kind: "number"; value: number } 
 
 const leadingRules = { percent: true, negative: false };
 
+/** Whether a component is a line height (CSS Inline 3, 5.1). */
 export function isLineHeight(component: Component): boolean {
   if (isKeyword(component, "normal")) return true;
   if (component.type === "number") return component.value >= 0;
@@ -310,8 +318,10 @@ const fontVariations: Longhand<readonly [tag: string, value: number][], readonly
   serialise: (value) => value.map(([tag, amount]) => `"${tag}" ${serialiseNumber(amount)}`).join(", ") || "normal",
 };
 
+/** Keywords of `font-variant-caps` besides `normal`. */
 export const capsKeywords = "small-caps all-small-caps petite-caps all-petite-caps unicase titling-caps";
 
+/** Whether a component is a slash. */
 export function isSlash(component: Component | undefined): boolean {
   return isDelim(component, "/");
 }

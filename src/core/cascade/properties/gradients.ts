@@ -8,6 +8,7 @@ import { isLength, wordOf } from "./kinds";
 type Gradient = ComponentOf<"function">;
 const gradient = /^(?:repeating-)?(linear|radial|conic)-gradient$/;
 
+/** Whether a component is a gradient's function, valid or not (CSS Images 4, 3). */
 export function isGradient(component: Component): component is Gradient {
   return component.type === "function" && gradient.test(component.name);
 }

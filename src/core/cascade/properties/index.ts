@@ -29,6 +29,7 @@ export const longhands: readonly Longhand[] = [
   ...edgeLonghands,
 ] as unknown as Longhand[];
 
+/** Where each longhand stands among `longhands`, and so among computed values. */
 export const longhandIndex: ReadonlyMap<string, number> = new Map(longhands.map(({ name }, index) => [name, index]));
 
 /** Older names of longhands and shorthands that mean the same (CSS Compatibility; CSS Fonts 4, 2.3). */
@@ -96,6 +97,7 @@ export function readerOf(name: string): Longhand | null {
   return index === undefined ? null : longhands[index]!;
 }
 
+/** Whether a property is named by the flow, not by sides (CSS Logical 1). */
 export function isLogical(name: string): boolean {
   return logical.has(name);
 }

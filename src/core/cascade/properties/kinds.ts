@@ -34,6 +34,7 @@ function sixDigits(value: number): number {
   return Math.sign(value) * Number(`${digits.slice(0, 7)}e${exponent}`);
 }
 
+/** A length in px as browsers write it. */
 export const serialisePx = (value: number) => `${serialiseNumber(value)}px`;
 
 /** A number, written or reckoned; null for anything else. */
@@ -54,6 +55,7 @@ export function wordLonghand(
   return { name, inherited, initial, parse, compute: (value) => value, serialise: (value) => value };
 }
 
+/** A longhand of keywords. @param initial one of them @param others the others, parted by blanks */
 export function keywords(name: string, inherited: boolean, initial: string, others: string): Longhand<string, string> {
   const known = new Set([initial, ...others.split(" ")]);
   return wordLonghand(name, inherited, initial, (value) => {
@@ -147,6 +149,7 @@ export function computeLength(
 const largest = 33554432;
 const finite = (value: number) => Math.max(-largest, Math.min(largest, value));
 
+/** A length, a percentage, or a sum of both, as browsers write it (CSS Values 4, 10.13). */
 export function serialiseLengthPercentage({ px, percent, expression, isPercentage }: LengthPercentage): string {
   if (expression !== undefined) return expression;
   if (percent === 0) return isPercentage ? "0%" : serialisePx(px);

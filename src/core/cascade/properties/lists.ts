@@ -60,6 +60,7 @@ const quotes = wordLonghand("quotes", true, "auto", (value) => {
   return texts.length === 0 || texts.length % 2 === 1 || texts.includes(null) ? null : texts.join(" ");
 });
 
+/** Whether a component says what a list's markers are (CSS Lists 3, 3). */
 export const isMarker = (part: Component) =>
   part.type === "string" || (part.type === "ident" && !isKeyword(part, "inside") && !isKeyword(part, "outside"));
 

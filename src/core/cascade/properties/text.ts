@@ -103,6 +103,7 @@ const decorationLine = wordLonghand("text-decoration-line", false, "none", (valu
   return kept.length === words.length && kept.length > 0 ? kept.join(" ") : null;
 });
 
+/** Whether a component names a line of text (CSS Text Decoration 4, 2.1). */
 export function isDecorationLine(component: Component): boolean {
   return (
     component.type === "ident" &&
@@ -114,6 +115,7 @@ export const decorationStyles = ["solid", "double", "dotted", "dashed", "wavy"];
 
 const thicknessRules = { percent: true, negative: true };
 
+/** Whether a component says how thick a line is (CSS Text Decoration 4, 2.4). */
 export function isThickness(component: Component): boolean {
   return (
     isKeyword(component, "auto") ||

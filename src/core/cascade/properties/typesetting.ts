@@ -36,6 +36,7 @@ const strokeWidth: Longhand<Component, number> = {
   serialise: serialisePx,
 };
 
+/** Whether a component is the width of a stroke around letters (Compatibility, 4). */
 export function isStrokeWidth(part: Component): boolean {
   return part.type === "ident" ? part.name.toLowerCase() in namedStrokes : isLength(part, strokeRules, absoluteUnit);
 }
@@ -68,6 +69,7 @@ const emphasisStyle: Longhand<{ fill: string; shape: string } | string, { fill: 
   },
 };
 
+/** Whether a component says what emphasis marks look like (CSS Text Decoration 4, 3.1). */
 export function isEmphasisStyle(part: Component): boolean {
   return (
     part.type === "string" || (part.type === "ident" && [...fills, ...shapes, "none"].includes(part.name.toLowerCase()))

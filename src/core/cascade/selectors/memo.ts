@@ -26,6 +26,7 @@ export interface Relation {
 
 const memos = new WeakMap<MatchContext, Memo>();
 
+/** What was found out about a document while selectors were matched in one context. */
 export function memoOf(context: MatchContext): Memo {
   let memo = memos.get(context);
   if (!memo) memos.set(context, (memo = { lists: new PairMap(), places: new PairMap(), found: new PairMap() }));

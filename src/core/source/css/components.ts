@@ -121,10 +121,12 @@ function single(type: number, raw: string, where: Located): Component {
   }
 }
 
+/** Whether a component is this delimiter. */
 export function isDelim(component: Component | undefined, value: string): boolean {
   return component?.type === "delim" && component.value === value;
 }
 
+/** Whether a component is this keyword, in whatever letters. @param keyword in lower case */
 export function isKeyword(component: Component | undefined, keyword: string): boolean {
   return component?.type === "ident" && component.name.toLowerCase() === keyword;
 }

@@ -65,6 +65,7 @@ const constants: Readonly<Record<string, number>> = table({
   nan: NaN,
 });
 
+/** Whether a component is a mathematical function (CSS Values 4, 10). */
 export function isMath(component: Component | undefined): component is ComponentOf<"function"> {
   return component?.type === "function" && mathFunctions.has(component.name);
 }

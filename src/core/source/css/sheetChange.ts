@@ -23,6 +23,7 @@ const groups = new Set(["media", "supports", "layer", "container"]);
 /** More rules than this are not worth exchanging one by one. */
 const most = 20;
 
+/** A sheet with its items. */
 export const readSheet = (text: string): ReadSheet => ({ text, items: parseSheet(text) });
 
 /**

@@ -13,6 +13,10 @@ export interface AttributeSource {
   value: string;
 }
 
+/**
+ * Where an attribute of an element stands in the source of its page (offsets in UTF-16 units); null where it is not
+ * written.
+ */
 export function attributeSource(text: string, element: ElementNode, name: string): AttributeSource | null {
   const span = element.source?.attributes.get(name);
   const value = element.attributes.get(name);

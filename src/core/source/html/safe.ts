@@ -89,6 +89,10 @@ const addresses = new Set([
   "http-equiv",
 ]);
 
+/**
+ * A page without anything that runs, asks for something or leads away; elements keep their indexes.
+ * @param addressOf of files of the site; null for none
+ */
 export function safeDocument(site: Site, file: TextFile, addressOf: AddressOf): SafeDocument {
   const document = documentOf(file);
   const context: SafeContext = {
@@ -165,6 +169,9 @@ function pictureAddress(value: string, base: string, addressOf: AddressOf): stri
   return address.kind === "data" && /^data:image\//i.test(address.url) ? address.url : null;
 }
 
+/**
+ * The sheets of a page, one for each element that brings one, with what it imports, fit to stand in `style` elements.
+ */
 export function safeSheets(site: Site, file: TextFile, rewriting: SheetRewriting, addressOf: AddressOf): SafeSheet[] {
   const base = baseOf(documentOf(file));
   return sheetsOfPage(site, file).owners.map((owner) => safeSheet(owner, base, rewriting, addressOf));

@@ -59,6 +59,7 @@ export interface SheetOwner {
 
 const deepestImport = 16;
 
+/** The sheets of a page in the order of the cascade, and those it asks for and does not get. */
 export function sheetsOfPage(site: Site, file: TextFile): PageSheets {
   const document = documentOf(file);
   const base = baseOf(document);
