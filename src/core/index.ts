@@ -142,7 +142,8 @@ export { nameColor, proposedNames } from "./palette/properties";
 export { joinColors, rewriteColors, type Rewriting } from "./palette/rewrite";
 export { colorSpots, colorSpotSteps, type ColorSpot, type Role } from "./palette/values";
 export { reports } from "./report";
-export { csv } from "./report/types";
+export { convertedTable, givenColors, type GivenColor } from "./report/convertedColors";
+export { isEnough, leastRatio, pairFixes, spelledLike, writtenInstead, type PairFixes } from "./palette/pairFixes";
 export { axisSettings, withAxis, type AxisSetting } from "./type/axes";
 export {
   decorationLonghands,

@@ -3,18 +3,16 @@
 import { useMemo, useState } from "react";
 import {
   formatColor,
-  nearestPassingGround,
-  nearestPassingInk,
-  notationOf,
+  isEnough,
+  leastRatio,
+  pairFixes,
   parseColor,
-  ratioOn,
   showRatio,
+  spelledLike,
+  writtenInstead,
   type Color,
-  type ElementRef,
-  type Need,
   type Palette,
   type PalettePair,
-  type PaletteUse,
 } from "@/core";
 import { Ladder, type Track } from "../color/Ladder";
 import { plural } from "../shared/numbers";
@@ -33,31 +31,28 @@ export function PairPanel({
   onPropose(proposal: Proposal): void;
 }) {
   const pick = usePick();
-  const spots = spotsOf(pair, palette);
+  // What would be written may stand on other grounds, too: it has to be enough on all of them.
+  const { spots, needs, ink: found, ground } = useMemo(() => pairFixes(pair, palette), [pair, palette]);
   const original = useMemo(() => parseColor(pair.ink)!, [pair]);
   const [tried, setTried] = useState<{ of: PalettePair; color: Color } | null>(null);
   const color = tried?.of === pair ? tried.color : original;
-  // What would be written may stand on other grounds, too: it has to be enough on all of them.
-  const needs = useMemo(() => needsOf(spotsOf(pair, palette), pair, palette), [pair, palette]);
-  const found = useMemo(() => nearestPassingInk(original, needs), [original, needs]);
-  const ground = useMemo(() => (found.passes ? null : otherGround(pair, palette)), [found, pair, palette]);
   const track = useMemo(
     (): Track => ({
       key: "pair",
       label: `on ${pair.groundName} · needs ${pair.needs}${needs.length > 1 ? `, and on ${plural(needs.length - 1, "other ground")}` : ""}`,
-      ratio: (one) => worstOn(one, needs),
-      enough: (one) => needs.every((need) => ratioOn(one, need) >= need.needs),
+      ratio: (one) => leastRatio(one, needs),
+      enough: (one) => isEnough(one, needs),
       rungs: () => [],
     }),
     [pair, needs],
   );
-  const written = notationOf(spots[0]?.value ?? "") ?? { notation: "hex" as const, options: {} };
-  const spell = (one: Color) =>
-    formatColor(one, written.notation === "name" ? "hex" : written.notation, written.options);
   const propose = (one: Color) => {
-    const value = spell(one);
-    const changes = spots.map(({ path, start, end }) => ({ path, start, end, insert: value }));
-    onPropose({ title: `Write ${value} for ${pair.inkName}`, label: `color: ${value}`, changes });
+    const value = spelledLike(spots, one);
+    onPropose({
+      title: `Write ${value} for ${pair.inkName}`,
+      label: `color: ${value}`,
+      changes: writtenInstead(spots, value),
+    });
     setTried(null);
   };
   return (
@@ -88,8 +83,8 @@ export function PairPanel({
               : {
                   ...found,
                   label: found.passes
-                    ? `Write the nearest that passes: ${spell(found.color)}, ${showRatio(worstOn(found.color, needs))}`
-                    : `No lightness at this hue is enough on all its grounds. The best reaches ${showRatio(worstOn(found.color, needs))}.`,
+                    ? `Write the nearest that passes: ${spelledLike(spots, found.color)}, ${showRatio(leastRatio(found.color, needs))}`
+                    : `No lightness at this hue is enough on all its grounds. The best reaches ${showRatio(leastRatio(found.color, needs))}.`,
                 }
           }
           onTry={(one) => setTried({ of: pair, color: one })}
@@ -107,7 +102,7 @@ export function PairPanel({
               onPropose({
                 title: `Write ${ground.value} for ${pair.groundName}`,
                 label: `background-color: ${ground.value}`,
-                changes: ground.spots.map(({ path, start, end }) => ({ path, start, end, insert: ground.value })),
+                changes: ground.changes,
               })
             }
           >
@@ -128,46 +123,4 @@ export function PairPanel({
       </ul>
     </section>
   );
-}
-
-const idOf = ({ page, index, pseudo }: ElementRef) => `${page} ${index} ${pseudo ?? ""}`;
-
-/** The grounds under the places that these spots colour. */
-function needsOf(spots: readonly PaletteUse[], pair: PalettePair, { pairs }: Palette): Need[] {
-  const touched = new Set(spots.flatMap(({ places }) => places.map(idOf)));
-  return pairs
-    .filter(
-      ({ ink, places }) => ink === pair.ink && (touched.size === 0 || places.some((one) => touched.has(idOf(one)))),
-    )
-    .flatMap((one) => (one.range ?? [one.ground]).map((css): Need => ({ color: parseColor(css)!, needs: one.needs })));
-}
-
-/** The nearest ground on which all its inks can be read, and where it is written; null where there is none. */
-function otherGround(pair: PalettePair, { values, pairs }: Palette): { value: string; spots: PaletteUse[] } | null {
-  if (pair.range) return null;
-  const there = new Set(pair.places.map(idOf));
-  const spots = values
-    .filter(({ css }) => css === pair.ground)
-    .flatMap(({ uses }) =>
-      uses.filter(({ role, places }) => role === "ground" && places.some((one) => there.has(idOf(one)))),
-    );
-  const inks = pairs
-    .filter(({ ground, range }) => range === null && ground === pair.ground)
-    .map(({ ink, needs }): Need => ({ color: parseColor(ink)!, needs }));
-  const found = nearestPassingGround(parseColor(pair.ground)!, inks);
-  return spots.length && found.passes ? { value: formatColor(found.color, "hex"), spots } : null;
-}
-
-const worstOn = (ink: Color, needs: readonly Need[]) => Math.min(...needs.map((need) => ratioOn(ink, need)));
-
-/** The values in the sheets that give the pair its ink. */
-function spotsOf(pair: PalettePair, { values }: Palette): PaletteUse[] {
-  const there = new Set(pair.places.map(idOf));
-  return values
-    .filter(({ css }) => css === pair.ink)
-    .flatMap(({ uses }) =>
-      uses.filter(
-        ({ role, places }) => (role === "ink" || role === "named") && places.some((one) => there.has(idOf(one))),
-      ),
-    );
 }
