@@ -3,7 +3,10 @@ import { chromium, expect, test, type BrowserContext, type Page } from "@playwri
 import { field, openFiles, openSample, ready, shownPage, slip } from "./support/desk";
 
 async function pick(page: Page, level: number): Promise<void> {
-  const box = (await shownPage(page).getByRole("heading", { level }).first().boundingBox())!;
+  const heading = shownPage(page).getByRole("heading", { level }).first();
+  // The page may be put up anew just now.
+  await expect.poll(() => heading.boundingBox()).not.toBeNull();
+  const box = (await heading.boundingBox())!;
   await page.mouse.click(box.x + 5, box.y + box.height / 2);
 }
 

@@ -3,7 +3,7 @@ import { readSheet, sheetChange, type ReadSheet } from "@/core";
 import type { ShownSheet, SinceEdition } from "./protocol";
 
 interface Edition {
-  number: number;
+  id: string;
   read: ReadSheet | null;
 }
 
@@ -11,11 +11,13 @@ interface Edition {
 const most = 12;
 
 const editions = new Map<string, Edition>();
+/** Editions of another worker are others: what is shown may be of one that has ended. */
+const worker = crypto.randomUUID();
 let latest = 0;
 
 /** Equal for equal texts, as long as they are known. */
-export function editionOf(text: string): number {
-  return known(text).number;
+export function editionOf(text: string): string {
+  return known(text).id;
 }
 
 function known(text: string): Edition {
@@ -23,7 +25,7 @@ function known(text: string): Edition {
   if (edition) editions.delete(text);
   else {
     latest += 1;
-    edition = { number: latest, read: null };
+    edition = { id: `${worker} ${latest}`, read: null };
   }
   editions.set(text, edition);
   if (editions.size > most) editions.delete(editions.keys().next().value!);

@@ -80,14 +80,14 @@ export interface PlaceView {
 }
 
 export interface ShownSheet extends SafeSheet {
-  /** Equal for equal texts. */
-  edition: number;
+  /** Equal for equal texts, as long as the worker lives. */
+  edition: string;
   /** What leads to it from an earlier edition; null where that is not known, or worth nothing. */
   since: SinceEdition | null;
 }
 
 export interface SinceEdition {
-  edition: number;
+  edition: string;
   exchange: RuleExchange;
 }
 

@@ -7,9 +7,9 @@ import type { ShownSheet } from "@/engine/protocol";
 
 interface Shown {
   text: string;
-  edition: number;
+  edition: string;
   /** The edition it comes from, and how to go back to it. */
-  from: { edition: number; back: Exchanged } | null;
+  from: { edition: string; back: Exchanged } | null;
 }
 
 /** Rules that came in the place of others. */
