@@ -24,6 +24,7 @@ export {
   formatColor,
   gamutOf,
   handChannels,
+  spelledLike,
   takesCommas,
   type HandChannel,
   inGamut,
@@ -143,7 +144,7 @@ export { joinColors, rewriteColors, type Rewriting } from "./palette/rewrite";
 export { colorSpots, colorSpotSteps, type ColorSpot, type Role } from "./palette/values";
 export { reports } from "./report";
 export { convertedTable, givenColors, type GivenColor } from "./report/convertedColors";
-export { isEnough, leastRatio, pairFixes, spelledLike, writtenInstead, type PairFixes } from "./palette/pairFixes";
+export { isEnough, leastRatio, pairFixes, type PairFixes } from "./palette/pairFixes";
 export { axisSettings, withAxis, type AxisSetting } from "./type/axes";
 export {
   decorationLonghands,

@@ -32,7 +32,7 @@ export {
 } from "./ladder";
 export { seenWith, visions, type Vision } from "./simulate";
 export { ColorError, readColorValue } from "./value";
-export { notationOf, notations, type WrittenNotation } from "./written";
+export { notationOf, notations, spelledLike, type WrittenNotation } from "./written";
 export { differenceOk, inGamut, toGamut } from "./gamut";
 export { gamutOf, handChannels, takesCommas, type HandChannel } from "./spaces";
 export { convertColor } from "./conversion";

@@ -126,16 +126,14 @@ const axis = (
   hand: { range: [-percent, percent], shown: 1, step },
 });
 
-/** A space of its own functions. */
-const ofFunctions = (
-  space: Exclude<SpaceDefinition["notation"], null>,
-  channels: Channels3,
-  more: Partial<SpaceDefinition> = {},
-): SpaceDefinition => ({
-  notation: space,
-  label: space,
-  space: space as Space,
-  names: [space],
+type Offered = Exclude<SpaceDefinition["notation"], null>;
+
+/** A space of functions of its own, named as they are. */
+const ofFunctions = (notation: Offered, channels: Channels3, more: Partial<SpaceDefinition> = {}): SpaceDefinition => ({
+  notation,
+  label: notation,
+  space: notation as Space,
+  names: [notation],
   hasFunction: true,
   legacy: false,
   commas: false,
@@ -147,31 +145,21 @@ const ofFunctions = (
 const meanings = ["red", "green", "blue"] as const;
 
 /** A space that `color()` names. */
-const ofColor = (
-  space: Exclude<SpaceDefinition["notation"], null>,
-  letters = "rgb",
-  more: Partial<SpaceDefinition> = {},
-): SpaceDefinition => ({
-  notation: space,
-  label: space,
-  space: space as Space,
-  names: [space],
-  hasFunction: false,
-  legacy: false,
-  commas: false,
-  gamut: letters === "rgb" ? (space as Space) : null,
-  channels: meanings.map((means, at) => ({
-    name: letters[at]!,
-    label: letters === "rgb" ? means[0]!.toUpperCase() + means.slice(1) : letters[at]!.toUpperCase(),
-    means,
-    percent: 1,
-    unit: 1,
-    clamp: free,
-    written: finer,
-    hand: { range: [0, 1], shown: 100, step: 0.1 },
-  })) as unknown as Channels3,
-  ...more,
-});
+const ofColor = (notation: Offered, letters = "rgb", more: Partial<SpaceDefinition> = {}): SpaceDefinition =>
+  ofFunctions(
+    notation,
+    meanings.map((means, at) => ({
+      name: letters[at]!,
+      label: letters === "rgb" ? means[0]!.toUpperCase() + means.slice(1) : letters[at]!.toUpperCase(),
+      means,
+      percent: 1,
+      unit: 1,
+      clamp: free,
+      written: finer,
+      hand: { range: [0, 1], shown: 100, step: 0.1 },
+    })) as unknown as Channels3,
+    { hasFunction: false, gamut: letters === "rgb" ? (notation as Space) : null, ...more },
+  );
 
 const older: Partial<SpaceDefinition> = { legacy: true, gamut: "srgb" };
 

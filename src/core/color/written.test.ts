@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { ColorError, formatColor, notationOf, notations, parseColor, readColorValue } from ".";
+import { ColorError, formatColor, notationOf, notations, parseColor, readColorValue, spelledLike } from ".";
 
 describe("the notation of a value", () => {
   test.each<[string, unknown]>([
@@ -80,4 +80,17 @@ describe("what is wrong with a colour, and at which character", () => {
       expect((error as ColorError).message.length).toBeGreaterThan(10);
     }
   });
+});
+
+test("a colour is spelled as a value is, names as hex digits", () => {
+  const red = parseColor("rgb(255 0 0)")!;
+  const spelled = (value: string) => spelledLike(value, red);
+  expect(["#ABC", "rgb(1, 2, 3)", "hsl(1 2% 3%)", "teal", "var(--x)"].map(spelled)).toEqual([
+    "#F00",
+    "rgb(255, 0, 0)",
+    "hsl(0 100% 50%)",
+    "#ff0000",
+    "#ff0000",
+  ]);
+  expect(spelledLike("", red)).toBe("#ff0000");
 });

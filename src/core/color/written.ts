@@ -1,9 +1,9 @@
 /** How a colour is written: its notation and the ways of it, so that another value can be written alike. */
 import { componentsOf } from "../source/css/components";
-import type { FormatOptions } from "./format";
+import { formatColor, type FormatOptions } from "./format";
 import { namedColors } from "./names";
 import { colorFunctions, colorFunctionSpaces, spaceTable } from "./spaces";
-import type { Notation } from "./types";
+import type { Color, Notation } from "./types";
 
 export interface WrittenNotation {
   notation: Notation;
@@ -31,6 +31,12 @@ export function notationOf(text: string): WrittenNotation | null {
   const named = colorFunctions.get(only.name);
   if (!named?.notation) return null;
   return { notation: named.notation, options: named.commas ? { commas, percentAlpha } : { percentAlpha } };
+}
+
+/** A colour in the notation of a value; in hex digits where that is a name, a reference or worked out. */
+export function spelledLike(value: string, color: Color): string {
+  const { notation, options } = notationOf(value) ?? { notation: "hex", options: {} };
+  return formatColor(color, notation === "name" ? "hex" : notation, options);
 }
 
 /** The notations a colour can be written in, in the order they are offered. */

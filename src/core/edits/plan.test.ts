@@ -5,7 +5,7 @@ import { computedValue } from "../cascade/style";
 import { applyChanges, invertChanges } from "../source/changes";
 import { documentOf } from "../source/html/document";
 import { changeSite, openSite, pagesOf, textFile, type Site } from "../source/site";
-import { slipFor } from "../slip/slip";
+import { slipFor } from "../testing/slip";
 import { isPlace } from "../text/textStyles";
 import { computed, sampleFiles, site, styleOf, stylesOf } from "../testing/site";
 import { applyPlan, planEdit } from "./plan";

@@ -4,7 +4,7 @@ import { parseColor } from "../color";
 import { applyChanges } from "../source/changes";
 import { textFile } from "../source/site";
 import { pageWith } from "../testing/site";
-import { isEnough, leastRatio, pairFixes, spelledLike } from "./pairFixes";
+import { isEnough, leastRatio, pairFixes } from "./pairFixes";
 import { paletteOf } from "./palette";
 
 function fixes(css: string, body: string, pick: (pair: { ink: string; ground: string }) => boolean) {
@@ -57,17 +57,4 @@ describe("a pair that fails", () => {
     const { spots } = fixes("", "<p>x</p>", () => true);
     expect(spots).toEqual([]);
   });
-});
-
-test("a colour is spelled as the values are, names as hex digits", () => {
-  const red = parseColor("rgb(255 0 0)")!;
-  const spelled = (value: string) => spelledLike([{ value }], red);
-  expect(["#ABC", "rgb(1, 2, 3)", "hsl(1 2% 3%)", "teal", "var(--x)"].map(spelled)).toEqual([
-    "#F00",
-    "rgb(255, 0, 0)",
-    "hsl(0 100% 50%)",
-    "#ff0000",
-    "#ff0000",
-  ]);
-  expect(spelledLike([], red)).toBe("#ff0000");
 });

@@ -3,10 +3,10 @@ import { parseColor } from "../color";
 import { formatColor } from "../color/format";
 import { nearestPassingGround, nearestPassingInk, ratioOn, type Need, type Passing } from "../color/ladder";
 import type { Color } from "../color/types";
-import { notationOf } from "../color/written";
 import type { TextChange } from "../source/changes";
 import type { ElementRef } from "../text/refs";
 import type { Palette, PalettePair, PaletteUse } from "./palette";
+import { joinColors } from "./rewrite";
 
 export interface PairFixes {
   /** The values in the sheets that give the pair its ink; none where it comes from elsewhere. */
@@ -34,18 +34,6 @@ export const leastRatio = (ink: Color, needs: readonly Need[]): number =>
 export const isEnough = (ink: Color, needs: readonly Need[]): boolean =>
   needs.every((need) => ratioOn(ink, need) >= need.needs);
 
-/** A colour in the notation that values are written in; in hex digits for names. */
-export function spelledLike(spots: readonly { value: string }[], color: Color): string {
-  const { notation, options } = notationOf(spots[0]?.value ?? "") ?? { notation: "hex", options: {} };
-  return formatColor(color, notation === "name" ? "hex" : notation, options);
-}
-
-/** Another value in the place of each of these. */
-export const writtenInstead = (
-  spots: readonly Pick<PaletteUse, "path" | "start" | "end">[],
-  value: string,
-): TextChange[] => spots.map(({ path, start, end }) => ({ path, start, end, insert: value }));
-
 const idOf = ({ page, index, pseudo }: ElementRef) => `${page} ${index} ${pseudo ?? ""}`;
 
 function needsOf(spots: readonly PaletteUse[], pair: PalettePair, { pairs }: Palette): Need[] {
@@ -71,7 +59,7 @@ function otherGround(pair: PalettePair, { values, pairs }: Palette): PairFixes["
   const found = nearestPassingGround(parseColor(pair.ground)!, inks);
   if (spots.length === 0 || !found.passes) return null;
   const value = formatColor(found.color, "hex");
-  return { value, changes: writtenInstead(spots, value) };
+  return { value, changes: joinColors(spots, value) };
 }
 
 function spotsOf(pair: PalettePair, { values }: Palette): PaletteUse[] {

@@ -3,7 +3,7 @@ import { defaultConditions } from "../cascade/conditions";
 import { EditError } from "../edits/types";
 import { openSite } from "../source/site";
 import { pageWith, sampleFiles, site, styleOf, stylesOf } from "../testing/site";
-import { slipFor } from "./slip";
+import { slipFor } from "../testing/slip";
 
 const sample = openSite(sampleFiles());
 const pick = (words: string, page = "index.html") => {

@@ -92,13 +92,7 @@ export interface Slip {
   specimen: [property: string, value: string][];
 }
 
-/** @throws EditError when there is no such element */
-export function slipFor(site: Site, ref: ElementRef, conditions: Conditions, layouts: Layouts = {}): Slip {
-  const { page, style } = pickedText(site, ref, conditions);
-  return { ...slipWithout(site, page, style, ref, layouts), targets: targetsFor(site, page, style, conditions) };
-}
-
-/** The same with what each way to write reaches on its own page alone. @throws EditError */
+/** The slip of a text, with what each way to write reaches on its own page alone. @throws EditError when there is no such text */
 export function slipAtOnce(site: Site, ref: ElementRef, conditions: Conditions, layouts: Layouts = {}): Slip {
   const { page, style } = pickedText(site, ref, conditions);
   const targets = targetsFor(site, page, style, conditions, ref.page);

@@ -4,12 +4,12 @@ import { useMemo, useState } from "react";
 import {
   formatColor,
   isEnough,
+  joinColors,
   leastRatio,
   pairFixes,
   parseColor,
   showRatio,
   spelledLike,
-  writtenInstead,
   type Color,
   type Palette,
   type PalettePair,
@@ -46,12 +46,13 @@ export function PairPanel({
     }),
     [pair, needs],
   );
+  const spell = (one: Color) => spelledLike(spots[0]?.value ?? "", one);
   const propose = (one: Color) => {
-    const value = spelledLike(spots, one);
+    const value = spell(one);
     onPropose({
       title: `Write ${value} for ${pair.inkName}`,
       label: `color: ${value}`,
-      changes: writtenInstead(spots, value),
+      changes: joinColors(spots, value),
     });
     setTried(null);
   };
@@ -83,7 +84,7 @@ export function PairPanel({
               : {
                   ...found,
                   label: found.passes
-                    ? `Write the nearest that passes: ${spelledLike(spots, found.color)}, ${showRatio(leastRatio(found.color, needs))}`
+                    ? `Write the nearest that passes: ${spell(found.color)}, ${showRatio(leastRatio(found.color, needs))}`
                     : `No lightness at this hue is enough on all its grounds. The best reaches ${showRatio(leastRatio(found.color, needs))}.`,
                 }
           }

@@ -2,12 +2,12 @@
 
 import { useEffect, useRef } from "react";
 import type { SiteFont } from "@/engine/protocol";
-import { frameSandbox, showPage } from "@/preview/frame";
+import { showPage } from "@/preview/frame";
 import { lookAt } from "@/preview/look";
 import { loadSiteFonts } from "@/preview/siteFonts";
 import { useAnswer } from "../workspace/answers";
 import { useEngine, useWorkspace } from "../workspace/context";
-import hidden from "../shared/HiddenFrame.module.css";
+import { HiddenFrame } from "../shared/HiddenFrame";
 import { unwaited } from "../shared/unwaited";
 
 /** Milliseconds without a change before the pages that are not shown are laid out, and without a touch before the next one is. */
@@ -90,15 +90,5 @@ export function Survey() {
       clearTimeout(timer);
     };
   }, [engine, files, conditions, shown, saving, paused, surveyed]);
-  return (
-    <iframe
-      ref={frame}
-      title="Pages that are not shown"
-      sandbox={frameSandbox}
-      tabIndex={-1}
-      aria-hidden="true"
-      className={hidden.frame}
-      style={{ width: conditions.width, height: conditions.height, colorScheme: conditions.scheme }}
-    />
-  );
+  return <HiddenFrame frame={frame} title="Pages that are not shown" conditions={conditions} />;
 }

@@ -3,10 +3,10 @@
 import { useEffect, useRef, useState } from "react";
 import type { ElementRef, StackUse, TextChange } from "@/core";
 import { extentOf, type Extent } from "@/preview/extent";
-import { frameSandbox, showPage } from "@/preview/frame";
+import { showPage } from "@/preview/frame";
 import { plural, shiftWords, showNumber } from "../shared/numbers";
 import { useEngine, useWorkspace } from "../workspace/context";
-import hidden from "../shared/HiddenFrame.module.css";
+import { HiddenFrame } from "../shared/HiddenFrame";
 import styles from "./Stacks.module.css";
 import { unwaited } from "../shared/unwaited";
 
@@ -71,15 +71,7 @@ export function Shifts({ places, assumptions }: Props) {
           </div>
         ))}
       </dl>
-      <iframe
-        ref={frame}
-        title="A page laid out to be measured"
-        sandbox={frameSandbox}
-        tabIndex={-1}
-        aria-hidden="true"
-        className={hidden.frame}
-        style={{ width: conditions.width, height: conditions.height, colorScheme: conditions.scheme }}
-      />
+      <HiddenFrame frame={frame} title="A page laid out to be measured" conditions={conditions} />
     </>
   );
 }

@@ -87,6 +87,8 @@ export function createHistory({ engine, get, set, renew }: Desk, storage: Storag
   const takeIn = async ({ record, files, steps }: LoadedSite) => {
     pending.read(files.map(({ file }) => file));
     const opened = engine.open(files.map(({ file }) => file));
+    // What is asked from now on is asked of these files.
+    renew();
     set({
       record,
       files: new Map(files.map((file) => [file.path, file])),
@@ -94,7 +96,6 @@ export function createHistory({ engine, get, set, renew }: Desk, storage: Storag
       save: { kind: "saved", time: record.changed },
     });
     await opened;
-    renew();
   };
 
   /** @returns false where there is no such site @param found while the engine takes the files in */

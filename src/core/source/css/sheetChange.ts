@@ -1,4 +1,5 @@
 /** The rules by which two versions of a sheet differ, so that they can be exchanged in a sheet that a browser has read. */
+import { changeBetween } from "../changes";
 import { reparse } from "./reparse";
 import { parseSheet, type AtRule, type Item } from "./syntax";
 
@@ -32,16 +33,15 @@ export const readSheet = (text: string): ReadSheet => ({ text, items: parseSheet
  * around them, or far too many differ
  */
 export function sheetChange(before: ReadSheet, text: string): { after: ReadSheet; exchange: RuleExchange | null } {
-  const old = before.text;
-  let start = 0;
-  while (start < old.length && start < text.length && old.charCodeAt(start) === text.charCodeAt(start)) start += 1;
-  let same = 0;
-  const longest = Math.min(old.length, text.length) - start;
-  while (same < longest && old.charCodeAt(old.length - 1 - same) === text.charCodeAt(text.length - 1 - same)) same += 1;
-  const items = reparse(before.items, text, start, old.length - same, text.length - same);
+  const change = changeBetween("", before.text, text);
+  if (!change) return { after: before, exchange: nothing };
+  const { start, end, insert } = change;
+  const items = reparse(before.items, text, start, end, start + insert.length);
   const after = items ? { text, items } : readSheet(text);
-  return { after, exchange: items && exchangeOf(before, { text, items }, old.length - same) };
+  return { after, exchange: items && exchangeOf(before, after, end) };
 }
+
+const nothing: RuleExchange = { ahead: [], out: [], in: [] };
 
 /** @param rest where the texts are the same again, in the one before */
 function exchangeOf(before: ReadSheet, after: ReadSheet, rest: number): RuleExchange | null {
@@ -51,7 +51,7 @@ function exchangeOf(before: ReadSheet, after: ReadSheet, rest: number): RuleExch
     const [goes, comes] = apart(was, is, rest, after.text.length - before.text.length);
     if (![...was, ...is].every(isReadAlone) || goes.length + comes.length > most) return null;
     const first = comes[0] ?? goes[0];
-    if (!first) return { ahead, out: [], in: [] };
+    if (!first) return nothing;
     ahead.push(after.text.slice(from, first.start));
     const group = goes.length === 1 && comes.length === 1 ? sameGroup(goes[0]!, comes[0]!) : null;
     if (!group)

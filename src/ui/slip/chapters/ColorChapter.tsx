@@ -2,12 +2,12 @@
 
 import { useMemo } from "react";
 import {
-  formatColor,
   ladder,
   nearestPassingGround,
   nearestPassingInk,
   notationOf,
   parseColor,
+  spelledLike,
   ratioOn,
   showRatio,
   type Color,
@@ -54,8 +54,7 @@ export function ColorChapter(props: ChapterProps) {
   const written = notationOf(row.written ?? "") ?? { notation: "hex" as Notation, options: {} };
   const against = useAgainst(row.id === "ink", slip.ref, places);
   const colors = useAnswer("siteColors") ?? none;
-  const spell = (one: Color) =>
-    formatColor(one, written.notation === "name" ? "hex" : written.notation, written.options);
+  const spell = (one: Color) => spelledLike(row.written ?? "", one);
 
   const found = useMemo(
     () => against && nearestFor(against, parseColor(row.computed) ?? black),
