@@ -76,9 +76,27 @@ describe("the engine", () => {
     expect(places[0]).toMatchObject({ index: 5, verdict: "passes" });
     expect(places[0]!.ratio).toBeCloseTo(4.69, 1);
     expect((await view()).places[0]!.ratio).toBeCloseTo(4.69, 1);
-    // Of another structure of the page, nothing is known.
-    await engine.layOut("index.html", "another", layout, true, defaultConditions, []);
-    expect((await view()).places[0]!.ratio).toBeCloseTo(4.48, 1);
+    // With another element before it, that is of another text.
+    const insert = {
+      path: "index.html",
+      start: html("One").indexOf("<h1>"),
+      end: html("One").indexOf("<h1>"),
+      insert: "<i>x</i>",
+    };
+    const patch = await engine.rehearse([insert], "index.html", structure, defaultConditions);
+    expect(patch.places.map(({ index, ratio }) => [index, Math.round(ratio * 100) / 100])).toContainEqual([6, 4.48]);
+    expect(patch.places.find(({ index }) => index === 5)!.ratio).toBeCloseTo(21, 1);
+  });
+
+  test("what was painted while it was only shown counts once it is written", async () => {
+    const { plan } = await engine.plan(await sized("40px"), defaultConditions, "index.html");
+    const { structure } = await engine.rehearse(plan!.changes, "index.html", "", defaultConditions);
+    const painted = { points: [0, 0, 0, 119, 119, 119, 10], seen: 1, doubt: null };
+    const layout = { 5: { ...bareLayout({ left: 0, top: 0, width: 10, height: 10 }), painted } };
+    await engine.layOut("index.html", structure, layout, true, defaultConditions, plan!.changes);
+    expect((await view()).places[0]!.ratio).toBeCloseTo(4.48, 2);
+    await engine.commit(plan!.changes, []);
+    expect((await view()).places[0]!.ratio).toBeCloseTo(4.69, 2);
   });
 
   test("pages that were not looked under are told, the shown one left out, those after it first", async () => {

@@ -54,7 +54,12 @@ describe("a pair that fails", () => {
   });
 
   test("an ink that stands in no sheet has nothing to be written", () => {
-    const { spots } = fixes("", "<p>x</p>", () => true);
+    const { spots, needs } = fixes(
+      "b{color:teal;background:#eee}",
+      "<p>x</p><b>y</b>",
+      ({ ink }) => ink === "rgb(0, 0, 0)",
+    );
     expect(spots).toEqual([]);
+    expect(needs.map(({ color }) => color.channels)).toEqual([[1, 1, 1]]);
   });
 });
