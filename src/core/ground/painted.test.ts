@@ -19,6 +19,17 @@ describe("what was painted", () => {
     expect(seen.ratio).toBe(seen.least);
   });
 
+  test("columns that the line through a text covers in part are no worst point", () => {
+    const least = (...points: number[][]) => groundFromPaint({ points: points.flat(), seen: 1, doubt: null })!.least;
+    const [text, edge] = [point(255, 0, 990), point(255, 90, 10)];
+    expect(least(text, edge)).toBeCloseTo(21, 5);
+    // Too many, on a ground of their own, or in an ink that is no mix: they are the text's.
+    expect(least(text, point(255, 90, 30))).toBeLessThan(7);
+    expect(least(text, point(200, 90, 10))).toBeLessThan(5);
+    expect(least(text, [255, 255, 255, 0, 0, 255, 10])).toBeLessThan(9);
+    expect(least(text, edge, [255, 255, 255, 0, 0, 255, 5])).toBeLessThan(9);
+  });
+
   test("one ground has no range, and nothing seen is no ground", () => {
     expect(groundFromPaint({ points: point(10, 200, 5), seen: 1, doubt: null })!.range).toBeNull();
     expect(groundFromPaint({ points: [], seen: 0, doubt: null })).toBeNull();

@@ -8,6 +8,8 @@ import type { Painted } from "./layout";
 const worstPart = 1 / 20;
 /** Bytes of a colour that layers and pixels may differ by and still tell the same. */
 const sameWithin = 4;
+/** Part of a text's band that can be edges of the line through it: pixels that the line covers in part. */
+const edgePart = 1 / 50;
 /** Relative luminance that they may differ by where the ground varies. */
 const lightWithin = 0.01;
 
@@ -59,9 +61,29 @@ export function groundFromPaint({ points }: Painted): PaintedGround | null {
     ink: worst.ink,
     range: bytesApart(dark, light) > 2 ? [dark, light] : null,
     ratio: worst.ratio,
-    least: list[0]!.ratio,
+    least: leastOf(list, total),
     best: list[list.length - 1]!.ratio,
   };
+}
+
+/**
+ * The least ratio of some points, the worst first. Where letters do not end on whole pixels the line through them covers
+ * single columns in part and mixes its ink with the ground there: as long as they are few, they are not the text's.
+ */
+function leastOf(list: readonly Point[], total: number): number {
+  const isEdge = (point: Point) => list.some((other) => other.count > point.count && isMixOf(point, other));
+  let left = total * edgePart;
+  const worst = list.find((point) => (left -= point.count) < 0 || !isEdge(point))!;
+  return (left < 0 && isEdge(worst) ? list[0]! : worst).ratio;
+}
+
+/** Whether a point's ink is that of another on the same ground with some of the ground in it. */
+function isMixOf(point: Point, other: Point): boolean {
+  if (bytesApart(point.ground, other.ground) > sameWithin) return false;
+  const part = bytesApart(point.ink, point.ground) / Math.max(1, bytesApart(other.ink, other.ground));
+  if (part >= 1) return false;
+  const mixed = point.ground.channels.map((channel, at) => channel! + (other.ink.channels[at]! - channel!) * part);
+  return bytesApart(point.ink, { ...point.ink, channels: mixed as [number, number, number] }) <= sameWithin;
 }
 
 /** Largest difference of two opaque sRGB colours in one channel, in bytes. */
