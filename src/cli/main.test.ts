@@ -41,11 +41,11 @@ const good = {
   "css/a.css": "h1 { color: #333; } @media (max-width: 500px) { h1 { color: #222 } }",
 };
 
-test("a folder without errors ends with 0 and prints JSON, version 1", async () => {
+test("a folder without errors ends with 0 and prints JSON, version 2", async () => {
   put(good);
   expect(await run([folder, "--elements", "--width", "400"])).toBe(0);
   const result = JSON.parse(out);
-  expect(result).toMatchObject({ version: 1, conditions: { width: 400, height: 800, scheme: "light", rootSize: 16 } });
+  expect(result).toMatchObject({ version: 2, conditions: { width: 400, height: 800, scheme: "light", rootSize: 16 } });
   expect(result.pages[0].sheets).toEqual([{ path: "css/a.css", kind: "linked", rules: 2 }]);
   const heading = result.pages[0].elements.find(({ tag }: { tag: string }) => tag === "h1");
   expect(heading).toMatchObject({
@@ -61,7 +61,7 @@ test("without --elements the elements are left out, and errors end with 1", asyn
   expect(await run([folder, "--format=json"])).toBe(1);
   const result = JSON.parse(out);
   expect(result.pages[0]).not.toHaveProperty("elements");
-  expect(result.findings[0]).toMatchObject({ check: "contrast", level: "error", path: "index.html", line: 1 });
+  expect(result.findings[0]).toMatchObject({ check: "contrast", level: "error", path: "css/a.css", line: 1 });
   expect(result.pairs[0]).toMatchObject({ ink: "rgb(238, 238, 238)", passes: false });
 });
 

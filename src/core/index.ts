@@ -3,7 +3,18 @@ export { ruleAround } from "./source/declarations";
 export type { ElementRef } from "./text/refs";
 export { analyse, type Analysis, type AnalysedElement } from "./report/analysis";
 export { defaultConditions, type Conditions } from "./cascade/conditions";
-export { ignoredMessage, type Finding, type Level } from "./findings";
+export {
+  fixesFor,
+  fixSteps,
+  firstWay,
+  groups as findingGroups,
+  ignoredMessage,
+  type Cause,
+  type Finding,
+  type Fix,
+  type Group,
+  type Level,
+} from "./findings";
 export { findingSteps } from "./findings";
 export { reportedLonghands } from "./cascade/properties";
 export { forcedStatesOf } from "./cascade/forced";

@@ -27,7 +27,7 @@ test.each(texts.map((file) => [file.path, file] as const))("%s cut off anywhere 
   for (let end = 0; end < file.text.length; end += step) {
     const cut = { path, text: file.text.slice(0, end) };
     const files = path.endsWith(".css") ? [page, ...rest, cut] : [...rest, cut];
-    expect(analyse(openSite(files)).version).toBe(1);
+    expect(analyse(openSite(files)).version).toBe(2);
   }
 });
 
@@ -135,7 +135,7 @@ describe("real sheets", () => {
   test.each(sheets)("%s cut off anywhere can be analysed", (_, text) => {
     const cuts = 12;
     for (let at = 1; at <= cuts; at += 1)
-      expect(analyse(pageWith(text.slice(0, Math.floor((text.length * at) / cuts) - at * 7), body)).version).toBe(1);
+      expect(analyse(pageWith(text.slice(0, Math.floor((text.length * at) / cuts) - at * 7), body)).version).toBe(2);
   });
 
   test.each(sheets)("%s read again after any edit is as if read anew", (_, text) => {

@@ -1,6 +1,7 @@
 /** Declarations made ready for the cascade: read, checked and taken apart into longhands. */
 import { lexer } from "css-tree";
 import { componentsOf, soleKeyword, type Component } from "../source/css/components";
+import { absoluteUnit, evaluateMath, isMath, measureOf, UnresolvedPercentage } from "../source/css/math";
 import type { Declaration } from "../source/css/syntax";
 import { aliases, longhands, readerOf } from "./properties";
 import { shorthands } from "./properties/shorthands";
@@ -178,5 +179,49 @@ function otherReason(property: string, text: string): InvalidReason | null {
   const components = componentsOf(text);
   if (components.length === 0) return "empty value";
   if (substitutionsIn(components) !== "none" || property.startsWith("-")) return null;
-  return lexer.matchProperty(property, text).error ? "invalid value" : null;
+  const sampled = withoutMath(text, components);
+  return sampled === null || lexer.matchProperty(property, sampled).error ? "invalid value" : null;
+}
+
+/** Units that are lengths of some kind but not the same everywhere (CSS Values 4, 6.1). */
+const relativeLengths = /^(?:r?(?:em|ex|cap|ch|ic|lh)|[sld]?v(?:w|h|i|b|min|max)|cq(?:w|h|i|b|min|max))$/;
+
+const samples: Readonly<Record<string, string>> = {
+  number: "1",
+  length: "1px",
+  percent: "1%",
+  angle: "1deg",
+  time: "1s",
+  resolution: "1x",
+  flex: "1fr",
+  frequency: "1hz",
+};
+
+/** The text with a plain value of the same measure for each math function; null where one is not valid (CSS Values 4, 10). */
+function withoutMath(text: string, components: readonly Component[]): string | null {
+  let result = text;
+  // From the end, so that what stands before keeps its place.
+  for (const component of components.toReversed()) {
+    if (isMath(component)) {
+      const measure = measureIn(component, text.slice(component.start, component.end).includes("%"));
+      if (measure === null) return null;
+      result = result.slice(0, component.start) + samples[measure]! + result.slice(component.end);
+    }
+  }
+  return result;
+}
+
+/** @param percent whether it holds percentages: they count as lengths, or for themselves where nothing else is */
+function measureIn(component: Component, percent: boolean): string | null {
+  const unit = (value: number, name: string) =>
+    absoluteUnit(value, name) ?? (relativeLengths.test(name) ? { value, measure: "length" as const } : null);
+  try {
+    const alone = percent ? evaluateMath(component, { unit, percentAs: null }) : null;
+    const quantity =
+      (alone && measureOf(alone) && alone) ?? evaluateMath(component, { unit, percentAs: percent ? "length" : null });
+    return quantity && measureOf(quantity);
+  } catch (error) {
+    if (error instanceof UnresolvedPercentage) return "length";
+    throw error;
+  }
 }

@@ -9,7 +9,7 @@ const deepest = 8;
 const cache = new Map<string, string[]>();
 
 /** Keywords the property's grammar knows, in its order; CSS-wide ones last. */
-function keywordsFor(property: string): string[] {
+export function keywordsFor(property: string): string[] {
   let words = cache.get(property);
   if (!words) {
     const found = new Set<string>();

@@ -1,37 +1,191 @@
-import { invisibleBelow } from "../ground/ground";
+import { invisibleBelow, type Legibility } from "../ground/ground";
+import { fontSizeOf, type Style } from "../cascade/style";
+import type { KnownPage } from "../cascade/styledPages";
+import { differenceOk } from "../color/gamut";
+import { formatColor } from "../color/format";
+import { parseColor } from "../color";
+import { nearestPassingInk, nearestPassingGround, ratioOn, type Need } from "../color/ladder";
 import { showRatio } from "../color/contrast";
-import { textsOf } from "../text/pageTexts";
+import type { Color } from "../color/types";
+import { changesFor } from "../edits/plan";
+import { EditError, type Target } from "../edits/types";
+import { colorSpots } from "../palette/values";
+import type { ElementRef } from "../text/refs";
+import { refOf, textsOf } from "../text/pageTexts";
 import { legibilityOn } from "../text/textStyles";
 import { plainSelector } from "../source/html/document";
-import { at, type Check, type Finding } from "./types";
+import { spotFor, targetOf, type Spot } from "./cause";
+import { at, type Check, type CheckContext, type Found, type Way } from "./types";
 
-/** Text that cannot be read well enough on its ground (WCAG 2.2, 1.4.3); one finding for a text style and page. */
+/** Text that cannot be read well enough on its ground (WCAG 2.2, 1.4.3): one finding for what its ink comes from. */
 export const contrast: Check = {
   name: "contrast",
+  group: "unread",
   onPage: (page, layouts) => {
-    const found = new Map<string, Finding>();
+    const found = new Map<string, Found>();
+    const uncertain: ElementRef[] = [];
     for (const style of textsOf(page)) {
-      const { pseudo } = style;
-      const { ratio, needs, passes, verdict, ground } = legibilityOn(page, style, layouts);
+      const legibility = legibilityOn(page, style, layouts);
+      const { ratio, needs, passes, verdict, ground } = legibility;
       if (passes || verdict === "unjudged") continue;
-      const { element } = style;
-      const name = plainSelector(element) + (pseudo ? `::${pseudo}` : "");
-      const key = `${name} ${showRatio(ratio)} ${needs}`;
-      const place = { page: page.file.path, index: element.index };
-      const known = found.get(key);
-      if (known) known.places.push(place);
-      else {
-        const invisible = ratio < invisibleBelow;
-        const says = invisible ? "is invisible" : "cannot be read well";
-        found.set(key, {
-          check: "contrast",
-          level: verdict === "fails" ? "error" : "warning",
-          message: `${name} ${says} on its ground: ${showRatio(ratio)} to 1, and ${needs} is needed${ground.certain ? "" : ". The ground is not certain"}.`,
-          ...at(page.file, element.source?.startTag.start ?? 0),
-          places: [place],
-        });
+      if (ratio >= needs) {
+        uncertain.push(refOf(page.file.path, style));
+        continue;
       }
+      const { element, pseudo } = style;
+      const name = plainSelector(element) + (pseudo ? `::${pseudo}` : "");
+      const spot = spotFor(page, style, "color");
+      const key = spot ? `${spot.path}:${spot.offset}` : name;
+      const place = refOf(page.file.path, style);
+      const known = found.get(key);
+      if (known) known.places!.push(place);
+      if (known && known.rank! <= ratio) continue;
+      const says = ratio < invisibleBelow ? "is invisible" : "cannot be read well";
+      const shown = `${showRatio(ratio)} to 1, and ${needs} is needed`;
+      const message = `${name} ${says} on its ground${ground.certain ? "" : ", as far as that is known"}: ${shown}.`;
+      const level = verdict === "fails" ? "error" : "warning";
+      found.set(key, {
+        level: known?.level === "error" ? "error" : level,
+        message,
+        because: `Text of this size needs ${needs} to 1 to be read by people with low vision (WCAG 2.2, 1.4.3).`,
+        ...at(page.file, element.source?.startTag.start ?? 0),
+        spot,
+        kind: spot ? "ink" : name,
+        rank: ratio,
+        places: known?.places ?? [place],
+        ways: (context) => waysFor(context, page, style, spot),
+      });
     }
+    if (uncertain.length) found.set("", notCertain(page, uncertain));
     return [...found.values()];
   },
 };
+
+/** Texts that would be read well on what lies under them as far as that is known, told once for a page. */
+function notCertain({ file }: KnownPage, places: ElementRef[]): Found {
+  const texts = places.length === 1 ? "one text" : `${places.length} texts`;
+  return {
+    level: "note",
+    message: `It is not certain what lies under ${texts} of ${file.path}; as far as it is known, it is enough.`,
+    because: "What lies under a text is certain once its page is laid out and looked at (WCAG 2.2, 1.4.3).",
+    ...at(file, 0),
+    places,
+  };
+}
+
+interface Judged {
+  page: KnownPage;
+  style: Style;
+  legibility: Legibility;
+}
+
+/** All texts whose ink comes from one spot; the text itself where it comes from none. */
+function sharing({ pages, layouts }: CheckContext, page: KnownPage, style: Style, spot: Spot | null): Judged[] {
+  const judged = (of: KnownPage, one: Style): Judged => ({
+    page: of,
+    style: one,
+    legibility: legibilityOn(of, one, layouts),
+  });
+  if (!spot)
+    return textsOf(page)
+      .filter((one) => isAlike(one, style))
+      .map((one) => judged(page, one));
+  return pages.flatMap((of) =>
+    textsOf(of)
+      .filter((one) => {
+        const own = spotFor(of, one, "color");
+        return own?.path === spot.path && own.offset === spot.offset;
+      })
+      .map((one) => judged(of, one)),
+  );
+}
+
+const isAlike = (one: Style, other: Style) =>
+  one === other ||
+  (plainSelector(one.element) === plainSelector(other.element) && one.pseudo === other.pseudo && spotless(one));
+const spotless = (style: Style) =>
+  !style.shared.winners.get("color") || style.shared.winners.get("color")!.block.origin === "browser";
+
+function waysFor(context: CheckContext, page: KnownPage, style: Style, spot: Spot | null): Way[] {
+  const all = sharing(context, page, style, spot).filter(({ legibility }) => legibility.verdict !== "unjudged");
+  const needs = all.flatMap(({ legibility: { ground, needs: ratio } }) =>
+    (ground.range ?? [ground.color]).map((color): Need => ({ color, needs: ratio })),
+  );
+  const { ink, ground } = legibilityOn(page, style, context.layouts);
+  const target = spot ? targetOf(page.file.path, spot) : ownTarget(page, style);
+  const ways: Way[] = [];
+  const declare = (label: string, where: Target | null, property: string, value: string) => {
+    if (!where) return;
+    try {
+      ways.push({ label, changes: changesFor(context.site, { kind: "declare", target: where, property, value }) });
+    } catch (error) {
+      if (!(error instanceof EditError)) throw error;
+    }
+  };
+  const least = (color: Color) => Math.min(...needs.map((need) => ratioOn(color, need)));
+  const nearest = nearestPassingInk({ ...ink, alpha: 1 }, needs);
+  const on = needs.length > 1 ? "on all its grounds" : "on its ground";
+  if (nearest.passes) {
+    const value = formatColor(nearest.color, "hex");
+    declare(`Write the ink \`${value}\`: ${showRatio(least(nearest.color))} to 1 ${on}`, target, "color", value);
+  }
+  const own = siteInk(context, ink, needs);
+  if (own)
+    declare(
+      `Take the site's own \`${own.value}\`: ${showRatio(least(own.color))} to 1 ${on}`,
+      target,
+      "color",
+      own.value,
+    );
+  if (!nearest.passes) {
+    for (const extreme of ["#000000", "#ffffff"])
+      if (needs.every((need) => ratioOn(parseColor(extreme)!, need) >= need.needs))
+        declare(
+          `Write the ink \`${extreme}\`: ${showRatio(least(parseColor(extreme)!))} to 1 ${on}`,
+          target,
+          "color",
+          extreme,
+        );
+  }
+  const groundSpot = groundOf(page, style, ground.from);
+  if (groundSpot && ground.kind === "color") {
+    const found = nearestPassingGround(ground.color, [
+      { color: { ...ink, alpha: 1 }, needs: legibilityOn(page, style, context.layouts).needs },
+    ]);
+    const value = formatColor(found.color, "hex");
+    if (found.passes)
+      declare(`Write the ground \`${value}\``, targetOf(page.file.path, groundSpot), "background-color", value);
+  }
+  const worst = Math.min(...all.map(({ legibility }) => legibility.ratio));
+  if (worst >= 3 && all.length < 40 && fontSizeOf(style) >= 18)
+    declare("Set it at 24px, where 3 to 1 is enough", target, "font-size", "24px");
+  return ways;
+}
+
+/** A rule of its own for a text whose ink is the browser's: in the last sheet of its page. */
+function ownTarget(page: KnownPage, style: Style): Target | null {
+  const sheet = page.sheets.owners.flatMap((owner) => owner.sheets).findLast(({ kind }) => kind !== "imported");
+  const selector = plainSelector(style.element) + (style.pseudo ? `::${style.pseudo}` : "");
+  if (sheet) return { kind: "new-rule", path: sheet.path, selector };
+  return style.pseudo
+    ? null
+    : { kind: "style-attribute", element: { page: page.file.path, index: style.element.index } };
+}
+
+function groundOf(page: KnownPage, style: Style, from: number | null): Spot | null {
+  const holder = from === null ? null : page.styles[from];
+  return holder ? spotFor(page, holder, "background-color") : null;
+}
+
+/** The ink that the site has already and that is enough, nearest to this one. */
+function siteInk({ site }: CheckContext, ink: Color, needs: readonly Need[]): { value: string; color: Color } | null {
+  let best: { value: string; color: Color; distance: number } | null = null;
+  for (const { css, role, value } of colorSpots(site)) {
+    if (css === null || (role !== "ink" && role !== "named")) continue;
+    const color = parseColor(css);
+    if (!color || color.alpha !== 1 || !needs.every((need) => ratioOn(color, need) >= need.needs)) continue;
+    const distance = differenceOk(color, ink);
+    if (!best || distance < best.distance) best = { value, color, distance };
+  }
+  return best;
+}

@@ -1,89 +1,116 @@
-import { declarationsIn, sheetTexts } from "../source/declarations";
-import { table } from "../source/table";
-import { lexer } from "css-tree";
+import type { TextChange } from "../source/changes";
+import { showExpected } from "./meant/expected";
+import { meantBy } from "./meant/declaration";
 import { invalidReason, isKnownProperty } from "../cascade/declarations";
-import { longhandIndex } from "../cascade/properties";
-import { shorthands } from "../cascade/properties/shorthands";
-import { editDistance } from "../source/path";
-import { at, type Check, type Finding } from "./types";
+import { aliases } from "../cascade/properties";
+import type { Declaration } from "../source/css/syntax";
+import { blocksOf, declarationsOf, type Block } from "./blocks";
+import { at, type Check, type Found, type Way } from "./types";
+
+const because =
+  "Browsers skip a declaration that they cannot read, and say nothing (CSS Syntax 3, 9): the text keeps what it had.";
 
 /** Declarations that browsers ignore: properties that do not exist and values that do not fit. */
 export const ignoredDeclarations: Check = {
   name: "ignored-declaration",
+  group: "idle",
   inFile: (file, site) => {
-    const findings: Finding[] = [];
-    for (const sheet of sheetTexts(site, file)) {
-      for (const { declaration } of declarationsIn(sheet.items)) {
-        const message = ignoredMessage(declaration.property, declaration.valueText);
-        if (!message) continue;
-        findings.push({
-          check: "ignored-declaration",
-          level: "error",
+    const found: Found[] = [];
+    for (const block of blocksOf(site, file)) {
+      const declarations = declarationsOf(block);
+      for (const declaration of declarations) {
+        const message = ignoredMessage(declaration.property, writtenValue(block, declaration));
+        if (!message || isSwallowing(declaration) || isForOthers(declaration)) continue;
+        found.push({
+          level: isFallback(declaration, declarations) ? "warning" : "error",
           message,
-          ...at(file, sheet.offset + declaration.start),
-          places: [],
+          because,
+          ...at(file, block.offset + declaration.start),
+          ways: () => waysFor(block, declaration),
         });
       }
     }
-    return findings;
+    return found;
   },
 };
+
+/** The value with what stands behind it, where that is part of the mistake. */
+const writtenValue = ({ text }: Block, { value, end, important, valueText }: Declaration) =>
+  important ? valueText : text.slice(value.start, Math.max(value.end, end));
+
+/** A value that has taken in the next line is told as the punctuation that is missing. */
+export const isSwallowing = ({ property, valueText }: Declaration) =>
+  !property.startsWith("--") && /[\w)%"'][ \t]*[\r\n]+\s*[-a-z]+\s*:/i.test(valueText);
+
+/** Spellings of single browsers, old ones' hacks among them: others skip them on purpose. */
+const isForOthers = ({ property, valueText }: Declaration) =>
+  /(?:^|[\s,(])-(?:webkit|moz|ms|o|khtml)-|progid:|expression\(|\\[09]\b|^alpha\(/i.test(valueText) ||
+  /^(?:zoom|behavior|filter|-)/.test(property);
+
+/** Whether another declaration of the block sets the same: what some browsers do not know is written on purpose then. */
+function isFallback(declaration: Declaration, all: readonly Declaration[]): boolean {
+  const { property, valueText } = declaration;
+  const meant = isKnownProperty(property) ? property : (meantBy(property, valueText)?.property ?? property);
+  const name = /^(?:-webkit-)?(.*)$/.exec(meant)![1];
+  return all.some(
+    (other) =>
+      other !== declaration &&
+      other.property.replace(/^-[a-z]+-/, "") === name &&
+      invalidReason(other.property, other.valueText) === null,
+  );
+}
 
 /** Why a declaration does nothing, in plain words; null when it is in order. */
 export function ignoredMessage(property: string, value: string): string | null {
   if (property.startsWith("--") || /^[*_]|^-(?!-)/.test(property)) return null;
+  const meant = () => meantBy(property, value);
   if (!isKnownProperty(property)) {
-    const nearest = nearestProperty(property, value);
-    return `\`${property}\` is not a property.${nearest ? ` Did you mean \`${nearest}\`?` : ""}`;
+    const found = meant();
+    if (!found) return `\`${property}\` is not a property, so this line sets nothing.`;
+    if (found.why === null && found.value === value)
+      return `\`${property}\` is not a property, so this line sets nothing. Meant: \`${found.property}\`.`;
+    return `\`${property}\` is not a property, so this line sets nothing. Meant: \`${found.property}: ${found.value}\`.`;
   }
-  switch (invalidReason(property, value)) {
-    case "empty value":
-      return `\`${property}\` has no value.`;
-    case "invalid value": {
-      const withUnit = /^-?\d*\.?\d+$/.test(value) ? `${value}px` : null;
-      if (withUnit && !invalidReason(property, withUnit))
-        return `\`${value}\` lacks its unit for \`${property}\`. Did you mean \`${withUnit}\`?`;
-      return `\`${value}\` is not a value of \`${property}\`.`;
-    }
-    default:
-      return null;
-  }
+  const reason = invalidReason(property, value);
+  if (reason === "empty value") return `\`${property}\` has no value, so it sets nothing.`;
+  if (reason !== "invalid value") return null;
+  const found = meant();
+  const told = `\`${property}: ${shortened(value)}\` sets nothing`;
+  if (!found) return `${told}: \`${property}\` takes ${showExpected(property)}.`.replace(/…\.$/, "…");
+  if (found.property !== property)
+    return `${told}: that is a value of \`${found.property}\`. Meant: \`${found.property}: ${found.value}\`.`;
+  return `${told}: ${found.why}. Meant: \`${found.value}\`.`;
 }
 
-let names: string[] | null = null;
+const shortened = (value: string) => {
+  const line = value.replace(/\s+/g, " ").trim();
+  return line.length > 60 ? `${line.slice(0, 57)}…` : line;
+};
 
-/** What people write for a property that is called otherwise. */
-const misnamed: Readonly<Record<string, string>> = table({
-  "font-color": "color",
-  "font-colour": "color",
-  "text-color": "color",
-  "text-colour": "color",
-  "bg-color": "background-color",
-  leading: "line-height",
-  tracking: "letter-spacing",
-  "text-style": "font-style",
-  "text-weight": "font-weight",
-  "font-underline": "text-decoration",
-});
-
-/** The property a mistyped name was most likely meant to be; those that the value fits come first. */
-export function nearestProperty(name: string, value: string): string | null {
-  if (misnamed[name]) return misnamed[name];
-  names ??= [
-    ...new Set([
-      ...longhandIndex.keys(),
-      ...shorthands.keys(),
-      ...Object.keys((lexer as unknown as { properties: object }).properties),
-    ]),
-  ].filter((one) => !one.startsWith("-"));
-  const farthest = Math.max(2, Math.ceil(name.length / 2));
-  const near = names
-    .filter((one) => Math.abs(one.length - name.length) <= farthest)
-    .map((one) => ({ one, distance: editDistance(name, one) }))
-    .filter(({ distance }) => distance <= farthest)
-    .sort((a, b) => a.distance - b.distance);
-  const fitting = near.find(({ one }) => value !== "" && invalidReason(one, value) === null);
-  const close = near.find(({ distance }) => distance <= Math.max(1, Math.floor(name.length / 3)));
-  if (fitting && (!close || fitting.distance <= close.distance + 2)) return fitting.one;
-  return close?.one ?? null;
+function waysFor(block: Block, declaration: Declaration): Way[] {
+  const { file, offset, text } = block;
+  const { name, value, property, start, semicolon } = declaration;
+  const written = writtenValue(block, declaration);
+  const meant = meantBy(aliases[property] ?? property, written);
+  const ways: Way[] = [];
+  const span = (from: number, to: number, insert: string) => ({
+    path: file.path,
+    start: offset + from,
+    end: offset + to,
+    insert,
+  });
+  if (meant) {
+    const changes: TextChange[] = [];
+    if (meant.property !== property) changes.push(span(name.start, name.end, meant.property));
+    if (meant.value !== written) {
+      const gap = /^[:=]\s/.test(written) ? " " : "";
+      changes.push(span(value.start, value.start + written.length, gap + meant.value));
+    }
+    ways.push({ label: `Write \`${meant.property}: ${meant.value}\``, changes });
+  }
+  const end = semicolon === null ? Math.max(declaration.end, value.start + written.length) : semicolon + 1;
+  const from = start - (/[ \t]*$/.exec(text.slice(0, start))?.[0].length ?? 0);
+  const lineStart = /(?:\r\n|\n|\r)$/.exec(text.slice(0, from));
+  ways.push({ label: "Take the line out", changes: [span(lineStart ? from - lineStart[0].length : from, end, "")] });
+  return ways;
 }

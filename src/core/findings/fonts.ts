@@ -6,7 +6,7 @@ import type { FontFile } from "../cascade/fonts/fontFile";
 import { faceFor, type FontFace } from "../cascade/fonts/pageFonts";
 import { platformFaces } from "../type/platforms";
 import { nearestFamily } from "../type/stack";
-import { inSite, type Check, type Finding } from "./types";
+import { inSite, type Check, type Finding, type Found } from "./types";
 
 /** Names that browsers give the system's own font. */
 const systemNames = new Set(["-apple-system", "blinkmacsystemfont"]);
@@ -19,8 +19,9 @@ const keyOf = ({ sheet, offset }: FontFace) => `${sheet}:${offset}`;
 /** Fonts that cannot be loaded, are loaded for nothing, are named but come from nowhere, or lack characters of the pages. */
 export const fonts: Check = {
   name: "fonts",
+  group: "readers",
   *onSite({ site, pages }) {
-    const findings = new Map<string, Finding>();
+    const findings = new Map<string, Found>();
     const used = new Set<string>();
     const declared = new Map<string, FontFace>();
     const lacking = new Map<string, { face: FontFace; characters: Set<string>; places: Finding["places"] }>();
@@ -63,27 +64,25 @@ export const fonts: Check = {
       const broken = face.sources.filter(({ problem }) => problem);
       if (!face.file && broken.length) {
         findings.set(`broken ${face.offset}`, {
-          check: "fonts",
           level: "error",
+          because: "Text is set in the next font of the stack until a font can be loaded (CSS Fonts 4, 4.3).",
           message: `${face.family} cannot be loaded from \`${broken[0]!.address}\`: ${broken[0]!.problem}`,
           ...where,
-          places: [],
         });
       } else if (face.file && !used.has(face.family.toLowerCase())) {
         findings.set(`unused ${face.family}`, {
-          check: "fonts",
           level: "note",
+          because: "A font that no text is set in costs its reading and shows nothing.",
           message: `${face.family} is loaded, but no text is set in it.`,
           ...where,
-          places: [],
         });
       }
     }
     for (const { face, characters, places } of lacking.values()) {
       const list = [...characters].slice(0, mostCharacters).join(" ");
       findings.set(`lacking ${face.offset}`, {
-        check: "fonts",
         level: "note",
+        because: "Characters without a glyph are shown from another font, letter by letter (CSS Fonts 4, 5.3).",
         message: `${face.family} has no glyph for ${list}${characters.size > mostCharacters ? " and others" : ""}: these come from the next font of the stack.`,
         ...inSite(site, face.sheet, face.offset),
         places,
@@ -93,8 +92,8 @@ export const fonts: Check = {
       const near = nearestFamily(name, own);
       const message = `${serialiseFamily({ name, generic: false })} is named in a stack, but no sheet loads it and no system has it.${near ? ` Did you mean \`${near}\`?` : ""}`;
       findings.set(`nowhere ${name}`, {
-        check: "fonts",
         level: near ? "warning" : "note",
+        because: "A family that nobody has is passed over (CSS Fonts 4, 2.1).",
         message,
         ...inSite(site, path, style.element.source?.startTag.start ?? 0),
         places,

@@ -1,27 +1,67 @@
-import { inSite, type Check, type Finding } from "./types";
+import { addressFrom } from "../source/path";
+import { documentOf } from "../source/html/document";
+import { baseOf } from "../source/html/sheets";
+import { attributeSource } from "../source/html/attributeSource";
+import type { MissingSheet } from "../source/html/sheets";
+import { textFile, type Site } from "../source/site";
+import { inSite, type Check, type Found, type Way } from "./types";
 
 /** Sheets that a page asks for and does not get. */
 export const missingSheet: Check = {
   name: "missing-sheet",
+  group: "idle",
   *onSite({ site, pages }) {
-    const found = new Map<string, Finding>();
+    const found = new Map<string, Found>();
     for (const page of pages) {
-      for (const { path, offset, address, why, nearest } of page.sheets.missing) {
-        const level = why === "remote" ? "note" : "error";
+      for (const missing of page.sheets.missing) {
+        const { path, offset, address, why, nearest } = missing;
         const message = {
           remote: `${address} is on another server and is left out.`,
           "imports itself": `${address} imports itself, so browsers leave it out.`,
           "not among the files": `${address} is asked for but is not among the files.${nearest ? ` The nearest file is ${nearest}.` : ""}`,
         }[why];
         found.set(`${path}:${offset}`, {
-          check: "missing-sheet",
-          level,
+          level: why === "remote" ? "note" : "error",
           message,
+          because:
+            why === "remote"
+              ? "Nothing is fetched while the site is looked at: what lies elsewhere can look and count otherwise."
+              : "An address has to name the file letter by letter, folder and letter case included; otherwise nothing of the sheet is read (HTML, 4.6.7.4).",
           ...inSite(site, path, offset),
-          places: [],
+          ways: () => waysFor(site, missing),
         });
       }
+      yield;
     }
     return [...found.values()];
   },
 };
+
+function waysFor(site: Site, { path, offset, address, nearest, why }: MissingSheet): Way[] {
+  const file = textFile(site, path);
+  if (!file) return [];
+  const ways: Way[] = [];
+  const near = file.text.indexOf(address, offset);
+  const label = (to: string) => `Ask for \`${to}\``;
+  if (file.kind === "html") {
+    const element = documentOf(file).elements.find(({ source }) => source?.startTag.start === offset);
+    const source = element && attributeSource(file.text, element, "href");
+    if (element && source && nearest) {
+      const to = addressFrom(baseOf(documentOf(file)), nearest);
+      ways.push({ label: label(to), changes: [{ path, ...source.raw, insert: source.quote ? to : `"${to}"` }] });
+    }
+    if (element?.source && why !== "imports itself") {
+      const { start, end } = element.source.startTag;
+      ways.push({ label: "Take the link out", changes: [{ path, start, end, insert: "" }] });
+    }
+    if (element) return ways;
+  }
+  if (nearest && near >= 0) {
+    const to = addressFrom(path, nearest);
+    ways.push({ label: label(to), changes: [{ path, start: near, end: near + address.length, insert: to }] });
+  }
+  const end = file.text.indexOf(";", offset);
+  if (end >= 0)
+    ways.push({ label: "Take the import out", changes: [{ path, start: offset, end: end + 1, insert: "" }] });
+  return ways;
+}

@@ -6,13 +6,13 @@ import { at, type Check } from "./types";
 /** Pictures and fonts that lie on other servers: they are left out, nothing is fetched. */
 export const remoteParts: Check = {
   name: "remote-part",
+  group: "readers",
   inFile: (file) =>
     (file.kind === "html" ? inPage(file) : inSheet(file)).map(({ address, offset }) => ({
-      check: "remote-part",
-      level: "note",
+      level: "note" as const,
       message: `${address} is on another server and is left out.`,
+      because: "Nothing is fetched while the site is looked at: what lies elsewhere is not seen, nor counted.",
       ...at(file, offset),
-      places: [],
     })),
 };
 

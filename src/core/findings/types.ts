@@ -3,19 +3,70 @@ import type { Conditions } from "../cascade/conditions";
 import type { KnownPage } from "../cascade/styledPages";
 import { positionAt } from "../source/lines";
 import { textFile, type Site, type TextFile } from "../source/site";
+import type { TextChange } from "../source/changes";
 import type { Layouts } from "../text/textStyles";
+import type { Spot } from "./cause";
 
+/** Someone cannot read or nothing happens; may not work for someone; tidiness. */
 export type Level = "error" | "warning" | "note";
 
-/** Something wrong or doubtful: what it is, in plain words, and where. Line and column from 1. */
-export interface Finding {
-  check: string;
-  level: Level;
-  message: string;
+/** What a finding costs, in the order in which it is told. */
+export const groups = [
+  { id: "unread", title: "Cannot be read" },
+  { id: "idle", title: "Does nothing, or not what was meant" },
+  { id: "readers", title: "Lost for some readers" },
+  { id: "page", title: "Not as the page suggests" },
+  { id: "tidy", title: "Could be one" },
+] as const;
+
+export type Group = (typeof groups)[number]["id"];
+
+/** Where something stands. Line and column from 1, the column in UTF-16 units. */
+export interface Where {
   path: string;
   line: number;
   column: number;
+}
+
+/** What a finding comes from, as it is written. */
+export interface Cause extends Where {
+  text: string;
+}
+
+/** Something wrong or doubtful: what it is, in plain words, why it matters, and where. Plain data. */
+export interface Finding extends Where {
+  check: string;
+  group: Group;
+  level: Level;
+  message: string;
+  /** Why it matters, with the section of the standard that says so. */
+  because: string;
+  causes: Cause[];
   places: ElementRef[];
+}
+
+/** One way to set a finding right, not yet looked at: the runner offers it once it has computed that it helps. */
+export interface Way {
+  /** What is done, as a command: "Write `font-size`". */
+  label: string;
+  changes: TextChange[];
+}
+
+/** What a check finds; the runner stamps the rest. */
+export interface Found extends Where {
+  level: Level;
+  message: string;
+  because: string;
+  causes?: Cause[];
+  places?: ElementRef[];
+  /** The declaration it is about: where it is told, wherever that stands by then. */
+  spot?: Spot | null;
+  /** Equal for what is one finding at one spot, whatever its words; these words by default. */
+  kind?: string;
+  /** Of several that are one finding, that with the least rank is told. */
+  rank?: number;
+  /** Ways to set it right, best first, made when they are asked for. */
+  ways?: (context: CheckContext) => Way[];
 }
 
 export interface CheckContext {
@@ -25,24 +76,25 @@ export interface CheckContext {
   layouts: Layouts;
 }
 
-/** One check: a name and what it finds, in files, on pages, or on the site as a whole; each has one of the three. */
+/** One check: a name, what its findings cost, and what it finds in files, on pages, or on the site as a whole. */
 export interface Check {
   name: string;
+  group: Group;
   /** What a page or sheet shows by itself: kept as long as its text is the same. */
-  inFile?(file: TextFile, site: Site): Finding[];
+  inFile?(file: TextFile, site: Site): Found[];
   /** What a page shows as it is styled and laid out: kept as long as both are the same. */
-  onPage?(page: KnownPage, layouts: Layouts): Finding[];
+  onPage?(page: KnownPage, layouts: Layouts): Found[];
   /** What only all pages together tell, in steps between which others are let in. */
-  onSite?(context: CheckContext): Generator<void, Finding[]>;
+  onSite?(context: CheckContext): Generator<void, Found[]>;
 }
 
 /** Path, line and column of an offset of a file. */
-export function at({ path, text }: TextFile, offset: number): Pick<Finding, "path" | "line" | "column"> {
+export function at({ path, text }: Pick<TextFile, "path" | "text">, offset: number): Where {
   return { path, ...positionAt(text, offset) };
 }
 
 /** The same for a file by its path; its start where the site has no such text. */
-export function inSite(site: Site, path: string, offset: number): Pick<Finding, "path" | "line" | "column"> {
+export function inSite(site: Site, path: string, offset: number): Where {
   const file = textFile(site, path);
   return file ? at(file, offset) : { path, line: 1, column: 1 };
 }

@@ -6,31 +6,48 @@ import { tryParseSelectorList } from "../cascade/selectors/parse";
 import type { Selector } from "../cascade/selectors/types";
 import { documentOf, type HtmlDocument } from "../source/html/document";
 import { pagesOf, sheetsOf, type TextFile } from "../source/site";
-import { at, type Check, type Finding } from "./types";
+import type { StyleRule } from "../source/css/syntax";
+import { meantInstead, type MeantSelector, type NamesOnPages } from "./meant/selectors";
+import { changed } from "./texts";
+import { at, type Check, type Found } from "./types";
 
-/** Rules whose selector matches nothing though a very near one would: letter case, or a blank too many or too few. */
+/** Rules whose selector matches nothing: those that a very near one would, each; the others once for a sheet. */
 export const unmatchedSelectors: Check = {
   name: "unmatched-selector",
+  group: "idle",
   *onSite({ site }) {
     const documents = pagesOf(site).map(documentOf);
-    const named: Named = { documents, spellings: spellingsOn(documents), names: namesIn(documents) };
+    if (documents.length === 0) return [];
+    const named: Named = { documents, names: namesIn(documents), onPages: namesOnPages(documents) };
     yield;
-    const findings: Finding[] = [];
+    const found: Found[] = [];
     for (const file of [...sheetsOf(site), ...pagesOf(site)]) {
       let kept = inFiles.get(file);
       if (!kept || !areSame(kept.documents, documents)) {
-        kept = { documents, findings: [] };
-        for (const sheet of sheetTexts(site, file)) kept.findings.push(...(yield* unmatchedIn(sheet, named)));
+        kept = { documents, found: [] };
+        for (const sheet of sheetTexts(site, file)) kept.found.push(...(yield* unmatchedIn(sheet, named)));
         inFiles.set(file, kept);
       }
-      findings.push(...kept.findings);
+      found.push(...kept.found);
     }
-    return findings;
+    return found;
   },
 };
 
+function namesOnPages(documents: readonly HtmlDocument[]): NamesOnPages {
+  const [tags, classes, ids] = [new Set<string>(), new Set<string>(), new Set<string>()];
+  for (const { elements } of documents) {
+    for (const { tag, classes: own, id } of elements) {
+      tags.add(tag);
+      for (const name of own) classes.add(name);
+      if (id) ids.add(id);
+    }
+  }
+  return { tags, classes, ids };
+}
+
 /** What was found in files, with the documents it was looked for in. */
-const inFiles = new WeakMap<TextFile, { documents: readonly HtmlDocument[]; findings: Finding[] }>();
+const inFiles = new WeakMap<TextFile, { documents: readonly HtmlDocument[]; found: Found[] }>();
 
 const areSame = (a: readonly HtmlDocument[], b: readonly HtmlDocument[]) =>
   a.length === b.length && a.every((document, at) => document === b[at]);
@@ -40,56 +57,137 @@ const inOneStep = 200;
 
 interface Named {
   documents: readonly HtmlDocument[];
-  spellings: Spellings;
+  /** All that elements are called, in small letters. */
   names: ReadonlySet<string>;
+  onPages: NamesOnPages;
 }
 
-function* unmatchedIn({ file, offset, items }: SheetText, named: Named): Generator<void, Finding[]> {
-  const { documents, spellings, names } = named;
-  const findings: Finding[] = [];
+function* unmatchedIn(sheet: SheetText, named: Named): Generator<void, Found[]> {
+  const { documents } = named;
+  const { items } = sheet;
+  const found: Found[] = [];
+  const unused: StyleRule[] = [];
   let looked = 0;
   for (const step of rulesOf(items).steps) {
     if (!isEntry(step)) continue;
+    let hasUse = step.selectors.length === 0;
     for (const selector of step.selectors) {
       looked += 1;
       if (looked % inOneStep === 0) yield;
-      const { text, pseudoElement } = selector;
-      const near = pseudoElement === null && text.length < 200 ? nearSelector(text, spellings) : null;
-      if (!near || (asksOnlyFor(selector, names) && isUsed(selector, documents))) continue;
-      const meant = (tryParseSelectorList(near.selector) ?? []).filter((one) => asksOnlyFor(one, names));
-      const places = documents.reduce((sum, document) => sum + elementsMatching(document, meant).length, 0);
-      if (places === 0) continue;
-      findings.push({
-        check: "unmatched-selector",
-        level: "warning",
-        message: `\`${text}\` matches nothing. ${near.why} \`${near.selector}\` would match ${places} ${places === 1 ? "element" : "elements"}.`,
-        ...at(file, offset + step.rule.start),
-        places: [],
-      });
+      if (isReached(selector, named)) {
+        hasUse = true;
+        continue;
+      }
+      const { text } = selector;
+      const near = text.length < 120 && !text.includes("&") ? nearest(text, named) : null;
+      if (!near || step.selectors.some((one) => one.text === near.selector) || isAsked(near, sheet)) continue;
+      hasUse = true;
+      found.push(unmatched(sheet, step.rule, text, near));
     }
+    if (!hasUse && step.conditions.supported && unused.at(-1) !== step.rule) unused.push(step.rule);
   }
-  return findings;
+  if (unused.length) found.push(forNothing(sheet, unused, documents.length));
+  return found;
 }
 
-/** Classes and ids, by their sign and name in small letters: those that are written so or otherwise. */
-type Spellings = ReadonlyMap<string, ReadonlySet<string>>;
+interface Near extends MeantSelector {
+  places: number;
+}
 
-function spellingsOn(documents: readonly HtmlDocument[]): Spellings {
-  const names = new Map<string, Set<string>>();
-  const add = (sign: string, name: string) => {
-    const key = sign + name.toLowerCase();
-    const known = names.get(key);
-    if (known) known.add(name);
-    else names.set(key, new Set([name]));
+/** Whether the name that would be the right one is asked for elsewhere in the sheet: then there are two names. */
+function isAsked({ name }: Near, { text }: SheetText): boolean {
+  return name !== undefined && new RegExp(`${name.replace(/[.*+?^${}()|[\]\\]/g, "\\$&")}(?![\\w-])`).test(text);
+}
+
+function unmatched(sheet: SheetText, rule: StyleRule, text: string, { selector, why, places }: Near): Found {
+  const from = rule.prelude.start + rule.preludeText.indexOf(text);
+  return {
+    level: "warning",
+    message: `\`${text}\` matches nothing. ${why} \`${selector}\` would match ${counted(places, "element")}.`,
+    because:
+      "A rule counts only for what its selector matches; letters, signs and blanks of it all count (Selectors 4, 3).",
+    ...at(sheet.file, sheet.offset + rule.start),
+    ways: () => [{ label: `Write \`${selector}\``, changes: [changed(sheet, from, from + text.length, selector)] }],
   };
-  for (const { elements } of documents) {
-    for (const { classes, id } of elements) {
-      for (const name of classes) add(".", name);
-      if (id) add("#", id);
-    }
-  }
-  return names;
 }
+
+/** All rules of a sheet that match nothing anywhere, said once. */
+function forNothing(sheet: SheetText, rules: readonly StyleRule[], pages: number): Found {
+  const { file, offset } = sheet;
+  const [first] = rules;
+  const causes = rules.map((rule) => ({ ...at(file, offset + rule.start), text: rule.preludeText }));
+  return {
+    level: "note",
+    message: `${counted(rules.length, "rule")} of ${file.path} ${rules.length === 1 ? "matches" : "match"} nothing on ${pages === 1 ? "the page" : `any of ${pages} pages`}.`,
+    because: "What no page uses is read and kept all the same; it may be meant for pages that are not here.",
+    ...at(file, offset + first!.start),
+    causes,
+    ways: () => [
+      {
+        label: rules.length === 1 ? "Take the rule out" : `Take ${rules.length} rules out`,
+        changes: rules.map((rule) => changed(sheet, rule.start, rule.end, "")),
+      },
+    ],
+  };
+}
+
+const counted = (count: number, thing: string) => `${count} ${count === 1 ? thing : `${thing}s`}`;
+
+const nearestKnown = new WeakMap<NamesOnPages, Map<string, Near | null>>();
+
+/** The selector that was most likely meant, with what it matches; kept as long as the pages have the same names. */
+function nearest(text: string, named: Named): Near | null {
+  let known = nearestKnown.get(named.onPages);
+  if (!known) nearestKnown.set(named.onPages, (known = new Map()));
+  let near = known.get(text);
+  if (near === undefined) known.set(text, (near = findNearest(text, named)));
+  return near;
+}
+
+function findNearest(text: string, { documents, names, onPages }: Named): Near | null {
+  for (const { selector, why, name } of meantInstead(text, onPages)) {
+    if (selector === text) continue;
+    const list = (tryParseSelectorList(atRest(selector)) ?? []).filter((one) => asksOnlyFor(one, names));
+    if (selector.includes(",") && list.length < selector.split(",").length) continue;
+    const places = documents.reduce((sum, document) => sum + elementsMatching(document, list).length, 0);
+    if (places > 0) return { selector, why, name, places };
+  }
+  return null;
+}
+
+const stateful =
+  /:{1,2}(?:hover|focus(?:-visible|-within)?|active|visited|target|before|after|first-line|first-letter|marker|placeholder|selection|backdrop|-[\w-]+)/gi;
+
+/** A state or pseudo-element of nothing in particular. */
+const alone = /(^|[\s>+~])(:)/g;
+
+/** A selector without what only a reader brings about, and without its pseudo-element. */
+function atRest(text: string): string {
+  return text
+    .split(",")
+    .map((one) => one.trim().replace(alone, "$1*$2").replace(stateful, "").trim() || "*")
+    .join(",");
+}
+
+const resting = new WeakMap<Selector, readonly Selector[]>();
+
+/** Whether a selector can match on any of the pages, in any state. */
+function isReached(selector: Selector, { documents, names }: Named): boolean {
+  if (!asksOnlyFor(selector, names)) return false;
+  const { pseudoElement } = selector;
+  if (pseudoElement === null && isUsed(selector, documents)) return true;
+  let list = resting.get(selector);
+  if (!list) {
+    const text = atRest(selector.text.replaceAll("&", ""));
+    list = text === selector.text ? [] : (tryParseSelectorList(text.startsWith("*") ? text : text.trim()) ?? []);
+    // What cannot be told from its text alone counts as used.
+    if (selector.text.includes("&") || selector.leading !== null || selector.text.includes(":host")) list = everything;
+    resting.set(selector, list);
+  }
+  return list === everything || list.some((one) => isUsed(one, documents));
+}
+
+const everything: readonly Selector[] = [];
 
 /** Where a selector was seen to match, and where it was looked for. */
 interface Use {
@@ -112,22 +210,4 @@ function isUsed(selector: Selector, documents: readonly HtmlDocument[]): boolean
   });
   uses.set(selector, { in: found ? new WeakRef(found) : null, lookedAt });
   return found !== undefined;
-}
-
-/** A selector that may have been meant, and what is different about it. */
-function nearSelector(text: string, spellings: Spellings): { selector: string; why: string } | null {
-  let changed = false;
-  const recased = text.replace(/([.#])(-?[_a-z][-\w]*)/gi, (whole, sign: string, name: string) => {
-    const known = spellings.get(sign + name.toLowerCase());
-    if (!known || known.has(name)) return whole;
-    changed = true;
-    return sign + [...known][0]!;
-  });
-  if (changed) return { selector: recased, why: "The letter case of classes and ids counts:" };
-  const joined = text.replace(/([\w-])\s+([.#])/g, "$1$2");
-  if (joined !== text) return { selector: joined, why: "With a blank it asks for something inside; without it," };
-  const parted = text.replace(/([\w-])([.#])/g, "$1 $2");
-  if (parted !== text)
-    return { selector: parted, why: "Without a blank it asks for one element that is both; with it," };
-  return null;
 }

@@ -68,7 +68,7 @@ export interface AnalysedStack {
 }
 
 export interface Analysis {
-  version: 1;
+  version: 2;
   conditions: { width: number; height: number; scheme: "light" | "dark"; rootSize: number };
   pages: { path: string; sheets: AnalysedSheet[]; elements: AnalysedElement[]; pseudo: AnalysedPseudo[] }[];
   /** Largest first. */
@@ -96,7 +96,7 @@ export function analyse(
     .filter(({ path }) => !only || only.includes(path))
     .map((file) => styledPage(site, file, all));
   return {
-    version: 1,
+    version: 2,
     conditions: { width: all.width, height: all.height, scheme: all.scheme, rootSize: all.rootSize },
     pages: pages.map((page) => ({
       path: page.file.path,

@@ -76,7 +76,7 @@ describe("rows", () => {
       { state: "off", value: "blue", path: "index.html", line: 1, start: 0, element: { page: "index.html" } },
     ]);
     expect(row(slip, "letter-spacing").idle).toMatchObject([
-      { state: "ignored", reason: "`1` lacks its unit for `letter-spacing`. Did you mean `1px`?" },
+      { state: "ignored", reason: "`letter-spacing: 1` sets nothing: it lacks its unit. Meant: `1px`." },
     ]);
   });
 });

@@ -31,7 +31,7 @@ export function sheetTexts(site: Site, file: TextFile): SheetText[] {
 }
 
 /** At-rules whose declarations are descriptors, which have grammars of their own. */
-const descriptorRules = new Set([
+export const descriptorRules = new Set([
   "font-face",
   "page",
   "property",

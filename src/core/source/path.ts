@@ -73,3 +73,11 @@ export function editDistance(a: string, b: string): number {
   }
   return rows[a.length]![b.length]!;
 }
+
+/** The address by which a file asks for another, both in the same site: relative, with `../` for each step up. */
+export function addressFrom(base: string, path: string): string {
+  const [from, to] = [folderOf(base).split("/").slice(0, -1), path.split("/")];
+  let same = 0;
+  while (same < from.length && same < to.length - 1 && from[same] === to[same]) same += 1;
+  return encodeURI([...from.slice(same).map(() => ".."), ...to.slice(same)].join("/"));
+}

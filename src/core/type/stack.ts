@@ -88,7 +88,7 @@ export function nearestFamily(name: string, own: readonly string[]): string | nu
 }
 
 /** The generic family that goes with the first member that says what it is. */
-function likelyGeneric(members: readonly FamilyName[]): string {
+export function likelyGeneric(members: readonly FamilyName[]): string {
   for (const { name } of members) {
     const known = platformFaces.find(({ family }) => family.toLowerCase() === name.toLowerCase());
     if (known) return known.generic;

@@ -1,0 +1,49 @@
+/** What a computed value comes from, as it is written. */
+import type { KnownPage } from "../cascade/styledPages";
+import { longhandIndex, longhands } from "../cascade/properties";
+import { spotOf } from "../cascade/explain";
+import type { Style } from "../cascade/style";
+import type { Declaration } from "../source/css/syntax";
+import type { Target } from "../edits/types";
+import { inSite, type Cause } from "./types";
+import type { Site } from "../source/site";
+
+/** A declaration of the site that gives an element, or one around it, a value. */
+export interface Spot {
+  path: string;
+  /** Of the declaration in its file. */
+  offset: number;
+  /** Start of its rule; null in a style attribute. */
+  rule: number | null;
+  declaration: Declaration;
+  holder: Style;
+}
+
+/** The declaration that a longhand of a text comes from; null where it is the browser's own, or nobody's. */
+export function spotFor(page: KnownPage, style: Style, longhand: string): Spot | null {
+  const { inherited } = longhands[longhandIndex.get(longhand)!]!;
+  let holder: Style | null = style;
+  for (; holder; holder = holder.parent) {
+    const winner = holder.shared.winners.get(longhand);
+    const goesOn = winner
+      ? winner.given.kind === "wide" &&
+        (winner.given.keyword === "inherit" || (winner.given.keyword === "unset" && inherited))
+      : inherited;
+    if (goesOn) continue;
+    const spot = winner && spotOf(page, holder.element, winner.block, winner.declaration);
+    return spot && winner ? { ...spot, declaration: winner.declaration, holder } : null;
+  }
+  return null;
+}
+
+/** A spot as a cause of a finding. */
+export function causeAt(site: Site, { path, offset, declaration }: Spot): Cause {
+  return { ...inSite(site, path, offset), text: `${declaration.property}: ${declaration.valueText}` };
+}
+
+/** Where an edit of a spot is written. */
+export function targetOf(page: string, { path, rule, holder }: Spot): Target {
+  return rule === null
+    ? { kind: "style-attribute", element: { page, index: holder.element.index } }
+    : { kind: "rule", path, start: rule };
+}

@@ -1,0 +1,30 @@
+/** What a property takes, in a few plain words. */
+import { lexer } from "css-tree";
+import { keywordsFor } from "../../edits/completion";
+import { invalidReason } from "../../cascade/declarations";
+import { isWide } from "../../cascade/wide";
+
+/** Kinds of values, each with one that tells whether a property takes it. */
+const kinds: readonly (readonly [sample: string, words: string])[] = [
+  ["7px", "a length such as `16px` or `1.5em`"],
+  ["7%", "a percentage"],
+  ["7", "a number"],
+  ["#123456", "a colour"],
+  ["7deg", "an angle such as `45deg`"],
+  ["7s", "a time such as `0.2s`"],
+  ['url("a.png")', "an address in `url()`"],
+  ['"Some Name"', "a name"],
+];
+
+const most = 5;
+
+/** "a length such as `16px`, a percentage, `small`, …"; what the standard calls it where nothing simple fits. */
+export function showExpected(property: string): string {
+  const parts = kinds.filter(([sample]) => invalidReason(property, sample) === null).map(([, words]) => words);
+  const words = keywordsFor(property).filter((word) => !isWide(word) && invalidReason(property, word) === null);
+  parts.push(...words.slice(0, most).map((word) => `\`${word}\``));
+  if (words.length > most) parts.push("…");
+  if (parts.length) return parts.join(", ").replace(/, ([^,…]+)$/, " or $1");
+  const { syntax } = lexer.getProperty(property) ?? {};
+  return syntax ? "several parts" : "other values";
+}

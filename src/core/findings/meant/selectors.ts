@@ -1,0 +1,266 @@
+/** Selectors as people write them, and what they most likely mean. */
+import { forcedStates, neverStates, states } from "../../cascade/selectors/states";
+import { nearestWords } from "./near";
+
+/** A selector that may have been meant, and what is different about it. */
+export interface MeantSelector {
+  selector: string;
+  why: string;
+  /** The name that was put in for one that is spelled nearly so, with its sign. */
+  name?: string;
+}
+
+const pseudoClasses = [
+  ...states.keys(),
+  ...forcedStates,
+  ...neverStates,
+  "first-child",
+  "last-child",
+  "only-child",
+  "first-of-type",
+  "last-of-type",
+  "only-of-type",
+  "nth-child",
+  "nth-last-child",
+  "nth-of-type",
+  "nth-last-of-type",
+  "not",
+  "is",
+  "where",
+  "has",
+  "lang",
+  "dir",
+].filter((name) => !name.startsWith("-") && name.length > 3);
+
+const pseudoElements = [
+  "before",
+  "after",
+  "first-line",
+  "first-letter",
+  "selection",
+  "placeholder",
+  "marker",
+  "backdrop",
+  "file-selector-button",
+];
+
+/** Names of pseudo-classes by what people call them. */
+const calledOtherwise: Readonly<Record<string, string>> = {
+  over: "hover",
+  mouseover: "hover",
+  onhover: "hover",
+  rollover: "hover",
+  clicked: "active",
+  click: "active",
+  seen: "visited",
+  focused: "focus",
+  first: "first-child",
+  last: "last-child",
+  even: "nth-child(even)",
+  odd: "nth-child(odd)",
+  unvisited: "link",
+};
+
+/** States of links that stand without their colon. */
+export const linkStates = ["hover", "visited", "active", "focus", "focus-visible", "link"];
+
+const blank = /[\s\u00a0]+/g;
+
+/** What a selector that is none may have been meant to be, one slip after the other. */
+export function* meantSelectors(text: string): Generator<MeantSelector> {
+  const step = (selector: string, why: string) => ({ selector: selector.trim(), why });
+  yield step(text.replaceAll("\u00a0", " "), "A blank of another kind stands in it.");
+  yield step(
+    text.replace(/^[;:]+\s*/, ""),
+    "Nothing but the selector belongs before the brace: a rule ends with its brace, without a semicolon.",
+  );
+  yield step(text.replace(/[\s;:.=]+$/, ""), "A sign too many stands before the brace.");
+  yield step(
+    text.replace(/^[\s,]+|[\s,]+$/g, "").replace(/,\s*(?:,\s*)+/g, ", "),
+    "A comma stands only between two selectors.",
+  );
+  yield step(
+    text.replace(/<\/?\s*([a-z][\w-]*)[^<>]*>/gi, "$1"),
+    "A selector names the element without angle brackets.",
+  );
+  yield step(text.replace(/\b(h)[\s_-]+([1-6])\b/gi, "$1$2"), "A blank parts the name.");
+  yield step(
+    text.replace(/(:{1,2})\s+(?=[a-z])/gi, "$1").replace(/([\w\])])\s+(:+)/g, "$1$2"),
+    "No blank stands round the colon of a pseudo-class.",
+  );
+  yield step(text.replace(/([.#])[\s.#]+(?=[a-z_-])/gi, "$1"), "One sign stands right before the name.");
+  yield step(
+    text.replace(/([.#])(\d)/g, (_, sign: string, digit: string) => `${sign}\\3${digit} `),
+    "A name that begins with a digit is written with an escape in a selector.",
+  );
+  yield step(
+    text
+      .replace(/\bclass\s*=\s*["']?([\w-]+)["']?/gi, ".$1")
+      .replace(/\bid\s*=\s*["']?([\w-]+)["']?/gi, "#$1")
+      .replace(/(\w)\s+(?=[.#])/g, "$1"),
+    "A class is asked for with a full stop, an id with a hash.",
+  );
+  yield step(text.replace(/\[([^\]]*)$/, "[$1]").replace(/\(([^)]*)$/, "($1)"), "A bracket is never closed.");
+  yield step(text.replace(/[)\]]+$/, ""), "A bracket closes what nothing opened.");
+  yield step(text.replace(/^[\s>+~]+|[\s>+~]+$/g, ""), "A combinator stands between two parts.");
+  yield step(text.replace(/([>+~])(?:\s*[>+~])+/g, "$1"), "One combinator stands between two parts.");
+  yield step(text.replace(/[\u201c\u201d\u2018\u2019]/g, '"'), "Quotation marks are straight ones.");
+  for (const { 0: whole, 1: colons, 2: name, index } of text.matchAll(/(:{1,2})([a-z][\w-]*)/gi)) {
+    const rest = (by: string) => text.slice(0, index) + by + text.slice(index + whole.length);
+    const lower = name!.toLowerCase();
+    const other = calledOtherwise[lower];
+    if (other) yield step(rest(`:${other}`), `\`${whole}\` is called otherwise.`);
+    const most = lower.length > 6 ? 2 : 1;
+    for (const near of nearestWords(lower, pseudoElements, most))
+      yield step(rest(`::${near}`), `\`${whole}\` is misspelt.`);
+    for (const near of nearestWords(lower, pseudoClasses, most))
+      yield step(rest(`:${near}`), `\`${whole}\` is misspelt.`);
+    for (const near of nearestWords(lower, [...pseudoElements, ...pseudoClasses], 3))
+      yield step(rest((pseudoElements.includes(near) ? "::" : ":") + near), `\`${whole}\` is misspelt.`);
+    if (colons === "::" && pseudoClasses.includes(lower))
+      yield step(rest(`:${lower}`), "A pseudo-class has one colon.");
+    if (colons === ":" && pseudoElements.includes(lower))
+      yield step(rest(`::${lower}`), "A pseudo-element has two colons.");
+  }
+  yield step(text.replace(/[^\w\s.#:,>+~*()[\]="'-]/g, ""), "A sign stands in it that no selector has.");
+  yield step(text.replace(/^.*[;}]\s*/s, ""), "What stands before it belongs to no rule.");
+}
+
+/** Names of elements, classes and ids that pages have. */
+export interface NamesOnPages {
+  tags: ReadonlySet<string>;
+  classes: ReadonlySet<string>;
+  ids: ReadonlySet<string>;
+}
+
+const digits = (name: string) => name.replace(/\D/g, "");
+
+/** Names that differ in a letter or two, not in what counts or measures. */
+function spelledNear(name: string, from: ReadonlySet<string>): string[] {
+  let byName = spelled.get(from);
+  if (!byName) spelled.set(from, (byName = new Map()));
+  let near = byName.get(name);
+  if (!near) {
+    const most = name.length > 6 ? 2 : 1;
+    near = name.length < 4 ? [] : nearestWords(name, from, most).filter((one) => digits(one) === digits(name));
+    byName.set(name, near);
+  }
+  return near;
+}
+
+const spelled = new WeakMap<ReadonlySet<string>, Map<string, string[]>>();
+const plain = (one: string) => one.toLowerCase().replace(/[-_]/g, "");
+const plains = new WeakMap<ReadonlySet<string>, Map<string, string[]>>();
+
+/** Names that differ in letter case and joints alone. */
+function alike(name: string, from: ReadonlySet<string>): readonly string[] {
+  let byPlain = plains.get(from);
+  if (!byPlain) {
+    plains.set(from, (byPlain = new Map()));
+    for (const one of from) byPlain.set(plain(one), [...(byPlain.get(plain(one)) ?? []), one]);
+  }
+  return byPlain.get(plain(name)) ?? [];
+}
+
+/** Elements whose names nobody gives to a class for another end. */
+const plainTags = /^(?:h[1-6]|p|body|html|a|ul|ol|li|img|em|strong|td|th|tr|blockquote)$/i;
+
+/** Tags that a name stands for: misspelt, or told in words. */
+const inWords: Readonly<Record<string, string>> = {
+  paragraph: "p",
+  para: "p",
+  heading: "h1",
+  heading1: "h1",
+  heading2: "h2",
+  heading3: "h3",
+  link: "a",
+  links: "a",
+  anchor: "a",
+  image: "img",
+  list: "ul",
+  bold: "b",
+  italic: "i",
+};
+
+/** Headings and paragraphs cannot stand in one another (HTML, 4.3.6 and 4.4.1): a list was meant. */
+const impossible = /^\s*(?:h[1-6]|p)(?:\s+(?:h[1-6]|p|ul|ol|li|table|div|blockquote))+\s*$/i;
+
+/** What a selector that matches nothing on any page may have been meant to be, likeliest first. */
+export function* meantInstead(text: string, names: NamesOnPages): Generator<MeantSelector> {
+  const step = (selector: string, why: string, name?: string): MeantSelector => ({ selector, why, name });
+  const lowered = (from: ReadonlySet<string>, name: string) =>
+    alike(name, from).find((one) => one !== name && one.toLowerCase() === name.toLowerCase());
+  const signs = [
+    [".", names.classes],
+    ["#", names.ids],
+  ] as const;
+  let cased = text;
+  for (const { 0: whole, 1: sign, 2: name } of text.matchAll(/([.#])(-?[_a-z][\w-]*)/gi)) {
+    const other = lowered(sign === "." ? names.classes : names.ids, name!);
+    const own = (sign === "." ? names.classes : names.ids).has(name!);
+    if (other && !own) cased = cased.replace(whole, sign + other);
+  }
+  yield step(cased, "The letter case of classes and ids counts:");
+  yield step(text.replace(/([\w-])\s+([.#])/g, "$1$2"), "With a blank it asks for something inside; without it,");
+  yield step(text.replace(/([\w-])([.#])/g, "$1 $2"), "Without a blank it asks for one element that is both; with it,");
+  const states = linkStates.join("|");
+  yield step(
+    text.replace(
+      new RegExp(
+        `((?:^|[\\s,])(?:a|button|input|select|textarea|summary|label|p|h[1-6]|li|tr))[\\s.#]+(${states})\\b`,
+        "gi",
+      ),
+      "$1:$2",
+    ),
+    "A state stands behind a colon:",
+  );
+  yield step(
+    text.replace(/([\w\])])\s+(:+)/g, "$1$2"),
+    "With a blank before the colon it asks for something inside; without it,",
+  );
+  for (const { 0: whole, 1: sign, 2: name, index } of text.matchAll(/(^|[\s>+~,.#])([a-z_][\w-]*)/gi)) {
+    const put = (by: string) => text.slice(0, index) + by + text.slice(index + whole.length);
+    const isType = sign !== "." && sign !== "#";
+    const lead = isType ? sign! : "";
+    if (isType) {
+      const word = name!.toLowerCase();
+      if (names.tags.has(word)) continue;
+      for (const [mark, own] of signs) {
+        if (own.has(name!))
+          yield step(
+            put(`${lead}${mark}${name}`),
+            mark === "." ? "A class is asked for with a full stop:" : "An id is asked for with a hash:",
+          );
+      }
+      if (inWords[word]) yield step(put(lead + inWords[word]), "The element is called otherwise:");
+      for (const near of spelledNear(word, names.tags)) yield step(put(lead + near), "The name is spelled otherwise:");
+      for (const [mark, own] of signs)
+        for (const near of spelledNear(name!, own))
+          yield step(put(lead + mark + near), "The name is spelled otherwise:", mark + near);
+    } else {
+      const [own, other] = sign === "." ? [names.classes, names.ids] : [names.ids, names.classes];
+      if (own.has(name!)) continue;
+      const mark = sign === "." ? "#" : ".";
+      if (other.has(name!))
+        yield step(put(mark + name), sign === "." ? "It is an id, not a class:" : "It is a class, not an id:");
+      if (names.tags.has(name!.toLowerCase()) && plainTags.test(name!))
+        yield step(put(name!), "It is an element, which has no sign:");
+      for (const same of alike(name!, own))
+        yield step(put(sign + same), "The name is spelled otherwise:", sign! + same);
+      for (const near of spelledNear(name!, own))
+        yield step(put(sign + near), "The name is spelled otherwise:", sign! + near);
+      for (const near of spelledNear(name!, other))
+        yield step(put(mark + near), "The name is spelled otherwise:", mark + near);
+    }
+  }
+  if (impossible.test(text))
+    yield step(
+      text.trim().replace(blank, ", "),
+      "A blank asks for the second inside the first; with a comma it is a list:",
+    );
+  if (/[>+]/.test(text))
+    yield step(
+      text.replace(/\s*[>+]\s*/g, " "),
+      "It asks for what stands right there; with a blank alone it may stand deeper:",
+    );
+}

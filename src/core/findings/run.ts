@@ -1,0 +1,120 @@
+/** Runs the checks: what each finds, stamped, gathered by its cause, and sorted. */
+import type { TextFile, Site } from "../source/site";
+import type { KnownPage } from "../cascade/styledPages";
+import { finished } from "../source/steps";
+import type { Layouts } from "../text/textStyles";
+import { filesOf } from "./blocks";
+import { causeAt } from "./cause";
+import { checks } from "./checks";
+import { groups, type Check, type CheckContext, type Finding, type Found } from "./types";
+
+export type Asked = Omit<CheckContext, "layouts"> & Partial<CheckContext>;
+
+/** The findings of a site, in one piece. */
+export function findingsFor(context: Asked): Finding[] {
+  return finished(findingSteps(context));
+}
+
+/** The findings of a site, in steps between which others are let in; what cannot have changed is not looked at again. */
+export function* findingSteps(asked: Asked): Generator<void, Finding[]> {
+  const context: CheckContext = { layouts: {}, ...asked };
+  const findings: Finding[] = [];
+  for (const check of checks)
+    for (const { finding } of gathered(check, yield* foundBy(check, context), context.site)) findings.push(finding);
+  return findings.sort(inOrder);
+}
+
+/** What one check finds. */
+export function* foundBy(check: Check, context: CheckContext): Generator<void, Found[]> {
+  const found: Found[] = [];
+  if (check.inFile) {
+    for (const file of filesOf(context.site)) {
+      found.push(...foundIn(file, check, context.site));
+      yield;
+    }
+  }
+  if (check.onPage) {
+    for (const page of context.pages) {
+      found.push(...foundOn(page, check, context.layouts));
+      yield;
+    }
+  }
+  if (check.onSite) found.push(...(yield* check.onSite(context)));
+  return found;
+}
+
+const inFiles = new WeakMap<TextFile, Map<Check, Found[]>>();
+
+/** What a check finds in a file, looked for once for the same text. */
+function foundIn(file: TextFile, check: Check, site: Site): Found[] {
+  let known = inFiles.get(file);
+  if (!known) inFiles.set(file, (known = new Map()));
+  let found = known.get(check);
+  if (!found) known.set(check, (found = check.inFile!(file, site)));
+  return found;
+}
+
+interface OnPage {
+  layout: Layouts[string] | undefined;
+  found: Found[];
+}
+
+/** By the styles of pages, which are the same list as long as nothing comes out differently. */
+const onPages = new WeakMap<KnownPage["styles"], Map<Check, OnPage>>();
+
+function foundOn(page: KnownPage, check: Check, layouts: Layouts): Found[] {
+  let known = onPages.get(page.styles);
+  if (!known) onPages.set(page.styles, (known = new Map()));
+  const layout = layouts[page.file.path];
+  let kept = known.get(check);
+  if (!kept || kept.layout !== layout) known.set(check, (kept = { layout, found: check.onPage!(page, layouts) }));
+  return kept.found;
+}
+
+/** Equal for what is one finding: the same said of the same spot. */
+export const keyOf = ({ path, line, column, message }: Pick<Finding, "path" | "line" | "column" | "message">) =>
+  `${path}:${line}:${column} ${message}`;
+
+/** One finding for one cause: what was found on several pages for the same reason has the places of all. */
+export function gathered(
+  { name, group }: Check,
+  all: readonly Found[],
+  site: Site,
+): { finding: Finding; found: Found }[] {
+  const gatheredBy = new Map<string, { finding: Finding; found: Found }>();
+  for (const found of all) {
+    const { level, message, because, places = [] } = found;
+    const cause = found.spot ? causeAt(site, found.spot) : null;
+    const { path, line, column } = cause ?? found;
+    const key = `${path}:${line}:${column} ${found.kind ?? message}`;
+    const known = gatheredBy.get(key);
+    if (known) {
+      for (const place of places) known.finding.places.push(place);
+      if (levelRank[level] < levelRank[known.finding.level]) known.finding.level = level;
+      if ((found.rank ?? 0) < (known.found.rank ?? 0)) {
+        known.found = found;
+        known.finding.message = message;
+        known.finding.because = because;
+      }
+      continue;
+    }
+    const causes = found.causes ?? (cause ? [cause] : []);
+    const finding = { check: name, group, level, message, because, path, line, column, causes, places: [...places] };
+    gatheredBy.set(key, { finding, found });
+  }
+  return [...gatheredBy.values()];
+}
+
+const groupRank = new Map<string, number>(groups.map(({ id }, at) => [id, at]));
+const levelRank = { error: 0, warning: 1, note: 2 };
+
+/** What costs most first; then as the files stand. */
+function inOrder(a: Finding, b: Finding): number {
+  return (
+    levelRank[a.level] - levelRank[b.level] ||
+    groupRank.get(a.group)! - groupRank.get(b.group)! ||
+    (a.path < b.path ? -1 : a.path > b.path ? 1 : 0) ||
+    a.line - b.line ||
+    a.column - b.column
+  );
+}

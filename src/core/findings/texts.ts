@@ -1,0 +1,57 @@
+/** What checks of the written text share: spans of files, lines, and what lies in comments and strings. */
+import { T, tokensOf } from "../source/css/tokens";
+import type { TextChange } from "../source/changes";
+import type { TextFile } from "../source/site";
+import type { Item } from "../source/css/syntax";
+
+/** A sheet's text, or that of a style attribute, where it stands in its file. */
+export interface Written {
+  file: TextFile;
+  text: string;
+  offset: number;
+}
+
+/** One change of a written text, with offsets into it. */
+export const changed = ({ file, offset }: Written, start: number, end: number, insert: string): TextChange => ({
+  path: file.path,
+  start: offset + start,
+  end: offset + end,
+  insert,
+});
+
+/** Where the line of an offset ends, its line end left out. */
+export function endOfLine(text: string, offset: number): number {
+  const match = /\r\n|\n|\r/.exec(text.slice(offset));
+  return match ? offset + match.index : text.length;
+}
+
+/** The blanks that a line begins with. */
+export function indentAt(text: string, offset: number): string {
+  const start = Math.max(text.lastIndexOf("\n", offset - 1), text.lastIndexOf("\r", offset - 1)) + 1;
+  return /^[ \t]*/.exec(text.slice(start))![0];
+}
+
+const blanked = new WeakMap<readonly Item[], string>();
+
+/** A text with blanks in place of its comments and of what strings and addresses hold, at the same offsets. */
+export function withoutWords(text: string, items: readonly Item[]): string {
+  let plain = blanked.get(items);
+  if (plain === undefined) {
+    const { types, starts, count } = tokensOf(text);
+    const parts: string[] = [];
+    for (let at = 0; at < count; at += 1) {
+      const raw = text.slice(starts[at], starts[at + 1]);
+      const type = types[at];
+      const hides = type === T.Comment || type === T.String || type === T.Url;
+      parts.push(hides ? raw.replace(/[^\r\n]/g, " ") : raw);
+    }
+    blanked.set(items, (plain = parts.join("")));
+  }
+  return plain;
+}
+
+/** Words in backquotes, on one line, cut where they are long. */
+export function quoted(text: string): string {
+  const line = text.replace(/\s+/g, " ").trim();
+  return `\`${line.length > 60 ? `${line.slice(0, 57)}…` : line}\``;
+}

@@ -1,0 +1,116 @@
+import { componentsOf, type Component } from "../source/css/components";
+import { declarationsOfFile, type DeclarationInFile } from "../source/declarations";
+import type { TextFile } from "../source/site";
+import { nearestWords } from "./meant/near";
+import { filesOf } from "./blocks";
+import { at, type Check, type Found } from "./types";
+
+/** Custom properties that are asked for and set nowhere. */
+export const undefinedVariables: Check = {
+  name: "undefined-variable",
+  group: "idle",
+  *onSite({ site }) {
+    const set = new Set<string>();
+    const asked: Asked[] = [];
+    for (const file of filesOf(site)) {
+      const own = usesOf(file, () => [...declarationsOfFile(site, file)]);
+      for (const name of own.set) set.add(name);
+      asked.push(...own.asked);
+      yield;
+    }
+    const missing = new Map<string, Asked[]>();
+    for (const one of asked) {
+      if (set.has(one.name)) continue;
+      const known = missing.get(one.name);
+      if (known) known.push(one);
+      else missing.set(one.name, [one]);
+    }
+    const byPlain = new Map([...set].map((name) => [plain(name), name]));
+    return [...missing].map(([name, all]) => undefinedName(name, all, nearestName(name, byPlain)));
+  },
+};
+
+/** One finding for a name, wherever it is asked for. */
+function undefinedName(name: string, all: readonly Asked[], near: string | null): Found {
+  const bare = all.filter(({ hasFallback, one }) => !hasFallback && !one.declaration.property.startsWith("--"));
+  const [first] = bare.length ? bare : all;
+  const { declaration, file } = first!.one;
+  const follows = bare.length ? "is as if it were not written" : "comes from what stands behind its comma";
+  const places = all.length > 1 ? ` It is asked for in ${all.length} declarations.` : "";
+  return {
+    level: bare.length === 0 ? "note" : near ? "error" : "warning",
+    message: `\`${name}\` is set nowhere, so \`${declaration.property}\` ${follows}.${near ? ` Meant: \`${near}\`.` : ""}${places}`,
+    because:
+      "A declaration with a custom property that has no value is void where it is computed; letters and their case count (CSS Variables 1, 3).",
+    ...at(file, first!.start),
+    causes: all.map(({ one, start }) => ({
+      ...at(one.file, start),
+      text: `${one.declaration.property}: ${one.declaration.valueText}`,
+    })),
+    ways: () =>
+      near
+        ? [
+            {
+              label: `Write \`${near}\``,
+              changes: all.map(({ one, start }) => ({
+                path: one.file.path,
+                start,
+                end: start + name.length,
+                insert: near,
+              })),
+            },
+          ]
+        : [],
+  };
+}
+
+interface Asked {
+  name: string;
+  hasFallback: boolean;
+  one: DeclarationInFile;
+  /** Offset of the name in the file. */
+  start: number;
+}
+
+interface Uses {
+  set: ReadonlySet<string>;
+  asked: readonly Asked[];
+}
+
+const known = new WeakMap<TextFile, Uses>();
+
+/** The custom properties that a file sets and asks for, read once for the same text. */
+export function usesOf(file: TextFile, declarations: () => readonly DeclarationInFile[]): Uses {
+  let uses = known.get(file);
+  if (!uses) {
+    const set = new Set<string>();
+    const asked: Asked[] = [];
+    for (const one of declarations()) {
+      const { property, valueText, value } = one.declaration;
+      if (property.startsWith("--")) set.add(property);
+      if (!one.exact || !valueText.includes("var(")) continue;
+      for (const { name, start, hasFallback } of asksIn(componentsOf(valueText)))
+        asked.push({ name, hasFallback, one, start: one.offset + value.start + start });
+    }
+    for (const [, name] of file.text.matchAll(/@property\s+(--[\w-]+)/g)) set.add(name!);
+    known.set(file, (uses = { set, asked }));
+  }
+  return uses;
+}
+
+function* asksIn(parts: readonly Component[]): Generator<{ name: string; start: number; hasFallback: boolean }> {
+  for (const part of parts) {
+    if (part.type === "function" && part.name === "var") {
+      const [first, second] = part.args;
+      if (first?.type === "ident") yield { name: first.name, start: first.start, hasFallback: second !== undefined };
+    }
+    if (part.type === "function" || part.type === "block") yield* asksIn(part.args);
+  }
+}
+
+const plain = (name: string) => name.toLowerCase().replace(/[-_]/g, "");
+
+function nearestName(name: string, set: ReadonlyMap<string, string>): string | null {
+  const near = () => nearestWords(name, set.values(), name.length > 8 ? 2 : 1);
+  return set.get(plain(name)) ?? near().find((one) => one.replace(/\D/g, "") === name.replace(/\D/g, "")) ?? null;
+}
