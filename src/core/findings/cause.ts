@@ -4,8 +4,10 @@ import { longhandIndex, longhands } from "../cascade/properties";
 import { spotOf } from "../cascade/explain";
 import type { Style } from "../cascade/style";
 import type { Declaration } from "../source/css/syntax";
-import type { Target } from "../edits/types";
-import { inSite, type Cause } from "./types";
+import { changesFor } from "../edits/plan";
+import { EditError, type Target } from "../edits/types";
+import { plainSelector } from "../source/html/document";
+import { inSite, type Cause, type Way } from "./types";
 import type { Site } from "../source/site";
 
 /** A declaration of the site that gives an element, or one around it, a value. */
@@ -46,4 +48,36 @@ export function targetOf(page: string, { path, rule, holder }: Spot): Target {
   return rule === null
     ? { kind: "style-attribute", element: { page, index: holder.element.index } }
     : { kind: "rule", path, start: rule };
+}
+
+/** A way that sets a property where a text gets it from; none where that cannot be written. */
+export function declareWay(
+  site: Site,
+  label: string,
+  target: Target | null,
+  property: string,
+  value: string | null,
+): Way[] {
+  if (!target) return [];
+  try {
+    return [{ label, changes: changesFor(site, { kind: "declare", target, property, value }) }];
+  } catch (error) {
+    if (error instanceof EditError) return [];
+    throw error;
+  }
+}
+
+/** A rule of its own for an element of which nobody sets something: in the last sheet of its page, else its style attribute. */
+export function ownTarget(page: KnownPage, style: Style): Target | null {
+  const sheet = page.sheets.owners.flatMap((owner) => owner.sheets).findLast(({ kind }) => kind !== "imported");
+  const selector = plainSelector(style.element) + (style.pseudo ? `::${style.pseudo}` : "");
+  if (sheet) return { kind: "new-rule", path: sheet.path, selector };
+  return style.pseudo
+    ? null
+    : { kind: "style-attribute", element: { page: page.file.path, index: style.element.index } };
+}
+
+/** Where a property of a text is written: where it comes from, else a rule of its own. */
+export function targetFor(page: KnownPage, style: Style, spot: Spot | null): Target | null {
+  return spot ? targetOf(page.file.path, spot) : ownTarget(page, style);
 }

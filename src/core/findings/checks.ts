@@ -1,23 +1,40 @@
 /** The list of checks. A new check is a file and a line here. */
+import { alwaysLosing } from "./always";
 import { atRuleSlips } from "./atRules";
 import { braces } from "./braces";
 import { comments } from "./comments";
 import { contrast } from "./contrast";
 import { ignoredDeclarations } from "./declarations";
+import { decorations } from "./decorations";
+import { focusLost } from "./focus";
+import { fontFaceSlips } from "./fontFaces";
 import { fonts } from "./fonts";
+import { headings } from "./headings";
+import { linkColor } from "./linkColor";
+import { linkOrder } from "./linkOrder";
+import { sheetLinks } from "./links";
 import { markup } from "./markup";
 import { missingSheet } from "./missingSheet";
 import { noSheet } from "./noSheet";
+import { pageGround } from "./pageGround";
+import { pairsAlone } from "./pairsAlone";
+import { presentational } from "./presentational";
 import { punctuation } from "./punctuation";
 import { quotes } from "./quotes";
+import { ranges } from "./ranges";
 import { remoteParts } from "./remote";
+import { runningText } from "./runningText";
 import { invalidSelectors } from "./selectors";
-import { sheetLinks } from "./links";
 import { stackSlips } from "./stacks";
-import { undefinedVariables } from "./variables";
-import { unmatchedSelectors } from "./unmatched";
+import { fixedSizes, smallText } from "./textSizes";
+import { colorTwins, customProperties, sameDeclarations, sheetTwice } from "./tidy";
+import { setTwice } from "./twice";
 import type { Check } from "./types";
+import { unmatchedSelectors } from "./unmatched";
+import { undefinedVariables } from "./variables";
+import { vendorAlone } from "./vendor";
 
+/** Where two tell of one spot, the first is the cause. */
 export const checks: readonly Check[] = [
   contrast,
   missingSheet,
@@ -34,6 +51,26 @@ export const checks: readonly Check[] = [
   stackSlips,
   undefinedVariables,
   markup,
+  ranges,
+  setTwice,
+  alwaysLosing,
+  linkOrder,
+  decorations,
+  focusLost,
+  linkColor,
+  runningText,
+  smallText,
+  fixedSizes,
+  pairsAlone,
+  vendorAlone,
+  fontFaceSlips,
   fonts,
   remoteParts,
+  headings,
+  pageGround,
+  presentational,
+  colorTwins,
+  customProperties,
+  sameDeclarations,
+  sheetTwice,
 ];

@@ -7,14 +7,13 @@ import { parseColor } from "../color";
 import { nearestPassingInk, nearestPassingGround, ratioOn, type Need } from "../color/ladder";
 import { showRatio } from "../color/contrast";
 import type { Color } from "../color/types";
-import { changesFor } from "../edits/plan";
-import { EditError, type Target } from "../edits/types";
+import type { Target } from "../edits/types";
 import { colorSpots } from "../palette/values";
 import type { ElementRef } from "../text/refs";
 import { refOf, textsOf } from "../text/pageTexts";
 import { legibilityOn } from "../text/textStyles";
 import { plainSelector } from "../source/html/document";
-import { spotFor, targetOf, type Spot } from "./cause";
+import { declareWay, spotFor, targetFor, targetOf, type Spot } from "./cause";
 import { at, type Check, type CheckContext, type Found, type Way } from "./types";
 
 /** Text that cannot be read well enough on its ground (WCAG 2.2, 1.4.3): one finding for what its ink comes from. */
@@ -112,16 +111,10 @@ function waysFor(context: CheckContext, page: KnownPage, style: Style, spot: Spo
     (ground.range ?? [ground.color]).map((color): Need => ({ color, needs: ratio })),
   );
   const { ink, ground } = legibilityOn(page, style, context.layouts);
-  const target = spot ? targetOf(page.file.path, spot) : ownTarget(page, style);
+  const target = targetFor(page, style, spot);
   const ways: Way[] = [];
-  const declare = (label: string, where: Target | null, property: string, value: string) => {
-    if (!where) return;
-    try {
-      ways.push({ label, changes: changesFor(context.site, { kind: "declare", target: where, property, value }) });
-    } catch (error) {
-      if (!(error instanceof EditError)) throw error;
-    }
-  };
+  const declare = (label: string, where: Target | null, property: string, value: string) =>
+    ways.push(...declareWay(context.site, label, where, property, value));
   const least = (color: Color) => Math.min(...needs.map((need) => ratioOn(color, need)));
   const nearest = nearestPassingInk({ ...ink, alpha: 1 }, needs);
   const on = needs.length > 1 ? "on all its grounds" : "on its ground";
@@ -162,20 +155,13 @@ function waysFor(context: CheckContext, page: KnownPage, style: Style, spot: Spo
   return ways;
 }
 
-/** A rule of its own for a text whose ink is the browser's: in the last sheet of its page. */
-function ownTarget(page: KnownPage, style: Style): Target | null {
-  const sheet = page.sheets.owners.flatMap((owner) => owner.sheets).findLast(({ kind }) => kind !== "imported");
-  const selector = plainSelector(style.element) + (style.pseudo ? `::${style.pseudo}` : "");
-  if (sheet) return { kind: "new-rule", path: sheet.path, selector };
-  return style.pseudo
-    ? null
-    : { kind: "style-attribute", element: { page: page.file.path, index: style.element.index } };
-}
-
 function groundOf(page: KnownPage, style: Style, from: number | null): Spot | null {
   const holder = from === null ? null : page.styles[from];
   return holder ? spotFor(page, holder, "background-color") : null;
 }
+
+/** What is farther away than this is another colour, not a nearer one of the same (OKLab). */
+const farthest = 0.25;
 
 /** The ink that the site has already and that is enough, nearest to this one. */
 function siteInk({ site }: CheckContext, ink: Color, needs: readonly Need[]): { value: string; color: Color } | null {
@@ -185,6 +171,7 @@ function siteInk({ site }: CheckContext, ink: Color, needs: readonly Need[]): { 
     const color = parseColor(css);
     if (!color || color.alpha !== 1 || !needs.every((need) => ratioOn(color, need) >= need.needs)) continue;
     const distance = differenceOk(color, ink);
+    if (distance > farthest) continue;
     if (!best || distance < best.distance) best = { value, color, distance };
   }
   return best;

@@ -241,6 +241,39 @@ export const sheetMistakes: readonly SheetMistake[] = [
     '@import "more.css";\np { color: red; }\n',
   ],
   ["an import too late", 'p { color: red; }\n@import "more.css";\n', '@import "more.css";\np { color: red; }\n\n'],
+  ["a value out of range", "p { opacity: 50; }\n", "p { opacity: 0.5; }\n"],
+  ["a leading without its unit", "p { line-height: 24; }\n", "p { line-height: 24px; }\n"],
+  [
+    "limits of clamp turned round",
+    "h1 { font-size: clamp(3rem, 5vw, 2rem); }\n",
+    "h1 { font-size: clamp(2rem, 5vw, 3rem); }\n",
+  ],
+  ["a property set twice", "p { color: red; color: blue; }\n", "p { color: blue; }\n"],
+  [
+    "a shorthand below its longhand",
+    "p {\n  font-weight: bold;\n  font: 16px Georgia, serif;\n}\n",
+    "p {\n  font: 16px Georgia, serif;\n  font-weight: bold;\n}\n",
+  ],
+  [
+    "a weaker rule below",
+    ".lead { color: #222; }\np { color: navy; }\n#notice p { color: #222; }\n",
+    ".lead { color: navy; }\np { }\n#notice p { color: #222; }\n",
+  ],
+  [
+    "link states out of order",
+    "a:active { color: red; }\na:hover { color: blue; }\n",
+    "a:hover { color: blue; }\na:active { color: red; }\n",
+  ],
+  [
+    "an offset on an overline",
+    "p { text-decoration-line: overline; text-underline-offset: 4px; }\n",
+    "p { text-decoration-line: underline; text-underline-offset: 4px; }\n",
+  ],
+  [
+    "a line's colour without a line",
+    "p { text-decoration-color: red; }\n",
+    "p { text-decoration-color: red; text-decoration-line: underline; }\n",
+  ],
   [
     "a custom property misspelt",
     ":root { --ink: #123; }\np { color: var(--inc); }\n",

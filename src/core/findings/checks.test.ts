@@ -1,0 +1,281 @@
+/** Each check on a site that has what it looks for, on one that nearly has it, and with its first way carried out. */
+import { describe, expect, test } from "vitest";
+import { analyse } from "../report/analysis";
+import { changeSite, textFile, type Site } from "../source/site";
+import { pageWith, site } from "../testing/site";
+import { checks } from "./checks";
+import { fixesFor } from ".";
+
+interface Case {
+  check: string;
+  has: Site;
+  /** Nearly the same, where nothing is wrong. */
+  nearly: Site;
+  says: RegExp;
+  /** What stands in the page afterwards; null where no way is known. */
+  after: string | null;
+}
+
+const running = "The late boat leaves the outer island at half past six, and waits for nobody on the quay at all.";
+const plain = "body{color:#222;background:#fff;font-size:1rem;line-height:1.5}";
+const css = (rules: string, body = `<p>${running}</p>`) => pageWith(plain + rules, body);
+const page = (body: string, rules = "") => pageWith(plain + rules, body);
+
+const cases: Case[] = [
+  {
+    check: "contrast",
+    has: css("p{color:#999}"),
+    nearly: css("p{color:#666}"),
+    says: /^p cannot be read well on its ground: 2\.8 to 1, and 4\.5 is needed\.$/,
+    after: "p{color:#767676}",
+  },
+  {
+    check: "contrast",
+    has: page(`<p>${running}</p>`, "p{background:#113}"),
+    nearly: page(`<p>${running}</p>`, "p{background:#eef}"),
+    says: /^p is invisible/,
+    after: "p{background:#",
+  },
+  {
+    check: "focus-lost",
+    has: css("a:focus{outline:none}"),
+    nearly: css("a:focus{outline:none;box-shadow:0 0 0 2px #000}"),
+    says: /takes the focus away from `a:focus`/,
+    after: "a:focus{outline:2px solid}",
+  },
+  {
+    check: "link-color",
+    has: css("a{color:#004;text-decoration:none}", `<p>${running} <a href="#">Fares</a></p>`),
+    nearly: css("a{color:#004;text-decoration:none;font-weight:bold}", `<p>${running} <a href="#">Fares</a></p>`),
+    says: /told by their colour alone/,
+    after: "text-decoration:underline",
+  },
+  {
+    check: "running-text",
+    has: css("p{line-height:1}"),
+    nearly: css("p{line-height:1.4}"),
+    says: /leading of 1, and/,
+    after: "p{line-height:1.5}",
+  },
+  {
+    check: "running-text",
+    has: css("body{line-height:20px} p{font-size:24px}"),
+    nearly: css("body{line-height:1.5} p{font-size:24px}"),
+    says: /`20px` was reckoned where it is set, and is inherited as a length/,
+    after: "line-height:1.5}",
+  },
+  {
+    check: "running-text",
+    has: css("p{text-transform:uppercase}"),
+    nearly: css("h2{text-transform:uppercase}", `<h2>${running}</h2>`),
+    says: /in capitals/,
+    after: "text-transform:none",
+  },
+  {
+    check: "running-text",
+    has: css("p{text-align:justify}"),
+    nearly: css("p{text-align:justify;hyphens:auto}"),
+    says: /justified without hyphens/,
+    after: "text-align:start",
+  },
+  {
+    check: "small-text",
+    has: css("p{font-size:.6rem}"),
+    nearly: css("p{font-size:.75rem}"),
+    says: /^Text of 9\.6px/,
+    after: "p{font-size:0.75rem}",
+  },
+  {
+    check: "fixed-size",
+    has: css("html{font-size:20px}"),
+    nearly: css("html{font-size:125%}"),
+    says: /holds all text at this size/,
+    after: "html{font-size:125%}",
+  },
+  {
+    check: "fixed-size",
+    has: css("h1{font-size:5vw}"),
+    nearly: css("h1{font-size:calc(1rem + 5vw)}"),
+    says: /follows the width of the window alone/,
+    after: "h1{font-size:max(1rem, 5vw)}",
+  },
+  {
+    check: "pair-alone",
+    has: pageWith("body{color:#222}", "<p>x</p>"),
+    nearly: pageWith("body{color:#222;background:#fff}", "<p>x</p>"),
+    says: /its ground is not/,
+    after: "background-color:#ffffff",
+  },
+  {
+    check: "vendor-alone",
+    has: css("p{-webkit-box-shadow:0 0 2px #000}"),
+    nearly: css("p{-webkit-box-shadow:0 0 2px #000;box-shadow:0 0 2px #000}"),
+    says: /`box-shadow` is not set beside it/,
+    after: "; box-shadow: 0 0 2px #000;",
+  },
+  {
+    check: "font-face",
+    has: css("@font-face{font-family:Buoy;src:url(buoy.woff2)}"),
+    nearly: css("@font-face{font-family:Buoy;src:url(buoy.woff2);font-display:swap}"),
+    says: /stays unseen for up to three seconds/,
+    after: "font-display: swap;",
+  },
+  {
+    check: "font-face",
+    has: css("@font-face{font-familly:Buoy;src:url(buoy.woff2)}"),
+    nearly: css("@font-face{font-family:Buoy;src:local(Buoy)}"),
+    says: /`font-familly` says nothing.* Meant: `font-family`/,
+    after: "font-family:Buoy",
+  },
+  {
+    check: "headings",
+    has: page("<h1>Ossel</h1><h3>Fares</h3><p>x</p>"),
+    nearly: page("<h1>Ossel</h1><h2>Fares</h2><p>x</p>"),
+    says: /level 2 is left out/,
+    after: "<h2>Fares</h2>",
+  },
+  {
+    check: "headings",
+    has: page("<h1>Ossel</h1><h2>Fares</h2><p>x</p>", "h2{font-size:40px}"),
+    nearly: page("<h1>Ossel</h1><h2>Fares</h2><p>x</p>", "h2{font-size:30px}"),
+    says: /level 2 are larger \(40px\) than those of level 1 \(32px\)/,
+    after: "h2{font-size:32px}",
+  },
+  {
+    check: "headings",
+    has: page("<h1>Ossel</h1><p><b>Winter fares</b></p><p>x</p>"),
+    nearly: page("<h1>Ossel</h1><p><b>Winter fares</b> from May</p><p>x</p>"),
+    says: /looks like a heading and is none/,
+    after: "<h2><b>Winter fares</b></h2>",
+  },
+  {
+    check: "page-ground",
+    has: pageWith("body{color:#000;background:linear-gradient(#fff, #def)}", "<p>x</p>"),
+    nearly: pageWith("html{min-height:100%}body{color:#000;background:linear-gradient(#fff, #def)}", "<p>x</p>"),
+    says: /starts again below it/,
+    after: "min-height:100%",
+  },
+  {
+    check: "page-ground",
+    has: pageWith("html{background:#eee}body{color:#000;background:#fff}", "<p>x</p>"),
+    nearly: pageWith("body{color:#000;background:#fff}", "<p>x</p>"),
+    says: /both have a ground/,
+    after: null,
+  },
+  {
+    check: "presentational",
+    has: page("<center>Fares</center>"),
+    nearly: page("<div>Fares</div>"),
+    says: /`center` is an element of old/,
+    after: '<div style="text-align: center">Fares</div>',
+  },
+  {
+    check: "presentational",
+    has: page('<p align="center">Fares</p>'),
+    nearly: page('<p style="text-align: center">Fares</p>'),
+    says: /`align` is an attribute of old/,
+    after: '<p style="text-align: center">Fares</p>',
+  },
+  {
+    check: "color-twins",
+    has: css("h1{color:#123456} h2{color:#123457}"),
+    nearly: css("h1{color:#123456} h2{color:#654321}"),
+    says: /no eye tells them apart/,
+    after: "h2{color:#123456}",
+  },
+  {
+    check: "custom-property",
+    has: css(":root{--ink:#222}"),
+    nearly: css(":root{--ink:#123} p{color:var(--ink)}"),
+    says: /^`--ink` is set and never asked for\.$/,
+    after: ":root{}",
+  },
+  {
+    check: "custom-property",
+    has: css(":root{--sea:#123} p{color:var(--sea)} h1{color:#123}"),
+    nearly: css(":root{--sea:#123} p{color:var(--sea)} h1{color:#321}"),
+    says: /`#123` is written out once, and `--sea` holds it/,
+    after: "h1{color:var(--sea)}",
+  },
+  {
+    check: "same-declarations",
+    has: css(".a{top:0;left:0;color:#111} .b{left:0;top:0;color:#111}", '<p class="a b">x'),
+    nearly: css(".a{top:0;left:0;color:#111} .b{left:0;top:0;color:#112}", '<p class="a b">x'),
+    says: /`\.a`, `\.b` set just the same/,
+    after: null,
+  },
+  {
+    check: "sheet-twice",
+    has: site({ "index.html": "<link rel=stylesheet href=a.css><link rel=stylesheet href=a.css><p>x", "a.css": plain }),
+    nearly: site({ "index.html": "<link rel=stylesheet href=a.css><p>x", "a.css": plain }),
+    says: /a\.css is asked for twice/,
+    after: "<link rel=stylesheet href=a.css><p>x",
+  },
+  {
+    check: "invalid-selector",
+    has: css("p::-moz-x, p{top:0}"),
+    nearly: css("p::-moz-x{top:0} p{top:0}"),
+    says: /is skipped by browsers that do not know `p::-moz-x`/,
+    after: "p{top:0}\np::-moz-x{top:0}",
+  },
+  {
+    check: "range",
+    has: css("p{opacity:50}"),
+    nearly: css("p{opacity:.5}"),
+    says: /opacity runs from 0 to 1/,
+    after: "p{opacity:0.5}",
+  },
+];
+
+const found = (from: Site, check: string, says: RegExp) =>
+  analyse(from).findings.filter((finding) => finding.check === check && says.test(finding.message));
+
+describe("each check", () => {
+  test.each(cases.map((one) => [`${one.check}: ${one.says.source}`, one] as const))("%s", (_, one) => {
+    const told = found(one.has, one.check, one.says);
+    expect(
+      told,
+      analyse(one.has)
+        .findings.map(({ check, message }) => `${check}: ${message}`)
+        .join("\n"),
+    ).toHaveLength(1);
+    expect(found(one.nearly, one.check, one.says)).toEqual([]);
+    const [first] = fixesFor(one.has, told[0]!);
+    if (one.after === null) return;
+    expect(first).toBeDefined();
+    const after = changeSite(one.has, first!.changes);
+    expect(textFile(after, "index.html")!.text).toContain(one.after);
+    expect(found(after, one.check, one.says)).toEqual([]);
+  });
+
+  test("has a name of its own, and every finding says why it matters", () => {
+    expect(new Set(checks.map(({ name }) => name)).size).toBe(checks.length);
+    for (const { has } of cases)
+      for (const { because } of analyse(has).findings) expect(because).toMatch(/\w{3,}.*\.$/);
+  });
+});
+
+test("what has one cause is one finding, told where that stands, with all its places", () => {
+  const link = "<link rel=stylesheet href=a.css>";
+  const from = site({
+    "a.html": `${link}<h2>One</h2><h2>Two</h2>`,
+    "b.html": `${link}<h2>Three</h2>`,
+    "a.css": "body{color:#000;background:#fff}\nh2{color:#aaa}",
+  });
+  const [finding, ...others] = analyse(from).findings.filter(({ check }) => check === "contrast");
+  expect(others).toEqual([]);
+  expect(finding).toMatchObject({ path: "a.css", line: 2, column: 4, causes: [{ text: "color: #aaa" }] });
+  expect(finding!.places).toHaveLength(3);
+  const [fix] = fixesFor(from, finding!);
+  expect(fix).toMatchObject({
+    label: "Write the ink `#949494`: 3.0 to 1 on all its grounds",
+    reach: { pages: ["a.html", "b.html"] },
+  });
+});
+
+test("a fix is offered only for what is there", () => {
+  const from = css("p{color:#999}");
+  const [finding] = found(from, "contrast", /./);
+  expect(fixesFor(from, { ...finding!, message: "Something else." })).toEqual([]);
+  expect(fixesFor(from, { ...finding!, check: "no such check" })).toEqual([]);
+});

@@ -1,0 +1,221 @@
+import type { Declaration } from "../source/css/syntax";
+import { parseColor } from "../color";
+import { differenceOk } from "../color/gamut";
+import { formatColor } from "../color/format";
+import { colorSpots, type ColorSpot } from "../palette/values";
+import { joinColors } from "../palette/rewrite";
+import { declarationsOfFile } from "../source/declarations";
+import { documentOf } from "../source/html/document";
+import type { Site } from "../source/site";
+import { usesOf } from "./variables";
+import { blocksOf, declarationsOf, filesOf, type Block } from "./blocks";
+import { changed, quoted } from "./texts";
+import { at, inSite, type Check, type Found } from "./types";
+
+/** Colours so alike that one would do. */
+export const colorTwins: Check = {
+  name: "color-twins",
+  group: "tidy",
+  *onSite({ site }) {
+    const byCss = new Map<string, ColorSpot[]>();
+    for (const spot of colorSpots(site)) if (spot.css) byCss.set(spot.css, [...(byCss.get(spot.css) ?? []), spot]);
+    yield;
+    const all = [...byCss]
+      .map(([css, spots]) => ({ css, spots, color: parseColor(css)! }))
+      .sort((a, b) => b.spots.length - a.spots.length);
+    const taken = new Set<string>();
+    const found: Found[] = [];
+    for (const [index, one] of all.entries()) {
+      if (taken.has(one.css)) continue;
+      for (const other of all.slice(index + 1)) {
+        if (
+          taken.has(other.css) ||
+          one.color.alpha !== other.color.alpha ||
+          differenceOk(one.color, other.color) >= alike
+        )
+          continue;
+        taken.add(other.css);
+        const [first] = other.spots;
+        const value = one.spots[0]!.value;
+        found.push({
+          level: "note",
+          message: `\`${first!.value}\` is so near to \`${value}\` that no eye tells them apart: one would do.`,
+          because: "Two colours that look like one have to be kept and changed twice (OKLab, under 0.02 apart).",
+          ...inSite(site, first!.path, first!.start),
+          causes: other.spots.map((spot) => ({
+            ...inSite(site, spot.path, spot.start),
+            text: `${spot.property}: ${spot.value}`,
+          })),
+          ways: () => [
+            {
+              label: `Write \`${value}\` for it (${other.spots.length === 1 ? "once" : `${other.spots.length} times`})`,
+              changes: joinColors(other.spots, isPlain(value) ? value : formatColor(one.color, "hex")),
+            },
+          ],
+        });
+      }
+    }
+    return found;
+  },
+};
+
+const alike = 0.02;
+const isPlain = (value: string) => /^(?:#[\da-f]+|[a-z]+)$/i.test(value);
+
+/** Custom properties that nobody asks for, and values that one of them holds already. */
+export const customProperties: Check = {
+  name: "custom-property",
+  group: "tidy",
+  *onSite({ site }) {
+    const asked = new Set<string>();
+    const files = filesOf(site);
+    for (const file of files) {
+      for (const { name } of usesOf(file, () => [...declarationsOfFile(site, file)]).asked) asked.add(name);
+      for (const [, name] of file.text.matchAll(/var\(\s*(--[\w-]+)/g)) asked.add(name!);
+      yield;
+    }
+    const found: Found[] = [];
+    for (const file of files) {
+      yield;
+      const unused = [...blocksOf(site, file)].flatMap((block) =>
+        declarationsOf(block)
+          .filter(({ property }) => property.startsWith("--") && !asked.has(property))
+          .map((declaration) => ({ block, declaration })),
+      );
+      if (unused.length) found.push(neverAsked(unused));
+    }
+    return [...found, ...heldAlready(site)];
+  },
+};
+
+/** The custom properties of a file that nobody asks for, told once. */
+function neverAsked(unused: readonly { block: Block; declaration: Declaration }[]): Found {
+  const names = [...new Set(unused.map(({ declaration }) => declaration.property))];
+  const { block, declaration } = unused[0]!;
+  const where = (one: (typeof unused)[number]) => at(one.block.file, one.block.offset + one.declaration.start);
+  return {
+    level: "note",
+    message:
+      names.length === 1
+        ? `\`${names[0]}\` is set and never asked for.`
+        : `${names.length} custom properties of ${block.file.path} are set and never asked for.`,
+    because: "A name that nobody uses looks as if something hung on it.",
+    ...where({ block, declaration }),
+    causes: unused.map((one) => ({ ...where(one), text: `${one.declaration.property}: ${one.declaration.valueText}` })),
+    ways: () => [
+      {
+        label: unused.length === 1 ? "Take it out" : "Take them out",
+        changes: unused.map(({ block: own, declaration: { start, semicolon, end } }) => {
+          const lead = /(?:\r\n|\n|\r)?[ \t]*$/.exec(own.text.slice(0, start))![0].length;
+          return changed(own, start - lead, semicolon === null ? end : semicolon + 1, "");
+        }),
+      },
+    ],
+  };
+}
+
+/** Colours written out that a custom property of the root holds. */
+function heldAlready(site: Site): Found[] {
+  const spots = colorSpots(site);
+  const held = new Map<string, ColorSpot>();
+  for (const spot of spots)
+    if (spot.role === "named" && spot.css && /^(?::root|html)$/.test(spot.selector) && !held.has(spot.css))
+      held.set(spot.css, spot);
+  const byName = new Map<ColorSpot, ColorSpot[]>();
+  for (const spot of spots) {
+    const own = spot.css === null || spot.role === "named" ? undefined : held.get(spot.css);
+    if (own && !spot.selector.startsWith("style of")) byName.set(own, [...(byName.get(own) ?? []), spot]);
+  }
+  return [...byName].map(([name, all]) => ({
+    level: "note" as const,
+    message: `\`${all[0]!.value}\` is written out ${all.length === 1 ? "once" : `${all.length} times`}, and \`${name.property}\` holds it.`,
+    because: "What has a name is changed in one place.",
+    ...inSite(site, all[0]!.path, all[0]!.start),
+    causes: all.map((spot) => ({ ...inSite(site, spot.path, spot.start), text: `${spot.property}: ${spot.value}` })),
+    ways: () => [
+      {
+        label: `Write \`var(${name.property})\``,
+        changes: all.map(({ path, start, end }) => ({ path, start, end, insert: `var(${name.property})` })),
+      },
+    ],
+  }));
+}
+
+const fewest = 3;
+
+/** The same declarations in several rules, and the same style attribute on several elements. */
+export const sameDeclarations: Check = {
+  name: "same-declarations",
+  group: "tidy",
+  inFile: (file, site) => {
+    const byText = new Map<string, Block[]>();
+    for (const block of blocksOf(site, file)) {
+      if (block.depth !== 1) continue;
+      const all = declarationsOf(block);
+      if (all.length < (block.element ? 1 : fewest) || block.rule?.kind === "at") continue;
+      const key =
+        (block.element ? "style " : "") +
+        all
+          .map(({ property, valueText, important }) => `${property}:${valueText}${important ? "!" : ""}`)
+          .sort()
+          .join(";");
+      byText.set(key, [...(byText.get(key) ?? []), block]);
+    }
+    return [...byText.values()].flatMap((blocks): Found[] => {
+      const inline = blocks[0]!.element !== null;
+      if (blocks.length < (inline ? fewest : 2)) return [];
+      const start = (block: Block) => block.offset + (block.rule?.start ?? 0);
+      const names = blocks
+        .map(({ selector }) => quoted(selector))
+        .slice(0, 4)
+        .join(", ");
+      return [
+        {
+          level: "note",
+          message: inline
+            ? `${blocks.length} elements have the same style attribute: ${quoted(blocks[0]!.text)}.`
+            : `${names} set just the same: one rule with a list would do.`,
+          because: "What is written several times has to be changed several times.",
+          ...at(file, start(blocks[0]!)),
+          causes: blocks.map((block) => ({ ...at(file, start(block)), text: block.selector })),
+        },
+      ];
+    });
+  },
+};
+
+/** A sheet that a page asks for twice. */
+export const sheetTwice: Check = {
+  name: "sheet-twice",
+  group: "tidy",
+  *onSite({ pages }) {
+    const found: Found[] = [];
+    for (const page of pages) {
+      yield;
+      const seen = new Set<string>();
+      for (const { element, sheets } of page.sheets.owners) {
+        const own = sheets.find(({ kind }) => kind === "linked");
+        if (!own) continue;
+        const tag = documentOf(page.file).elements[element]?.source?.startTag;
+        if (seen.has(`${own.path} ${own.media.join()}`) && tag)
+          found.push({
+            level: "note",
+            message: `${own.path} is asked for twice.`,
+            because: "The second reading sets all of it again, over what stands between (CSS Cascade 5, 6.1).",
+            ...at(page.file, tag.start),
+            ways: () => {
+              const lead = /(?:\r\n|\n|\r)?[ \t]*$/.exec(page.file.text.slice(0, tag.start))![0].length;
+              return [
+                {
+                  label: "Take the second link out",
+                  changes: [{ path: page.file.path, start: tag.start - lead, end: tag.end, insert: "" }],
+                },
+              ];
+            },
+          });
+        seen.add(`${own.path} ${own.media.join()}`);
+      }
+    }
+    return found;
+  },
+};

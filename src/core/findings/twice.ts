@@ -1,0 +1,103 @@
+import { invalidReason, prepare } from "../cascade/declarations";
+import { aliases } from "../cascade/properties";
+import { shorthands } from "../cascade/properties/shorthands";
+import type { Declaration } from "../source/css/syntax";
+import { blocksOf, declarationsOf, type Block } from "./blocks";
+import { changed, quoted } from "./texts";
+import { at, type Check, type Found, type Way } from "./types";
+
+const because =
+  "Of two declarations in one rule the later wins; a shorthand sets back all that it stands for (CSS Cascade 5, 6.1 and 3.1).";
+
+/** Declarations that another of the same rule makes void. */
+export const setTwice: Check = {
+  name: "set-twice",
+  group: "idle",
+  inFile: (file, site) => [...blocksOf(site, file)].flatMap(inBlock),
+};
+
+const nameOf = ({ property }: Declaration) => aliases[property] ?? property;
+
+function inBlock(block: Block): Found[] {
+  const all = declarationsOf(block).filter(
+    ({ property, valueText }) => property.startsWith("--") || invalidReason(property, valueText) === null,
+  );
+  return all.flatMap((declaration, index) => {
+    const later = all.slice(index + 1).find((other) => takesOver(declaration, other));
+    if (!later) return [];
+    const same = nameOf(later) === nameOf(declaration);
+    if (same && isFallback(declaration, later)) return [];
+    return [same ? repeated(block, declaration, later) : reset(block, declaration, later)];
+  });
+}
+
+function takesOver(declaration: Declaration, other: Declaration): boolean {
+  if (declaration.important && !other.important) return false;
+  const [name, by] = [nameOf(declaration), nameOf(other)];
+  if (name === by) return true;
+  return shorthands.get(by)?.longhands.includes(name) ?? false;
+}
+
+/** A value that every browser knows before one that is newer: written for those that skip the second. */
+function isFallback(first: Declaration, second: Declaration): boolean {
+  if (first.valueText === second.valueText) return false;
+  const modern =
+    /[a-z-]+\(|\b[sld]v[hwib]\b|\d(?:[sld]v[hwib]|v(?:min|max)|cq\w+|r?lh|rem|ch|cap)\b|-(?:webkit|moz|ms|o)-|\b(?:grid|flex|inline-flex|inline-grid|contents|flow-root|sticky|clip|anywhere|break-spaces|min-content|max-content|fit-content|stretch|revert|unset|start|end)\b|#(?:[\da-f]{4}|[\da-f]{8})\b/i;
+  return modern.test(second.valueText) || /-(?:webkit|moz|ms|o)-/.test(first.valueText);
+}
+
+const takenOut = (block: Block, { start, end, semicolon }: Declaration, label: string): Way => {
+  const { text } = block;
+  const stop = semicolon === null ? end : semicolon + 1;
+  const lead = /(?:\r\n|\n|\r)?[ \t]*$/.exec(text.slice(0, start))![0].length;
+  return { label, changes: [changed(block, start - lead, stop, "")] };
+};
+
+const written = ({ property, valueText }: Declaration) => `${property}: ${valueText}`;
+
+function repeated(block: Block, declaration: Declaration, later: Declaration): Found {
+  const equal = declaration.valueText === later.valueText;
+  return {
+    level: equal ? "note" : "warning",
+    message: equal
+      ? `${quoted(written(declaration))} stands twice in the rule.`
+      : `${quoted(written(declaration))} does nothing: ${quoted(written(later))} stands below it in the same rule.`,
+    because,
+    ...at(block.file, block.offset + declaration.start),
+    causes: [{ ...at(block.file, block.offset + later.start), text: written(later) }],
+    ways: () => [takenOut(block, declaration, "Take the first out"), takenOut(block, later, "Take the second out")],
+  };
+}
+
+/** A longhand above the shorthand that sets it back. */
+function reset(block: Block, declaration: Declaration, later: Declaration): Found {
+  return {
+    level: "warning",
+    message: `${quoted(written(declaration))} does nothing: ${quoted(written(later))} below it sets \`${declaration.property}\` ${named(declaration, later) ? "again" : "back"}.`,
+    because,
+    ...at(block.file, block.offset + declaration.start),
+    causes: [{ ...at(block.file, block.offset + later.start), text: written(later) }],
+    ways: () => {
+      const { start, end, semicolon } = declaration;
+      const stop = later.semicolon === null ? later.end : later.semicolon + 1;
+      const text = block.text.slice(start, semicolon === null ? end : semicolon + 1).replace(/;$/, "");
+      const gap = /(?:\r\n|\n|\r)?[ \t]*$/.exec(block.text.slice(0, start))![0];
+      const move: Way = {
+        label: "Move it below",
+        changes: [
+          ...takenOut(block, declaration, "").changes,
+          changed(block, stop, stop, `${later.semicolon === null ? ";" : ""}${gap || " "}${text};`),
+        ],
+      };
+      return [move, takenOut(block, declaration, "Take it out")];
+    },
+  };
+}
+
+/** Whether a shorthand names the longhand, and does not only set it back. */
+function named(declaration: Declaration, shorthand: Declaration): boolean {
+  const prepared = prepare(shorthand.property, shorthand.valueText);
+  if (prepared.kind !== "longhands") return false;
+  const given = prepared.entries.find(([name]) => name === nameOf(declaration))?.[1];
+  return given?.kind === "value";
+}
