@@ -25,8 +25,16 @@ export interface Block {
   depth: number;
 }
 
+const known = new WeakMap<TextFile, readonly Block[]>();
+
 /** All blocks of a file; in style attributes only those that are written as they are read. */
-export function* blocksOf(site: Site, file: TextFile): Generator<Block> {
+export function blocksOf(site: Site, file: TextFile): readonly Block[] {
+  let blocks = known.get(file);
+  if (!blocks) known.set(file, (blocks = [...blocksIn(site, file)]));
+  return blocks;
+}
+
+function* blocksIn(site: Site, file: TextFile): Generator<Block> {
   for (const { text, offset, items } of sheetTexts(site, file))
     yield* within({ file, text, offset, items, rule: null, selector: "", element: null, depth: 0 });
   if (file.kind !== "html") return;

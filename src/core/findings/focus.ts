@@ -11,7 +11,7 @@ export const focusLost: Check = {
   name: "focus-lost",
   group: "readers",
   inFile: (file, site) => {
-    const blocks = [...blocksOf(site, file)];
+    const blocks = blocksOf(site, file);
     const shownElsewhere = blocks.some(
       (block) =>
         /:focus-visible/.test(block.selector) &&

@@ -14,7 +14,7 @@ const because =
 export const punctuation: Check = {
   name: "punctuation",
   group: "idle",
-  inFile: (file, site) => [...blocksOf(site, file)].flatMap(inBlock),
+  inFile: (file, site) => blocksOf(site, file).flatMap(inBlock),
 };
 
 function inBlock(block: Block): Found[] {

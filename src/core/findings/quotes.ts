@@ -11,7 +11,7 @@ export const quotes: Check = {
   name: "quotes",
   group: "idle",
   inFile: (file, site) =>
-    [...blocksOf(site, file)].flatMap((block) =>
+    blocksOf(site, file).flatMap((block) =>
       block.items.flatMap((item) =>
         item.kind === "declaration" ? [...typographic(block, item), ...open(block, item)] : [],
       ),

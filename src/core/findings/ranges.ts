@@ -9,7 +9,7 @@ export const ranges: Check = {
   name: "range",
   group: "idle",
   inFile: (file, site) =>
-    [...blocksOf(site, file)].flatMap((block) =>
+    blocksOf(site, file).flatMap((block) =>
       block.items.flatMap((item) => (item.kind === "declaration" ? inDeclaration(block, item) : [])),
     ),
 };

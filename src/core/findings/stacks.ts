@@ -16,7 +16,7 @@ export const stackSlips: Check = {
   name: "stack",
   group: "idle",
   inFile: (file, site) =>
-    [...blocksOf(site, file)].flatMap((block) =>
+    blocksOf(site, file).flatMap((block) =>
       block.items.flatMap((item) =>
         item.kind === "declaration" && (item.property === "font-family" || item.property === "font")
           ? inDeclaration(block, item)

@@ -77,7 +77,7 @@ export const customProperties: Check = {
     const found: Found[] = [];
     for (const file of files) {
       yield;
-      const unused = [...blocksOf(site, file)].flatMap((block) =>
+      const unused = blocksOf(site, file).flatMap((block) =>
         declarationsOf(block)
           .filter(({ property }) => property.startsWith("--") && !asked.has(property))
           .map((declaration) => ({ block, declaration })),

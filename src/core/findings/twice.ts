@@ -13,7 +13,7 @@ const because =
 export const setTwice: Check = {
   name: "set-twice",
   group: "idle",
-  inFile: (file, site) => [...blocksOf(site, file)].flatMap(inBlock),
+  inFile: (file, site) => blocksOf(site, file).flatMap(inBlock),
 };
 
 const nameOf = ({ property }: Declaration) => aliases[property] ?? property;

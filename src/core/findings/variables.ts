@@ -26,7 +26,7 @@ export const undefinedVariables: Check = {
       else missing.set(one.name, [one]);
     }
     const byPlain = new Map([...set].map((name) => [plain(name), name]));
-    return [...missing].map(([name, all]) => undefinedName(name, all, nearestName(name, byPlain)));
+    return [...missing].map(([name, all]) => undefinedName(name, all, nearestName(name, set, byPlain)));
   },
 };
 
@@ -110,7 +110,8 @@ function* asksIn(parts: readonly Component[]): Generator<{ name: string; start: 
 
 const plain = (name: string) => name.toLowerCase().replace(/[-_]/g, "");
 
-function nearestName(name: string, set: ReadonlyMap<string, string>): string | null {
-  const near = () => nearestWords(name, set.values(), name.length > 8 ? 2 : 1);
-  return set.get(plain(name)) ?? near().find((one) => one.replace(/\D/g, "") === name.replace(/\D/g, "")) ?? null;
+/** @param byPlain the names by their letters alone */
+function nearestName(name: string, names: ReadonlySet<string>, byPlain: ReadonlyMap<string, string>): string | null {
+  const near = () => nearestWords(name, names, name.length > 8 ? 2 : 1);
+  return byPlain.get(plain(name)) ?? near().find((one) => one.replace(/\D/g, "") === name.replace(/\D/g, "")) ?? null;
 }

@@ -12,7 +12,7 @@ export const vendorAlone: Check = {
   name: "vendor-alone",
   group: "readers",
   inFile: (file, site) =>
-    [...blocksOf(site, file)].flatMap((block) => {
+    blocksOf(site, file).flatMap((block) => {
       const all = declarationsOf(block);
       const names = new Set(all.map(({ property }) => property));
       const told = new Set<string>();

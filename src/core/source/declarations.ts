@@ -21,8 +21,16 @@ export function isForScreens(media: string): boolean {
   return ["", "all", "screen"].includes(media.trim().toLowerCase());
 }
 
-/** The texts of sheets that a file holds: all of a style sheet, or those a page embeds. */
-export function sheetTexts(site: Site, file: TextFile): SheetText[] {
+const textsKnown = new WeakMap<TextFile, readonly SheetText[]>();
+
+/** The texts of sheets that a file holds: all of a style sheet, or those a page embeds, which no other file changes. */
+export function sheetTexts(site: Site, file: TextFile): readonly SheetText[] {
+  let texts = textsKnown.get(file);
+  if (!texts) textsKnown.set(file, (texts = textsIn(site, file)));
+  return texts;
+}
+
+function textsIn(site: Site, file: TextFile): SheetText[] {
   if (file.kind === "css") return [{ file, offset: 0, text: file.text, items: itemsOf(file), media: "" }];
   return sheetsOfPage(site, file)
     .owners.flatMap((owner) => owner.sheets)
@@ -71,7 +79,7 @@ export function* declarationsOfFile(site: Site, file: TextFile): Generator<Decla
     for (const one of declarationsIn(items)) yield { ...one, file, offset, exact: true };
   if (file.kind !== "html") return;
   for (const element of documentOf(file).elements) {
-    const attribute = attributeSource(file.text, element, "style");
+    const attribute = element.attributes.has("style") ? attributeSource(file.text, element, "style") : null;
     if (!attribute) continue;
     const { raw, value } = attribute;
     const exact = file.text.slice(raw.start, raw.end) === value;

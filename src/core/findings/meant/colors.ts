@@ -53,10 +53,12 @@ export function* meantArguments(name: string, inside: string): Generator<string>
 /** The colour function that a misspelt one stands for. */
 export const meantFunction = (name: string): string[] => nearestWords(name, functions, 2);
 
+const colorNames = [...namedColors.keys(), "transparent"];
+
 /** Names of colours that a misspelt or parted one may stand for. */
 export function meantColorNames(written: string): string[] {
   const plain = written.toLowerCase().replace(/[\s_-]+/g, "");
   if (namedColors.has(plain) && plain !== written.toLowerCase()) return [plain];
   if (plain === "colorless" || plain === "clear") return ["transparent"];
-  return nearestWords(plain, [...namedColors.keys(), "transparent"], plain.length > 5 ? 2 : 1);
+  return nearestWords(plain, colorNames, plain.length > 5 ? 2 : 1);
 }

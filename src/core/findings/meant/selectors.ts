@@ -44,6 +44,8 @@ const pseudoElements = [
   "file-selector-button",
 ];
 
+const pseudos = [...pseudoElements, ...pseudoClasses];
+
 /** Names of pseudo-classes by what people call them. */
 const calledOtherwise: Readonly<Record<string, string>> = {
   over: "hover",
@@ -115,7 +117,7 @@ export function* meantSelectors(text: string): Generator<MeantSelector> {
       yield step(rest(`::${near}`), `\`${whole}\` is misspelt.`);
     for (const near of nearestWords(lower, pseudoClasses, most))
       yield step(rest(`:${near}`), `\`${whole}\` is misspelt.`);
-    for (const near of nearestWords(lower, [...pseudoElements, ...pseudoClasses], 3))
+    for (const near of nearestWords(lower, pseudos, 3))
       yield step(rest((pseudoElements.includes(near) ? "::" : ":") + near), `\`${whole}\` is misspelt.`);
     if (colons === "::" && pseudoClasses.includes(lower))
       yield step(rest(`:${lower}`), "A pseudo-class has one colon.");
