@@ -42,6 +42,7 @@ const uiFloors = [
   "colors",
   "textstyles",
   "stacks",
+  "findings",
   "changes",
   "desk",
   "shelf",

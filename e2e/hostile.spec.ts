@@ -47,7 +47,7 @@ async function asksNothing({ page, context, baseURL }: PlaywrightTestArgs & Play
   ]);
   await ready(page);
   await expect(shownPage(page).getByRole("heading", { name: "Hostile" })).toBeVisible();
-  await expect(page.getByRole("button", { name: /notes/ })).toBeVisible();
+  await expect(page.getByRole("link", { name: /about this page/ })).toBeVisible();
 
   // Where the links are, a click only picks.
   for (const words of ["Run", "Leave", "Ping"]) {

@@ -4,11 +4,13 @@ export type { ElementRef } from "./text/refs";
 export { analyse, type Analysis, type AnalysedElement } from "./report/analysis";
 export { defaultConditions, type Conditions } from "./cascade/conditions";
 export {
+  allRightSteps,
+  findingKeys,
   fixesFor,
   fixSteps,
-  firstWay,
   groups as findingGroups,
   ignoredMessage,
+  type AllRight,
   type Cause,
   type Finding,
   type Fix,
@@ -16,6 +18,7 @@ export {
   type Level,
 } from "./findings";
 export { findingSteps } from "./findings";
+export { lookOf, type Specimen as SpecimenDeclarations, type TextLook } from "./text/look";
 export { reportedLonghands } from "./cascade/properties";
 export { forcedStatesOf } from "./cascade/forced";
 export { rehearsedIn, usualConditions } from "./cascade/rehearsals";

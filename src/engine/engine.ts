@@ -1,5 +1,6 @@
 /** What the core answers in its worker. It holds the site; the interface asks and shows. */
 import {
+  allRightSteps,
   changeSite,
   colorSpots,
   combine,
@@ -9,6 +10,7 @@ import {
   editsOn,
   facesOfPage,
   FontError,
+  fixSteps,
   fontFaceFor,
   groundsUnder,
   ignoredMessage,
@@ -18,6 +20,7 @@ import {
   layoutNow,
   layoutWith,
   linkLooks,
+  lookOf,
   matchFallback,
   nameColor,
   nameStack,
@@ -45,6 +48,7 @@ import {
   type Judged,
   type Conditions,
   type Edit,
+  type Finding,
   type AddressOf,
   type Layouts,
   type PageLayout,
@@ -58,13 +62,22 @@ import { summarySteps } from "./summary";
 import { Turns } from "./turns";
 import { warmSteps } from "./warm";
 import { pageAsPicture, pageOf, placesOf, sheetsOfPage, viewOf } from "./views";
-import type { Engine, PagePatch, PageView, PlanResult, SiteColor, SiteFont, SiteSummary } from "./protocol";
+import type {
+  Engine,
+  FindingView,
+  PagePatch,
+  PageView,
+  PlanResult,
+  SiteColor,
+  SiteFont,
+  SiteSummary,
+} from "./protocol";
 
 let site: Site = siteOf([]);
 const turns = new Turns();
 
 /** Counts what is asked about all pages; what takes long gives way to the next of its kind. */
-const latest = { reach: 0, summary: 0, survey: 0, targets: 0 };
+const latest = { allRight: 0, fixes: 0, reach: 0, summary: 0, survey: 0, targets: 0 };
 
 /** Whether what is asked now is still wanted: until the next of its kind is asked for, or stopped. */
 function asLatest(kind: keyof typeof latest): () => boolean {
@@ -230,6 +243,18 @@ function* unlaidSteps(from: Site, conditions: Conditions, shown: string | null):
   return unlaid;
 }
 
+/** The ways to set a finding right, with the first of its texts as it is and as it would be. */
+function* findingView(from: Site, finding: Finding, conditions: Conditions): Generator<void, FindingView> {
+  const known = knownLayouts(conditions);
+  const fixes = yield* fixSteps(from, finding, conditions, known);
+  const [place] = finding.places;
+  const look = (of: Site, layouts: Layouts) => (place ? lookOf(of, place, conditions, layouts) : null);
+  return {
+    now: look(from, known),
+    fixes: fixes.map((fix) => ({ ...fix, then: look(changeSite(from, fix.changes), {}) })),
+  };
+}
+
 /** What was made, or why it cannot be. */
 function attempt<Made>(make: () => Made): { made: Made | null; problem: string | null } {
   try {
@@ -352,6 +377,11 @@ const answers: Omit<Engine, "started"> = {
     }
     return [...colors.values()].sort((a, b) => b.uses - a.uses);
   },
+
+  fixes: async (finding, conditions) => turns.inSlices(findingView(site, finding, conditions), asLatest("fixes")),
+
+  setAllRight: async (findings, conditions) =>
+    turns.inSlices(allRightSteps(site, findings, conditions, knownLayouts(conditions)), asLatest("allRight")),
 
   linkLooks: async (ref, conditions) => linkLooks(site, ref, conditions, knownLayouts(conditions)),
 

@@ -1,5 +1,6 @@
 /** What the interface can ask of the core in its worker. All of it is plain data. */
 import type {
+  AllRight,
   Box,
   ColorSpot,
   Conditions,
@@ -7,6 +8,7 @@ import type {
   ElementRef,
   FileChange,
   Finding,
+  Fix,
   InkThere,
   Judged,
   LinkLooks,
@@ -29,6 +31,7 @@ import type {
   Target,
   TargetOption,
   TextChange,
+  TextLook,
   TrialContrast,
   Verdict,
 } from "@/core";
@@ -137,6 +140,13 @@ export interface SiteFont {
   address: string;
 }
 
+/** A finding with the ways to set it right, as the text it is about looks now and would look. */
+export interface FindingView {
+  /** Null where it is about no text. */
+  now: TextLook | null;
+  fixes: (Fix & { then: TextLook | null })[];
+}
+
 export interface Engine {
   /** Answered once the worker's end would be noticed. */
   started(): Promise<void>;
@@ -206,6 +216,10 @@ export interface Engine {
   nameColor(spots: ColorSpot[], name: string): Promise<{ changes: TextChange[]; problem: string | null }>;
   /** A report by its id. */
   report(id: string, conditions: Conditions): Promise<{ file: string; type: string; text: string }>;
+  /** The ways to set a finding right, each computed; null where another was asked about meanwhile. */
+  fixes(finding: Finding, conditions: Conditions): Promise<FindingView | null>;
+  /** What sets several findings right at once; null where it was asked about others meanwhile. */
+  setAllRight(findings: Finding[], conditions: Conditions): Promise<AllRight | null>;
   /** Colours that sheets and style attributes name, those most used first. */
   siteColors(): Promise<SiteColor[]>;
   linkLooks(ref: ElementRef, conditions: Conditions): Promise<LinkLooks | null>;

@@ -19,6 +19,10 @@ export interface SiteRecord {
   folder: FileSystemDirectoryHandle | null;
   /** Values tried, by the row of the slip; missing where none were. */
   trials?: Record<string, string[]>;
+  /** Why findings are left as they are, by their keys; missing where none are. */
+  left?: Record<string, string>;
+  /** Errors and warnings that were found last; missing until they were counted. */
+  found?: number;
   /** Set while the site can still be brought back. */
   deleted: number | null;
 }

@@ -50,5 +50,21 @@ export function checkTrials(values: readonly string[]): string[] {
   }
 }
 
+const reason = string()
+  .trim()
+  .min(1, "A reason is missing.")
+  .max(500, "A reason has at most 500 characters.")
+  .required();
+
+/** @throws OpenError for a reason that is none or too long */
+export function checkReason(text: string): string {
+  try {
+    return reason.validateSync(text, { strict: false });
+  } catch (error) {
+    if (error instanceof ValidationError) throw new OpenError(error.message);
+    throw error;
+  }
+}
+
 export const siteName = string().trim().min(1, "A site needs a name.").max(200, "A name has at most 200 characters.");
 export const wordCount = number().integer().min(20, "At least 20 words.").max(5000, "At most 5,000 words.").required();

@@ -11,7 +11,7 @@ import { database, type FileRecord, type HevretDatabase, type SiteRecord, type S
 import { stored } from "./failures";
 import { OpenError } from "./limits";
 import type { Opened } from "./read";
-import { checkOpened, checkTrials, siteName } from "./schemas";
+import { checkOpened, checkReason, checkTrials, siteName } from "./schemas";
 
 /** Another window has written to the site since this one read it. */
 export class ConflictError extends Error {
@@ -123,6 +123,30 @@ export async function keepTrials(id: string, row: string, values: readonly strin
       await db.sites.update(id, { trials });
     }),
   );
+}
+
+/** So many findings of a site may be left as they are. */
+const mostLeft = 5000;
+
+/** Keeps why a finding is left as it is; null takes that back. @throws OpenError for a reason that is none or too long, and for more than can be kept */
+export async function keepLeft(id: string, key: string, reason: string | null, db = database): Promise<void> {
+  const kept = reason === null ? null : checkReason(reason);
+  await stored(() =>
+    db.transaction("rw", db.sites, async () => {
+      const record = await db.sites.get(id);
+      if (!record) return;
+      const left = { ...record.left };
+      if (kept === null) delete left[key];
+      else left[key] = kept;
+      if (Object.keys(left).length > mostLeft) throw new OpenError(`At most ${mostLeft} findings can be left.`);
+      await db.sites.update(id, { left });
+    }),
+  );
+}
+
+/** Keeps how many errors and warnings a site has, for the shelf. */
+export async function keepFound(id: string, found: number, db = database): Promise<void> {
+  await stored(() => db.sites.update(id, { found }));
 }
 
 export async function duplicateSite(id: string, now = Date.now(), db = database): Promise<string> {

@@ -26,14 +26,14 @@ const cases: Case[] = [
     check: "contrast",
     has: css("p{color:#999}"),
     nearly: css("p{color:#666}"),
-    says: /^p cannot be read well on its ground: 2\.8 to 1, and 4\.5 is needed\.$/,
+    says: /^Paragraph `p` cannot be read well on its ground: 2\.8 to 1, and 4\.5 is needed\.$/,
     after: "p{color:#767676}",
   },
   {
     check: "contrast",
     has: page(`<p>${running}</p>`, "p{background:#113}"),
     nearly: page(`<p>${running}</p>`, "p{background:#eef}"),
-    says: /^p is invisible/,
+    says: /^Paragraph `p` is invisible/,
     after: "p{background:#",
   },
   {

@@ -11,7 +11,7 @@ import type { Target } from "../edits/types";
 import { colorSpots } from "../palette/values";
 import type { ElementRef } from "../text/refs";
 import { refOf, textsOf } from "../text/pageTexts";
-import { legibilityOn } from "../text/textStyles";
+import { legibilityOn, roleName } from "../text/textStyles";
 import { plainSelector } from "../source/html/document";
 import { declareWay, spotFor, targetFor, targetOf, type Spot } from "./cause";
 import { at, type Check, type CheckContext, type Found, type Way } from "./types";
@@ -32,7 +32,7 @@ export const contrast: Check = {
         continue;
       }
       const { element, pseudo } = style;
-      const name = plainSelector(element) + (pseudo ? `::${pseudo}` : "");
+      const name = `${roleName(style)} \`${plainSelector(element)}${pseudo ? `::${pseudo}` : ""}\``;
       const spot = spotFor(page, style, "color");
       const key = spot ? `${spot.path}:${spot.offset}` : name;
       const place = refOf(page.file.path, style);

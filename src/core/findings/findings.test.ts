@@ -14,7 +14,7 @@ test("the sample's faults are found where they stand", () => {
     "notices.html:1 notices.html is not linked to css/ferry.css, which 3 other pages use.",
     "css/ferry.css:143 `colour` is not a property, so this line sets nothing. Meant: `color`.",
     "css/ferry.css:149 `letter-spacing: 1` sets nothing: it lacks its unit. Meant: `1px`.",
-    "css/ferry.css:44 h2 cannot be read well on its ground: 2.8 to 1, and 3 is needed.",
+    "css/ferry.css:44 Section heading `h2` cannot be read well on its ground: 2.8 to 1, and 3 is needed.",
   ]) {
     expect(messages).toContain(expected);
   }
@@ -124,7 +124,7 @@ test("what pseudo-elements show is a text of its own", () => {
     ["after", "\u201d", "rgb(255, 0, 0)", "16px"],
   ]);
   expect(findings.map(({ message }) => message).join("\n")).toContain(
-    "input::placeholder cannot be read well on its ground: 1.6 to 1",
+    "`input::placeholder` cannot be read well on its ground: 1.6 to 1",
   );
 });
 

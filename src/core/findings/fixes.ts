@@ -4,6 +4,7 @@ import { styledPage } from "../cascade/styledPages";
 import { planSteps } from "../edits/plan";
 import type { Plan } from "../edits/types";
 import type { ElementRef } from "../text/refs";
+import type { TextChange } from "../source/changes";
 import { changeSite, pagesOf, type Site } from "../source/site";
 import { finished } from "../source/steps";
 import type { Layouts } from "../text/textStyles";
@@ -42,10 +43,31 @@ export function* fixSteps(
   return fixes;
 }
 
-/** The best way alone, without what it reaches; null where there is none. */
-export function firstWay(site: Site, finding: Finding, conditions: Conditions, layouts: Layouts = {}): Way | null {
-  return finished(waySteps(site, finding, conditions, layouts, 1))[0] ?? null;
+/** Findings set right together, each with its first way. */
+export interface AllRight {
+  changes: TextChange[];
+  /** How many of them are set right. */
+  count: number;
 }
+
+/** What sets several findings right at once; one whose way meets that of another is left for later. */
+export function* allRightSteps(
+  site: Site,
+  findings: readonly Finding[],
+  conditions: Conditions,
+  layouts: Layouts = {},
+): Generator<void, AllRight> {
+  const all: AllRight = { changes: [], count: 0 };
+  for (const finding of findings) {
+    const [way] = yield* waySteps(site, finding, conditions, layouts, 1);
+    if (!way || way.changes.some((change) => all.changes.some((other) => meet(change, other)))) continue;
+    all.changes.push(...way.changes);
+    all.count += 1;
+  }
+  return all;
+}
+
+const meet = (a: TextChange, b: TextChange) => a.path === b.path && a.start <= b.end && b.start <= a.end;
 
 function* waySteps(
   site: Site,

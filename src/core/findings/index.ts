@@ -1,4 +1,5 @@
 export { ignoredMessage } from "./declarations";
-export { firstWay, fixesFor, fixSteps, type Fix } from "./fixes";
+export { allRightSteps, fixesFor, fixSteps, type AllRight, type Fix } from "./fixes";
+export { findingKeys } from "./left";
 export { findingsFor, findingSteps } from "./run";
 export { groups, type Cause, type Finding, type Group, type Level, type Way } from "./types";

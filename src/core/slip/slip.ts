@@ -5,7 +5,7 @@ import type { Conditions } from "../cascade/conditions";
 import type { Ground, Legibility, Verdict } from "../ground/ground";
 import { explain, isSetBack, ruleNow, type Explanation } from "../cascade/explain";
 import { styledPage } from "../cascade/styledPages";
-import { computedValue, fontSizeOf, leadingOf, valueOf, type Style } from "../cascade/style";
+import { fontSizeOf, leadingOf, valueOf, type Style } from "../cascade/style";
 import { type StyledPage } from "../cascade/styles";
 import { cssColor } from "../color/format";
 import type { Target } from "../edits/types";
@@ -19,6 +19,7 @@ import { parseBlock, type Item } from "../source/css/syntax";
 import { positionAt } from "../source/lines";
 import { textFile, type Site } from "../source/site";
 import { isLink } from "../cascade/selectors/states";
+import { specimenOf, type Specimen } from "../text/look";
 import { styleAt } from "../text/pageTexts";
 import { pseudoWords } from "../text/pseudoTexts";
 import {
@@ -26,7 +27,6 @@ import {
   roleName,
   shownWords,
   textStyleKey,
-  textStyleProperties,
   type Layouts,
 } from "../text/textStyles";
 import { slipRows, type SlipRow } from "./rows";
@@ -89,7 +89,7 @@ export interface Slip {
   /** Whether it is a span that can be taken away again. */
   plainSpan: boolean;
   /** Declarations that set the specimen as the text is set. */
-  specimen: [property: string, value: string][];
+  specimen: Specimen;
 }
 
 /** The slip of a text, with what each way to write reaches on its own page alone. @throws EditError when there is no such text */
@@ -155,9 +155,7 @@ function slipWithout(
     unjudged,
     least,
     plainSpan: ref.pseudo === undefined && isPlainSpan(site, ref.page, ref.index),
-    specimen: textStyleProperties
-      .filter((name) => name !== "opacity")
-      .map((name) => [name, computedValue(style, name)]),
+    specimen: specimenOf(style),
   };
 }
 

@@ -1,5 +1,6 @@
 /** The text styles of a site as a table: how each is set, what sets it, which are nearly alike, and edits of several at once. */
 import type { ElementRef } from "../text/refs";
+import { specimenOf, type Specimen } from "../text/look";
 import { gatherTexts } from "../text/pageTexts";
 import type { Conditions } from "../cascade/conditions";
 import { spotOf } from "../cascade/explain";
@@ -20,7 +21,6 @@ import {
   legibilityOn,
   textStyleKey,
   textStyleOf,
-  textStyleProperties,
   type Layouts,
   type TextStyle,
   shownWords,
@@ -37,7 +37,7 @@ export interface StyleRow extends TextStyle {
   /** Words of its first place. */
   text: string;
   /** Declarations that set a specimen as the text is set. */
-  specimen: [property: string, value: string][];
+  specimen: Specimen;
   /** The ink as it is declared, before it is painted over its ground. */
   color: string;
   range: [string, string] | null;
@@ -82,9 +82,7 @@ function rowFor(page: StyledPage, style: Style, layouts: Layouts): StyleRow {
     selector: plainSelector(element),
     level: /^h[1-6]$/.test(element.tag) ? Number(element.tag[1]) : null,
     text: shownWords(element).slice(0, 200),
-    specimen: textStyleProperties
-      .filter((name) => name !== "opacity" && name !== "text-align" && name !== "text-indent")
-      .map((name) => [name, computedValue(style, name)]),
+    specimen: specimenOf(style, ["text-align", "text-indent"]),
     color: cssColor(inkOf(style)),
     range: ground.range ? [cssColor(ground.range[0]), cssColor(ground.range[1])] : null,
     verdict,

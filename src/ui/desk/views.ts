@@ -1,6 +1,7 @@
 /** The views of a site, in the order of the tabs. The page of each stands in `src/app/site/[id]/<path>`. */
 import { isChanged } from "@/store/write";
 import type { Workspace } from "../workspace/state";
+import { troubles } from "../workspace/troubles";
 
 interface ViewEntry {
   path: string;
@@ -14,6 +15,11 @@ export const views: readonly ViewEntry[] = [
   { path: "text-styles", label: "Text styles", count: ({ summary }) => summary?.textStyles },
   { path: "colours", label: "Colours", count: ({ summary }) => summary?.colors },
   { path: "stacks", label: "Stacks", count: ({ summary }) => summary?.stacks },
+  {
+    path: "findings",
+    label: "Findings",
+    count: (state) => (state.summary ? troubles(state).length : undefined),
+  },
   {
     path: "changes",
     label: "Changes",

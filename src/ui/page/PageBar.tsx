@@ -1,12 +1,11 @@
 "use client";
 
-import { Popover, Select } from "antd";
-import type { Finding, RefusedFile } from "@/core";
+import { Select } from "antd";
+import Link from "next/link";
+import { useMemo } from "react";
 import { plural } from "../shared/numbers";
-import { Prose } from "../shared/Prose";
-import { useGradual } from "../shared/useGradual";
-import { useSeeSource } from "../workspace/useSeeSource";
 import { useWorkspace } from "../workspace/context";
+import { troubles } from "../workspace/troubles";
 import styles from "./PageBar.module.css";
 import { Rehearse } from "./Rehearse";
 import { unwaited } from "../shared/unwaited";
@@ -36,7 +35,7 @@ export function PageBar() {
         options={pages.map((path) => ({ value: path, label: path }))}
       />
       {summary && page && <span className={styles.share}>{sharingWords(summary, page)}</span>}
-      <OpeningNotes />
+      <FoundHere />
       <Reading />
       <Surveying />
       <span className={styles.space} />
@@ -99,44 +98,22 @@ function Reading() {
   );
 }
 
-/** What was noticed on opening: missing sheets, unlinked pages, files and servers left out. */
-function OpeningNotes() {
-  const findings = useWorkspace((state) => state.summary?.findings);
-  const refused = useWorkspace((state) => state.record?.refused);
-  const notes = (findings ?? []).filter(({ check }) => check !== "contrast");
-  const count = notes.length + (refused?.length ?? 0);
-  if (count === 0) return null;
-  return (
-    <Popover content={<Notes notes={notes} refused={refused ?? []} />} trigger="click" placement="bottomLeft">
-      <button type="button" className={`chip ${styles.doubt}`}>
-        ◆ {plural(count, "note")}
-      </button>
-    </Popover>
+/** A step to what was found, with how much of it is about the page that is shown. */
+function FoundHere() {
+  const summary = useWorkspace((state) => state.summary);
+  const record = useWorkspace((state) => state.record);
+  const page = useWorkspace((state) => state.page);
+  const count = useMemo(
+    () =>
+      troubles({ summary, record }).filter(
+        ({ finding: { path, places } }) => path === page || places.some((place) => place.page === page),
+      ).length,
+    [summary, record, page],
   );
-}
-
-function Notes({ notes, refused }: { notes: readonly Finding[]; refused: readonly RefusedFile[] }) {
-  const see = useSeeSource();
-  const { shown, end } = useGradual(notes);
+  if (!summary || count === 0) return null;
   return (
-    <ul className={styles.notes}>
-      {refused.map(({ path, reason }) => (
-        <li key={path}>
-          <span>Left out: {reason}</span>
-          <code className={styles.where}>{path}</code>
-        </li>
-      ))}
-      {shown.map(({ message, path, line, column }) => (
-        <li key={`${path}:${line}:${column}:${message}`}>
-          <span>
-            <Prose>{message}</Prose>
-          </span>
-          <button type="button" className={`text-button mono ${styles.where}`} onClick={() => see(path, line, column)}>
-            {path} line {line}
-          </button>
-        </li>
-      ))}
-      {end}
-    </ul>
+    <Link href={`/site/${record!.id}/findings?page=${encodeURIComponent(page!)}`} className={`chip ${styles.doubt}`}>
+      ◆ {plural(count, "finding")} about this page
+    </Link>
   );
 }

@@ -9,7 +9,10 @@ import { changedFiles, Pending, type Changed } from "./pending";
 import type { Desk, FontToAdd, Rehearsal } from "./state";
 
 /** Where sites are kept. */
-export type Storage = Pick<typeof sites, "addSite" | "keepTrials" | "loadSite" | "moveInHistory" | "writeStep">;
+export type Storage = Pick<
+  typeof sites,
+  "addSite" | "keepFound" | "keepLeft" | "keepTrials" | "loadSite" | "moveInHistory" | "writeStep"
+>;
 
 /** Who shows the site. */
 export interface HistoryOwner {
@@ -233,6 +236,29 @@ export function createHistory({ engine, get, set, renew }: Desk, storage: Storag
       const { changes, problem } = await engine.declareFont(path, bytes, checked.family);
       const after: StoredFile = { kind: "other", path, bytes };
       return { family: checked.family, changes, files: [{ path, before: null, after }], problem };
+    },
+
+    /** Keeps why a finding is left as it is; null takes that back. */
+    leave: async (key: string, reason: string | null): Promise<void> => {
+      const { record } = get();
+      if (!record) return;
+      const left = { ...record.left };
+      if (reason === null) delete left[key];
+      else left[key] = reason;
+      set({ record: { ...record, left } });
+      try {
+        await storage.keepLeft(record.id, key, reason);
+      } catch (error) {
+        set({ record: get().record && { ...get().record!, left: record.left }, notice: (error as Error).message });
+      }
+    },
+
+    /** Keeps how many errors and warnings there are, for the shelf. */
+    keepFound: async (found: number): Promise<void> => {
+      const { record } = get();
+      if (!record || record.found === found) return;
+      set({ record: { ...record, found } });
+      await storage.keepFound(record.id, found);
     },
 
     /** Keeps the values tried for a row of the slip with the site. */

@@ -110,6 +110,8 @@ export interface WorkspaceActions {
   fontToAdd(name: string, bytes: Uint8Array): Promise<FontToAdd>;
   /** Keeps the values tried for a row of the slip with the site. */
   keepTrials(row: string, values: readonly string[]): Promise<void>;
+  /** Says why a finding is left as it is, and keeps that with the site; null takes it back. */
+  leave(key: string, reason: string | null): Promise<void>;
   fontsLoaded(families: readonly string[]): void;
   /** So many of the pages that are not shown were laid out: what is counted over the site is counted anew when all are. */
   surveyed(done: number, of: number): void;

@@ -9,6 +9,7 @@ import { Asking } from "./asking";
 import { createHistory, type Storage } from "./history";
 import { createSelection } from "./selection";
 import { initial, type Desk, type Workspace, type WorkspaceActions } from "./state";
+import { troubles } from "./troubles";
 import { createView } from "./view";
 import { inWords } from "./words";
 
@@ -47,8 +48,11 @@ export function createWorkspace(engine: Remote<Engine>, storage: Storage = sites
         if (performance.now() - started > noticeable) set({ reading: done < of ? { done, of } : null });
       });
       const summary = await engine.summary(get().conditions, report);
-      if (summary) set({ summary, reading: null });
+      if (!summary) return;
+      set({ summary, reading: null });
+      await keepFound();
     };
+    const keepFound = () => history.keepFound(troubles(get()).length);
     /** Nobody waits for what is counted over the site. */
     const countLater = (): void => {
       count().catch(failed);
@@ -130,6 +134,10 @@ export function createWorkspace(engine: Remote<Engine>, storage: Storage = sites
       catchUp: history.catchUp,
       fontToAdd: history.fontToAdd,
       keepTrials: history.keepTrials,
+      leave: async (key, reason) => {
+        await history.leave(key, reason);
+        await keepFound();
+      },
       renamed: (name) => set({ record: get().record && { ...get().record!, name } }),
 
       fontsLoaded: (ownFamilies) => set({ ownFamilies }),

@@ -1,0 +1,5 @@
+import { Findings } from "@/ui/findings/Findings";
+
+export default function FindingsRoute() {
+  return <Findings />;
+}
