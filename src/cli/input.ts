@@ -9,17 +9,20 @@ export interface Input {
   site: Site;
   /** The pages to look at; null for all. */
   pages: string[] | null;
+  /** The folder that its paths start from; null where it is no folder. */
+  root: string | null;
 }
 
 /** A folder, a zip or a page as a site. @throws UsageError, OpenError in plain words */
 export async function readInput(path: string): Promise<Input> {
   if (!existsSync(path)) throw new UsageError(`There is nothing at ${path}.`);
-  if (statSync(path).isDirectory()) return { site: openSite(readFolder(path)), pages: null };
+  if (statSync(path).isDirectory()) return { site: openSite(readFolder(path)), pages: null, root: path };
   if (/\.zip$/i.test(path)) {
     const { files } = await readZip(basename(path), new Uint8Array(readFileSync(path)));
     return {
       site: openSite(files.map((file) => (file.kind === "other" ? file : { path: file.path, text: file.text }))),
       pages: null,
+      root: null,
     };
   }
   if (/\.(?:html?|xhtml)$/i.test(path)) return readPage(path);
@@ -77,7 +80,7 @@ function readPage(path: string): Input {
           existsSync(join(root, target)) &&
           statSync(join(root, target)).isFile(),
       );
-    if (wanted.length === 0 || files.length + wanted.length > limits.files) return { site, pages: [name] };
+    if (wanted.length === 0 || files.length + wanted.length > limits.files) return { site, pages: [name], root };
     files.push(
       ...[...new Set(wanted)].map((target) => ({
         path: target,

@@ -1,4 +1,4 @@
-import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from "node:fs";
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { dirname, join } from "node:path";
 import { strToU8, zipSync } from "fflate";
@@ -90,6 +90,19 @@ test("text is for people", async () => {
   expect(out).toContain("Nothing was found wrong.");
 });
 
+test("findings of a check are set right, shown, and written where that is asked for", async () => {
+  const pale = "h1 { color: #eee; }\r\nh2 { colour: red; }\r\n";
+  put({ ...good, "css/a.css": pale });
+  expect(await run([folder, "--fix", "ignored-declaration"])).toBe(1);
+  expect(out).toContain("-h2 { colour: red; }");
+  expect(out).toContain("+h2 { color: red; }");
+  expect(err).toContain("1 of 1 set right; nothing is written without --write.");
+  expect(readFileSync(join(folder, "css/a.css"), "utf8")).toBe(pale);
+  expect(await run([folder, "--fix", "ignored-declaration", "--write"])).toBe(1);
+  expect(readFileSync(join(folder, "css/a.css"), "utf8")).toBe(pale.replace("colour", "color"));
+  expect(await run([folder, "--fix=contrast", "--write"])).toBe(0);
+});
+
 describe("what cannot be read ends with 2 and one line", () => {
   test.each<[string, (at: string) => string[], RegExp]>([
     ["a path that is not there", (at) => [join(at, "nope")], /^There is nothing at/],
@@ -98,6 +111,8 @@ describe("what cannot be read ends with 2 and one line", () => {
     ["another kind of file", (at) => [join(at, "x.txt")], /neither a folder nor a .zip/],
     ["no path", () => [], /A path is missing/],
     ["an unknown option", (at) => [at, "--wide"], /--wide is not an option/],
+    ["a check that is none", (at) => [at, "--fix", "spelling"], /--fix takes contrast or/],
+    ["writing without a check", (at) => [at, "--write"], /--write goes with --fix/],
     ["a width that is none", (at) => [at, "--width", "wide"], /--width takes a number/],
     ["a scheme that is none", (at) => [at, "--scheme", "blue"], /light or dark/],
     ["a page that is not there", (at) => [join(at, "y"), "--page", "z.html"], /There is no page z.html/],

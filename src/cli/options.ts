@@ -1,4 +1,4 @@
-import type { Conditions } from "@/core";
+import { checkNames, type Conditions } from "@/core";
 
 export interface Options {
   path: string;
@@ -6,16 +6,28 @@ export interface Options {
   elements: boolean;
   format: "json" | "text";
   conditions: Partial<Conditions>;
+  /** The check whose findings are set right; null where nothing is. */
+  fix: string | null;
+  /** Whether the files are written, not only shown. */
+  write: boolean;
 }
 
 /** A call that cannot be carried out, in one line. */
 export class UsageError extends Error {}
 
 export const usage =
-  "Usage: npm run --silent analyse -- PATH [--page FILE] [--width PX] [--height PX] [--scheme light|dark] [--elements] [--format json|text]";
+  "Usage: npm run --silent analyse -- PATH [--page FILE] [--width PX] [--height PX] [--scheme light|dark] [--elements] [--format json|text] [--fix CHECK [--write]]";
 
 export function readOptions(words: readonly string[]): Options {
-  const options: Options = { path: "", page: null, elements: false, format: "json", conditions: {} };
+  const options: Options = {
+    path: "",
+    page: null,
+    elements: false,
+    format: "json",
+    conditions: {},
+    fix: null,
+    write: false,
+  };
   const paths: string[] = [];
   for (let at = 0; at < words.length; at += 1) {
     const [word, attached] = splitOption(words[at]!);
@@ -38,6 +50,12 @@ export function readOptions(words: readonly string[]): Options {
       case "--format":
         options.format = oneOf(word, value(), ["json", "text"]);
         break;
+      case "--fix":
+        options.fix = oneOf(word, value(), checkNames);
+        break;
+      case "--write":
+        options.write = true;
+        break;
       case "--elements":
         options.elements = true;
         break;
@@ -50,6 +68,7 @@ export function readOptions(words: readonly string[]): Options {
     throw new UsageError(
       paths.length ? `One path is expected, not ${paths.length}. ${usage}` : `A path is missing. ${usage}`,
     );
+  if (options.write && options.fix === null) throw new UsageError(`--write goes with --fix CHECK. ${usage}`);
   return { ...options, path: paths[0]! };
 }
 

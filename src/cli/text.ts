@@ -22,7 +22,9 @@ export function asText({ conditions, pages, textStyles, pairs, stacks, findings 
     `${count(stacks.length, "stack")}: ${stacks.map(({ stack }) => stack).join(" | ")}`,
     "",
     findings.length ? `${count(findings.length, "finding")}:` : "Nothing was found wrong.",
-    ...findings.map(({ level, path, line, column, message }) => `  ${level}  ${path}:${line}:${column}  ${message}`),
+    ...findings.map(
+      ({ level, check, path, line, column, message }) => `  ${level}  ${path}:${line}:${column}  ${message} (${check})`,
+    ),
     "",
   ];
   return lines.join("\n");

@@ -4,7 +4,9 @@ export type { ElementRef } from "./text/refs";
 export { analyse, type Analysis, type AnalysedElement } from "./report/analysis";
 export { defaultConditions, type Conditions } from "./cascade/conditions";
 export {
+  allRight,
   allRightSteps,
+  checkNames,
   findingKeys,
   fixesFor,
   fixSteps,

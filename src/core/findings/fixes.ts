@@ -50,6 +50,11 @@ export interface AllRight {
   count: number;
 }
 
+/** The same in one piece. */
+export function allRight(site: Site, findings: readonly Finding[], conditions: Partial<Conditions> = {}): AllRight {
+  return finished(allRightSteps(site, findings, { ...defaultConditions, ...conditions }));
+}
+
 /** What sets several findings right at once; one whose way meets that of another is left for later. */
 export function* allRightSteps(
   site: Site,

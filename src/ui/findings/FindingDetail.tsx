@@ -14,7 +14,7 @@ import type { KnownFinding } from "../workspace/troubles";
 import { usePick } from "../workspace/usePick";
 import { useSeeSource } from "../workspace/useSeeSource";
 import { WriteChanges, type Proposal } from "../workspace/WriteChanges";
-import { levelClass, levelWords, signs } from "./shown";
+import { levelClass, levelWords, signs } from "../shared/levels";
 import styles from "./Findings.module.css";
 
 interface Props {

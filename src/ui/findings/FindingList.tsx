@@ -5,7 +5,8 @@ import { plural } from "../shared/numbers";
 import { Prose } from "../shared/Prose";
 import { useGradual } from "../shared/useGradual";
 import type { KnownFinding } from "../workspace/troubles";
-import { levelClass, levelWords, signs, whereWords, type ShownGroup } from "./shown";
+import { levelClass, levelWords, signs } from "../shared/levels";
+import { whereWords, type ShownGroup } from "./shown";
 import styles from "./Findings.module.css";
 
 interface Props {

@@ -17,9 +17,9 @@ import styles from "./Findings.module.css";
 export function Findings() {
   const summary = useWorkspace((state) => state.summary);
   const record = useWorkspace((state) => state.record);
-  const asked = useSearchParams().get("page");
-  const [filter, setFilter] = useState<Filter>({ ...everything, page: asked ?? "" });
-  const [chosen, setChosen] = useState<string | null>(null);
+  const asked = useSearchParams();
+  const [filter, setFilter] = useState<Filter>({ ...everything, page: asked.get("page") ?? "" });
+  const [chosen, setChosen] = useState<string | null>(asked.get("finding"));
   const all = useMemo(() => knownFindings({ summary, record }), [summary, record]);
   const groups = useMemo(() => shownGroups(all, filter), [all, filter]);
   if (!summary) return <Reading label="Findings" />;

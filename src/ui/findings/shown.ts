@@ -54,11 +54,6 @@ export function shownGroups(all: readonly KnownFinding[], filter: Filter): Shown
   return [...open, left].filter(({ findings }) => findings.length > 0);
 }
 
-/** Signs of the levels, told by shape first. */
-export const signs = { error: "\u25b2", warning: "\u25c6", note: "\u25c7" } as const;
-export const levelWords = { error: "Error", warning: "Warning", note: "Note" } as const;
-export const levelClass = { error: "fails", warning: "doubtful", note: "quiet" } as const;
-
 /** Where a finding shows: in how many places, or where it stands. */
 export function whereWords({ places, path, line }: Finding): string {
   if (places.length > 1) return `${places.length.toLocaleString("en-GB")} places`;

@@ -2,7 +2,7 @@
 
 /** What lies over the page: it takes all input, and draws what is picked, reached and marked. */
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
-import { showRatio, type ElementRef, type SafeElement } from "@/core";
+import type { ElementRef, SafeElement } from "@/core";
 import type { PlaceView } from "@/engine/protocol";
 import type { ShownPage } from "@/preview/frame";
 import { boxOf, placeAt, scrollAt, type Box } from "@/preview/measure";
@@ -10,6 +10,7 @@ import { boxesOfWords, stepWords, wordsBetween, type WordSpan } from "@/preview/
 import { plural } from "../shared/numbers";
 import { useWorkspace, useWorkspaceStore } from "../workspace/context";
 import type { Shown } from "@/preview/frame";
+import { Marks } from "./Marks";
 import styles from "./Stage.module.css";
 import { unwaited } from "../shared/unwaited";
 
@@ -131,7 +132,12 @@ export function Overlay({ shown, places, picked, width }: OverlayProps) {
 
   return (
     <>
-      <Marks shown={shown} places={places} onPick={pick} />
+      <Marks
+        shown={shown}
+        places={places}
+        onPick={pick}
+        boxOf={({ place, index }) => (place ? boxOfPlace(page, place) : boxOf(page, index))}
+      />
       <div
         role="application"
         tabIndex={0}
@@ -269,71 +275,5 @@ function Outline({
     >
       {label && <span className={top < 24 ? `${styles.tag} ${styles.below}` : styles.tag}>{label}</span>}
     </div>
-  );
-}
-
-const markHeight = 22;
-
-/** Marks moved down where they would lie over each other. */
-function spread(tops: readonly number[]): number[] {
-  const placed: number[] = [];
-  for (const top of tops) placed.push(Math.max(top, (placed.at(-1) ?? -Infinity) + markHeight));
-  return placed;
-}
-
-/** What cannot be read, in the margin beside its line. */
-function Marks({
-  shown,
-  places,
-  onPick,
-}: {
-  shown: Shown;
-  places: readonly PlaceView[];
-  onPick(place: PlaceView): void;
-}) {
-  const height = shown.page.document.defaultView?.innerHeight ?? 0;
-  const marked = places
-    .filter(({ verdict, fixed }) => verdict === "fails" || verdict === "doubtful" || fixed)
-    .map((place) => ({ place, box: boxOfPlace(shown.page, place) }))
-    .filter(({ box }) => box && box.top + box.height > 0 && box.top < height)
-    .sort((a, b) => a.box!.top - b.box!.top);
-  const placed = spread(marked.map(({ box }) => box!.top + Math.min(box!.height, 28) / 2 - markHeight / 2));
-  return (
-    <ul className={styles.marks} aria-label="Marks">
-      {marked.map(({ place }, at) => (
-        <li key={`${place.index}${place.selector}`} style={{ top: placed[at] }}>
-          <Mark place={place} onPick={onPick} />
-        </li>
-      ))}
-    </ul>
-  );
-}
-
-function Mark({ place, onPick }: { place: PlaceView; onPick(place: PlaceView): void }) {
-  const { verdict, ratio, needs, selector } = place;
-  if (verdict !== "fails" && verdict !== "doubtful") {
-    return (
-      <button
-        type="button"
-        className={`${styles.mark} ${styles.doubtful}`}
-        onClick={() => onPick(place)}
-        aria-label={`Doubtful: the size does not follow the reader's, ${selector}`}
-        title="The size stays as it is, whatever the reader has chosen"
-      >
-        ◆ fixed
-      </button>
-    );
-  }
-  const fails = verdict === "fails";
-  return (
-    <button
-      type="button"
-      className={fails ? styles.mark : `${styles.mark} ${styles.doubtful}`}
-      onClick={() => onPick(place)}
-      aria-label={`${fails ? "Fails" : "Doubtful"}: contrast ${showRatio(ratio)}, needs ${needs}, ${selector}`}
-      title={`Contrast ${showRatio(ratio)} to 1, needs ${needs}${fails ? "" : "; the ground is not certain"}`}
-    >
-      {fails ? "▲" : "◆"} {showRatio(ratio)}
-    </button>
   );
 }

@@ -4,12 +4,15 @@ import { defaultKeymap } from "@codemirror/commands";
 import { css } from "@codemirror/lang-css";
 import { EditorState, RangeSetBuilder, StateEffect, StateField, type Extension } from "@codemirror/state";
 import { Decoration, EditorView, keymap, lineNumbers, type DecorationSet } from "@codemirror/view";
+import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { changeBetween, changeOfLines, plainLines, type Edit } from "@/core";
 import { lineParts } from "../shared/lineParts";
 import { changedLines } from "./changedLines";
 import { plural } from "../shared/numbers";
 import { useEngine, useWorkspace, useWorkspaceStore } from "../workspace/context";
+import { knownFindings } from "../workspace/troubles";
+import { findingSigns, showSigns } from "./sourceFindings";
 import styles from "./SourcePane.module.css";
 import { unwaited } from "../shared/unwaited";
 
@@ -131,6 +134,7 @@ function Source({ path, text, original, first, last, html, waiting }: SourceProp
     const extensions: Extension[] = [
       lineNumbers(),
       ...(html ? [] : [css()]),
+      findingSigns,
       marks,
       keymap.of(defaultKeymap),
       EditorView.contentAttributes.of({ "aria-label": `Source of ${path}` }),
@@ -172,6 +176,19 @@ function Source({ path, text, original, first, last, html, waiting }: SourceProp
     if (!editor) return;
     editor.dispatch({ effects: setMarks.of(marksFor(editor.state, plainLines(original), first, last)) });
   }, [original, text, first, last]);
+
+  const summary = useWorkspace((state) => state.summary);
+  const record = useWorkspace((state) => state.record);
+  const router = useRouter();
+  useEffect(() => {
+    if (!view.current || !record) return;
+    const own = knownFindings({ summary, record }).filter(
+      ({ finding, left }) => finding.path === path && left === null,
+    );
+    showSigns(view.current, own, (key) =>
+      router.push(`/site/${record.id}/findings?finding=${encodeURIComponent(key)}`),
+    );
+  }, [summary, record, path, router]);
 
   useEffect(() => {
     const editor = view.current;

@@ -322,6 +322,7 @@ function SiteRow({ site }: { site: SiteRecord }) {
       </th>
       <td>
         {plural(site.pages, "page")}, {plural(site.sheets, "sheet")}
+        {site.found ? `, ${plural(site.found, "finding")}` : ""}
         {site.refused.length > 0 && (
           <span
             className={styles.doubt}

@@ -7,6 +7,8 @@ import type { Shown } from "@/preview/frame";
 import { plural, showNumber, showPx, showReach } from "../shared/numbers";
 import { Specimen } from "../workspace/Specimen";
 import { useWorkspace } from "../workspace/context";
+import { FindingLine } from "../workspace/FindingLine";
+import { findingsAbout } from "../workspace/troubles";
 import { Row } from "./Row";
 import styles from "./Slip.module.css";
 import { StateSelect } from "./StateSelect";
@@ -27,7 +29,10 @@ export function Slip({ shown }: { shown: Shown | null }) {
             Click any text on the page. Or press Tab until the page is outlined, then walk through its texts with the
             arrow keys.
           </p>
-          <p>The marks in the margin stand beside texts that cannot be read well enough: ▲ fails, ◆ is doubtful.</p>
+          <p>
+            The marks in the margin stand beside what was found: ▲ cannot be read or does nothing, ◆ is doubtful, ◇
+            could be tidier.
+          </p>
         </div>
       </aside>
     );
@@ -71,6 +76,7 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
         ]}
       />
       <Readouts slip={slip} shown={shown} />
+      <FoundHere />
       <WriteTo choice={choice} />
       <div className={styles.rows}>
         {slip.rows.map((row) => (
@@ -88,6 +94,24 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
         ))}
       </div>
     </aside>
+  );
+}
+
+/** What was found about the picked text. */
+function FoundHere() {
+  const picked = useWorkspace((state) => state.picked);
+  const summary = useWorkspace((state) => state.summary);
+  const record = useWorkspace((state) => state.record);
+  const own = useMemo(() => (picked ? findingsAbout(picked, { summary, record }) : []), [picked, summary, record]);
+  if (own.length === 0) return null;
+  return (
+    <ul className={styles.found} aria-label="Found here">
+      {own.map((known) => (
+        <li key={known.key}>
+          <FindingLine known={known} />
+        </li>
+      ))}
+    </ul>
   );
 }
 

@@ -1,5 +1,5 @@
 /** The findings of the open site, with those that are left as they are apart. */
-import { findingKeys, type Finding } from "@/core";
+import { findingKeys, type ElementRef, type Finding } from "@/core";
 import type { Workspace } from "./state";
 
 export interface KnownFinding {
@@ -17,6 +17,18 @@ export function knownFindings({ summary, record }: Pick<Workspace, "summary" | "
   let keys = known.get(findings);
   if (!keys) known.set(findings, (keys = findingKeys(findings)));
   return findings.map((finding, at) => ({ key: keys[at]!, finding, left: record?.left?.[keys[at]!] ?? null }));
+}
+
+/** What was found about a text and is not left as it is. */
+export function findingsAbout(
+  { page, index, pseudo }: ElementRef,
+  state: Pick<Workspace, "summary" | "record">,
+): KnownFinding[] {
+  return knownFindings(state).filter(
+    ({ finding, left }) =>
+      left === null &&
+      finding.places.some((place) => place.page === page && place.index === index && place.pseudo === pseudo),
+  );
 }
 
 /** What somebody cannot read, or may not: errors and warnings that are not left. */

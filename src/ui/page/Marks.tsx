@@ -1,0 +1,119 @@
+"use client";
+
+import { Popover } from "antd";
+import { useMemo } from "react";
+import { showRatio } from "@/core";
+import type { PlaceView } from "@/engine/protocol";
+import type { Shown } from "@/preview/frame";
+import type { Box } from "@/preview/measure";
+import { signs } from "../shared/levels";
+import { plural } from "../shared/numbers";
+import { useWorkspace } from "../workspace/context";
+import { FindingLine } from "../workspace/FindingLine";
+import { knownFindings } from "../workspace/troubles";
+import { markedPlaces, type MarkedPlace } from "./marked";
+import styles from "./Stage.module.css";
+
+const markHeight = 22;
+
+/** Marks moved down where they would lie over each other. */
+function spread(tops: readonly number[]): number[] {
+  const placed: number[] = [];
+  for (const top of tops) placed.push(Math.max(top, (placed.at(-1) ?? -Infinity) + markHeight));
+  return placed;
+}
+
+interface Props {
+  shown: Shown;
+  places: readonly PlaceView[];
+  /** Where a place stands in the window; null where it is not shown. */
+  boxOf(mark: MarkedPlace): Box | null;
+  onPick(place: Pick<PlaceView, "index" | "pseudo">): void;
+}
+
+/** What was found, in the margin beside the line it is about. */
+export function Marks({ shown, places, boxOf, onPick }: Props) {
+  const page = useWorkspace((state) => state.page)!;
+  const summary = useWorkspace((state) => state.summary);
+  const record = useWorkspace((state) => state.record);
+  const marked = useMemo(
+    () => markedPlaces(page, places, knownFindings({ summary, record })),
+    [page, places, summary, record],
+  );
+  const height = shown.page.document.defaultView?.innerHeight ?? 0;
+  const inSight = marked
+    .map((mark) => ({ mark, box: boxOf(mark) }))
+    .filter((one): one is { mark: MarkedPlace; box: Box } => {
+      const { box } = one;
+      return box !== null && box.top + box.height > 0 && box.top < height;
+    })
+    .sort((a, b) => a.box.top - b.box.top);
+  const placed = spread(inSight.map(({ box }) => box.top + Math.min(box.height, 28) / 2 - markHeight / 2));
+  return (
+    <ul className={styles.marks} aria-label="Marks">
+      {inSight.map(({ mark }, at) => (
+        <li key={`${mark.index} ${mark.pseudo}`} style={{ top: placed[at] }}>
+          <Mark mark={mark} onPick={onPick} />
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function Mark({ mark, onPick }: { mark: MarkedPlace; onPick: Props["onPick"] }) {
+  const { findings } = mark;
+  const { label, words, level } = wordsOf(mark);
+  const button = (
+    <button
+      type="button"
+      className={
+        level === "error" ? styles.mark : `${styles.mark} ${level === "warning" ? styles.doubtful : styles.noted}`
+      }
+      onClick={() => onPick(mark)}
+      aria-label={words}
+    >
+      {label}
+    </button>
+  );
+  if (findings.length === 0) return button;
+  const list = (
+    <ul className={styles.found} aria-label="Found here">
+      {findings.map((one) => (
+        <li key={one.key}>
+          <FindingLine known={one} />
+        </li>
+      ))}
+    </ul>
+  );
+  return (
+    <Popover content={list} trigger={["click", "hover"]} placement="rightTop" mouseEnterDelay={0.3}>
+      {button}
+    </Popover>
+  );
+}
+
+type Level = keyof typeof signs;
+
+/** The worst of what is told of a place, as the mark shows it and as it is said. */
+function wordsOf({ place, contrast, fixed, findings }: MarkedPlace): { label: string; words: string; level: Level } {
+  const more = findings.length ? `, and ${plural(findings.length, "finding")}` : "";
+  const where = place ? `, ${place.selector}` : "";
+  if (place && contrast) {
+    const fails = place.verdict === "fails";
+    const figure = showRatio(place.ratio);
+    return {
+      label: `${fails ? signs.error : signs.warning} ${figure}${findings.length ? " +" : ""}`,
+      words: `${fails ? "Fails" : "Doubtful"}: contrast ${figure}, needs ${place.needs}${where}${more}`,
+      level: fails ? "error" : "warning",
+    };
+  }
+  if (fixed)
+    return {
+      label: `${signs.warning} fixed${findings.length ? " +" : ""}`,
+      words: `Doubtful: the size does not follow the reader's${where}${more}`,
+      level: "warning",
+    };
+  const level =
+    (["error", "warning"] as const).find((one) => findings.some(({ finding }) => finding.level === one)) ?? "note";
+  return { label: `${signs[level]} ${findings.length}`, words: `${plural(findings.length, "finding")}${where}`, level };
+}
