@@ -1,5 +1,6 @@
 import { isKnownProperty } from "../cascade/declarations";
 import { tryParseSelectorList } from "../cascade/selectors/parse";
+import { T, tokensOf } from "../source/css/tokens";
 import type { AtRule, Item, StyleRule } from "../source/css/syntax";
 import { sheetTexts, type SheetText } from "../source/declarations";
 import { lineEndOf } from "../source/lines";
@@ -34,7 +35,8 @@ const nameOf = (rule: StyleRule | AtRule) => quoted(`${rule.kind === "at" ? `@${
 function notClosed(sheet: SheetText): Found[] {
   const last = sheet.items.findLast((item) => item.kind === "style" || item.kind === "at");
   if (!last || (last.kind !== "style" && last.kind !== "at") || last.closed || !last.block) return [];
-  if (/\/\*(?:(?!\*\/)[\s\S])*$/.test(sheet.text)) return [];
+  // A comment or a string that is left open takes the brace in.
+  if (/\/\*(?:(?!\*\/)[\s\S])*$/.test(sheet.text) || hasBrokenString(sheet.text)) return [];
   const message = `The block of ${nameOf(last)} is never closed: all that follows is read as part of it.`;
   return [
     found(sheet, last.start, message, () =>
@@ -44,6 +46,11 @@ function notClosed(sheet: SheetText): Found[] {
       })),
     ),
   ];
+}
+
+function hasBrokenString(text: string): boolean {
+  const { types, count } = tokensOf(text);
+  return types.subarray(0, count).includes(T.BadString);
 }
 
 /** Where a block that is left open most likely ends: before the first rule that stands no further in than its own. */

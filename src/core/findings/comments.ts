@@ -114,7 +114,8 @@ function tags(sheet: SheetText): Found[] {
   const plain = withoutWords(sheet.text, sheet.items);
   const all = [...plain.matchAll(/<\/?(?:style|link|script|html|head|body|meta|title)\b[^<>{}]*>/gi)];
   const [first] = all;
-  if (!first) return [];
+  // A page whose style is never closed is told of by its tag.
+  if (!first || (sheet.file.kind === "html" && !/<\/style/i.test(sheet.file.text.slice(sheet.offset)))) return [];
   const { 0: tag, index } = first;
   const told = `${quoted(tag)} is a tag of a page: in a style sheet it spoils the rule that follows.`;
   return [

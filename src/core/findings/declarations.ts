@@ -19,8 +19,13 @@ export const ignoredDeclarations: Check = {
     for (const block of blocksOf(site, file)) {
       const declarations = declarationsOf(block);
       for (const declaration of declarations) {
+        const named = customName(file.text, declaration);
+        if (named) {
+          found.push(withoutDashes(block, declaration, named));
+          continue;
+        }
         const message = ignoredMessage(declaration.property, writtenValue(block, declaration));
-        if (!message || isSwallowing(declaration) || isForOthers(declaration)) continue;
+        if (!message || isToldOtherwise(declaration) || isForOthers(declaration)) continue;
         found.push({
           level: isFallback(declaration, declarations) ? "warning" : "error",
           message,
@@ -34,6 +39,30 @@ export const ignoredDeclarations: Check = {
   },
 };
 
+/** The custom property that a name without its two dashes is asked for as in the same file; null where it is not. */
+function customName(text: string, { property }: Declaration): string | null {
+  if (property.startsWith("--") || isKnownProperty(property)) return null;
+  const written = property.replace(/^-/, "");
+  return new RegExp(`var\\(\\s*--${written.replace(/[^\w-]/g, "")}\\s*[,)]`, "i").test(text) ? `--${written}` : null;
+}
+
+function withoutDashes(block: Block, { property, name, start }: Declaration, meant: string): Found {
+  return {
+    level: "error",
+    message: `\`${property}\` is not a property, so this line sets nothing. Meant: \`${meant}\`, which \`var()\` asks for.`,
+    because: "The name of a custom property begins with two dashes (CSS Variables 1, 2).",
+    ...at(block.file, block.offset + start),
+    ways: () => [
+      {
+        label: `Write \`${meant}\``,
+        changes: [
+          { path: block.file.path, start: block.offset + name.start, end: block.offset + name.end, insert: meant },
+        ],
+      },
+    ],
+  };
+}
+
 /** The value with what stands behind it, where that is part of the mistake. */
 const writtenValue = ({ text }: Block, { value, end, important, valueText }: Declaration) =>
   important ? valueText : text.slice(value.start, Math.max(value.end, end));
@@ -41,6 +70,12 @@ const writtenValue = ({ text }: Block, { value, end, important, valueText }: Dec
 /** A value that has taken in the next line is told as the punctuation that is missing. */
 export const isSwallowing = ({ property, valueText }: Declaration) =>
   !property.startsWith("--") && /[\w)%"'][ \t]*[\r\n]+\s*[-a-z]+\s*:/i.test(valueText);
+
+/** What is told of punctuation, or of marks that are left open. */
+const isToldOtherwise = (declaration: Declaration) =>
+  isSwallowing(declaration) ||
+  /\([^()]*;/.test(declaration.valueText) ||
+  /["'][^"']*[\r\n]/.test(declaration.valueText);
 
 /** Spellings of single browsers, old ones' hacks among them: others skip them on purpose. */
 const isForOthers = ({ property, valueText }: Declaration) =>

@@ -1,5 +1,6 @@
 import type { AtRule, Item } from "../source/css/syntax";
 import { sheetTexts, type SheetText } from "../source/declarations";
+import { table } from "../source/table";
 import { nearestWords } from "./meant/near";
 import { changed, quoted } from "./texts";
 import { at, type Check, type Found } from "./types";
@@ -25,6 +26,22 @@ const descriptors = [
   "size-adjust",
 ];
 
+/** What people call them. */
+const calledOtherwise: Readonly<Record<string, string>> = table({
+  name: "font-family",
+  family: "font-family",
+  "font-name": "font-family",
+  "font-face": "font-family",
+  url: "src",
+  source: "src",
+  href: "src",
+  file: "src",
+  "font-src": "src",
+  "font-url": "src",
+  weight: "font-weight",
+  style: "font-style",
+});
+
 /** Fonts that are declared so that nothing can be loaded, or that hide the text while they load. */
 export const fontFaceSlips: Check = {
   name: "font-face",
@@ -48,9 +65,12 @@ function inFace(sheet: SheetText, rule: AtRule): Found[] {
   const where = at(sheet.file, sheet.offset + rule.start);
   for (const { property, name, start } of own) {
     if (descriptors.includes(property) || property.startsWith("-")) continue;
-    const near = nearestWords(property, descriptors, 3).find((one) => !names.has(one));
+    const near = [calledOtherwise[property], ...nearestWords(property, descriptors, 3)].find(
+      (one) => one !== undefined && !names.has(one),
+    );
     all.push({
       level: "error",
+      group: "idle",
       message: `\`${property}\` says nothing in \`@font-face\`.${near ? ` Meant: \`${near}\`.` : ""}`,
       because: "What a browser does not know of a font it skips (CSS Fonts 4, 4.1).",
       ...at(sheet.file, sheet.offset + start),
@@ -62,6 +82,7 @@ function inFace(sheet: SheetText, rule: AtRule): Found[] {
     if (!names.has(needed))
       all.push({
         level: "error",
+        group: "idle",
         message: `This \`@font-face\` has no \`${needed}\`, so no font comes of it.`,
         because: "A font needs its family and its source (CSS Fonts 4, 4.1).",
         ...where,

@@ -3,6 +3,7 @@ import { documentOf, type ElementNode } from "../source/html/document";
 import { attributeSource } from "../source/html/attributeSource";
 import type { TextFile } from "../source/site";
 import { editDistance } from "../source/path";
+import { canHold, isSlip, meantQuery } from "./meant/media";
 import { quoted } from "./texts";
 import { at, type Check, type Found, type Level, type Way } from "./types";
 
@@ -23,6 +24,8 @@ const isCss = (address: string | undefined) => /\.css(?:[?#].*)?$/i.test((addres
 function inElement(file: TextFile, element: ElementNode): Found[] {
   const { tag, source, attributes, namespace } = element;
   if (!source || namespace !== "html") return [];
+  // Quotation marks that are none are told of the tag.
+  if (/=\s*[\u201c\u201d\u2018\u2019]/.test(file.text.slice(source.startTag.start, source.startTag.end))) return [];
   const found = (message: string, ways: () => Way[], level: Level = "error"): Found[] => [
     { level, message, because, ...at(file, source.startTag.start), ways },
   ];
@@ -115,6 +118,14 @@ function inLink(file: TextFile, element: ElementNode, found: (message: string, w
     why.push(`\`type="${type}"\` is not that of a style sheet`);
     changes.push(setAttribute(file, element, "type", "text/css"));
   }
+  const media = attributes.get("media");
+  if (media?.trim() && !canHold(media)) {
+    const meant = meantQuery(media);
+    if (meant || isSlip(media)) {
+      why.push(`\`media="${media}"\` never holds`);
+      if (meant) changes.push(setAttribute(file, element, "media", meant));
+    }
+  }
   if (why.length === 0) return [];
   return found(`reads no sheet: ${why.join(", and ")}.`, () => [{ label: "Set the link right", changes }]);
 }
@@ -148,6 +159,19 @@ function inStyle(
   if (source!.endTag) return [];
   const { end } = source!.startTag;
   const rest = file.text.slice(end);
+  const again = /<style\s*>/i.exec(rest);
+  if (again && !/<\/style/i.test(rest))
+    return found(
+      "`<style>` is opened twice and never closed: the rest of the page is read as styles and not shown.",
+      () => [
+        {
+          label: "Write `</style>`",
+          changes: [
+            { path: file.path, start: end + again.index, end: end + again.index + again[0].length, insert: "</style>" },
+          ],
+        },
+      ],
+    );
   const next = /<\/?(?:head|body|title|meta|link|script|h[1-6]|p|div|main|header)\b|<\/?style\s*(?=[^>]*$)/i.exec(rest);
   const stop = end + (next ? next.index : rest.trimEnd().length);
   return found("`<style>` is never closed: the rest of the page is read as styles and not shown.", () => [

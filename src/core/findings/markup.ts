@@ -3,6 +3,8 @@ import { attributeSource } from "../source/html/attributeSource";
 import { isKnownProperty } from "../cascade/declarations";
 import type { TextFile } from "../source/site";
 import { isAttribute } from "./meant/attributes";
+import { isElement, meantElement } from "./meant/elements";
+import { propertyAlike } from "./meant/properties";
 import { nearestWords } from "./meant/near";
 import { quoted } from "./texts";
 import { at, type Check, type Found, type Level, type Way } from "./types";
@@ -14,7 +16,11 @@ export const markup: Check = {
   inFile: (file) => {
     if (file.kind !== "html") return [];
     const { elements } = documentOf(file);
-    return [...elements.flatMap((element) => (element.source ? inTag(file, element) : [])), ...sameIds(file, elements)];
+    return [
+      ...leftOpen(file),
+      ...elements.flatMap((element) => (element.source ? inTag(file, element) : [])),
+      ...sameIds(file, elements),
+    ];
   },
 };
 
@@ -30,41 +36,85 @@ function inTag(file: TextFile, element: ElementNode): Found[] {
   const change = (from: number, to: number, insert: string) => ({ path: file.path, start: from, end: to, insert });
   const valueOf = (name: string) => attributeSource(file.text, element, name);
 
+  const marked = written.replace(
+    /(=\s*)[\u201c\u201d\u201e\u2018\u2019]([^\u201c\u201d\u2018\u2019"'<>]*)[\u201c\u201d\u2018\u2019]/g,
+    '$1"$2"',
+  );
+  if (marked !== written) {
+    add(
+      "error",
+      `${quoted(written)} has typographic quotation marks: they are read as part of what stands between them.`,
+      "Attributes stand between straight quotation marks (HTML, 13.1.2.3).",
+      () => [{ label: "Write straight quotation marks", changes: [change(start, end, marked)] }],
+    );
+    return all;
+  }
+  const signed = written.replace(/(\s(?:style|class|id|href|src))\s*(?::\s*)?(["'])([^"'=]*)\2/gi, "$1=$2$3$2");
+  if (signed !== written) {
+    add(
+      "error",
+      `The equals sign of an attribute is missing in ${quoted(written)}.`,
+      "An attribute is a name, an equals sign and a value (HTML, 13.1.2.3).",
+      () => [{ label: "Put it in", changes: [change(start, end, signed)] }],
+    );
+    return all;
+  }
+  const swallowed = /["'\s]<\/?[a-z]/i.exec(written.slice(1));
+  if (swallowed) {
+    const at_ = start + 2 + swallowed.index;
+    add(
+      "error",
+      `The tag \`<${tag}\` is never closed: the tag that follows is read as part of it.`,
+      "A tag ends with its angle bracket (HTML, 13.1.2.1).",
+      () => [{ label: "Close it", changes: [change(at_, at_, ">")] }],
+    );
+    return all;
+  }
+  const meantTag = element.namespace === "html" && !isElement(tag) ? meantElement(tag) : null;
+  if (meantTag) {
+    const { endTag } = source!;
+    add(
+      meantTag === "link" || meantTag === "style" ? "error" : "warning",
+      `\`${tag}\` is no element that browsers know: rules for \`${meantTag}\` do not match it. Meant: \`${meantTag}\`.`,
+      "An element that is not known means nothing, and no rule of the browser's own is about it (HTML, 4.13).",
+      () => [
+        {
+          label: `Write \`${meantTag}\``,
+          changes: [
+            change(start + 1, start + 1 + tag.length, meantTag),
+            ...(endTag ? [change(endTag.start + 2, endTag.start + 2 + tag.length, meantTag)] : []),
+          ],
+        },
+      ],
+    );
+  }
+
   for (const name of ["class", "id"] as const) {
     const value = attributes.get(name);
     const own = value === undefined ? null : valueOf(name);
     if (!own || value === undefined) continue;
-    const raw = file.text.slice(own.raw.start, own.raw.end);
     const put = (text: string, label = `Write \`${text}\``): Way => ({
       label,
       changes: [change(own.raw.start, own.raw.end, own.quote ? text : `"${text}"`)],
     });
     const offset = own.raw.start;
-    if (/[\u201c\u201d\u2018\u2019]/.test(raw)) {
-      const rest =
-        /^[\u201c\u201d\u2018\u2019][^<>]*?[\u201c\u201d\u2018\u2019]/.exec(file.text.slice(own.raw.start, end))?.[0] ??
-        raw;
+    const sign = name === "class" ? "." : "#";
+    const more = own.quote === "" && name === "class" ? bareWords(written.slice(own.raw.end - start)) : "";
+    if (more) {
       add(
         "error",
-        `${quoted(`${name}=${rest}`)} has typographic quotation marks: they are read as part of the name.`,
-        "Attributes stand between straight quotation marks (HTML, 13.1.2.3).",
+        `${quoted(`class=${value}${more}`)} has no quotation marks: only \`${value}\` is a class.`,
+        "A value with blanks stands in quotation marks (HTML, 13.1.2.3).",
         () => [
           {
-            label: "Write straight quotation marks",
-            changes: [
-              change(
-                own.raw.start,
-                own.raw.start + rest.length,
-                `"${rest.replace(/[\u201c\u201d\u2018\u2019]/g, "")}"`,
-              ),
-            ],
+            label: "Put the quotation marks in",
+            changes: [change(own.raw.start, own.raw.end + more.length, `"${value}${more}"`)],
           },
         ],
         offset,
       );
       continue;
     }
-    const sign = name === "class" ? "." : "#";
     if (/(?:^|\s)[.#](?=[a-z_])/i.test(value)) {
       add(
         "error",
@@ -79,6 +129,21 @@ function inTag(file: TextFile, element: ElementNode): Found[] {
         `\`class="${value}"\` has commas: they are read as part of the names.`,
         "Classes are parted by blanks (HTML, 3.2.6).",
         () => [put(value.replace(/\s*,\s*/g, " ").trim())],
+        offset,
+      );
+    } else if (name === "class" && /;|^\s*class\s*=/i.test(value)) {
+      add(
+        "error",
+        `\`class="${value}"\` holds signs that belong to no name.`,
+        "Classes are names parted by blanks (HTML, 3.2.6).",
+        () => [
+          put(
+            value
+              .replace(/^\s*class\s*=\s*/i, "")
+              .replace(/\s*;\s*/g, " ")
+              .trim(),
+          ),
+        ],
         offset,
       );
     } else if (name === "id" && /\s/.test(value.trim())) {
@@ -96,7 +161,7 @@ function inTag(file: TextFile, element: ElementNode): Found[] {
   const own = style === undefined ? null : valueOf("style");
   if (own && style !== undefined) {
     const because = "A style attribute holds declarations and nothing else (CSS Style Attributes, 3).";
-    const inner = /^\s*(?:[.#\w-]*\s*)\{([\s\S]*?)\}?\s*$/.exec(style)?.[1];
+    const inner = /^\s*(?:[.#\w-]*\s*)[{[(]([\s\S]*?)[}\])]?\s*$/.exec(style)?.[1];
     if (own.quote === "" && own.raw.end > own.raw.start) {
       const rest = file.text.slice(own.raw.start, end).replace(/\s*\/?>$/, "");
       const more = /^[^\s>]*(?:\s+(?![a-z-]+\s*=)[^\s>=]+)*/i.exec(rest)![0];
@@ -113,17 +178,10 @@ function inTag(file: TextFile, element: ElementNode): Found[] {
           ],
           own.raw.start,
         );
-    } else if (/^[\u201c\u201d]/.test(style)) {
-      add(
-        "error",
-        "The style attribute has typographic quotation marks: it ends at the first blank.",
-        "Attributes stand between straight quotation marks (HTML, 13.1.2.3).",
-        () => [],
-      );
     } else if (inner !== undefined) {
       add(
         "error",
-        `${quoted(`style="${style}"`)} holds braces, so nothing in it counts.`,
+        `${quoted(`style="${style}"`)} holds braces or brackets, so nothing in it counts.`,
         because,
         () => [
           {
@@ -171,9 +229,16 @@ function inTag(file: TextFile, element: ElementNode): Found[] {
     }
     if (first === undefined) seen.set(lower, match.value);
     if (element.namespace !== "html" || names.includes(lower) || tag.includes("-")) continue;
-    const near = match.hasValue && !isAttribute(lower) ? nearestWords(lower, ["class", "style"], 2)[0] : undefined;
+    const isStyles = /^\s*[-a-z]+\s*:/i.test(match.value);
+    const near =
+      match.hasValue && !isAttribute(lower)
+        ? isStyles && lower === "css"
+          ? "style"
+          : nearestWords(lower, ["class", "style"], 2)[0]
+        : undefined;
+    const property = isAttribute(lower) ? lower : (propertyAlike(lower) ?? lower);
     const colored =
-      isKnownProperty(lower) && !presentational.has(lower) && match.hasValue && !allowed.test(`${tag} ${lower}`);
+      isKnownProperty(property) && !presentational.has(property) && match.hasValue && !allowed.test(`${tag} ${lower}`);
     if (near && !attributes.has(near))
       add(
         "error",
@@ -188,7 +253,7 @@ function inTag(file: TextFile, element: ElementNode): Found[] {
         start + match.start,
       );
     else if (colored && !(tag === "font" || element.namespace !== "html")) {
-      const declaration = `${lower}: ${match.value}`;
+      const declaration = `${property}: ${match.value}`;
       add(
         "error",
         `\`${match.name}="${match.value}"\` is no attribute of \`${tag}\`, so it sets nothing: properties stand in a rule or in \`style\`.`,
@@ -217,6 +282,40 @@ const presentational = new Set(
   ),
 );
 const allowed = /^(?:font|basefont|hr|body|table|td|th|tr|thead|tbody|tfoot|link|meta) (?:color|background)$/;
+/** Words behind a value that are no attributes of their own. */
+function bareWords(rest: string): string {
+  const match = /^(?:\s+[a-z][\w-]*(?![\w-]*\s*=))+/i.exec(rest)?.[0] ?? "";
+  return match
+    .trim()
+    .split(/\s+/)
+    .some((word) => isAttribute(word.toLowerCase()))
+    ? ""
+    : match;
+}
+
+/** An attribute whose quotation mark is never closed: it takes in the rest of its tag, and words and tags behind it. */
+function leftOpen(file: TextFile): Found[] {
+  const plain = file.text.replace(/<!--[\s\S]*?-->|<(script|style|textarea)\b[\s\S]*?<\/\1\s*>/gi, (whole) =>
+    whole.replace(/[^\r\n]/g, " "),
+  );
+  const pattern =
+    /(<[a-z][^<>"']*\s(?:class|style|id|href|rel|src)\s*=\s*)(["'])((?:(?!\2)[^<>])*)>(?=(?:(?!\2)[\s\S])*?<\/)/gi;
+  return [...plain.matchAll(pattern)].flatMap(({ 0: whole, 1: head, 2: quote, 3: value, index }) => {
+    const close = index + whole.length - 1;
+    return [
+      {
+        level: "error" as const,
+        message: `The quotation mark in ${quoted(`${head}${quote}${value}`)} is never closed: words and tags behind it are read as part of it.`,
+        because: "A value ends with the quotation mark it began with (HTML, 13.1.2.3).",
+        ...at(file, index),
+        ways: (): Way[] => [
+          { label: "Close it", changes: [{ path: file.path, start: close, end: close, insert: quote! }] },
+        ],
+      },
+    ];
+  });
+}
+
 interface RawAttribute {
   name: string;
   value: string;

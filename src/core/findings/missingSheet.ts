@@ -3,7 +3,7 @@ import { documentOf } from "../source/html/document";
 import { baseOf } from "../source/html/sheets";
 import { attributeSource } from "../source/html/attributeSource";
 import type { MissingSheet } from "../source/html/sheets";
-import { textFile, type Site } from "../source/site";
+import { sheetsOf, textFile, type Site } from "../source/site";
 import { inSite, type Check, type Found, type Way } from "./types";
 
 /** Sheets that a page asks for and does not get. */
@@ -13,8 +13,10 @@ export const missingSheet: Check = {
   *onSite({ site, pages }) {
     const found = new Map<string, Found>();
     for (const page of pages) {
-      for (const missing of page.sheets.missing) {
-        const { path, offset, address, why, nearest } = missing;
+      for (const told of page.sheets.missing) {
+        const missing = { ...told, nearest: told.nearest ?? sameName(site, told.address) };
+        const { path, offset, address, nearest } = missing;
+        const why = isOnDisk(address) ? "not among the files" : missing.why;
         const message = {
           remote: `${address} is on another server and is left out.`,
           "imports itself": `${address} imports itself, so browsers leave it out.`,
@@ -36,6 +38,26 @@ export const missingSheet: Check = {
     return [...found.values()];
   },
 };
+
+/** An address that names a place on one computer, where no reader's browser finds anything. */
+const isOnDisk = (address: string) => /^(?:file:|[a-z]:[\\/])/i.test(address.trim());
+
+/** The sheet with the same name, wherever it stands and whether its ending is written or not. */
+function sameName(site: Site, address: string): string | null {
+  if (/^(?:https?:)?\/\//i.test(address)) return null;
+  const name = address
+    .replace(/[?#].*$/, "")
+    .split(/[\\/]/)
+    .at(-1)!
+    .toLowerCase()
+    .replace(/\.css$/, "");
+  const nameOf = ({ path }: { path: string }) =>
+    path
+      .slice(path.lastIndexOf("/") + 1)
+      .toLowerCase()
+      .replace(/\.css$/, "");
+  return sheetsOf(site).find((sheet) => nameOf(sheet) === name)?.path ?? null;
+}
 
 function waysFor(site: Site, { path, offset, address, nearest, why }: MissingSheet): Way[] {
   const file = textFile(site, path);

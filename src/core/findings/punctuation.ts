@@ -23,7 +23,7 @@ function inBlock(block: Block): Found[] {
       item.kind === "declaration"
         ? withoutSemicolon(block, item)
         : item.kind === "skipped" && block.depth > 0
-          ? withoutColon(block, item, block.items[at + 1])
+          ? (withoutColon(block, item, block.items[at + 1]) ?? partedValue(block, item, block.items[at - 1]))
           : null;
     return found ? [found] : [];
   });
@@ -108,6 +108,43 @@ function withoutColon(block: Block, skipped: Skipped, next: Item | undefined): F
     },
   ]);
 }
+
+/** A value that a semicolon parts, or what stands alone and is no declaration. */
+function partedValue(block: Block, skipped: Skipped, before: Item | undefined): Found | null {
+  const { text, file, offset } = block;
+  const written = text.slice(skipped.start, skipped.end).trim();
+  if (skipped.reason !== "declaration" || written === "" || isComment(written)) return null;
+  const where = at(file, offset + skipped.start);
+  if (before?.kind === "declaration" && before.semicolon !== null) {
+    const { property, valueText, value } = before;
+    const joined = (property === "font-family" ? [", ", " "] : [" ", ", "])
+      .map((sign) => valueText + sign + written)
+      .find((one) => invalidReason(property, one) === null);
+    if (joined)
+      return {
+        level: "error",
+        message: `A semicolon parts the value of \`${property}\`: ${quoted(written)} is skipped. Meant: \`${joined}\`.`,
+        because,
+        ...where,
+        ways: () => [{ label: `Write \`${joined}\``, changes: [changed(block, value.start, skipped.end, joined)] }],
+      };
+  }
+  // What stands before a colon that is set is told of the next line; words of a value before a semicolon are.
+  if (isKnownProperty(written.toLowerCase())) return null;
+  return {
+    level: "error",
+    message: `${quoted(written)} is no declaration, so it is skipped.`,
+    because,
+    ...where,
+    ways: () => {
+      const stop = text[skipped.end] === ";" ? skipped.end + 1 : skipped.end;
+      const lead = /(?:\r\n|\n|\r)?[ \t]*$/.exec(text.slice(0, skipped.start))![0].length;
+      return [{ label: "Take it out", changes: [changed(block, skipped.start - lead, stop, "")] }];
+    },
+  };
+}
+
+const isComment = (text: string) => /^(?:\/\/|<!--|\/\*|[*_]\w|-->|[})\]])/.test(text);
 
 /** A property whose name is parted by blanks. */
 function nameInParts(block: Block, { start }: Skipped, written: string): Found | null {

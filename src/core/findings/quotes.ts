@@ -1,6 +1,7 @@
 import { invalidReason } from "../cascade/declarations";
 import type { Declaration } from "../source/css/syntax";
 import { closerOf, T, tokensOf } from "../source/css/tokens";
+import { sheetTexts, type SheetText } from "../source/declarations";
 import { blocksOf, type Block } from "./blocks";
 import { meantBy } from "./meant/declaration";
 import { changed, endOfLine, quoted } from "./texts";
@@ -10,12 +11,14 @@ import { at, type Check, type Found } from "./types";
 export const quotes: Check = {
   name: "quotes",
   group: "idle",
-  inFile: (file, site) =>
-    blocksOf(site, file).flatMap((block) =>
+  inFile: (file, site) => [
+    ...sheetTexts(site, file).flatMap(brokenOff),
+    ...blocksOf(site, file).flatMap((block) =>
       block.items.flatMap((item) =>
         item.kind === "declaration" ? [...typographic(block, item), ...open(block, item)] : [],
       ),
     ),
+  ],
 };
 
 const marks = /[\u201c\u201d\u201e\u2018\u2019\u201a\u00ab\u00bb]/g;
@@ -43,55 +46,104 @@ function typographic(block: Block, { property, value, valueText, start }: Declar
   ];
 }
 
-/** A value that runs on over the end of its line because something in it is left open. */
+/** A parenthesis that is left open, so that the value runs on over the end of its line, or that holds semicolons. */
 function open(block: Block, declaration: Declaration): Found[] {
   const { text, file, offset } = block;
   const { value, property, start } = declaration;
-  const end = endOfLine(text, value.start);
-  const line = text.slice(value.start, Math.min(end, text.length)).replace(/\s*\}?\s*$/, "");
-  const bare = line.replace(/\s*;.*$/, "");
-  if (property.startsWith("--") || !isOpen(text.slice(value.start, Math.max(value.end, declaration.end)))) return [];
-  const quote = /^(?:[^"']|"[^"]*"|'[^']*')*(["'])[^"']*$/.exec(line)?.[1];
-  const parentheses = bare.split("(").length - bare.split(")").length;
-  if (!quote && parentheses <= 0) return [];
-  const closed = quote ? closings(bare, quote) : [bare + ")".repeat(parentheses)];
-  const fits = closed.filter((one) => invalidReason(property, one) === null || meantBy(property, one) !== null);
-  const what = quote ? "The quotation mark" : "The parenthesis";
+  const whole = text.slice(value.start, Math.max(value.end, declaration.end));
+  if (property.startsWith("--") || !holdsSemicolon(whole)) return [];
+  const line = text.slice(value.start, endOfLine(text, value.start));
+  const closes = matching(line);
+  const bare = closes === null ? line.replace(/\s*[;}].*$/, "") : line.slice(0, closes);
+  const meant =
+    closes === null
+      ? bare + ")".repeat(Math.max(0, count(bare, "(") - count(bare, ")")))
+      : bare.replace(/\s*;\s*/g, ", ");
+  const takes = invalidReason(property, meant) === null ? meant : (meantBy(property, meant)?.value ?? null);
+  if (takes === null) return [];
+  const what =
+    closes === null
+      ? "is never closed: what follows is read as part of the value, and all of it is skipped"
+      : "holds a semicolon where a comma belongs, so all of it is skipped";
   return [
     {
       level: "error",
-      message: `${what} in ${quoted(`${property}: ${bare}`)} is never closed: what follows is read as part of the value, and all of it is skipped.`,
+      message: `The parenthesis in ${quoted(`${property}: ${bare}`)} ${what}.`,
       because:
-        "A string ends with its line, a parenthesis with its closing one; until then nothing counts (CSS Syntax 3, 4.3.5 and 5.4.8).",
+        "A parenthesis takes in all up to its closing one; until then nothing else counts (CSS Syntax 3, 5.4.8).",
       ...at(file, offset + start),
-      ways: () =>
-        fits.map((one) => ({
-          label: `Write \`${one}\``,
-          changes: [changed(block, value.start, value.start + bare.length, one)],
-        })),
+      ways: () => [
+        { label: `Write \`${takes}\``, changes: [changed(block, value.start, value.start + bare.length, takes)] },
+      ],
     },
   ];
 }
 
-/** Whether a value holds a string that breaks off, or a semicolon in parentheses. */
-function isOpen(value: string): boolean {
-  const { types, count } = tokensOf(value);
+const count = (text: string, sign: string) => text.split(sign).length - 1;
+
+/** Where the parentheses of a line have all been closed, behind the last; null where they are not. */
+function matching(line: string): number | null {
+  let depth = 0;
+  for (let at = 0; at < line.length; at += 1) {
+    if (line[at] === "(") depth += 1;
+    else if (line[at] === ")" && (depth -= 1) === 0) return at + 1;
+  }
+  return null;
+}
+
+/** Whether a value holds a semicolon in parentheses. */
+function holdsSemicolon(value: string): boolean {
+  const { types, count: tokens } = tokensOf(value);
   const closers: number[] = [];
-  for (let at = 0; at < count; at += 1) {
+  for (let at = 0; at < tokens; at += 1) {
     const type = types[at]!;
     const closer = closerOf(type);
-    if (type === T.BadString || type === T.BadUrl) return true;
-    if (type === T.Semicolon && closers.length > 0) return true;
+    if (type === T.BadUrl || (type === T.Semicolon && closers.length > 0)) return true;
     if (closer) closers.push(closer);
     else if (type === closers.at(-1)) closers.pop();
   }
   return false;
 }
 
+/** Strings that break off at the end of their line. */
+function brokenOff(sheet: SheetText): Found[] {
+  const { text, file, offset } = sheet;
+  const { types, starts, count: tokens } = tokensOf(text);
+  const all: Found[] = [];
+  for (let at_ = 0; at_ < tokens; at_ += 1) {
+    if (types[at_] !== T.BadString) continue;
+    const start = starts[at_]!;
+    const head = /(?:^|[;{\r\n])\s*(--)?([-a-z]+)\s*:\s*([^;{}\r\n]*)$/i.exec(
+      text.slice(Math.max(0, start - 300), start),
+    );
+    const end = endOfLine(text, start);
+    const rest = text
+      .slice(start, end)
+      .replace(/\s*(?:;[^;]*)?\}?\s*$/, "")
+      .replace(/\s*;\s*\}?\s*$/, "");
+    const property = head?.[2]?.toLowerCase() ?? "";
+    const before = head?.[3] ?? "";
+    const closed = closings(rest, text[start]!).filter(
+      (one) => !head || invalidReason(property, before + one) === null || meantBy(property, before + one) !== null,
+    );
+    all.push({
+      level: "error",
+      message: `The quotation mark in ${quoted(head ? `${property}: ${before}${rest}` : rest)} is never closed: what stands around it is skipped.`,
+      because: "A string ends in its line, with the mark it began with (CSS Syntax 3, 4.3.5).",
+      ...at(file, offset + start),
+      ways: () =>
+        closed.map((one) => ({
+          label: `Write \`${before}${one}\``,
+          changes: [changed(sheet, start, start + rest.length, one)],
+        })),
+    });
+  }
+  return all;
+}
+
 /** Where the mark may belong: before the first comma, or at the end. */
 function closings(value: string, quote: string): string[] {
-  const from = value.lastIndexOf(quote);
-  const comma = value.indexOf(",", from);
+  const comma = value.indexOf(",");
   const all = comma > 0 ? [value.slice(0, comma) + quote + value.slice(comma)] : [];
   return [...all, value + quote];
 }

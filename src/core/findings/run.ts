@@ -99,7 +99,18 @@ export function gathered(
       continue;
     }
     const causes = found.causes ?? (cause ? [cause] : []);
-    const finding = { check: name, group, level, message, because, path, line, column, causes, places: [...places] };
+    const finding = {
+      check: name,
+      group: found.group ?? group,
+      level,
+      message,
+      because,
+      path,
+      line,
+      column,
+      causes,
+      places: [...places],
+    };
     gatheredBy.set(key, { finding, found });
   }
   return [...gatheredBy.values()];

@@ -103,7 +103,7 @@ function find(text: string): MeantSelector | null {
   if (text.length > 300) return null;
   const isOne = (selector: string) => selector !== text && selector !== "" && tryParseSelectorList(selector) !== null;
   const first = [...meantSelectors(text)];
-  const single = first.find(({ selector }) => isOne(selector));
+  const single = first.find(({ selector, outright }) => outright || isOne(selector));
   if (single) return single;
   for (const step of first.slice(0, 25)) {
     if (step.selector === text || step.selector === "") continue;

@@ -80,6 +80,18 @@ function slipOf(text: string): Slip | null {
   const members = stackMembers(text);
   if (!members || members.length === 0) return null;
   const because = names;
+  const quotedList = /^(["'])([^"']*,[^"']*)\1$/.exec(text.trim());
+  if (quotedList) {
+    const meant = writeStack(stackMembers(quotedList[2]!) ?? []);
+    return meant
+      ? {
+          level: "error",
+          because,
+          meant,
+          message: `${quoted(text)} is one name with a comma in it, which no font has: each name stands by itself. Meant: \`${meant}\`.`,
+        }
+      : null;
+  }
   // Several known families in one name: their commas are missing.
   const parts = splitAt(componentsOf(text), ",").map((part) => text.slice(part[0]!.start, part.at(-1)!.end));
   for (const [index, part] of parts.entries()) {

@@ -55,6 +55,8 @@ export interface Way {
 /** What a check finds; the runner stamps the rest. */
 export interface Found extends Where {
   level: Level;
+  /** Where it costs something else than the other findings of its check. */
+  group?: Group;
   message: string;
   because: string;
   causes?: Cause[];

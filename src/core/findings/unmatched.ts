@@ -79,7 +79,7 @@ function* unmatchedIn(sheet: SheetText, named: Named): Generator<void, Found[]> 
         continue;
       }
       const { text } = selector;
-      const near = text.length < 120 && !text.includes("&") ? nearest(text, named) : null;
+      const near = text.length < 120 && !/&(?!\s)/.test(text) ? nearest(text, named) : null;
       if (!near || step.selectors.some((one) => one.text === near.selector) || isAsked(near, sheet)) continue;
       hasUse = true;
       found.push(unmatched(sheet, step.rule, text, near));
@@ -148,7 +148,7 @@ function findNearest(text: string, { documents, names, onPages }: Named): Near |
   for (const { selector, why, name } of meantInstead(text, onPages)) {
     if (selector === text) continue;
     const list = (tryParseSelectorList(atRest(selector)) ?? []).filter((one) => asksOnlyFor(one, names));
-    if (selector.includes(",") && list.length < selector.split(",").length) continue;
+    if (list.length === 0) continue;
     const places = documents.reduce((sum, document) => sum + elementsMatching(document, list).length, 0);
     if (places > 0) return { selector, why, name, places };
   }
@@ -181,7 +181,8 @@ function isReached(selector: Selector, { documents, names }: Named): boolean {
     const text = atRest(selector.text.replaceAll("&", ""));
     list = text === selector.text ? [] : (tryParseSelectorList(text.startsWith("*") ? text : text.trim()) ?? []);
     // What cannot be told from its text alone counts as used.
-    if (selector.text.includes("&") || selector.leading !== null || selector.text.includes(":host")) list = everything;
+    if (/&(?!\s+\w)/.test(selector.text) || selector.leading !== null || selector.text.includes(":host"))
+      list = everything;
     resting.set(selector, list);
   }
   return list === everything || list.some((one) => isUsed(one, documents));

@@ -56,6 +56,11 @@ export function meantBy(property: string, value: string): Meant | null {
 
 function find(property: string, value: string): Meant | null {
   if (value.length > longest) return null;
+  const parts = value.trim().split(/\s+/);
+  if (property === "font" && parts.length === 1 && !/,/.test(value)) {
+    const other = ["font-size", "font-weight", "font-style"].find((one) => fits(one, value));
+    if (other) return { property: other, value, why: null };
+  }
   if (isKnownProperty(property))
     return meantValue(property, value) ?? (generic.test(value) ? null : elsewhere(property, value));
   const named = meantByName(property, value);

@@ -74,6 +74,11 @@ const misnamed: Readonly<Record<string, string>> = table({
   transparency: "opacity",
   "corner-radius": "border-radius",
   rounded: "border-radius",
+  style: "font-style",
+  shadow: "text-shadow",
+  decoration: "text-decoration",
+  case: "text-transform",
+  caps: "font-variant",
   "list-type": "list-style-type",
   bullet: "list-style-type",
   "white-spaces": "white-space",
@@ -128,6 +133,12 @@ const american = (name: string) =>
     .replaceAll("centre", "center")
     .replaceAll("behaviour", "behavior")
     .replace(/isation/g, "ization");
+
+/** The property that is spelled with the same letters, hyphens, joints and British spelling aside; null where none is. */
+export function propertyAlike(name: string): string | null {
+  allNames();
+  return plainNames.get(plain(american(name))) ?? null;
+}
 
 /** A declaration that a property's name alone stands for: `bold: true` is `font-weight: bold`. */
 export function meantByName(name: string, value: string): readonly [property: string, value: string] | null {

@@ -8,6 +8,8 @@ export interface MeantSelector {
   why: string;
   /** The name that was put in for one that is spelled nearly so, with its sign. */
   name?: string;
+  /** Whether it is no selector at all, but what was meant is known all the same. */
+  outright?: boolean;
 }
 
 const pseudoClasses = [
@@ -72,6 +74,27 @@ const blank = /[\s\u00a0]+/g;
 export function* meantSelectors(text: string): Generator<MeantSelector> {
   const step = (selector: string, why: string) => ({ selector: selector.trim(), why });
   yield step(text.replaceAll("\u00a0", " "), "A blank of another kind stands in it.");
+  const tail = /^(.+[\r\n]+)([^\r\n]+)$/s.exec(text);
+  if (/^(?:import|charset|media|font-face|keyframes|layer|supports)\b/i.test(text))
+    yield { ...step(`@${text}`, "At-rules begin with an `@`."), outright: true };
+  if (tail && /[\p{L}]{2,}/u.test(tail[1]!) && !/[,>+~]\s*$/.test(tail[1]!))
+    yield {
+      ...step(
+        `/* ${tail[1]!.replace(/^[\s#;*'"-]+|[\s*]+$/g, "")} */\n${tail[2]!}`,
+        "Words stand above it that are no comment.",
+      ),
+    };
+  yield step(
+    text.replace(new RegExp(`([\\w\\])])[;,.:\\s]+(${linkStates.join("|")})\\b`, "gi"), "$1:$2"),
+    "A state stands behind one colon.",
+  );
+  yield step(text.replace(/\s*[;|/&]\s*(?=[\w.#])/g, ", "), "A comma stands between two selectors.");
+  yield step(
+    text.replace(/([\w-]+)([.#])(?=\s|$|,)/g, (whole, name: string, sign: string) =>
+      plainTags.test(name) ? name : sign + name,
+    ),
+    "The sign stands before the name.",
+  );
   yield step(
     text.replace(/^[;:]+\s*/, ""),
     "Nothing but the selector belongs before the brace: a rule ends with its brace, without a semicolon.",
@@ -111,6 +134,10 @@ export function* meantSelectors(text: string): Generator<MeantSelector> {
     const rest = (by: string) => text.slice(0, index) + by + text.slice(index + whole.length);
     const lower = name!.toLowerCase();
     const other = calledOtherwise[lower];
+    if (colons === "::" && pseudoClasses.includes(lower))
+      yield step(rest(`:${lower}`), "A pseudo-class has one colon.");
+    if (colons === ":" && pseudoElements.includes(lower))
+      yield step(rest(`::${lower}`), "A pseudo-element has two colons.");
     if (other) yield step(rest(`:${other}`), `\`${whole}\` is called otherwise.`);
     const most = lower.length > 6 ? 2 : 1;
     for (const near of nearestWords(lower, pseudoElements, most))
@@ -119,10 +146,6 @@ export function* meantSelectors(text: string): Generator<MeantSelector> {
       yield step(rest(`:${near}`), `\`${whole}\` is misspelt.`);
     for (const near of nearestWords(lower, pseudos, 3))
       yield step(rest((pseudoElements.includes(near) ? "::" : ":") + near), `\`${whole}\` is misspelt.`);
-    if (colons === "::" && pseudoClasses.includes(lower))
-      yield step(rest(`:${lower}`), "A pseudo-class has one colon.");
-    if (colons === ":" && pseudoElements.includes(lower))
-      yield step(rest(`::${lower}`), "A pseudo-element has two colons.");
   }
   yield step(text.replace(/[^\w\s.#:,>+~*()[\]="'-]/g, ""), "A sign stands in it that no selector has.");
   yield step(text.replace(/^.*[;}]\s*/s, ""), "What stands before it belongs to no rule.");
@@ -255,6 +278,25 @@ export function* meantInstead(text: string, names: NamesOnPages): Generator<Mean
         yield step(put(mark + near), "The name is spelled otherwise:", mark + near);
     }
   }
+  yield step(text.replace(/\s+(?:and|or|und|&)\s+/gi, ", "), "A comma stands between two selectors:");
+  yield step(text.replace(/(^|[\s,])(?:class|id)\s*(?=[.#])/gi, "$1"), "The sign says whether it is a class or an id:");
+  yield step(
+    text.replace(/(^|[\s,])(?:class|id)\s+([a-z][\w-]*)/gi, "$1.$2"),
+    "A class is asked for with a full stop:",
+  );
+  yield step(
+    text.replace(/^([.#][\w-]+)\s+([a-z][\w-]*)$/i, "$2$1"),
+    "With a blank it asks for something inside; for one element that is both, the name comes first:",
+  );
+  yield step(
+    text.replace(
+      new RegExp(`^(${states})\\s+([a-z][\\w-]*)$|^([a-z]+)[-_](${states})$`, "i"),
+      (_, state, name, other, last) => `${name ?? other}:${state ?? last}`,
+    ),
+    "A state stands behind a colon:",
+  );
+  yield step(text.replace(/:(first|last)(?![-\w(])/g, ":$1-child"), "The first of its kind is asked for otherwise:");
+  yield step(text.replace(/^root$/i, ":root"), "The root is asked for with a colon:");
   if (impossible.test(text))
     yield step(
       text.trim().replace(blank, ", "),

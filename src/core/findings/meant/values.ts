@@ -3,7 +3,7 @@ import { namedColors } from "../../color/names";
 import { table } from "../../source/table";
 import { keywordsFor } from "../../edits/completion";
 import { meantUnits } from "./units";
-import { hexDigits, meantArguments, meantColorNames, meantFunction } from "./colors";
+import { colorNamesWithin, hexDigits, meantArguments, meantColorNames, meantFunction } from "./colors";
 import { nearestWords } from "./near";
 
 /** One kind of slip: what it is, and what the value may have been meant to be, likeliest first. */
@@ -62,6 +62,12 @@ const otherWords: Readonly<Record<string, string>> = table({
   dots: "dotted",
   line: "solid",
   "no-wrap": "nowrap",
+  "all-caps": "uppercase",
+  allcaps: "uppercase",
+  capital: "capitalize",
+  "title-case": "capitalize",
+  titlecase: "capitalize",
+  "sentence-case": "none",
   everything: "all",
 });
 
@@ -128,6 +134,7 @@ export const valueSlips: readonly ValueSlip[] = [
   {
     why: "`!important` is written otherwise",
     *meant(value) {
+      yield value.replace(/^\s*!\s*im[a-z]*t\s+(.*)$/is, "$1 !important");
       yield value.replace(/\s*!+\s*im[a-z]*t\s*!*\s*$/i, " !important");
       yield value.replace(/\s+im[a-z]*t\s*!?\s*$/i, " !important");
       const last = /^(.*?)\s*!?\s*([a-z]+)\s*!?\s*$/is.exec(value);
@@ -183,6 +190,17 @@ export const valueSlips: readonly ValueSlip[] = [
     meant: replaced(/#([\da-z]{1,12})/gi, (_, digits) => `#${hexDigits(digits)}`),
   },
   {
+    why: "a parenthesis too many",
+    meant: (value) => [value.replace(/\)\s*\)$/, ")"), value.replace(/^\s*\(|\(|\)/g, "")],
+  },
+  {
+    why: "a comma parts them, not a semicolon or a stroke",
+    *meant(value, property) {
+      if (value.includes("(") || /^font-family$|^transition/.test(property))
+        yield value.replace(/\s*[;|/+&]\s*/g, ", ");
+    },
+  },
+  {
     why: "the function is written otherwise",
     *meant(value) {
       yield value.replace(/\[([^\]]*)\]|\{([^}]*)\}/g, (_, a: string, b: string) => `(${a ?? b})`);
@@ -228,6 +246,9 @@ export const valueSlips: readonly ValueSlip[] = [
     why: "the words are joined by hyphens",
     *meant(value, property) {
       const lower = value.trim().toLowerCase();
+      if (/^no[\s-]/.test(lower)) yield "none";
+      const own = ownWords[property]?.[lower.replace(/[\s_-]+/g, "")];
+      if (own) yield own;
       for (const joined of [lower.replace(/[\s_]+/g, "-"), lower.replace(/[\s_-]+/g, "")])
         if (keywordsFor(property).includes(joined)) yield joined;
       for (const keyword of keywordsFor(property))
@@ -258,14 +279,13 @@ export const valueSlips: readonly ValueSlip[] = [
           ...keywords.filter((one) => one.replaceAll("-", "") === parted.replaceAll("-", "")),
           ...parted.split("-").filter((one) => parted.includes("-") && known.has(one)),
           ...nearestWords(lower, keywords, lower.length > 5 ? 2 : 1),
-          ...(takesColor.test(property) ? meantColorNames(word) : []),
+          ...(takesColor.test(property) ? [...meantColorNames(word), ...colorNamesWithin(word)] : []),
         ].slice(0, 4);
       });
     },
   },
   { why: "a comma too many", meant: replaced(/\s*,(?:\s*,)+\s*/g, ", ") },
   { why: "a comma too many", meant: replaced(/^\s*,\s*|\s*,\s*$/g, "") },
-  { why: "it takes no commas", meant: replaced(/\s*,\s*/g, " ") },
   { why: "it cannot be negative", meant: replaced(/(?<![\w.])-(?=[\d.])/g, "") },
   {
     why: "it is out of range",
@@ -285,6 +305,7 @@ export const valueSlips: readonly ValueSlip[] = [
     why: "`font` takes the size, then the families",
     *meant(value, property) {
       if (property !== "font") return;
+      yield value.replace(/^([^,]*\d[a-z%]*)\s*,/i, "$1");
       yield value.replace(/((?:\b(?:italic|bold|small-caps|[1-9]00)\s+)*)/i, "$11em ");
       const size = /(?<![\w.#])(?:\d+\.?\d*|\.\d+)(?:px|em|rem|pt|%)(?:\s*\/\s*[\d.]+(?:px|em|rem|%)?)?/i.exec(value);
       if (!size) return;
@@ -298,6 +319,7 @@ export const valueSlips: readonly ValueSlip[] = [
       yield [...shape, size[0], families || "serif"].join(" ");
     },
   },
+  { why: "it takes no commas", meant: replaced(/\s*,\s*/g, " ") },
   {
     why: "a name that begins with a digit or has signs in it stands in quotation marks",
     *meant(value, property) {
