@@ -233,13 +233,13 @@ test("values that are not closed are refused with the reason, and an open end of
   for (const value of ["calc(1em + 2px", "30px; color: red", "30px } p { color: red", "30px /* so"]) {
     await setSize(page, value);
     const said = slip(page).getByRole("group", { name: "Size", exact: true }).getByRole("status");
-    await expect(said).toContainText(/does not end|is not a value/);
+    await expect(said).toContainText(/does not end|sets nothing/);
     await expect(said).toBeInViewport();
   }
   // What is said stands under the value, wherever its row is.
   await field(page, "Line place").fill("not(closed");
   const below = slip(page).getByRole("group", { name: "Line place", exact: true }).getByRole("status");
-  await expect(below).toContainText(/does not end|is not a value/);
+  await expect(below).toContainText(/does not end|sets nothing/);
   await expect(below.getByRole("paragraph")).toBeInViewport({ ratio: 1 });
   await page.keyboard.press("Escape");
   await setSize(page, "31px");

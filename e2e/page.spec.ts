@@ -74,7 +74,7 @@ test("another page is opened, and the address keeps it", async ({ page }) => {
 test("a bad value stays with its reason and nothing is written", async ({ page }) => {
   await pickByKeyboard(page, "Winter sailings");
   await field(page, "Size").fill("28");
-  await expect(slip(page).getByText("28 lacks its unit for font-size. Did you mean 28px?")).toBeVisible();
+  await expect(slip(page).getByText("font-size: 28 sets nothing: it lacks its unit. Meant: 28px.")).toBeVisible();
   await field(page, "Size").press("Enter");
   await expect(field(page, "Size")).toHaveValue("28");
   await expect(page.getByRole("button", { name: "Undo" })).toBeDisabled();

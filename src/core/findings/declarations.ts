@@ -5,6 +5,7 @@ import { invalidReason, isKnownProperty } from "../cascade/declarations";
 import { aliases } from "../cascade/properties";
 import type { Declaration } from "../source/css/syntax";
 import { blocksOf, declarationsOf, type Block } from "./blocks";
+import { quoted } from "./texts";
 import { at, type Check, type Found, type Way } from "./types";
 
 const because =
@@ -109,18 +110,15 @@ export function ignoredMessage(property: string, value: string): string | null {
   const reason = invalidReason(property, value);
   if (reason === "empty value") return `\`${property}\` has no value, so it sets nothing.`;
   if (reason !== "invalid value") return null;
+  if (/;(?![^()]*\))/.test(value))
+    return `${quoted(value)} does not end where the value does: a semicolon stands in it.`;
   const found = meant();
-  const told = `\`${property}: ${shortened(value)}\` sets nothing`;
+  const told = `${quoted(`${property}: ${value}`)} sets nothing`;
   if (!found) return `${told}: \`${property}\` takes ${showExpected(property)}.`.replace(/…\.$/, "…");
   if (found.property !== property)
     return `${told}: that is a value of \`${found.property}\`. Meant: \`${found.property}: ${found.value}\`.`;
   return `${told}: ${found.why}. Meant: \`${found.value}\`.`;
 }
-
-const shortened = (value: string) => {
-  const line = value.replace(/\s+/g, " ").trim();
-  return line.length > 60 ? `${line.slice(0, 57)}…` : line;
-};
 
 function waysFor(block: Block, declaration: Declaration): Way[] {
   const { file, offset, text } = block;

@@ -22,13 +22,7 @@ import { isLink } from "../cascade/selectors/states";
 import { specimenOf, type Specimen } from "../text/look";
 import { styleAt } from "../text/pageTexts";
 import { pseudoWords } from "../text/pseudoTexts";
-import {
-  legibilityOn,
-  roleName,
-  shownWords,
-  textStyleKey,
-  type Layouts,
-} from "../text/textStyles";
+import { legibilityOn, roleName, shownWords, textStyleKey, type Layouts } from "../text/textStyles";
 import { slipRows, type SlipRow } from "./rows";
 import { targetsFor, targetSteps, type TargetOption } from "./targets";
 

@@ -17,14 +17,7 @@ import { type Verdict } from "../ground/ground";
 import { changeBetween, type TextChange } from "../source/changes";
 import { plainSelector } from "../source/html/document";
 import { changeSite, pagesOf, textFile, type Site } from "../source/site";
-import {
-  legibilityOn,
-  textStyleKey,
-  textStyleOf,
-  type Layouts,
-  type TextStyle,
-  shownWords,
-} from "../text/textStyles";
+import { legibilityOn, textStyleKey, textStyleOf, type Layouts, type TextStyle, shownWords } from "../text/textStyles";
 import { sizeIn, unitOf } from "../type/lengths";
 import { nearestStep, onGrid } from "../type/scale";
 

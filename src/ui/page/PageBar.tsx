@@ -72,7 +72,7 @@ function Surveying() {
   if (!survey) return null;
   const { done, of, paused } = survey;
   return (
-    <span className={styles.share}>
+    <span className={styles.progress}>
       <span title="What lies under the texts of pages that are not shown is looked at while nothing else is done.">
         Seen {done} of {of} other pages
       </span>{" "}
@@ -89,7 +89,7 @@ function Reading() {
   const stop = useWorkspace((state) => state.stopReading);
   if (!reading) return null;
   return (
-    <span role="status" className={styles.share}>
+    <span role="status" className={styles.progress}>
       Reading page {reading.done} of {reading.of}{" "}
       <button type="button" className="text-button" onClick={stop}>
         Stop
@@ -113,7 +113,8 @@ function FoundHere() {
   if (!summary || count === 0) return null;
   return (
     <Link href={`/site/${record!.id}/findings?page=${encodeURIComponent(page!)}`} className={`chip ${styles.doubt}`}>
-      ◆ {plural(count, "finding")} about this page
+      ◆ {plural(count, "finding")}
+      <span className="visually-hidden"> about this page</span>
     </Link>
   );
 }
