@@ -7,6 +7,7 @@ export {
   allRight,
   allRightSteps,
   checkNames,
+  conditionsUnder,
   findingKeys,
   fixesFor,
   fixSteps,

@@ -5,6 +5,7 @@ import {
   colorSpots,
   combine,
   completions,
+  conditionsUnder,
   definedProperties,
   EditError,
   editsOn,
@@ -248,7 +249,9 @@ function* findingView(from: Site, finding: Finding, conditions: Conditions): Gen
   const known = knownLayouts(conditions);
   const fixes = yield* fixSteps(from, finding, conditions, known);
   const [place] = finding.places;
-  const look = (of: Site, layouts: Layouts) => (place ? lookOf(of, place, conditions, layouts) : null);
+  const then = conditionsUnder(finding, conditions);
+  const look = (of: Site, layouts: Layouts) =>
+    place ? lookOf(of, place, then, then === conditions ? layouts : {}) : null;
   return {
     now: look(from, known),
     fixes: fixes.map((fix) => ({ ...fix, then: look(changeSite(from, fix.changes), {}) })),

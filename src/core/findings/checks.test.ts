@@ -1,6 +1,9 @@
 /** Each check on a site that has what it looks for, on one that nearly has it, and with its first way carried out. */
 import { describe, expect, test } from "vitest";
 import { analyse } from "../report/analysis";
+import { defaultConditions } from "../cascade/conditions";
+import { styledPage } from "../cascade/styledPages";
+import { bareLayout } from "../ground/layout";
 import { changeSite, textFile, type Site } from "../source/site";
 import { pageWith, site } from "../testing/site";
 import { checks } from "./checks";
@@ -35,6 +38,20 @@ const cases: Case[] = [
     nearly: page(`<p>${running}</p>`, "p{background:#eef}"),
     says: /^Paragraph `p` is invisible/,
     after: "p{background:#",
+  },
+  {
+    check: "contrast-states",
+    has: css("@media (prefers-color-scheme:dark){body{background:#111}}"),
+    nearly: css("@media (prefers-color-scheme:dark){body{background:#111;color:#eee}}"),
+    says: /^In the dark scheme, paragraph `p` is invisible/,
+    after: null,
+  },
+  {
+    check: "contrast-states",
+    has: css("a{color:#006} a:hover{color:#9cf}", '<p><a href="#">Fares</a></p>'),
+    nearly: css("a{color:#006} a:hover{color:#03c}", '<p><a href="#">Fares</a></p>'),
+    says: /^Under the pointer, link `a` cannot be read well/,
+    after: "a:hover{color:#",
   },
   {
     check: "focus-lost",
@@ -253,6 +270,20 @@ describe("each check", () => {
     for (const { has } of cases)
       for (const { because } of analyse(has).findings) expect(because).toMatch(/\w{3,}.*\.$/);
   });
+});
+
+test("lines of running text are as long as they were laid out", () => {
+  const from = css("");
+  const file = textFile(from, "index.html")!;
+  const index = styledPage(from, file, defaultConditions).styles.findIndex(({ element }) => element.tag === "p");
+  const at = (longest: number) =>
+    analyse(from, {}, undefined, {
+      "index.html": { [index]: { ...bareLayout({ left: 0, top: 0, width: 900, height: 20 }), longest } },
+    }).findings.filter(({ message }) => message.startsWith("Lines of running text"));
+  expect(at(75)).toEqual([]);
+  expect(at(108)[0]!.message).toContain("up to 108 characters");
+  expect(at(12)[0]!.message).toContain("no more than 12 characters");
+  expect(fixesFor(from, at(108)[0]!, {}, {})).toEqual([]);
 });
 
 test("what has one cause is one finding, told where that stands, with all its places", () => {

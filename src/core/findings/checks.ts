@@ -4,6 +4,7 @@ import { atRuleSlips } from "./atRules";
 import { braces } from "./braces";
 import { comments } from "./comments";
 import { contrast } from "./contrast";
+import { contrastStates } from "./contrastStates";
 import { ignoredDeclarations } from "./declarations";
 import { decorations } from "./decorations";
 import { focusLost } from "./focus";
@@ -37,6 +38,7 @@ import { vendorAlone } from "./vendor";
 /** Where two tell of one spot, the first is the cause. */
 export const checks: readonly Check[] = [
   contrast,
+  contrastStates,
   missingSheet,
   noSheet,
   sheetLinks,

@@ -11,8 +11,13 @@ import type { Target } from "../edits/types";
 import { colorSpots } from "../palette/values";
 import type { ElementRef } from "../text/refs";
 import { refOf, textsOf } from "../text/pageTexts";
-import { legibilityOn, roleName } from "../text/textStyles";
+import { legibilityOn, roleName, type Layouts } from "../text/textStyles";
+import { indentUnit } from "../edits/block";
+import { sheetEndOf } from "../source/css/open";
+import { ruleAround } from "../source/declarations";
 import { plainSelector } from "../source/html/document";
+import { lineEndOf } from "../source/lines";
+import { textFile, type Site } from "../source/site";
 import { declareWay, spotFor, targetFor, targetOf, type Spot } from "./cause";
 import { at, type Check, type CheckContext, type Found, type Way } from "./types";
 
@@ -21,44 +26,61 @@ export const contrast: Check = {
   name: "contrast",
   group: "unread",
   onPage: (page, layouts) => {
-    const found = new Map<string, Found>();
+    const failing: Style[] = [];
     const uncertain: ElementRef[] = [];
     for (const style of textsOf(page)) {
-      const legibility = legibilityOn(page, style, layouts);
-      const { ratio, needs, passes, verdict, ground } = legibility;
+      const { ratio, needs, passes, verdict } = legibilityOn(page, style, layouts);
       if (passes || verdict === "unjudged") continue;
-      if (ratio >= needs) {
-        uncertain.push(refOf(page.file.path, style));
-        continue;
-      }
-      const { element, pseudo } = style;
-      const name = `${roleName(style)} \`${plainSelector(element)}${pseudo ? `::${pseudo}` : ""}\``;
-      const spot = spotFor(page, style, "color");
-      const key = spot ? `${spot.path}:${spot.offset}` : name;
-      const place = refOf(page.file.path, style);
-      const known = found.get(key);
-      if (known) known.places!.push(place);
-      if (known && known.rank! <= ratio) continue;
-      const says = ratio < invisibleBelow ? "is invisible" : "cannot be read well";
-      const shown = `${showRatio(ratio)} to 1, and ${needs} is needed`;
-      const message = `${name} ${says} on its ground${ground.certain ? "" : ", as far as that is known"}: ${shown}.`;
-      const level = verdict === "fails" ? "error" : "warning";
-      found.set(key, {
-        level: known?.level === "error" ? "error" : level,
-        message,
-        because: `Text of this size needs ${needs} to 1 to be read by people with low vision (WCAG 2.2, 1.4.3).`,
-        ...at(page.file, element.source?.startTag.start ?? 0),
-        spot,
-        kind: spot ? "ink" : name,
-        rank: ratio,
-        places: known?.places ?? [place],
-        ways: (context) => waysFor(context, page, style, spot),
-      });
+      if (ratio < needs) failing.push(style);
+      else uncertain.push(refOf(page.file.path, style));
     }
-    if (uncertain.length) found.set("", notCertain(page, uncertain));
-    return [...found.values()];
+    const found = unreadable(page, failing, layouts, null, () => null);
+    return uncertain.length ? [...found, notCertain(page, uncertain)] : found;
   },
 };
+
+/**
+ * One finding for what the ink of texts that cannot be read comes from, that of the worst of them.
+ * @param when under which circumstances, in words: "In the dark scheme"; null as the page is looked at
+ * @param under the pages of a site under those circumstances; null as they are looked at
+ */
+export function unreadable(
+  page: KnownPage,
+  failing: readonly Style[],
+  layouts: Layouts,
+  when: string | null,
+  under: (context: CheckContext) => CheckContext | null,
+): Found[] {
+  const found = new Map<string, Found>();
+  for (const style of failing) {
+    const { ratio, needs, verdict, ground } = legibilityOn(page, style, layouts);
+    const { element, pseudo } = style;
+    const selector = `\`${plainSelector(element)}${pseudo ? `::${pseudo}` : ""}\``;
+    const spot = spotFor(page, style, "color");
+    const key = spot ? `${spot.path}:${spot.offset}` : selector;
+    const place = refOf(page.file.path, style);
+    const known = found.get(key);
+    if (known) known.places!.push(place);
+    if (known && known.rank! <= ratio) continue;
+    const role = roleName(style);
+    const name = when ? `${when}, ${role[0]!.toLowerCase()}${role.slice(1)} ${selector}` : `${role} ${selector}`;
+    const says = ratio < invisibleBelow ? "is invisible" : "cannot be read well";
+    const shown = `${showRatio(ratio)} to 1, and ${needs} is needed`;
+    const level = verdict === "fails" ? "error" : "warning";
+    found.set(key, {
+      level: known?.level === "error" ? "error" : level,
+      message: `${name} ${says} on its ground${ground.certain ? "" : ", as far as that is known"}: ${shown}.`,
+      because: `Text of this size needs ${needs} to 1 to be read by people with low vision (WCAG 2.2, 1.4.3).`,
+      ...at(page.file, element.source?.startTag.start ?? 0),
+      spot,
+      kind: `${when ?? ""} ${spot ? "ink" : selector}`,
+      rank: ratio,
+      places: known?.places ?? [place],
+      ways: (context) => waysFor(context, under(context), page, style, spot),
+    });
+  }
+  return [...found.values()];
+}
 
 /** Texts that would be read well on what lies under them as far as that is known, told once for a page. */
 function notCertain({ file }: KnownPage, places: ElementRef[]): Found {
@@ -105,12 +127,22 @@ const isAlike = (one: Style, other: Style) =>
 const spotless = (style: Style) =>
   !style.shared.winners.get("color") || style.shared.winners.get("color")!.block.origin === "browser";
 
-function waysFor(context: CheckContext, page: KnownPage, style: Style, spot: Spot | null): Way[] {
-  const all = sharing(context, page, style, spot).filter(({ legibility }) => legibility.verdict !== "unjudged");
+/** @param then the same pages under other circumstances, in which it has to be read as well as in these */
+function waysFor(
+  context: CheckContext,
+  then: CheckContext | null,
+  page: KnownPage,
+  style: Style,
+  spot: Spot | null,
+): Way[] {
+  const all = [
+    ...(then ? sharing(then, page, style, spot) : []),
+    ...(then && !spot ? [] : sharing(context, page, style, spot)),
+  ].filter(({ legibility }) => legibility.verdict !== "unjudged");
   const needs = all.flatMap(({ legibility: { ground, needs: ratio } }) =>
     (ground.range ?? [ground.color]).map((color): Need => ({ color, needs: ratio })),
   );
-  const { ink, ground } = legibilityOn(page, style, context.layouts);
+  const { ink, ground, needs: ratioNeeded } = legibilityOn(page, style, (then ?? context).layouts);
   const target = targetFor(page, style, spot);
   const ways: Way[] = [];
   const declare = (label: string, where: Target | null, property: string, value: string) =>
@@ -130,6 +162,8 @@ function waysFor(context: CheckContext, page: KnownPage, style: Style, spot: Spo
       "color",
       own.value,
     );
+  const scheme = then && then.conditions.scheme !== context.conditions.scheme ? then.conditions.scheme : null;
+  if (scheme && spot) ways.push(...inScheme(context.site, scheme, spot, ink, sharing(then!, page, style, spot)));
   if (!nearest.passes) {
     for (const extreme of ["#000000", "#ffffff"])
       if (needs.every((need) => ratioOn(parseColor(extreme)!, need) >= need.needs))
@@ -142,9 +176,7 @@ function waysFor(context: CheckContext, page: KnownPage, style: Style, spot: Spo
   }
   const groundSpot = groundOf(page, style, ground.from);
   if (groundSpot && ground.kind === "color") {
-    const found = nearestPassingGround(ground.color, [
-      { color: { ...ink, alpha: 1 }, needs: legibilityOn(page, style, context.layouts).needs },
-    ]);
+    const found = nearestPassingGround(ground.color, [{ color: { ...ink, alpha: 1 }, needs: ratioNeeded }]);
     const value = formatColor(found.color, "hex");
     if (found.passes)
       declare(`Write the ground \`${value}\``, targetOf(page.file.path, groundSpot), "background-color", value);
@@ -153,6 +185,35 @@ function waysFor(context: CheckContext, page: KnownPage, style: Style, spot: Spo
   if (worst >= 3 && all.length < 40 && fontSizeOf(style) >= 18)
     declare("Set it at 24px, where 3 to 1 is enough", target, "font-size", "24px");
   return ways;
+}
+
+/** An ink for one scheme alone, in a rule of its own at the end of the sheet. */
+function inScheme(site: Site, scheme: string, { path, rule }: Spot, ink: Color, there: readonly Judged[]): Way[] {
+  const file = textFile(site, path);
+  const found = file && rule !== null ? ruleAround(site, path, rule + 1) : null;
+  const needs = there.flatMap(({ legibility: { ground, needs: ratio } }) =>
+    (ground.range ?? [ground.color]).map((color): Need => ({ color, needs: ratio })),
+  );
+  const nearest = nearestPassingInk({ ...ink, alpha: 1 }, needs);
+  if (!file || !found || !nearest.passes || sheetEndOf(found.sheet.text)) return [];
+  const value = formatColor(nearest.color, "hex");
+  const end = found.sheet.offset + found.sheet.text.trimEnd().length;
+  const [line, unit] = [lineEndOf(file.text), indentUnit(file.text)];
+  const selector = found.rule.preludeText;
+  const lines = [
+    "",
+    `@media (prefers-color-scheme: ${scheme}) {`,
+    `${unit}${selector} {`,
+    `${unit}${unit}color: ${value};`,
+    `${unit}}`,
+    "}",
+  ];
+  return [
+    {
+      label: `Write the ink \`${value}\` for the ${scheme} scheme alone`,
+      changes: [{ path, start: end, end, insert: lines.join(line) }],
+    },
+  ];
 }
 
 function groundOf(page: KnownPage, style: Style, from: number | null): Spot | null {

@@ -39,8 +39,15 @@ export function* fixSteps(
 ): Generator<void, Fix[]> {
   const fixes: Fix[] = [];
   for (const { label, changes } of yield* waySteps(site, finding, conditions, layouts))
-    fixes.push({ label, ...(yield* planSteps(site, { kind: "text", changes }, conditions)) });
+    fixes.push({ label, ...(yield* planSteps(site, { kind: "text", changes }, conditionsUnder(finding, conditions))) });
   return fixes;
+}
+
+/** The conditions that a finding is about: those looked at, or others that it names. */
+export function conditionsUnder({ under }: Finding, conditions: Conditions): Conditions {
+  if (!under) return conditions;
+  const { scheme = conditions.scheme, states = [] } = under;
+  return { ...conditions, scheme, forced: {}, forcedEverywhere: states };
 }
 
 /** Findings set right together, each with its first way. */

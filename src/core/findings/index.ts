@@ -1,10 +1,10 @@
 import { checks } from "./checks";
 
 export { ignoredMessage } from "./declarations";
-export { allRight, allRightSteps, fixesFor, fixSteps, type AllRight, type Fix } from "./fixes";
+export { allRight, allRightSteps, conditionsUnder, fixesFor, fixSteps, type AllRight, type Fix } from "./fixes";
 export { findingKeys } from "./left";
 export { findingsFor, findingSteps } from "./run";
-export { groups, type Cause, type Finding, type Group, type Level, type Way } from "./types";
+export { groups, type Cause, type Circumstances, type Finding, type Group, type Level, type Way } from "./types";
 
 /** The names of all checks. */
 export const checkNames: readonly string[] = checks.map(({ name }) => name);

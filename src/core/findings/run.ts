@@ -99,7 +99,9 @@ export function gathered(
       continue;
     }
     const causes = found.causes ?? (cause ? [cause] : []);
-    const finding = {
+    const under = found.under ? { under: found.under } : {};
+    const finding: Finding = {
+      ...under,
       check: name,
       group: found.group ?? group,
       level,

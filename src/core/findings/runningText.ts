@@ -1,8 +1,9 @@
 import { computedValue, fontSizeOf, leadingOf, valueOf, type Style } from "../cascade/style";
 import type { KnownPage } from "../cascade/styledPages";
-import { ownWords } from "../source/html/document";
+import { ownWords, plainSelector } from "../source/html/document";
 import { refOf, textsOf } from "../text/pageTexts";
-import { declareWay, spotFor, targetFor, type Spot } from "./cause";
+import type { Layouts } from "../text/textStyles";
+import { declareWay, ownTarget, spotFor, targetFor, type Spot } from "./cause";
 import { at, type Check, type Found, type Level } from "./types";
 
 /** Fewer letters than this are no running text. */
@@ -98,10 +99,13 @@ const troubles: readonly Trouble[] = [
 export const runningText: Check = {
   name: "running-text",
   group: "readers",
-  onPage: (page) =>
+  onPage: (page, layouts) =>
     textsOf(page)
       .filter(isRunning)
-      .flatMap((style) => troubles.flatMap((trouble) => inTrouble(page, style, trouble))),
+      .flatMap((style) => [
+        ...troubles.flatMap((trouble) => inTrouble(page, style, trouble)),
+        ...lineLength(page, style, layouts),
+      ]),
 };
 
 function inTrouble(page: KnownPage, style: Style, { longhand, level, says, because, instead }: Trouble): Found[] {
@@ -121,6 +125,37 @@ function inTrouble(page: KnownPage, style: Style, { longhand, level, says, becau
         instead.flatMap(([label, property, value]) =>
           declareWay(site, label, targetFor(page, style, spot), property, value),
         ),
+    },
+  ];
+}
+
+/** Characters of a line of running text, at the most and at the least. */
+const [longest, shortest] = [80, 20];
+
+/** Lines that are too long or too short; known where the page was laid out. */
+function lineLength(page: KnownPage, style: Style, layouts: Layouts): Found[] {
+  const characters = layouts[page.file.path]?.[style.element.index]?.longest ?? null;
+  if (characters === null || (characters <= longest && characters >= shortest)) return [];
+  const tooLong = characters > longest;
+  const selector = plainSelector(style.element);
+  return [
+    {
+      level: "note",
+      message: tooLong
+        ? `Lines of running text (\`${selector}\`) hold up to ${characters} characters, and 45 to 75 are read with ease.`
+        : `Lines of running text (\`${selector}\`) hold no more than ${characters} characters: they break after every other word.`,
+      because:
+        "At the end of a line that is too long the eye does not find the next one (WCAG 2.2, 1.4.8: 80 at most).",
+      ...at(page.file, style.element.source?.startTag.start ?? 0),
+      // The same size in the same kind of element breaks into the same lines.
+      spot: spotFor(page, style, "font-size"),
+      kind: `line ${tooLong} ${selector}`,
+      rank: tooLong ? -characters : characters,
+      places: [refOf(page.file.path, style)],
+      ways: ({ site }) =>
+        tooLong
+          ? declareWay(site, "Hold them to about 70 characters", ownTarget(page, style), "max-width", "60ch")
+          : [],
     },
   ];
 }

@@ -43,6 +43,14 @@ export interface Finding extends Where {
   because: string;
   causes: Cause[];
   places: ElementRef[];
+  /** Under which circumstances, where they are others than those looked at; missing where they are not. */
+  under?: Circumstances;
+}
+
+/** What readers bring about: the scheme they have, states of links and controls. */
+export interface Circumstances {
+  scheme?: "light" | "dark";
+  states?: readonly string[];
 }
 
 /** One way to set a finding right, not yet looked at: the runner offers it once it has computed that it helps. */
@@ -61,6 +69,7 @@ export interface Found extends Where {
   because: string;
   causes?: Cause[];
   places?: ElementRef[];
+  under?: Circumstances;
   /** The declaration it is about: where it is told, wherever that stands by then. */
   spot?: Spot | null;
   /** Equal for what is one finding at one spot, whatever its words; these words by default. */
