@@ -1,7 +1,8 @@
 /** What people write wrongly is told, with what was meant, and set right by its first fix. */
+import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { bodyMistakes, mistakenPage, pageMistakes, sheetMistakes } from "../testing/mistakes";
-import { site as siteOf } from "../testing/site";
+import { cssSoup, sampleFiles, site as siteOf } from "../testing/site";
 import { analyse } from "../report/analysis";
 import { changeSite, textFile, type Site } from "../source/site";
 import { fixesFor } from ".";
@@ -42,4 +43,43 @@ test.each(bodyMistakes)("in the body: %s", (_, mistake, meant) => {
   const page = (part: string) => mistakenPage.replace("</body>", `${part}</body>`);
   const { said, text } = setRight(siteOf({ "index.html": page(mistake), "ferry.css": clean }), "index.html");
   expect(text, said.join("\n")).toBe(page(meant));
+});
+
+describe("whatever is opened", () => {
+  const text = sampleFiles().find(({ path }) => path === "css/ferry.css") as { bytes: Uint8Array };
+  const sheet = new TextDecoder().decode(text.bytes);
+  const spoilt = fc
+    .array(
+      fc.tuple(
+        fc.nat(sheet.length),
+        fc.nat(3),
+        fc.constantFrom("", ";", "{", "}", ":", "(", '"', "/*", "x", "#", "--"),
+      ),
+      {
+        minLength: 1,
+        maxLength: 4,
+      },
+    )
+    .map((spots) =>
+      spots.reduce((from, [at, length, insert]) => from.slice(0, at) + insert + from.slice(at + length), sheet),
+    );
+
+  test.each([
+    ["soup", cssSoup],
+    ["a spoilt sheet", spoilt],
+  ])("%s is told of, and every way offered sets right what it says", (_, sheets) => {
+    fc.assert(
+      fc.property(sheets, (css) => {
+        const from = siteOf({ "index.html": mistakenPage, "ferry.css": css });
+        for (const finding of analyse(from).findings.slice(0, 4)) {
+          const count = (of: Site) =>
+            analyse(of).findings.filter(({ check, message }) => check === finding.check && message === finding.message)
+              .length;
+          for (const { changes } of fixesFor(from, finding).slice(0, 2))
+            expect(count(changeSite(from, changes))).toBeLessThan(count(from));
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
 });

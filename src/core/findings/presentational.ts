@@ -1,11 +1,12 @@
 import { documentOf, type ElementNode } from "../source/html/document";
 import { attributeSource } from "../source/html/attributeSource";
 import type { TextFile } from "../source/site";
+import { table } from "../source/table";
 import { insertAttribute } from "../edits/attributes";
 import { at, type Check, type Found, type Way } from "./types";
 
 /** Elements of old that only say how something looks (HTML, 16.2), with what is written now. */
-const elements: Readonly<Record<string, string>> = {
+const elements: Readonly<Record<string, string>> = table({
   font: "span",
   center: "div",
   big: "span",
@@ -14,10 +15,10 @@ const elements: Readonly<Record<string, string>> = {
   basefont: "",
   marquee: "",
   blink: "",
-};
+});
 
 /** Attributes of old that only say how something looks, with the declaration that says the same (HTML, 15.3). */
-const attributes: Readonly<Record<string, (value: string, tag: string) => string | null>> = {
+const attributes: Readonly<Record<string, (value: string, tag: string) => string | null>> = table({
   bgcolor: (value) => `background-color: ${value}`,
   align: (value, tag) =>
     /^(?:img|table|iframe|object)$/.test(tag)
@@ -31,7 +32,7 @@ const attributes: Readonly<Record<string, (value: string, tag: string) => string
   text: (value, tag) => (tag === "body" ? `color: ${value}` : null),
   background: (value) => `background-image: url('${value}')`,
   color: (value, tag) => (tag === "font" || tag === "hr" ? `color: ${value}` : null),
-};
+});
 
 /** Looks that stand in a page's tags, told once for each kind and page. */
 export const presentational: Check = {

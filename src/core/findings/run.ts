@@ -86,7 +86,9 @@ export function gathered(
     const { level, message, because, places = [] } = found;
     const cause = found.spot ? causeAt(site, found.spot) : null;
     const { path, line, column } = cause ?? found;
-    const key = `${path}:${line}:${column} ${found.kind ?? message}`;
+    // What comes from no declaration is one finding for a page, told where it is met first.
+    const spot = found.kind !== undefined && !cause ? path : `${path}:${line}:${column}`;
+    const key = `${spot} ${found.kind ?? message}`;
     const known = gatheredBy.get(key);
     if (known) {
       for (const place of places) known.finding.places.push(place);

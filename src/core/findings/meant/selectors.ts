@@ -1,5 +1,6 @@
 /** Selectors as people write them, and what they most likely mean. */
 import { forcedStates, neverStates, states } from "../../cascade/selectors/states";
+import { table } from "../../source/table";
 import { nearestWords } from "./near";
 
 /** A selector that may have been meant, and what is different about it. */
@@ -49,7 +50,7 @@ const pseudoElements = [
 const pseudos = [...pseudoElements, ...pseudoClasses];
 
 /** Names of pseudo-classes by what people call them. */
-const calledOtherwise: Readonly<Record<string, string>> = {
+const calledOtherwise: Readonly<Record<string, string>> = table({
   over: "hover",
   mouseover: "hover",
   onhover: "hover",
@@ -63,7 +64,7 @@ const calledOtherwise: Readonly<Record<string, string>> = {
   even: "nth-child(even)",
   odd: "nth-child(odd)",
   unvisited: "link",
-};
+});
 
 /** States of links that stand without their colon. */
 export const linkStates = ["hover", "visited", "active", "focus", "focus-visible", "link"];
@@ -191,7 +192,7 @@ function alike(name: string, from: ReadonlySet<string>): readonly string[] {
 const plainTags = /^(?:h[1-6]|p|body|html|a|ul|ol|li|img|em|strong|td|th|tr|blockquote)$/i;
 
 /** Tags that a name stands for: misspelt, or told in words. */
-const inWords: Readonly<Record<string, string>> = {
+const inWords: Readonly<Record<string, string>> = table({
   paragraph: "p",
   para: "p",
   heading: "h1",
@@ -205,7 +206,7 @@ const inWords: Readonly<Record<string, string>> = {
   list: "ul",
   bold: "b",
   italic: "i",
-};
+});
 
 /** Headings and paragraphs cannot stand in one another (HTML, 4.3.6 and 4.4.1): a list was meant. */
 const impossible = /^\s*(?:h[1-6]|p)(?:\s+(?:h[1-6]|p|ul|ol|li|table|div|blockquote))+\s*$/i;
