@@ -236,6 +236,20 @@ const cases: Case[] = [
     after: "p{top:0}\np::-moz-x{top:0}",
   },
   {
+    check: "reset",
+    has: css("h1,h2{font-weight:600} h2{font:1.5em/1.3 serif}", "<h1>x</h1><h2>y</h2>"),
+    nearly: css("h2{font:600 1.5em/1.3 serif} h1{font-weight:600}", "<h1>x</h1><h2>y</h2>"),
+    says: /sets `font-weight` back to 400, which `font-weight: 600` had set/,
+    after: "h2{font:1.5em/1.3 serif;font-weight:600}",
+  },
+  {
+    check: "size-twins",
+    has: css("h3{font-size:18px} h4{font-size:17.6px}", "<h3>x</h3><h3>y</h3><h4>z</h4>"),
+    nearly: css("h3{font-size:18px} h4{font-size:16px}", "<h3>x</h3><h3>y</h3><h4>z</h4>"),
+    says: /17\.6px is nearly 18px/,
+    after: "h4{font-size:18px}",
+  },
+  {
     check: "range",
     has: css("p{opacity:50}"),
     nearly: css("p{opacity:.5}"),

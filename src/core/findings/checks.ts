@@ -24,8 +24,10 @@ import { punctuation } from "./punctuation";
 import { quotes } from "./quotes";
 import { ranges } from "./ranges";
 import { remoteParts } from "./remote";
+import { resets } from "./resets";
 import { runningText } from "./runningText";
 import { invalidSelectors } from "./selectors";
+import { sizeTwins } from "./sizeTwins";
 import { stackSlips } from "./stacks";
 import { fixedSizes, smallText } from "./textSizes";
 import { colorTwins, customProperties, sameDeclarations, sheetTwice } from "./tidy";
@@ -55,6 +57,7 @@ export const checks: readonly Check[] = [
   markup,
   ranges,
   setTwice,
+  resets,
   alwaysLosing,
   linkOrder,
   decorations,
@@ -72,6 +75,7 @@ export const checks: readonly Check[] = [
   pageGround,
   presentational,
   colorTwins,
+  sizeTwins,
   customProperties,
   sameDeclarations,
   sheetTwice,
