@@ -1,7 +1,7 @@
 "use client";
 
 import { Popover } from "antd";
-import { useMemo } from "react";
+import { useMemo, useState } from "react";
 import { showRatio } from "@/core";
 import type { PlaceView } from "@/engine/protocol";
 import type { Shown } from "@/preview/frame";
@@ -40,6 +40,8 @@ export function Marks({ shown, places, boxOf, onPick }: Props) {
     () => markedPlaces(page, places, knownFindings({ summary, record })),
     [page, places, summary, record],
   );
+  /** The one whose findings are listed: a list for each would have to be kept in step with the page. */
+  const [open, setOpen] = useState<string | null>(null);
   const height = shown.page.document.defaultView?.innerHeight ?? 0;
   const inSight = marked
     .map((mark) => ({ mark, box: boxOf(mark) }))
@@ -51,16 +53,27 @@ export function Marks({ shown, places, boxOf, onPick }: Props) {
   const placed = spread(inSight.map(({ box }) => box.top + Math.min(box.height, 28) / 2 - markHeight / 2));
   return (
     <ul className={styles.marks} aria-label="Marks">
-      {inSight.map(({ mark }, at) => (
-        <li key={`${mark.index} ${mark.pseudo}`} style={{ top: placed[at] }}>
-          <Mark mark={mark} onPick={onPick} />
-        </li>
-      ))}
+      {inSight.map(({ mark }, at) => {
+        const key = `${mark.index} ${mark.pseudo}`;
+        return (
+          <li key={key} style={{ top: placed[at] }}>
+            <Mark mark={mark} open={open === key} onOpen={(shows) => setOpen(shows ? key : null)} onPick={onPick} />
+          </li>
+        );
+      })}
     </ul>
   );
 }
 
-function Mark({ mark, onPick }: { mark: MarkedPlace; onPick: Props["onPick"] }) {
+interface MarkProps {
+  mark: MarkedPlace;
+  /** Whether what was found there is listed. */
+  open: boolean;
+  onOpen(open: boolean): void;
+  onPick: Props["onPick"];
+}
+
+function Mark({ mark, open, onOpen, onPick }: MarkProps) {
   const { findings } = mark;
   const { label, words, level } = wordsOf(mark);
   const button = (
@@ -69,13 +82,17 @@ function Mark({ mark, onPick }: { mark: MarkedPlace; onPick: Props["onPick"] }) 
       className={
         level === "error" ? styles.mark : `${styles.mark} ${level === "warning" ? styles.doubtful : styles.noted}`
       }
-      onClick={() => onPick(mark)}
+      onClick={() => {
+        onPick(mark);
+        onOpen(findings.length > 0);
+      }}
+      onMouseEnter={() => findings.length > 0 && onOpen(true)}
       aria-label={words}
     >
       {label}
     </button>
   );
-  if (findings.length === 0) return button;
+  if (!open) return button;
   const list = (
     <ul className={styles.found} aria-label="Found here">
       {findings.map((one) => (
@@ -86,7 +103,7 @@ function Mark({ mark, onPick }: { mark: MarkedPlace; onPick: Props["onPick"] }) 
     </ul>
   );
   return (
-    <Popover content={list} trigger={["click", "hover"]} placement="rightTop" mouseEnterDelay={0.3}>
+    <Popover content={list} open onOpenChange={onOpen} trigger={["click", "hover"]} placement="rightTop">
       {button}
     </Popover>
   );
