@@ -100,7 +100,7 @@ export function gathered(
       }
       continue;
     }
-    const causes = found.causes ?? (cause ? [cause] : []);
+    const causes = found.causes?.slice(0, mostCauses) ?? (cause ? [cause] : []);
     const under = found.under ? { under: found.under } : {};
     const finding: Finding = {
       ...under,
@@ -119,6 +119,9 @@ export function gathered(
   }
   return [...gatheredBy.values()];
 }
+
+/** So many causes of one finding are told; how many there are stands in its words. */
+const mostCauses = 100;
 
 const groupRank = new Map<string, number>(groups.map(({ id }, at) => [id, at]));
 const levelRank = { error: 0, warning: 1, note: 2 };

@@ -142,7 +142,7 @@ function About({ finding }: { finding: Finding }) {
             <li>
               <details>
                 <summary>{plural(causes.length - mostCauses, "more place", "more")}</summary>
-                <ul>{causes.slice(mostCauses, 200).map(cause)}</ul>
+                <ul>{causes.slice(mostCauses).map(cause)}</ul>
               </details>
             </li>
           )}

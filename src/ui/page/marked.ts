@@ -17,10 +17,18 @@ export interface MarkedPlace {
 
 const keyOf = (index: number, pseudo: string | null | undefined) => `${index} ${pseudo ?? ""}`;
 
+/** So many places of one finding are marked on a page; where each stands has to be asked of the page. */
+const mostMarked = 12;
+
 /** The places of a finding on a page: of what is only noted the first. */
 function placesOf({ level, places }: Finding, page: string): Finding["places"] {
-  const own = places.filter((place) => place.page === page);
-  return level === "note" ? own.slice(0, 1) : own;
+  const most = level === "note" ? 1 : mostMarked;
+  const own: Finding["places"] = [];
+  for (const place of places) {
+    if (own.length >= most) break;
+    if (place.page === page) own.push(place);
+  }
+  return own;
 }
 
 /** All marks of a page, in no order; contrast is told by the texts themselves, as they are shown now. */
