@@ -151,3 +151,16 @@ test("the shelf says how many findings a site has", async ({ page }) => {
   await page.getByRole("link", { name: "Hevret" }).click();
   await expect(page.getByRole("row").filter({ hasText: `${count} findings` })).toBeVisible();
 });
+
+test("pages are measured as some readers have them: narrow, at twice the size, with more room", async ({ page }) => {
+  const style =
+    "body { color: #222; background: #fff } .bar { width: 700px } .box { width: 18em; height: 1.3em; overflow: hidden } .wide { width: 60%; height: 2.6em; overflow: hidden }";
+  await openFiles(page, {
+    "index.html": `<!doctype html><html lang="en"><head><style>${style}</style></head><body><h1>Ossel</h1><p class="bar">Fares and sailings</p><p class="box">No sailings in fog</p><p class="wide">The late boat leaves the outer island at half past six, and waits for nobody on the quay.</p></body></html>`,
+  });
+  await openFindings(page);
+  const says = (words: RegExp) => expect(list(page).getByText(words)).toBeVisible({ timeout: 30_000 });
+  await says(/At 320px of width index.html scrolls both ways: .bar reaches beyond the window/);
+  await says(/The late boat leaves .* is cut off at twice the size/);
+  await says(/No sailings in fog.* cut off where a reader gives lines, words and letters more room/);
+});

@@ -14,6 +14,8 @@ export {
   groups as findingGroups,
   ignoredMessage,
   type AllRight,
+  type PageStress,
+  type Stresses,
   type Cause,
   type Finding,
   type Fix,

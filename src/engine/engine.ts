@@ -53,8 +53,10 @@ import {
   type AddressOf,
   type Layouts,
   type PageLayout,
+  type PageStress,
   type Plan,
   type Site,
+  type Stresses,
   type StyledPage,
   type TextChange,
 } from "@/core";
@@ -176,6 +178,19 @@ function knownLayouts(conditions: Conditions): Layouts {
   return all;
 }
 
+/** What gives way on pages as some readers have them, by their styles: as long as those are the same, so is it. */
+const stresses = new WeakMap<StyledPage["styles"], PageStress>();
+
+function knownStresses(from: Site, conditions: Conditions): Stresses {
+  const all: Record<string, PageStress> = {};
+  for (const path of layouts.keys()) {
+    const file = textFile(from, path);
+    const own = file?.kind === "html" ? stresses.get(styledPage(from, file, conditions).styles) : undefined;
+    if (own) all[path] = own;
+  }
+  return all;
+}
+
 /** The layout of a page, if it is of the page with this structure. */
 function layoutFor(path: string, structure: string, page: StyledPage): Layouts {
   const known = layouts.get(path);
@@ -291,7 +306,7 @@ const answers: Omit<Engine, "started"> = {
   },
 
   summary: async (conditions, report): Promise<SiteSummary | null> => {
-    const steps = summarySteps(site, conditions, knownLayouts(conditions));
+    const steps = summarySteps(site, conditions, knownLayouts(conditions), knownStresses(site, conditions));
     return turns.whileQuiet(steps, asLatest("summary"), ({ done, of }) => void report?.(done, of));
   },
 
@@ -438,6 +453,16 @@ const answers: Omit<Engine, "started"> = {
   unlaidPages: async (conditions, shown) =>
     (await turns.inSlices(unlaidSteps(site, conditions, shown), asLatest("survey"))) ?? [],
 
+  unstressedPages: async (conditions) =>
+    pagesOf(site)
+      .filter((file) => layouts.has(file.path) && !stresses.has(styledPage(site, file, conditions).styles))
+      .map(({ path }) => path),
+
+  stressed: async (path, conditions, stress) => {
+    stresses.set(pageOf(site, path, conditions).styles, stress);
+    return stress.beyond.length + stress.cutLarge.length + stress.cutSpaced.length > 0;
+  },
+
   commit: async (changes, files) => {
     site = changeSite(withFiles(site, files), changes);
     const key = JSON.stringify(changes);
@@ -465,7 +490,15 @@ const answers: Omit<Engine, "started"> = {
 };
 
 /** What nobody waits for. */
-const counting: readonly (keyof Engine)[] = ["siteFonts", "summary", "stopSummary", "unlaidPages", "warm"];
+const counting: readonly (keyof Engine)[] = [
+  "siteFonts",
+  "stressed",
+  "summary",
+  "stopSummary",
+  "unlaidPages",
+  "unstressedPages",
+  "warm",
+];
 
 /** The same, where whatever somebody waits for goes before what is counted. */
 export const engine = Object.fromEntries(

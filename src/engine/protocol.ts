@@ -14,6 +14,7 @@ import type {
   LinkLooks,
   Override,
   PageLayout,
+  PageStress,
   Palette,
   PictureLook,
   PictureStage,
@@ -257,6 +258,10 @@ export interface Engine {
   ): Promise<string>;
   /** Pages of which it is not known, or not any more, what lies under their texts: those after the one shown first. */
   unlaidPages(conditions: Conditions, shown: string | null): Promise<string[]>;
+  /** Pages of which it is not known, or not any more, what gives way when they are laid out as some readers have them. */
+  unstressedPages(conditions: Conditions): Promise<string[]>;
+  /** Takes that in. Whether anything gives way. */
+  stressed(path: string, conditions: Conditions, stress: PageStress): Promise<boolean>;
   /** Makes changes: files are put in and taken out before texts are changed. */
   commit(changes: TextChange[], files: FileChange[]): Promise<void>;
   patch(path: string, structure: string, conditions: Conditions): Promise<PagePatch>;

@@ -12,6 +12,7 @@ import {
   type KnownPage,
   type Layouts,
   type Site,
+  type Stresses,
 } from "@/core";
 import type { SiteSummary } from "./protocol";
 import { titleOf } from "./views";
@@ -23,7 +24,12 @@ export interface Progress {
 }
 
 /** In steps between which others are let in; what an edit cannot have changed is not looked at again. */
-export function* summarySteps(site: Site, conditions: Conditions, layouts: Layouts): Generator<Progress, SiteSummary> {
+export function* summarySteps(
+  site: Site,
+  conditions: Conditions,
+  layouts: Layouts,
+  stresses: Stresses = {},
+): Generator<Progress, SiteSummary> {
   const files = pagesOf(site);
   const pages: KnownPage[] = [];
   const counted: CountedPage[] = [];
@@ -35,7 +41,7 @@ export function* summarySteps(site: Site, conditions: Conditions, layouts: Layou
   }
   const done = { done: files.length, of: files.length };
   const spots = yield* saying(done, colorSpotSteps(site));
-  const findings = yield* saying(done, findingSteps({ site, pages, conditions, layouts }));
+  const findings = yield* saying(done, findingSteps({ site, pages, conditions, layouts, stresses }));
   return {
     pages: counted.map(({ title, places }, at) => ({
       path: files[at]!.path,

@@ -11,6 +11,8 @@ import {
   ConflictError,
   deleteSite,
   duplicateSite,
+  keepFound,
+  keepLeft,
   keepTrials,
   listSites,
   loadSite,
@@ -148,6 +150,23 @@ describe("what is kept besides the files' text", () => {
     );
     expect(await trials()).toEqual({ "p ink": ["red"] });
     await keepTrials("nowhere", "p ink", ["red"], db);
+  });
+
+  test("why findings are left, by what they are; null takes it back, no reason and too long ones change nothing", async () => {
+    const left = async () => (await loadSite(id, db))!.record.left;
+    await keepLeft(id, "contrast a.css pale", "  The brand asks for it ", db);
+    await keepLeft(id, "size a.css", "Meant so", db);
+    expect(await left()).toEqual({ "contrast a.css pale": "The brand asks for it", "size a.css": "Meant so" });
+    await keepLeft(id, "size a.css", null, db);
+    expect(await left()).toEqual({ "contrast a.css pale": "The brand asks for it" });
+    await expect(keepLeft(id, "x", "  ", db)).rejects.toThrow("A reason is missing.");
+    await expect(keepLeft(id, "x", "y".repeat(501), db)).rejects.toThrow("at most 500 characters");
+    await keepLeft("nowhere", "x", "y", db);
+    await keepFound(id, 7, db);
+    expect((await loadSite(id, db))!.record).toMatchObject({
+      found: 7,
+      left: { "contrast a.css pale": "The brand asks for it" },
+    });
   });
 
   test("a file that an edit puts in comes with the site, counts as changed, and goes and comes with its step", async () => {

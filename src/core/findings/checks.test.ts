@@ -7,7 +7,7 @@ import { bareLayout } from "../ground/layout";
 import { changeSite, textFile, type Site } from "../source/site";
 import { pageWith, site } from "../testing/site";
 import { checks } from "./checks";
-import { fixesFor } from ".";
+import { findingsFor, fixesFor, type PageStress } from ".";
 
 interface Case {
   check: string;
@@ -298,6 +298,29 @@ test("lines of running text are as long as they were laid out", () => {
   expect(at(108)[0]!.message).toContain("up to 108 characters");
   expect(at(12)[0]!.message).toContain("no more than 12 characters");
   expect(fixesFor(from, at(108)[0]!, {}, {})).toEqual([]);
+});
+
+test("what gives way on pages as some readers have them is told as it was measured", () => {
+  const from = css("");
+  const { styles, file, ...page } = styledPage(from, textFile(from, "index.html")!, defaultConditions);
+  const index = styles.findIndex(({ element }) => element.tag === "p");
+  const told = (stress: Partial<PageStress>) =>
+    findingsFor({
+      site: from,
+      conditions: defaultConditions,
+      pages: [{ ...page, styles, file }],
+      stresses: { "index.html": { beyond: [], cutLarge: [], cutSpaced: [], ...stress } },
+    })
+      .filter(({ check }) => check === "stress")
+      .map(({ message, places }) => [message.replace(/`[^`]*`/g, "…"), places.length]);
+  expect(told({})).toEqual([]);
+  expect(told({ beyond: [index] })).toEqual([
+    ["At 320px of width index.html scrolls both ways: … reaches beyond the window.", 1],
+  ]);
+  expect(told({ cutLarge: [index] })).toEqual([
+    ["… is cut off at twice the size: the box does not grow with the text.", 1],
+  ]);
+  expect(told({ cutSpaced: [index, index] })[0]![0]).toContain("and 1 more are cut off where a reader gives lines");
 });
 
 test("what has one cause is one finding, told where that stands, with all its places", () => {

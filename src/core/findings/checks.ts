@@ -31,6 +31,7 @@ import { sizeTwins } from "./sizeTwins";
 import { stackSlips } from "./stacks";
 import { fixedSizes, smallText } from "./textSizes";
 import { colorTwins, customProperties, sameDeclarations, sheetTwice } from "./tidy";
+import { stress } from "./stress";
 import { setTwice } from "./twice";
 import type { Check } from "./types";
 import { unmatchedSelectors } from "./unmatched";
@@ -66,6 +67,7 @@ export const checks: readonly Check[] = [
   runningText,
   smallText,
   fixedSizes,
+  stress,
   pairsAlone,
   vendorAlone,
   fontFaceSlips,

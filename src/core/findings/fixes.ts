@@ -113,7 +113,7 @@ function* contextSteps(site: Site, conditions: Conditions, layouts: Layouts): Ge
     pages.push(styledPage(site, file, conditions));
     yield;
   }
-  return { site, conditions, layouts, pages };
+  return { site, conditions, layouts, stresses: {}, pages };
 }
 
 /** What one check finds, and the number of errors that are found in files. */

@@ -8,7 +8,7 @@ import { causeAt } from "./cause";
 import { checks } from "./checks";
 import { groups, type Check, type CheckContext, type Finding, type Found } from "./types";
 
-export type Asked = Omit<CheckContext, "layouts"> & Partial<CheckContext>;
+export type Asked = Omit<CheckContext, "layouts" | "stresses"> & Partial<CheckContext>;
 
 /** The findings of a site, in one piece. */
 export function findingsFor(context: Asked): Finding[] {
@@ -17,7 +17,7 @@ export function findingsFor(context: Asked): Finding[] {
 
 /** The findings of a site, in steps between which others are let in; what cannot have changed is not looked at again. */
 export function* findingSteps(asked: Asked): Generator<void, Finding[]> {
-  const context: CheckContext = { layouts: {}, ...asked };
+  const context: CheckContext = { layouts: {}, stresses: {}, ...asked };
   const findings: Finding[] = [];
   for (const check of checks)
     for (const { finding } of gathered(check, yield* foundBy(check, context), context.site)) findings.push(finding);

@@ -6,6 +6,7 @@ import { textFile, type Site, type TextFile } from "../source/site";
 import type { TextChange } from "../source/changes";
 import type { Layouts } from "../text/textStyles";
 import type { Spot } from "./cause";
+import type { Stresses } from "./stress";
 
 /** Someone cannot read or nothing happens; may not work for someone; tidiness. */
 export type Level = "error" | "warning" | "note";
@@ -85,6 +86,7 @@ export interface CheckContext {
   pages: readonly KnownPage[];
   conditions: Conditions;
   layouts: Layouts;
+  stresses: Stresses;
 }
 
 /** One check: a name, what its findings cost, and what it finds in files, on pages, or on the site as a whole. */

@@ -11,6 +11,7 @@ import { showTime } from "../shared/numbers";
 import { useRoom } from "../shared/Room";
 import { useWorkspace, WorkspaceProvider } from "../workspace/context";
 import styles from "./Desk.module.css";
+import { Stress } from "./Stress";
 import { SiteFonts, Survey } from "./Survey";
 import { views } from "./views";
 import { unwaited } from "../shared/unwaited";
@@ -61,6 +62,7 @@ function DeskBody({ children }: { children: ReactNode }) {
     <>
       <SiteFonts />
       <Survey />
+      <Stress />
       <Boundary>{children}</Boundary>
     </>
   );

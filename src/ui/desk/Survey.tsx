@@ -9,24 +9,10 @@ import { useAnswer } from "../workspace/answers";
 import { useEngine, useWorkspace } from "../workspace/context";
 import { HiddenFrame } from "../shared/HiddenFrame";
 import { unwaited } from "../shared/unwaited";
+import { useTouches, whenCalm } from "./calm";
 
-/** Milliseconds without a change before the pages that are not shown are laid out, and without a touch before the next one is. */
-const calm = { changes: 1500, touches: 1000 };
-const touches = ["pointerdown", "pointermove", "wheel", "keydown"] as const;
-
-/** When somebody touched anything last. */
-let touched = 0;
-const touch = () => {
-  touched = performance.now();
-};
-
-const breath = () => new Promise((resolve) => setTimeout(resolve, 30));
-
-/** Waits until nobody has touched anything for a while. */
-async function whenCalm(current: () => boolean): Promise<void> {
-  await breath();
-  while (current() && performance.now() - touched < calm.touches) await breath();
-}
+/** Milliseconds without a change before the pages that are not shown are laid out. */
+const unchanged = 1500;
 
 /** Loads the fonts of the site for its specimens. */
 export function SiteFonts() {
@@ -51,12 +37,7 @@ export function Survey() {
   const saving = useWorkspace((state) => state.save.kind === "saving");
   const surveyed = useWorkspace((state) => state.surveyed);
   const paused = useWorkspace((state) => state.survey?.paused ?? false);
-  useEffect(() => {
-    for (const name of touches) window.addEventListener(name, touch, { capture: true, passive: true });
-    return () => {
-      for (const name of touches) window.removeEventListener(name, touch, { capture: true });
-    };
-  }, []);
+  useTouches();
   useEffect(() => {
     if (saving || paused) return;
     let current = true;
@@ -84,7 +65,7 @@ export function Survey() {
         surveyed(all - pages.length + at + 1, all);
       }
     };
-    const timer = setTimeout(() => unwaited(survey()), calm.changes);
+    const timer = setTimeout(() => unwaited(survey()), unchanged);
     return () => {
       current = false;
       clearTimeout(timer);

@@ -116,6 +116,8 @@ export interface WorkspaceActions {
   /** So many of the pages that are not shown were laid out: what is counted over the site is counted anew when all are. */
   surveyed(done: number, of: number): void;
   pauseSurvey(paused: boolean): void;
+  /** Pages were laid out as some readers have them: what is counted over the site is counted anew. */
+  stressed(): void;
   undo(): Promise<void>;
   redo(): Promise<void>;
   /** Reads the site again after another window has written. */

@@ -142,6 +142,8 @@ export function createWorkspace(engine: Remote<Engine>, storage: Storage = sites
 
       fontsLoaded: (ownFamilies) => set({ ownFamilies }),
 
+      stressed: countLater,
+
       surveyed: (done, of) => {
         if (done >= of && !get().survey) return;
         set({ survey: done < of ? { done, of, paused: get().survey?.paused ?? false } : null });

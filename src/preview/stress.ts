@@ -1,0 +1,96 @@
+/** What gives way on a page when it is laid out as some readers have it. */
+import type { PageStress } from "@/core";
+import type { PageView } from "@/engine/protocol";
+import { showPage, type ShownPage } from "./frame";
+import { settle } from "./settle";
+
+/** Widths of the window, CSS px: that of four times the size (WCAG 2.2, 1.4.10), and that at which it is zoomed to twice. */
+export const narrow = 320;
+const zoomed = (width: number) => Math.max(narrow, Math.round(width / 2));
+
+/** The room that readers may give to text (WCAG 2.2, 1.4.12). */
+const roomy =
+  "*{line-height:1.5!important;letter-spacing:.12em!important;word-spacing:.16em!important}p{margin-bottom:2em!important}";
+
+/** So many elements are told of for one reason. */
+const most = 20;
+/** CSS px that may be rounded away. */
+const slack = 2;
+
+/**
+ * Measures a page in a frame out of sight; null once it is not wanted any more.
+ * @param viewAt the page as it is at a width of the window
+ */
+export async function stressOf(
+  frame: HTMLIFrameElement,
+  width: number,
+  viewAt: (width: number) => Promise<PageView>,
+  stillWanted: () => boolean,
+): Promise<PageStress | null> {
+  const shownAt = async (size: number): Promise<ShownPage | null> => {
+    frame.style.width = `${size}px`;
+    const view = await viewAt(size);
+    if (!stillWanted()) return null;
+    const page = await showPage(frame, view);
+    if (!stillWanted()) return null;
+    await page.document.fonts.ready;
+    settle(page.document);
+    return page;
+  };
+  const usual = await shownAt(width);
+  if (!usual) return null;
+  const before = new Set(cutOff(usual));
+  const style = usual.document.createElement("style");
+  style.textContent = roomy;
+  usual.document.documentElement.append(style);
+  const cutSpaced = cutOff(usual).filter((index) => !before.has(index));
+  const large = await shownAt(zoomed(width));
+  if (!large) return null;
+  const cutLarge = cutOff(large).filter((index) => !before.has(index));
+  const thin = await shownAt(narrow);
+  if (!thin) return null;
+  return { beyond: beyondWindow(thin), cutLarge: cutLarge.slice(0, most), cutSpaced: cutSpaced.slice(0, most) };
+}
+
+const hides = /hidden|clip/;
+
+/** Texts of which something is cut off by a box that does not scroll. */
+function cutOff({ document, nodes }: ShownPage): number[] {
+  const view = document.defaultView!;
+  const found: number[] = [];
+  nodes.forEach((node, index) => {
+    const isShort = node.scrollHeight > node.clientHeight + slack;
+    const isNarrow = node.scrollWidth > node.clientWidth + slack;
+    if ((!isShort && !isNarrow) || node.clientHeight < slack || node.clientWidth < slack) return;
+    if (node === document.documentElement || node.localName === "body") return;
+    const { overflowX, overflowY } = view.getComputedStyle(node);
+    if (((isShort && hides.test(overflowY)) || (isNarrow && hides.test(overflowX))) && node.textContent!.trim())
+      found.push(index);
+  });
+  return found;
+}
+
+/** The innermost elements that reach beyond the window, where it scrolls for their sake. */
+function beyondWindow({ document, nodes }: ShownPage): number[] {
+  const view = document.defaultView!;
+  const root = document.scrollingElement ?? document.documentElement;
+  if (root.scrollWidth <= view.innerWidth + slack) return [];
+  const isOut = (node: Element) => {
+    const { right, width, height } = node.getBoundingClientRect();
+    return width > 0 && height > 0 && right + view.scrollX > view.innerWidth + slack;
+  };
+  const out = nodes
+    .map((node, index) => ({ node, index }))
+    .filter(({ node }) => isOut(node) && !isScrolled(view, node));
+  return out
+    .filter(({ node }) => !out.some((other) => other.node !== node && node.contains(other.node)))
+    .map(({ index }) => index)
+    .slice(0, most);
+}
+
+/** Whether a box around an element scrolls, or cuts it off, by itself. */
+function isScrolled(view: Window, node: Element): boolean {
+  for (let above = node.parentElement; above && above.localName !== "body"; above = above.parentElement)
+    if (view.getComputedStyle(above).overflowX !== "visible") return true;
+  return false;
+}
