@@ -236,6 +236,16 @@ const cases: Case[] = [
     after: "p{top:0}\np::-moz-x{top:0}",
   },
   {
+    check: "scheme-claimed",
+    has: page('<meta name="color-scheme" content="light dark"><p>x</p>'),
+    nearly: page(
+      '<meta name="color-scheme" content="light dark"><p>x</p>',
+      "@media (prefers-color-scheme:dark){body{background:#111;color:#eee}}",
+    ),
+    says: /says that it has a dark scheme/,
+    after: 'content="light"',
+  },
+  {
     check: "reset",
     has: css("h1,h2{font-weight:600} h2{font:1.5em/1.3 serif}", "<h1>x</h1><h2>y</h2>"),
     nearly: css("h2{font:600 1.5em/1.3 serif} h1{font-weight:600}", "<h1>x</h1><h2>y</h2>"),

@@ -7,6 +7,7 @@ import { contrast } from "./contrast";
 import { contrastStates } from "./contrastStates";
 import { ignoredDeclarations } from "./declarations";
 import { decorations } from "./decorations";
+import { fakedFaces } from "./fakedFaces";
 import { focusLost } from "./focus";
 import { fontFaceSlips } from "./fontFaces";
 import { fonts } from "./fonts";
@@ -26,6 +27,7 @@ import { ranges } from "./ranges";
 import { remoteParts } from "./remote";
 import { resets } from "./resets";
 import { runningText } from "./runningText";
+import { schemeClaimed } from "./schemeClaimed";
 import { invalidSelectors } from "./selectors";
 import { sizeTwins } from "./sizeTwins";
 import { stackSlips } from "./stacks";
@@ -69,8 +71,10 @@ export const checks: readonly Check[] = [
   fixedSizes,
   stress,
   pairsAlone,
+  schemeClaimed,
   vendorAlone,
   fontFaceSlips,
+  fakedFaces,
   fonts,
   remoteParts,
   headings,

@@ -10,13 +10,22 @@ const told = (css: string, body: string, fonts: Record<string, Uint8Array> = {})
       ...Object.entries(fonts).map(([path, bytes]) => ({ path, bytes })),
     ]),
   )
-    .findings.filter(({ check }) => check === "fonts")
+    .findings.filter(({ check }) => check === "fonts" || check === "faked-face")
     .map(({ level, message, places }) => [level, message, places.length]);
 const flex = "@font-face{font-family:Flex;src:url(flex.ttf)}";
 
 describe("fonts of a site", () => {
   test("loaded, used, and with every character: nothing is said", () => {
     expect(told(`${flex}p{font-family:Flex,serif}`, "<p>Boats</p>", { "flex.ttf": testFont("Flex") })).toEqual([]);
+  });
+
+  test("weights and italics that it has not are made up by the browser", () => {
+    const light = "@font-face{font-family:Flex;src:url(flex.ttf);font-weight:400}";
+    const rules = "p{font-family:Flex,serif} b{font-weight:700} i{font-style:italic}";
+    expect(told(light + rules, "<p>Boats <b>sail</b> <i>late</i></p>", { "flex.ttf": testFont("Flex") })).toEqual([
+      ["note", "Flex has no letters of weight 700 here: its heaviest are 400, and the browser thickens them.", 1],
+      ["note", "Flex has no italic letters here: the browser slants the upright ones.", 1],
+    ]);
   });
 
   test("one that no text is set in", () => {
