@@ -1,7 +1,8 @@
 import { describe, expect, test } from "vitest";
 import { analyse } from "../report/analysis";
-import { changeSite, openSite } from "../source/site";
+import { changeSite, openSite, textFile } from "../source/site";
 import { testFont } from "../testing/font";
+import { fixesFor } from ".";
 
 const told = (css: string, body: string, fonts: Record<string, Uint8Array> = {}) =>
   analyse(
@@ -82,4 +83,21 @@ describe("fonts of a site", () => {
     const at = `<style>${flex}p{font-family:Flex,serif}</style><p>`.length;
     expect(messages(changeSite(site, [{ path: "index.html", start: at, end: at + 5, insert: "£5" }]))).toBe(1);
   });
+});
+
+test("a font that is near is written in its place, and one that is for nothing is taken out", () => {
+  const first = (css: string, fonts: Record<string, Uint8Array>) => {
+    const from = openSite([
+      { path: "index.html", text: `<style>${css}</style><p>Boats</p>` },
+      ...Object.entries(fonts).map(([path, bytes]) => ({ path, bytes })),
+    ]);
+    const finding = analyse(from).findings.find(({ check }) => check === "fonts")!;
+    const [fix] = fixesFor(from, finding);
+    return fix && textFile(changeSite(from, fix.changes), "index.html")!.text.slice(7).split("</style>")[0];
+  };
+  const own = { "flex.ttf": testFont("Flex") };
+  expect(first(`${flex}p{font-family:Flexx,serif}i{font-family:Flex}`, own)).toBe(
+    `${flex}p{font-family:Flex, serif}i{font-family:Flex}`,
+  );
+  expect(first(`${flex}p{font-family:serif}`, own)).toBe("p{font-family:serif}");
 });

@@ -5,8 +5,11 @@ import { isPlace } from "../text/textStyles";
 import type { FontFile } from "../cascade/fonts/fontFile";
 import { faceFor, type FontFace } from "../cascade/fonts/pageFonts";
 import { platformFaces } from "../type/platforms";
-import { nearestFamily } from "../type/stack";
-import { inSite, type Check, type Finding, type Found } from "./types";
+import { nearestFamily, stackMembers, writeStack } from "../type/stack";
+import type { KnownPage } from "../cascade/styledPages";
+import type { Site } from "../source/site";
+import { declareWay, spotFor, targetOf } from "./cause";
+import { inSite, type Check, type Finding, type Found, type Way } from "./types";
 
 /** Names that browsers give the system's own font. */
 const systemNames = new Set(["-apple-system", "blinkmacsystemfont"]);
@@ -25,7 +28,7 @@ export const fonts: Check = {
     const used = new Set<string>();
     const declared = new Map<string, FontFace>();
     const lacking = new Map<string, { face: FontFace; characters: Set<string>; places: Finding["places"] }>();
-    const nowhere = new Map<string, { style: Style; path: string; places: Finding["places"]; own: string[] }>();
+    const nowhere = new Map<string, { style: Style; page: KnownPage; places: Finding["places"]; own: string[] }>();
     for (const page of pages) {
       yield;
       for (const face of page.faces) declared.set(keyOf(face), face);
@@ -39,7 +42,7 @@ export const fonts: Check = {
           if (generic) continue;
           used.add(name.toLowerCase());
           if (known.has(name.toLowerCase())) continue;
-          const entry = nowhere.get(name) ?? { style, path: page.file.path, places: [], own };
+          const entry = nowhere.get(name) ?? { style, page, places: [], own };
           entry.places.push(place);
           nowhere.set(name, entry);
         }
@@ -68,6 +71,7 @@ export const fonts: Check = {
           because: "Text is set in the next font of the stack until a font can be loaded (CSS Fonts 4, 4.3).",
           message: `${face.family} cannot be loaded from \`${broken[0]!.address}\`: ${broken[0]!.problem}`,
           ...where,
+          ways: () => [takenOut(face)],
         });
       } else if (face.file && !used.has(face.family.toLowerCase())) {
         findings.set(`unused ${face.family}`, {
@@ -75,6 +79,7 @@ export const fonts: Check = {
           because: "A font that no text is set in costs its reading and shows nothing.",
           message: `${face.family} is loaded, but no text is set in it.`,
           ...where,
+          ways: () => [takenOut(face)],
         });
       }
     }
@@ -88,20 +93,35 @@ export const fonts: Check = {
         places,
       });
     }
-    for (const [name, { style, path, places, own }] of nowhere) {
+    for (const [name, { style, page, places, own }] of nowhere) {
       const near = nearestFamily(name, own);
       const message = `${serialiseFamily({ name, generic: false })} is named in a stack, but no sheet loads it and no system has it.${near ? ` Did you mean \`${near}\`?` : ""}`;
       findings.set(`nowhere ${name}`, {
         level: near ? "warning" : "note",
         because: "A family that nobody has is passed over (CSS Fonts 4, 2.1).",
         message,
-        ...inSite(site, path, style.element.source?.startTag.start ?? 0),
+        ...inSite(site, page.file.path, style.element.source?.startTag.start ?? 0),
         places,
+        ways: () => (near ? renamed(site, page, style, name, near) : []),
       });
     }
     return [...findings.values()];
   },
 };
+
+const takenOut = ({ sheet, offset, end }: FontFace): Way => ({
+  label: "Take the `@font-face` out",
+  changes: [{ path: sheet, start: offset, end, insert: "" }],
+});
+
+/** The stack that a text has its fonts from, with another name in place of one. */
+function renamed(site: Site, page: KnownPage, style: Style, name: string, near: string): Way[] {
+  const spot = spotFor(page, style, "font-family");
+  const members = spot && spot.declaration.property === "font-family" ? stackMembers(spot.declaration.valueText) : null;
+  if (!spot || !members) return [];
+  const stack = writeStack(members.map((member) => (member.name === name ? { name: near, generic: false } : member)));
+  return declareWay(site, `Write \`${near}\``, targetOf(page.file.path, spot), "font-family", stack);
+}
 
 /** Characters that only steer the text: blanks, joiners, variation selectors. They have no glyph of their own. */
 const steering = /[\u0000-\u0020\u00ad\u200b-\u200f\ufeff\ufe00-\ufe0f]/u;
