@@ -98,10 +98,14 @@ function isSurprise(page: KnownPage, loser: Placed, winner: Placed, { block }: W
     return !conditions || conditions.media.length + conditions.supports.length + conditions.containers.length === 0;
   };
   if (!isPlain(loser) || !isPlain(winner) || block.origin !== "author") return false;
+  // Twice in one rule is told as that.
+  if (loser.block === winner.block) return false;
   if (winner.block.attached) return true;
   if (loser.block.match?.rule.layer !== winner.block.match?.rule.layer) return false;
   const order = (one: Placed) => one.block.match?.rule.order ?? 0;
-  return order(loser) > order(winner);
+  // Written again for the same, further down: who changes the first wonders.
+  const prelude = (one: Placed) => one.block.match?.rule.entry.rule.preludeText.replace(/\s+/g, " ");
+  return order(loser) > order(winner) || (loser.path === winner.path && prelude(loser) === prelude(winner));
 }
 
 function tell({ site }: CheckContext, { spot, by, bySpot, places }: Lost): Found {
@@ -115,7 +119,9 @@ function tell({ site }: CheckContext, { spot, by, bySpot, places }: Lost): Found
       ? "is important"
       : by.block.attached
         ? "stands on the element itself"
-        : "is more specific";
+        : spot.path === bySpot.path && spot.offset < bySpot.offset
+          ? "comes later"
+          : "is more specific";
   return {
     level: "warning",
     message: `\`${declaration.property}: ${declaration.valueText}\` never counts: ${selector} in ${cause.path} line ${cause.line} ${why}.`,

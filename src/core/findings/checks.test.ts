@@ -246,6 +246,30 @@ const cases: Case[] = [
     after: 'content="light"',
   },
   {
+    check: "always-loses",
+    has: css("p{color:#123} h1{top:0} p{color:#321}"),
+    nearly: css("p{color:#123} h1{top:0} @media print{p{color:#321}}"),
+    says: /`color: #123` never counts: `p` in index\.html line 1 comes later/,
+    after: "h1{top:0} p{color:#123}",
+  },
+  {
+    check: "no-effect",
+    has: css("em{text-align:center}", "<p>Two <em>boats</em></p>"),
+    nearly: css("em{text-align:center;display:block}", "<p>Two <em>boats</em></p>"),
+    says: /`text-align: center` does nothing for `em`/,
+    after: "display:block}",
+  },
+  {
+    check: "no-effect",
+    has: css("p{text-decoration:underline} em{text-decoration:none}", "<p>Two <em>boats</em></p>"),
+    nearly: css(
+      "p{text-decoration:underline} em{text-decoration:none;display:inline-block}",
+      "<p>Two <em>boats</em></p>",
+    ),
+    says: /takes no line off `em`: the underline is that of `p`/,
+    after: "display:inline-block}",
+  },
+  {
     check: "reset",
     has: css("h1,h2{font-weight:600} h2{font:1.5em/1.3 serif}", "<h1>x</h1><h2>y</h2>"),
     nearly: css("h2{font:600 1.5em/1.3 serif} h1{font-weight:600}", "<h1>x</h1><h2>y</h2>"),

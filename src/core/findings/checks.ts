@@ -17,6 +17,7 @@ import { linkOrder } from "./linkOrder";
 import { sheetLinks } from "./links";
 import { markup } from "./markup";
 import { missingSheet } from "./missingSheet";
+import { noEffect } from "./noEffect";
 import { noSheet } from "./noSheet";
 import { pageGround } from "./pageGround";
 import { pairsAlone } from "./pairsAlone";
@@ -61,6 +62,7 @@ export const checks: readonly Check[] = [
   ranges,
   setTwice,
   resets,
+  noEffect,
   alwaysLosing,
   linkOrder,
   decorations,
