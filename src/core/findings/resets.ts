@@ -27,7 +27,7 @@ export const resets: Check = {
         return [
           {
             level: "note",
-            message: `\`${winner.declaration.property}: ${winner.declaration.valueText}\` sets \`${name}\` back to ${now}, which \`${cause}\` had set for the same text.`,
+            message: `\`${winner.declaration.property}\` sets \`${name}\` back to ${now}, which \`${cause}\` had set for the same text.`,
             because: "A shorthand sets back all that it stands for and does not name (CSS Cascade 5, 3.1).",
             ...at(page.file, style.element.source?.startTag.start ?? 0),
             spot: { ...own, declaration: winner.declaration, holder: style },
