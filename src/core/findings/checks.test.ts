@@ -270,6 +270,27 @@ const cases: Case[] = [
     after: "display:inline-block}",
   },
   {
+    check: "selection-contrast",
+    has: css("::selection{color:#999;background:#eee}"),
+    nearly: css("::selection{color:#222;background:#eee}"),
+    says: /^Selected text \(`::selection`\) cannot be read well/,
+    after: "::selection{color:#",
+  },
+  {
+    check: "few-platforms",
+    has: css("p{font-family:'Segoe UI',sans-serif}"),
+    nearly: css("p{font-family:'Segoe UI',Arial,Roboto,sans-serif}"),
+    says: /^Only Windows comes with a family of/,
+    after: null,
+  },
+  {
+    check: "stack-twins",
+    has: css("p{font-family:Georgia,serif} li{font-family:Georgia,serif} h1{font-family:Georgia,Times,serif}"),
+    nearly: css("p{font-family:Georgia,serif} h1{font-family:Arial,sans-serif}"),
+    says: /begin with the same family/,
+    after: "h1{font-family:Georgia,serif}",
+  },
+  {
     check: "reset",
     has: css("h1,h2{font-weight:600} h2{font:1.5em/1.3 serif}", "<h1>x</h1><h2>y</h2>"),
     nearly: css("h2{font:600 1.5em/1.3 serif} h1{font-weight:600}", "<h1>x</h1><h2>y</h2>"),

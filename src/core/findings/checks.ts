@@ -8,6 +8,7 @@ import { contrastStates } from "./contrastStates";
 import { ignoredDeclarations } from "./declarations";
 import { decorations } from "./decorations";
 import { fakedFaces } from "./fakedFaces";
+import { fewPlatforms } from "./fewPlatforms";
 import { focusLost } from "./focus";
 import { fontFaceSlips } from "./fontFaces";
 import { fonts } from "./fonts";
@@ -29,8 +30,10 @@ import { remoteParts } from "./remote";
 import { resets } from "./resets";
 import { runningText } from "./runningText";
 import { schemeClaimed } from "./schemeClaimed";
+import { selectionContrast } from "./selectionContrast";
 import { invalidSelectors } from "./selectors";
 import { sizeTwins } from "./sizeTwins";
+import { stackTwins } from "./stackTwins";
 import { stackSlips } from "./stacks";
 import { fixedSizes, smallText } from "./textSizes";
 import { colorTwins, customProperties, sameDeclarations, sheetTwice } from "./tidy";
@@ -45,6 +48,7 @@ import { vendorAlone } from "./vendor";
 export const checks: readonly Check[] = [
   contrast,
   contrastStates,
+  selectionContrast,
   missingSheet,
   noSheet,
   sheetLinks,
@@ -77,6 +81,7 @@ export const checks: readonly Check[] = [
   vendorAlone,
   fontFaceSlips,
   fakedFaces,
+  fewPlatforms,
   fonts,
   remoteParts,
   headings,
@@ -84,6 +89,7 @@ export const checks: readonly Check[] = [
   presentational,
   colorTwins,
   sizeTwins,
+  stackTwins,
   customProperties,
   sameDeclarations,
   sheetTwice,

@@ -1,0 +1,48 @@
+import { valueOf } from "../cascade/style";
+import { memberOn, platforms } from "../type/platforms";
+import { refOf, textsOf } from "../text/pageTexts";
+import { spotFor } from "./cause";
+import { quoted } from "./texts";
+import { at, type Check, type Found } from "./types";
+
+/** Systems that have none of a stack's families get what its generic family comes to; on fewer than these it is the rule. */
+const fewest = 3;
+
+/** Stacks of which most systems have no family at all. */
+export const fewPlatforms: Check = {
+  name: "few-platforms",
+  group: "readers",
+  onPage: (page) => {
+    const own = page.faces.filter((face) => face.file).map(({ family }) => family);
+    const found = new Map<string, Found>();
+    for (const style of textsOf(page)) {
+      const members = valueOf(style, "font-family");
+      const spot = spotFor(page, style, "font-family");
+      if (!spot || members.every(({ generic }) => generic)) continue;
+      const key = `${spot.path}:${spot.offset}`;
+      const known = found.get(key);
+      if (known) {
+        known.places!.push(refOf(page.file.path, style));
+        continue;
+      }
+      const having = platforms.filter(({ platform }) => {
+        const { at: member } = memberOn(platform, members, own);
+        return member !== null && !members[member]!.generic;
+      });
+      if (having.length >= fewest) continue;
+      const who = having.length
+        ? `Only ${having.map(({ label }) => label).join(" and ")} ${having.length === 1 ? "comes" : "come"} with a family of`
+        : "No system comes with a family of";
+      found.set(key, {
+        level: "note",
+        message: `${who} ${quoted(spot.declaration.valueText)}: everyone else gets what ends the stack.`,
+        because: "A face that is not there is passed over, and the page is set in another (CSS Fonts 4, 5).",
+        ...at(page.file, style.element.source?.startTag.start ?? 0),
+        spot,
+        kind: "few",
+        places: [refOf(page.file.path, style)],
+      });
+    }
+    return [...found.values()];
+  },
+};
