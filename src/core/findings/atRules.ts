@@ -164,10 +164,7 @@ function lateImports(sheet: SheetText): Found[] {
 
 /** Behind what may stand before imports: the charset and other imports. */
 function topOf({ items, text }: SheetText): number {
-  const first = items.find((item) => item.kind !== "at" || (item.name !== "charset" && item.name !== "import"));
-  const imports = importRules(items);
-  const last = imports.at(-1);
-  if (last) return /\r\n|\n|\r/.exec(text.slice(last.end))?.index === 0 ? last.end + 1 : last.end;
-  const charset = items[0]?.kind === "at" && items[0].name === "charset" ? items[0].end : 0;
-  return charset || Math.min(first?.start ?? 0, 0);
+  const last = importRules(items).at(-1);
+  if (last) return last.end + (/^(?:\r\n|\n|\r)/.exec(text.slice(last.end))?.[0].length ?? 0);
+  return items[0]?.kind === "at" && items[0].name === "charset" ? items[0].end : 0;
 }

@@ -1,7 +1,9 @@
 /** The list of checks. A new check is a file and a line here. */
 import { alwaysLosing } from "./always";
+import { attributes } from "./attributes";
 import { atRuleSlips } from "./atRules";
 import { braces } from "./braces";
+import { brokenTags } from "./brokenTags";
 import { comments } from "./comments";
 import { contrast } from "./contrast";
 import { contrastStates } from "./contrastStates";
@@ -16,8 +18,8 @@ import { headings } from "./headings";
 import { linkColor } from "./linkColor";
 import { linkOrder } from "./linkOrder";
 import { sheetLinks } from "./links";
-import { markup } from "./markup";
 import { missingSheet } from "./missingSheet";
+import { names } from "./names";
 import { noEffect } from "./noEffect";
 import { noSheet } from "./noSheet";
 import { pageGround } from "./pageGround";
@@ -32,6 +34,7 @@ import { runningText } from "./runningText";
 import { schemeClaimed } from "./schemeClaimed";
 import { selectionContrast } from "./selectionContrast";
 import { invalidSelectors } from "./selectors";
+import { styleAttributes } from "./styleAttributes";
 import { sizeTwins } from "./sizeTwins";
 import { stackTwins } from "./stackTwins";
 import { stackSlips } from "./stacks";
@@ -62,7 +65,10 @@ export const checks: readonly Check[] = [
   atRuleSlips,
   stackSlips,
   undefinedVariables,
-  markup,
+  brokenTags,
+  names,
+  styleAttributes,
+  attributes,
   ranges,
   setTwice,
   resets,

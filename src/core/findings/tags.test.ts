@@ -1,0 +1,38 @@
+import { describe, expect, test } from "vitest";
+import { analyse } from "../report/analysis";
+import { site } from "../testing/site";
+
+const told = (body: string) =>
+  analyse(
+    site({
+      "index.html": `<!doctype html><html lang="en"><head><link rel="stylesheet" href="a.css"></head><body><p>x</p>${body}</body></html>`,
+      "a.css": "p { color: #222 }",
+    }),
+  )
+    .findings.filter(({ group, path }) => group === "idle" && path === "index.html")
+    .map(({ message }) => message);
+
+describe("what is written well is not told of", () => {
+  test.each([
+    ["tags in a value", `<div data-content="<p class='x'>Fares</p>" title="a < b">x</div>`],
+    ["words and quotation marks in a value", `<p title="the class 'A', style &quot;B&quot; and id 'c'">x</p>`],
+    ["typographic quotation marks in words", `<p title="He said \u201cnow\u201d" data-a=x>He said \u201cnow\u201d</p>`],
+    ["values without quotation marks", "<p class=lead id=top hidden>x</p><input type=text name=n disabled required>"],
+    ["signs that names may hold", `<p class="sm:w-1/2 lg:[top:3px] a.b @x">x</p>`],
+    [
+      "attributes of one's own",
+      `<p data-style="x" aria-label="y" x-on:click="z" :class="{a: b}" @click="c" v-if="d">x</p>`,
+    ],
+    ["elements of one's own", "<ferry-card color='red' size='3'>x</ferry-card>"],
+    ["drawings", `<svg width="10" height="10"><path d="M0 0" fill="red" stroke-width="2" font-size="3"/></svg>`],
+    ["scripts", `<script type="module">const a = "<p class=x"; // style="</script>`],
+    ["a comment", `<!-- <p class="lead> -->`],
+    [
+      "a style attribute",
+      `<p style="color:#222;font-family:'A B',serif;background:url(data:image/png;base64,AA==)">x</p>`,
+    ],
+    ["old tables", `<table width="100%" border="1" cellpadding="2"><tr><td height="20">x</td></tr></table>`],
+  ])("%s", (_, body) => {
+    expect(told(body).filter((message) => !/is an attribute of old/.test(message))).toEqual([]);
+  });
+});
