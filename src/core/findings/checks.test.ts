@@ -396,6 +396,19 @@ test("what has one cause is one finding, told where that stands, with all its pl
   });
 });
 
+test("a finding is told, and set right, where its cause stands by now, though nothing comes out differently", () => {
+  const link = "<link rel=stylesheet href=a.css>";
+  const from = site({ "a.html": `${link}<p>${running}</p>`, "a.css": "body{background:#fff}\np{color:#aaa}" });
+  const pale = (of: Site) => analyse(of).findings.find(({ check }) => check === "contrast")!;
+  expect(pale(from).line).toBe(2);
+  const moved = changeSite(from, [{ path: "a.css", start: 0, end: 0, insert: "/* Ossel\n   Island */\n" }]);
+  expect(pale(moved).line).toBe(4);
+  const [fix] = fixesFor(moved, pale(moved));
+  expect(textFile(changeSite(moved, fix!.changes), "a.css")!.text).toMatch(
+    /^\/\* Ossel\n {3}Island \*\/\nbody\{background:#fff\}\np\{color:#7\w+\}$/,
+  );
+});
+
 test("a fix is offered only for what is there", () => {
   const from = css("p{color:#999}");
   const [finding] = found(from, "contrast", /./);

@@ -59,12 +59,12 @@ interface OnPage {
   found: Found[];
 }
 
-/** By the styles of pages, which are the same list as long as nothing comes out differently. */
-const onPages = new WeakMap<KnownPage["styles"], Map<Check, OnPage>>();
+/** By pages, each of which is the same as long as none of its files changes: what is found says where things stand. */
+const onPages = new WeakMap<KnownPage, Map<Check, OnPage>>();
 
 function foundOn(page: KnownPage, check: Check, layouts: Layouts): Found[] {
-  let known = onPages.get(page.styles);
-  if (!known) onPages.set(page.styles, (known = new Map()));
+  let known = onPages.get(page);
+  if (!known) onPages.set(page, (known = new Map()));
   const layout = layouts[page.file.path];
   let kept = known.get(check);
   if (!kept || kept.layout !== layout) known.set(check, (kept = { layout, found: check.onPage!(page, layouts) }));
