@@ -5,10 +5,15 @@ import type { Splice } from "./block";
 import { EditError } from "./types";
 
 /** Text made fit to stand in an attribute with these quotes (HTML, 13.1.2.3). */
-export function escapeAttribute(text: string, quote: Quote): string {
-  const safe = text.replaceAll("&", "&amp;");
-  return quote === "'" ? safe.replaceAll("'", "&#39;") : safe.replaceAll('"', "&quot;");
-}
+export const escapeAttribute = (text: string, quote: Quote) => escapeQuotes(text.replaceAll("&", "&amp;"), quote);
+
+/** The raw text of one attribute, references and all, made fit to stand in another with these quotes. */
+export const escapeQuotes = (raw: string, quote: Quote) =>
+  quote === "'" ? raw.replaceAll("'", "&#39;") : raw.replaceAll('"', "&quot;");
+
+/** Another value for an attribute, as a change of its source; in quotation marks where it had none. */
+export const replaceValue = (text: string, attribute: AttributeSource, value: string): Splice =>
+  spliceAttribute(text, attribute, [{ start: 0, end: attribute.value.length, insert: value }])[0]!;
 
 /** Carries changes of an attribute's value over into its source, references and all. */
 export function spliceAttribute(text: string, attribute: AttributeSource, splices: readonly Splice[]): Splice[] {
@@ -26,7 +31,8 @@ export function spliceAttribute(text: string, attribute: AttributeSource, splice
     changed = changed.slice(0, start) + insert + changed.slice(end);
   const written = `"${escapeAttribute(changed, '"')}"`;
   if (quote !== "") return [{ start: raw.start - 1, end: raw.end + 1, insert: written }];
-  return [{ ...raw, insert: raw.start === raw.end ? `=${written}` : written }];
+  const lead = raw.start < raw.end || /=\s*$/.test(text.slice(Math.max(0, raw.start - 20), raw.start)) ? "" : "=";
+  return [{ ...raw, insert: lead + written }];
 }
 
 /** A new attribute, put behind the tag's name. @throws EditError when the element has no tag in the source */

@@ -1,8 +1,9 @@
 import { isKnownProperty } from "../cascade/declarations";
+import { escapeQuotes } from "../edits/attributes";
 import { isAttribute } from "./meant/attributes";
 import { propertyAlike } from "./meant/properties";
 import { nearestWords } from "./meant/near";
-import { attributeOf, attributesIn, change, mistake, tagsOf, type RawAttribute, type Tag } from "./tags";
+import { attributeOf, attributesIn, change, changeValue, mistake, tagsOf, type RawAttribute, type Tag } from "./tags";
 import { quoted } from "./texts";
 import type { Check, Found, Way } from "./types";
 
@@ -39,7 +40,8 @@ function twice(tag: Tag, { value, start, end }: RawAttribute, name: string, firs
     ways: () => {
       const kept = attributeOf(tag, name);
       if (!kept || name === "id") return [];
-      const both = name === "class" ? `${first} ${value}` : `${first.replace(/;?\s*$/, "; ")}${value}`;
+      const more = escapeQuotes(value, kept.quote);
+      const both = name === "class" ? `${first} ${more}` : `${first.replace(/;?\s*$/, "; ")}${more}`;
       return [
         {
           label: "Make one of both",
@@ -93,8 +95,8 @@ function asProperty(tag: Tag, { name: written, value, start, end }: RawAttribute
       const kept = attributeOf(tag, "style");
       const lead = kept?.value.trim().replace(/;$/, "") ? "; " : "";
       const changes = kept
-        ? [change(tag, kept.raw.end, kept.raw.end, lead + declaration), change(tag, from, to, "")]
-        : [change(tag, from, to, `style="${declaration}"`)];
+        ? [changeValue(tag, kept, kept.value + lead + declaration), change(tag, from, to, "")]
+        : [change(tag, from, to, `style="${escapeQuotes(declaration, '"')}"`)];
       return [{ label: "Write it into `style`", changes }];
     },
   });

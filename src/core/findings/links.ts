@@ -1,3 +1,4 @@
+import { escapeAttribute, insertAttribute, replaceValue } from "../edits/attributes";
 import type { TextChange } from "../source/changes";
 import { documentOf, type ElementNode } from "../source/html/document";
 import { attributeSource } from "../source/html/attributeSource";
@@ -18,6 +19,8 @@ export const sheetLinks: Check = {
 const because =
   'A page reads a sheet only through `<link rel="stylesheet" href="…">` or `<style>` (HTML, 4.2.4 and 4.2.6).';
 
+const linkTo = (address: string) => `<link rel="stylesheet" href="${escapeAttribute(address, '"')}">`;
+
 const isCss = (address: string | undefined) => /\.css(?:[?#].*)?$/i.test((address ?? "").trim());
 
 /** Addresses of a sheet among an element's attributes, whatever they are called. */
@@ -36,7 +39,7 @@ function inElement(file: TextFile, element: ElementNode): Found[] {
   const meant = (): Way[] => [
     {
       label: "Write it as a link to a sheet",
-      changes: [{ path: file.path, ...whole(element), insert: `<link rel="stylesheet" href="${address}">` }],
+      changes: [{ path: file.path, ...whole(element), insert: linkTo(address!) }],
     },
   ];
   if (tag === "script" && isCss(attributes.get("src")))
@@ -60,13 +63,8 @@ function renamed(file: TextFile, { source }: ElementNode, from: string, to: stri
 
 function setAttribute(file: TextFile, element: ElementNode, name: string, value: string) {
   const written = attributeSource(file.text, element, name);
-  if (written) {
-    const { raw, quote } = written;
-    const plain = /=/.test(file.text.slice(element.source!.attributes.get(name)!.start, raw.start));
-    return { path: file.path, ...raw, insert: quote ? value : `${plain ? "" : "="}"${value}"` };
-  }
-  const at = element.source!.startTag.start + 1 + element.tag.length;
-  return { path: file.path, start: at, end: at, insert: ` ${name}="${value}"` };
+  const change = written ? replaceValue(file.text, written, value) : insertAttribute(file.text, element, name, value);
+  return { path: file.path, ...change };
 }
 
 function inLink(file: TextFile, element: ElementNode, found: (message: string, ways: () => Way[]) => Found[]): Found[] {
@@ -147,7 +145,7 @@ function inStyle(
             path: file.path,
             start: source!.startTag.start,
             end: source!.endTag!.end,
-            insert: `<link rel="stylesheet" href="${address}">`,
+            insert: linkTo(address!),
           },
         ],
       },

@@ -1,3 +1,4 @@
+import { replaceValue } from "../edits/attributes";
 import { addressFrom } from "../source/path";
 import { documentOf } from "../source/html/document";
 import { baseOf } from "../source/html/sheets";
@@ -70,7 +71,7 @@ function waysFor(site: Site, { path, offset, address, nearest, why }: MissingShe
     const source = element && attributeSource(file.text, element, "href");
     if (element && source && nearest) {
       const to = addressFrom(baseOf(documentOf(file)), nearest);
-      ways.push({ label: label(to), changes: [{ path, ...source.raw, insert: source.quote ? to : `"${to}"` }] });
+      ways.push({ label: label(to), changes: [{ path, ...replaceValue(file.text, source, to) }] });
     }
     if (element?.source && why !== "imports itself") {
       const { start, end } = element.source.startTag;

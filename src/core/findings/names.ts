@@ -1,8 +1,9 @@
 import { documentOf, type ElementNode } from "../source/html/document";
 import { attributeSource } from "../source/html/attributeSource";
+import { escapeQuotes, replaceValue } from "../edits/attributes";
 import type { TextFile } from "../source/site";
 import { isAttribute } from "./meant/attributes";
-import { attributeOf, change, mistake, tagsOf, type Tag } from "./tags";
+import { attributeOf, change, changeValue, mistake, tagsOf, type Tag } from "./tags";
 import { quoted } from "./texts";
 import { at, type Check, type Found, type Way } from "./types";
 
@@ -80,7 +81,7 @@ function slipIn(tag: Tag, name: "class" | "id", slips: readonly NameSlip[]): Fou
       ways: () => [
         {
           label: `Write \`${meant}\``,
-          changes: [change(tag, own.raw.start, own.raw.end, own.quote ? meant : `"${meant}"`)],
+          changes: [changeValue(tag, own, meant)],
         },
       ],
     }),
@@ -94,6 +95,7 @@ function inClass(tag: Tag): Found[] {
   const more = own?.quote === "" ? bareWords(tag.written.slice(own.raw.end - tag.start)) : "";
   if (!own || !more) return slipIn(tag, "class", classSlips);
   const { raw, value } = own;
+  const written = tag.file.text.slice(raw.start, raw.end + more.length);
   return [
     mistake(tag, {
       message: `${quoted(`class=${value}${more}`)} has no quotation marks: only \`${value}\` is a class.`,
@@ -102,7 +104,7 @@ function inClass(tag: Tag): Found[] {
       ways: () => [
         {
           label: "Put the quotation marks in",
-          changes: [change(tag, raw.start, raw.end + more.length, `"${value}${more}"`)],
+          changes: [change(tag, raw.start, raw.end + more.length, `"${escapeQuotes(written, '"')}"`)],
         },
       ],
     }),
@@ -147,7 +149,7 @@ function sameIds(file: TextFile, elements: readonly ElementNode[]): Found[] {
                   changes: same.slice(1).map((one, index) => {
                     const own = attributeSource(file.text, one, "id")!;
                     const name = `${id}-${index + 2}`;
-                    return { path: file.path, ...own.raw, insert: own.quote ? name : `"${name}"` };
+                    return { path: file.path, ...replaceValue(file.text, own, name) };
                   }),
                 },
               ]

@@ -2,7 +2,7 @@ import { documentOf, type ElementNode } from "../source/html/document";
 import { attributeSource } from "../source/html/attributeSource";
 import type { TextFile } from "../source/site";
 import { table } from "../source/table";
-import { insertAttribute } from "../edits/attributes";
+import { insertAttribute, spliceAttribute } from "../edits/attributes";
 import { at, type Check, type Found, type Way } from "./types";
 
 /** Elements of old that only say how something looks (HTML, 16.2), with what is written now. */
@@ -116,5 +116,7 @@ function intoStyle(file: TextFile, element: ElementNode, name: string, declarati
   const style = attributeSource(text, element, "style");
   if (!style) return [{ path, ...insertAttribute(text, element, "style", declaration) }, out];
   const lead = style.value.trim() === "" ? "" : /;\s*$/.test(style.value) ? " " : "; ";
-  return style.quote ? [out, { path, start: style.raw.end, end: style.raw.end, insert: lead + declaration }] : [];
+  const behind = style.value.length;
+  const added = spliceAttribute(text, style, [{ start: behind, end: behind, insert: lead + declaration }]);
+  return [out, ...added.map((splice) => ({ path, ...splice }))];
 }

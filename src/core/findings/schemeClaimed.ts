@@ -1,5 +1,6 @@
 import { declaredText } from "../cascade/declared";
 import { computedValue } from "../cascade/style";
+import { replaceValue } from "../edits/attributes";
 import { attributeSource } from "../source/html/attributeSource";
 import { at, type Check, type Found } from "./types";
 
@@ -34,7 +35,7 @@ export const schemeClaimed: Check = {
           ? [
               {
                 label: "Write `light`",
-                changes: [{ path: page.file.path, ...source.raw, insert: source.quote ? "light" : '"light"' }],
+                changes: [{ path: page.file.path, ...replaceValue(page.file.text, source, "light") }],
               },
             ]
           : [];

@@ -1,4 +1,4 @@
-import { attributeOf, change, mistake, tagsOf, type Tag } from "./tags";
+import { attributeOf, change, changeValue, mistake, tagsOf, type Tag } from "./tags";
 import { quoted } from "./texts";
 import type { Check, Found } from "./types";
 
@@ -39,7 +39,7 @@ function inTag(tag: Tag): Found[] {
       message: `${quoted(`style="${value}"`)} holds braces or brackets, so nothing in it counts.`,
       because: "A style attribute holds declarations and nothing else (CSS Style Attributes, 3).",
       offset: raw.start,
-      ways: () => [{ label: "Take the braces out", changes: [change(tag, raw.start, raw.end, bare)] }],
+      ways: () => [{ label: "Take the braces out", changes: [changeValue(tag, own, bare)] }],
     }),
   ];
 }

@@ -1,6 +1,8 @@
 import { describe, expect, test } from "vitest";
 import { analyse } from "../report/analysis";
+import { changeSite, textFile } from "../source/site";
 import { site } from "../testing/site";
+import { fixesFor } from "./index";
 
 const told = (body: string) =>
   analyse(
@@ -35,4 +37,25 @@ describe("what is written well is not told of", () => {
   ])("%s", (_, body) => {
     expect(told(body).filter((message) => !/is an attribute of old/.test(message))).toEqual([]);
   });
+});
+
+test.each([
+  [
+    "an address with quotation marks",
+    `<meta href='a.css?x="1"&amp;y'>`,
+    `<link rel="stylesheet" href="a.css?x=&quot;1&quot;&amp;y">`,
+  ],
+  [
+    "a background with quotation marks in a style attribute that has none",
+    `<table background='a"b.png' style=color:red></table>`,
+    `<table style="color:red; background-image: url('a&quot;b.png')"></table>`,
+  ],
+  ["a class with a reference", `<p class=".a&amp;b">x</p>`, `<p class="a&amp;b">x</p>`],
+])("what a fix writes into a tag is kept a value: %s", (_, body, mended) => {
+  const from = site({ "index.html": `<!doctype html><html lang=en><body>${body}</body></html>` });
+  const written = analyse(from)
+    .findings.filter(({ path }) => path === "index.html")
+    .flatMap((finding) => fixesFor(from, finding))
+    .map(({ changes }) => textFile(changeSite(from, changes), "index.html")!.text);
+  expect(written).toContain(`<!doctype html><html lang=en><body>${mended}</body></html>`);
 });

@@ -1,6 +1,7 @@
 /** Start tags of a page as they are written: what checks of the markup share. */
 import { documentOf, type ElementNode } from "../source/html/document";
 import { attributeSource, type AttributeSource } from "../source/html/attributeSource";
+import { replaceValue } from "../edits/attributes";
 import type { TextChange } from "../source/changes";
 import type { TextFile } from "../source/site";
 import { at, type Found, type Level, type Way } from "./types";
@@ -39,6 +40,12 @@ export const change = ({ file }: Tag, start: number, end: number, insert: string
   start,
   end,
   insert,
+});
+
+/** Another value for an attribute of a tag. */
+export const changeValue = ({ file }: Tag, attribute: AttributeSource, value: string): TextChange => ({
+  path: file.path,
+  ...replaceValue(file.text, attribute, value),
 });
 
 /** An attribute of a tag, as it is written; null where it has none. */
