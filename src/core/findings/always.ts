@@ -1,12 +1,13 @@
-import type { Winner } from "../cascade/blocks";
-import { forEachInOrder } from "../cascade/blocks";
-import { spotOf } from "../cascade/explain";
+import { forEachInOrder, type Block, type Winner } from "../cascade/blocks";
+import { ruleNow, spotOf } from "../cascade/explain";
 import type { KnownPage } from "../cascade/styledPages";
-import type { Style } from "../cascade/style";
-import type { Declaration } from "../source/css/syntax";
+import type { SharedStyle, Style } from "../cascade/style";
+import { groupBy } from "../source/groups";
+import type { Declaration, StyleRule } from "../source/css/syntax";
 import { aliases } from "../cascade/properties";
 import { shorthands } from "../cascade/properties/shorthands";
 import { refOf } from "../text/pageTexts";
+import type { ElementRef } from "../text/refs";
 import { causeAt, declareWay, type Spot } from "./cause";
 import { inSite, type Check, type CheckContext, type Found, type Way } from "./types";
 
@@ -15,91 +16,132 @@ export const alwaysLosing: Check = {
   name: "always-loses",
   group: "idle",
   *onSite(context) {
-    const { pages } = context;
     const lost = new Map<string, Lost>();
-    const won = new Set<string>();
-    for (const page of pages) {
+    for (const page of context.pages) {
       yield;
-      for (const [key, one] of lostOn(page, won)) {
-        const known = lost.get(key);
-        if (known) known.places.push(...one.places);
-        else lost.set(key, one);
-      }
+      for (const [shared, styles] of stylesByShared(page))
+        for (const candidate of standingOf(shared, styles[0]!).lost) putLost(lost, page, styles, candidate);
     }
-    return [...lost].flatMap(([key, one]) => (won.has(key) ? [] : [tell(context, one)]));
+    const rules = new Set([...lost.values()].map(({ rule }) => rule));
+    for (const page of context.pages) {
+      yield;
+      for (const [shared, styles] of stylesByShared(page))
+        for (const { block, declarations } of standingOf(shared, styles[0]!).won) {
+          if (!rules.has(ruleNow(page, block.match!).entry.rule)) continue;
+          for (const declaration of declarations) {
+            const place = spotOf(page, styles[0]!.element, block, declaration);
+            if (place) lost.delete(keyOf(place));
+          }
+        }
+    }
+    return [...lost.values()].map((one) => tell(context, one));
   },
 };
 
 interface Lost {
-  page: KnownPage;
   spot: Spot;
+  rule: StyleRule;
   by: Winner;
   bySpot: Spot;
-  places: { page: string; index: number }[];
+  places: ElementRef[];
 }
 
 const keyOf = ({ path, offset }: Pick<Spot, "path" | "offset">) => `${path}:${offset}`;
 
-/** What loses on a page although it stands below what beats it; what wins anywhere is put to `won`. */
-function lostOn(page: KnownPage, won: Set<string>): Map<string, Lost> {
-  const lost = new Map<string, Lost>();
-  const seen = new Set<Style["shared"]>();
-  for (const style of page.styles) {
-    const isNew = !seen.has(style.shared);
-    seen.add(style.shared);
-    const winners = new Map<Declaration, Winner | null>();
-    for (const winner of style.shared.winners.values()) {
-      winners.set(winner.declaration, null);
-      for (let next = winner.beaten; next; next = next.beaten)
-        if (winners.get(next.declaration) === undefined) winners.set(next.declaration, winner);
-    }
-    if (!isNew) {
-      for (const one of lost.values())
-        if (one.spot.holder.shared === style.shared) one.places.push(refOf(page.file.path, style));
-      continue;
-    }
-    const own = new Map<Declaration, Winner["block"]>();
-    forEachInOrder(style.blocks, (block, { declaration }) => {
-      if (block.origin === "author") own.set(declaration, block);
-    });
-    for (const [declaration, block] of own) {
-      const by = winners.get(declaration);
-      const place = spotOf(page, style.element, block, declaration);
-      if (!place || by === undefined) continue;
-      if (by === null) {
-        won.add(keyOf(place));
-        continue;
-      }
-      const above = spotOf(page, style.element, by.block, by.declaration);
-      if (!above || block.attached || !isSurprise(page, { ...place, block }, { ...above, block: by.block }, by))
-        continue;
-      lost.set(keyOf(place), {
-        page,
-        spot: { ...place, declaration, holder: style },
-        by,
-        bySpot: { ...above, declaration: by.declaration, holder: style },
-        places: [refOf(page.file.path, style)],
-      });
-    }
+const grouped = new WeakMap<KnownPage["styles"], ReadonlyMap<SharedStyle, readonly Style[]>>();
+
+/** The styles of a page by the values they share. */
+function stylesByShared({ styles }: KnownPage): ReadonlyMap<SharedStyle, readonly Style[]> {
+  let groups = grouped.get(styles);
+  if (!groups) grouped.set(styles, (groups = groupBy(styles, ({ shared }) => shared)));
+  return groups;
+}
+
+/** A declaration of a rule that loses. */
+interface Candidate {
+  block: Block;
+  declaration: Declaration;
+  by: Winner;
+}
+
+/** How the declarations of rules stand on elements that share a style. */
+interface Standing {
+  /** Those that decide something, by their blocks. */
+  won: { block: Block; declarations: Declaration[] }[];
+  /** Those that decide nothing although they may have been written to. */
+  lost: Candidate[];
+}
+
+const standings = new WeakMap<SharedStyle, Standing>();
+
+function standingOf(shared: SharedStyle, style: Style): Standing {
+  let standing = standings.get(shared);
+  if (!standing) standings.set(shared, (standing = standingIn(shared, style)));
+  return standing;
+}
+
+function standingIn({ winners: all }: SharedStyle, { blocks }: Style): Standing {
+  const winners = new Map<Declaration, Winner | null>();
+  for (const winner of all.values()) {
+    winners.set(winner.declaration, null);
+    for (let next = winner.beaten; next; next = next.beaten)
+      if (winners.get(next.declaration) === undefined) winners.set(next.declaration, winner);
   }
-  return lost;
+  const own = new Map<Declaration, Block>();
+  forEachInOrder(blocks, (block, { declaration }) => {
+    if (block.origin === "author" && !block.attached) own.set(declaration, block);
+  });
+  const won = new Map<Block, Declaration[]>();
+  const lost: Candidate[] = [];
+  for (const [declaration, block] of own) {
+    const by = winners.get(declaration);
+    if (by === null) won.set(block, [...(won.get(block) ?? []), declaration]);
+    else if (by && isUnconditional(block, by.block)) lost.push({ block, declaration, by });
+  }
+  return { won: [...won].map(([block, declarations]) => ({ block, declarations })), lost };
+}
+
+function putLost(
+  lost: Map<string, Lost>,
+  page: KnownPage,
+  styles: readonly Style[],
+  { block, declaration, by }: Candidate,
+): void {
+  const [holder] = styles;
+  const place = spotOf(page, holder!.element, block, declaration);
+  const above = place && spotOf(page, holder!.element, by.block, by.declaration);
+  if (!above || !isSurprise({ ...place, block }, { ...above, block: by.block })) return;
+  const places = styles.map((style) => refOf(page.file.path, style));
+  const known = lost.get(keyOf(place));
+  if (known) {
+    for (const one of places) known.places.push(one);
+    return;
+  }
+  lost.set(keyOf(place), {
+    spot: { ...place, declaration, holder: holder! },
+    rule: ruleNow(page, block.match!).entry.rule,
+    by,
+    bySpot: { ...above, declaration: by.declaration, holder: holder! },
+    places,
+  });
 }
 
 interface Placed {
   path: string;
-  offset: number;
-  block: Winner["block"];
+  block: Block;
 }
 
-/** Whether what loses stands behind what wins, and neither is under a condition. */
-function isSurprise(page: KnownPage, loser: Placed, winner: Placed, { block }: Winner): boolean {
-  const isPlain = (one: Placed) => {
-    const conditions = one.block.match?.rule.entry.conditions;
+/** Whether neither is under a condition; twice in one rule is told as that. */
+function isUnconditional(loser: Block, winner: Block): boolean {
+  const isPlain = ({ match }: Block) => {
+    const conditions = match?.rule.entry.conditions;
     return !conditions || conditions.media.length + conditions.supports.length + conditions.containers.length === 0;
   };
-  if (!isPlain(loser) || !isPlain(winner) || block.origin !== "author") return false;
-  // Twice in one rule is told as that.
-  if (loser.block === winner.block) return false;
+  return winner.origin === "author" && loser !== winner && isPlain(loser) && isPlain(winner);
+}
+
+/** Whether what loses stands behind what wins. */
+function isSurprise(loser: Placed, winner: Placed): boolean {
   if (winner.block.attached) return true;
   if (loser.block.match?.rule.layer !== winner.block.match?.rule.layer) return false;
   const order = (one: Placed) => one.block.match?.rule.order ?? 0;

@@ -1,3 +1,4 @@
+import type { FamilyName } from "../cascade/properties/font";
 import { valueOf } from "../cascade/style";
 import { memberOn, platforms } from "../type/platforms";
 import { refOf, textsOf } from "../text/pageTexts";
@@ -17,19 +18,16 @@ export const fewPlatforms: Check = {
     const found = new Map<string, Found>();
     for (const style of textsOf(page)) {
       const members = valueOf(style, "font-family");
+      const having = havingAny(members, own);
+      if (having.length >= fewest || members.every(({ generic }) => generic)) continue;
       const spot = spotFor(page, style, "font-family");
-      if (!spot || members.every(({ generic }) => generic)) continue;
+      if (!spot) continue;
       const key = `${spot.path}:${spot.offset}`;
       const known = found.get(key);
       if (known) {
         known.places!.push(refOf(page.file.path, style));
         continue;
       }
-      const having = platforms.filter(({ platform }) => {
-        const { at: member } = memberOn(platform, members, own);
-        return member !== null && !members[member]!.generic;
-      });
-      if (having.length >= fewest) continue;
       const who = having.length
         ? `Only ${having.map(({ label }) => label).join(" and ")} ${having.length === 1 ? "comes" : "come"} with a family of`
         : "No system comes with a family of";
@@ -46,3 +44,22 @@ export const fewPlatforms: Check = {
     return [...found.values()];
   },
 };
+
+type Members = readonly FamilyName[];
+
+/** By members, which texts that inherit them share, with the families of the site they were looked at with. */
+const known = new WeakMap<Members, { own: string; having: typeof platforms }>();
+
+/** Systems on which a reader gets one of the families of a stack. */
+function havingAny(members: Members, own: readonly string[]): typeof platforms {
+  const families = own.join();
+  let kept = known.get(members);
+  if (kept?.own !== families) {
+    const having = platforms.filter(({ platform }) => {
+      const { at: member } = memberOn(platform, members, own);
+      return member !== null && !members[member]!.generic;
+    });
+    known.set(members, (kept = { own: families, having }));
+  }
+  return kept.having;
+}

@@ -3,13 +3,11 @@ import { invalidReason } from "../cascade/declarations";
 import type { Declaration } from "../source/css/syntax";
 import { componentsOf, splitAt } from "../source/css/components";
 import { stackMembers, writeStack, likelyGeneric, nearestFamily } from "../type/stack";
-import { platformFaces } from "../type/platforms";
+import { platformFace } from "../type/platforms";
 import { editDistance } from "../source/path";
 import { blocksOf, type Block } from "./blocks";
 import { changed, quoted } from "./texts";
 import { at, type Check, type Found, type Level } from "./types";
-
-const families = new Map(platformFaces.map(({ family }) => [family.toLowerCase(), family]));
 
 /** Stacks that are not what was meant: commas missing, generic families misspelt, quoted, not last or left out. */
 export const stackSlips: Check = {
@@ -116,7 +114,7 @@ function slipOf(text: string): Slip | null {
       ? lower
       : genericFamilies.has(plain)
         ? plain
-        : families.has(lower)
+        : platformFace(lower)
           ? null
           : [...genericFamilies].find(
               (one) => !one.startsWith("-") && one.length > 4 && editDistance(plain, one) <= (one.length > 6 ? 2 : 1),
@@ -171,7 +169,7 @@ function slipOf(text: string): Slip | null {
 function partedNames(part: string): string[] | null {
   if (/["']/.test(part) && !/["']\s+\S|\S\s+["']/.test(part)) return null;
   const words = part.match(/"[^"]*"|'[^']*'|[^\s]+/g) ?? [];
-  if (words.length < 2 || families.has(part.toLowerCase())) return null;
+  if (words.length < 2 || platformFace(part)) return null;
   const list: string[] = [];
   for (let at = 0; at < words.length;) {
     let length = words.length - at;
@@ -185,5 +183,5 @@ function partedNames(part: string): string[] | null {
 
 function isFamily(text: string): boolean {
   const name = text.replace(/^["']|["']$/g, "").toLowerCase();
-  return /^["']/.test(text) || families.has(name) || genericFamilies.has(name);
+  return /^["']/.test(text) || platformFace(name) !== undefined || genericFamilies.has(name);
 }

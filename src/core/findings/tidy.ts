@@ -1,10 +1,10 @@
 import type { Declaration } from "../source/css/syntax";
 import { parseColor } from "../color";
-import { differenceOk } from "../color/gamut";
 import { formatColor } from "../color/format";
+import { twinsIn } from "../palette/palette";
 import { colorSpots, type ColorSpot } from "../palette/values";
 import { joinColors } from "../palette/rewrite";
-import { declarationsOfFile } from "../source/declarations";
+import { groupBy } from "../source/groups";
 import { documentOf } from "../source/html/document";
 import type { Site } from "../source/site";
 import { usesOf } from "./variables";
@@ -17,49 +17,48 @@ export const colorTwins: Check = {
   name: "color-twins",
   group: "tidy",
   *onSite({ site }) {
-    const byCss = new Map<string, ColorSpot[]>();
-    for (const spot of colorSpots(site)) if (spot.css) byCss.set(spot.css, [...(byCss.get(spot.css) ?? []), spot]);
+    const byCss = groupBy(
+      colorSpots(site).filter(({ css }) => css !== null),
+      ({ css }) => css!,
+    );
     yield;
-    const all = [...byCss]
-      .map(([css, spots]) => ({ css, spots, color: parseColor(css)! }))
-      .sort((a, b) => b.spots.length - a.spots.length);
+    const twins = new Map<string, string[]>();
+    for (const { a, b } of twinsIn([...byCss.keys()].map((css) => ({ css, value: css }))))
+      for (const [one, other] of [[a, b] as const, [b, a] as const]) twins.set(one, [...(twins.get(one) ?? []), other]);
+    yield;
     const taken = new Set<string>();
-    const found: Found[] = [];
-    for (const [index, one] of all.entries()) {
-      if (taken.has(one.css)) continue;
-      for (const other of all.slice(index + 1)) {
-        if (
-          taken.has(other.css) ||
-          one.color.alpha !== other.color.alpha ||
-          differenceOk(one.color, other.color) >= alike
-        )
-          continue;
-        taken.add(other.css);
-        const [first] = other.spots;
-        const value = one.spots[0]!.value;
-        found.push({
-          level: "note",
-          message: `\`${first!.value}\` is so near to \`${value}\` that no eye tells them apart: one would do.`,
-          because: "Two colours that look like one have to be kept and changed twice (OKLab, under 0.02 apart).",
-          ...inSite(site, first!.path, first!.start),
-          causes: other.spots.map((spot) => ({
-            ...inSite(site, spot.path, spot.start),
-            text: `${spot.property}: ${spot.value}`,
-          })),
-          ways: () => [
-            {
-              label: `Write \`${value}\` for it (${other.spots.length === 1 ? "once" : `${other.spots.length} times`})`,
-              changes: joinColors(other.spots, isPlain(value) ? value : formatColor(one.color, "hex")),
-            },
-          ],
-        });
-      }
-    }
-    return found;
+    const byUse = [...byCss.keys()].sort((a, b) => byCss.get(b)!.length - byCss.get(a)!.length);
+    return byUse.flatMap((css) => {
+      const others = taken.has(css) ? [] : (twins.get(css) ?? []).filter((other) => !taken.has(other));
+      for (const other of others) taken.add(other);
+      return others.map((other) => nearlyAnother(site, byCss.get(other)!, byCss.get(css)![0]!));
+    });
   },
 };
 
-const alike = 0.02;
+/** @param spots of a colour @param usual where the one it is so near to stands first */
+function nearlyAnother(site: Site, spots: readonly ColorSpot[], usual: ColorSpot): Found {
+  const { value } = usual;
+  const { value: own, path, start } = spots[0]!;
+  const written = isPlain(value) ? value : formatColor(parseColor(usual.css!)!, "hex");
+  return {
+    level: "note",
+    message: `\`${own}\` is so near to \`${value}\` that no eye tells them apart: one would do.`,
+    because: "Two colours that look like one have to be kept and changed twice (OKLab, under 0.02 apart).",
+    ...inSite(site, path, start),
+    causes: spots.map((spot) => ({
+      ...inSite(site, spot.path, spot.start),
+      text: `${spot.property}: ${spot.value}`,
+    })),
+    ways: () => [
+      {
+        label: `Write \`${value}\` for it (${spots.length === 1 ? "once" : `${spots.length} times`})`,
+        changes: joinColors(spots, written),
+      },
+    ],
+  };
+}
+
 const isPlain = (value: string) => /^(?:#[\da-f]+|[a-z]+)$/i.test(value);
 
 /** Custom properties that nobody asks for, and values that one of them holds already. */
@@ -70,7 +69,7 @@ export const customProperties: Check = {
     const asked = new Set<string>();
     const files = filesOf(site);
     for (const file of files) {
-      for (const { name } of usesOf(file, () => [...declarationsOfFile(site, file)]).asked) asked.add(name);
+      for (const { name } of usesOf(site, file).asked) asked.add(name);
       for (const [, name] of file.text.matchAll(/var\(\s*(--[\w-]+)/g)) asked.add(name!);
       yield;
     }

@@ -18,7 +18,7 @@ export const unmatchedSelectors: Check = {
   *onSite({ site }) {
     const documents = pagesOf(site).map(documentOf);
     if (documents.length === 0) return [];
-    const named: Named = { documents, names: namesIn(documents), onPages: namesOnPages(documents) };
+    const named = namedIn(documents);
     yield;
     const found: Found[] = [];
     for (const file of [...sheetsOf(site), ...pagesOf(site)]) {
@@ -33,6 +33,18 @@ export const unmatchedSelectors: Check = {
     return found;
   },
 };
+
+/** Kept by the first of its pages as long as all are the same: what was found near a selector hangs on it. */
+const namedBefore = new WeakMap<HtmlDocument, Named>();
+
+function namedIn(documents: readonly HtmlDocument[]): Named {
+  let named = namedBefore.get(documents[0]!);
+  if (!named || !areSame(named.documents, documents)) {
+    named = { documents, names: namesIn(documents), onPages: namesOnPages(documents), nearest: new Map() };
+    namedBefore.set(documents[0]!, named);
+  }
+  return named;
+}
 
 function namesOnPages(documents: readonly HtmlDocument[]): NamesOnPages {
   const [tags, classes, ids] = [new Set<string>(), new Set<string>(), new Set<string>()];
@@ -60,6 +72,8 @@ interface Named {
   /** All that elements are called, in small letters. */
   names: ReadonlySet<string>;
   onPages: NamesOnPages;
+  /** What was most likely meant by selectors that match nothing, as far as it was asked for. */
+  nearest: Map<string, Near | null>;
 }
 
 function* unmatchedIn(sheet: SheetText, named: Named): Generator<void, Found[]> {
@@ -133,14 +147,10 @@ function forNothing(sheet: SheetText, rules: readonly StyleRule[], pages: number
 
 const counted = (count: number, thing: string) => `${count} ${count === 1 ? thing : `${thing}s`}`;
 
-const nearestKnown = new WeakMap<NamesOnPages, Map<string, Near | null>>();
-
-/** The selector that was most likely meant, with what it matches; kept as long as the pages have the same names. */
+/** The selector that was most likely meant, with what it matches. */
 function nearest(text: string, named: Named): Near | null {
-  let known = nearestKnown.get(named.onPages);
-  if (!known) nearestKnown.set(named.onPages, (known = new Map()));
-  let near = known.get(text);
-  if (near === undefined) known.set(text, (near = findNearest(text, named)));
+  let near = named.nearest.get(text);
+  if (near === undefined) named.nearest.set(text, (near = findNearest(text, named)));
   return near;
 }
 

@@ -1,6 +1,7 @@
 import { componentsOf, type Component } from "../source/css/components";
 import { declarationsOfFile, type DeclarationInFile } from "../source/declarations";
-import type { TextFile } from "../source/site";
+import type { Site, TextFile } from "../source/site";
+import { groupBy } from "../source/groups";
 import { nearestWords } from "./meant/near";
 import { filesOf } from "./blocks";
 import { at, type Check, type Found } from "./types";
@@ -13,18 +14,15 @@ export const undefinedVariables: Check = {
     const set = new Set<string>();
     const asked: Asked[] = [];
     for (const file of filesOf(site)) {
-      const own = usesOf(file, () => [...declarationsOfFile(site, file)]);
+      const own = usesOf(site, file);
       for (const name of own.set) set.add(name);
       asked.push(...own.asked);
       yield;
     }
-    const missing = new Map<string, Asked[]>();
-    for (const one of asked) {
-      if (set.has(one.name)) continue;
-      const known = missing.get(one.name);
-      if (known) known.push(one);
-      else missing.set(one.name, [one]);
-    }
+    const missing = groupBy(
+      asked.filter(({ name }) => !set.has(name)),
+      ({ name }) => name,
+    );
     const byPlain = new Map([...set].map((name) => [plain(name), name]));
     return [...missing].map(([name, all]) => undefinedName(name, all, nearestName(name, set, byPlain)));
   },
@@ -80,12 +78,12 @@ interface Uses {
 const known = new WeakMap<TextFile, Uses>();
 
 /** The custom properties that a file sets and asks for, read once for the same text. */
-export function usesOf(file: TextFile, declarations: () => readonly DeclarationInFile[]): Uses {
+export function usesOf(site: Site, file: TextFile): Uses {
   let uses = known.get(file);
   if (!uses) {
     const set = new Set<string>();
     const asked: Asked[] = [];
-    for (const one of declarations()) {
+    for (const one of declarationsOfFile(site, file)) {
       const { property, valueText, value } = one.declaration;
       if (property.startsWith("--")) set.add(property);
       if (!one.exact || !valueText.includes("var(")) continue;

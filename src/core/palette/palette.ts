@@ -298,7 +298,8 @@ export interface Twins {
 }
 
 /** Values of different colours that are nearly alike, nearest first. @param within distance in OKLab */
-export function twinsIn(values: readonly PaletteValue[], within: number = usualTwinDistance): Twins[] {
+export function twinsIn(
+  values: readonly Pick<PaletteValue, "css" | "value">[], within: number = usualTwinDistance): Twins[] {
   const colors = [
     ...new Map(values.flatMap((value) => (value.css === null ? [] : [[value.css, value.value] as const]))),
   ].map(([, value]) => ({ value, color: parseColor(value)! }));

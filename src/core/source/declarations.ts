@@ -73,8 +73,16 @@ export interface DeclarationInFile {
   exact: boolean;
 }
 
-/** Every declaration of a file: of the sheet, or of the sheets a page embeds and its style attributes. */
-export function* declarationsOfFile(site: Site, file: TextFile): Generator<DeclarationInFile> {
+const declarationsKnown = new WeakMap<TextFile, readonly DeclarationInFile[]>();
+
+/** Every declaration of a file: of the sheet, or of the sheets a page embeds and its style attributes; walked once for a text. */
+export function declarationsOfFile(site: Site, file: TextFile): readonly DeclarationInFile[] {
+  let declarations = declarationsKnown.get(file);
+  if (!declarations) declarationsKnown.set(file, (declarations = [...declarationsOf(site, file)]));
+  return declarations;
+}
+
+function* declarationsOf(site: Site, file: TextFile): Generator<DeclarationInFile> {
   for (const { items, offset } of sheetTexts(site, file))
     for (const one of declarationsIn(items)) yield { ...one, file, offset, exact: true };
   if (file.kind !== "html") return;

@@ -5,7 +5,7 @@ import { genericFace, knownFace } from "../cascade/fonts/faces";
 import type { FontAxis } from "../cascade/fonts/fontFile";
 import type { FaceMetrics } from "../cascade/fonts/metrics";
 import { weightCost, type FontFace } from "../cascade/fonts/pageFonts";
-import { memberOn, platformFaces, platforms, type Platform } from "./platforms";
+import { memberOn, platformFace, platforms, type Platform } from "./platforms";
 import { stackFaults, stackMembers, type StackFault } from "./stack";
 
 export interface MemberInfo {
@@ -86,7 +86,7 @@ function memberInfo({ name, generic }: FamilyName, faces: readonly FontFace[]): 
           "It has no file that can be read."),
     };
   }
-  const system = platformFaces.find(({ family }) => family.toLowerCase() === name.toLowerCase());
+  const system = platformFace(name);
   const metrics = knownFace(name);
   if (!system) return { ...base, source: "unknown", metrics };
   const { platforms: on, weights, italic, since } = system;

@@ -167,6 +167,11 @@ export const platformFaces: readonly PlatformFace[] = [
   face("Zapfino", "cursive", [M, I], regular, false),
 ];
 
+const facesByName = new Map(platformFaces.map((face) => [face.family.toLowerCase(), face]));
+
+/** The face of a system by its family, in any letter case; undefined where no system comes with it. */
+export const platformFace = (family: string): PlatformFace | undefined => facesByName.get(family.toLowerCase());
+
 /** What generic families come to, by system, in the systems' own standard settings. */
 export const genericOn: Readonly<Record<string, Readonly<Record<Platform, string>>>> = {
   serif: {
@@ -241,8 +246,7 @@ export function memberOn(
     if (generic) return { at, face: (genericOn[name] ?? genericOn[sameAs[name] ?? "serif"]!)[platform] };
     const lower = name.toLowerCase();
     if (own.some((family) => family.toLowerCase() === lower)) return { at, face: name };
-    if (platformFaces.some(({ family, platforms: on }) => family.toLowerCase() === lower && on.includes(platform)))
-      return { at, face: name };
+    if (platformFace(name)?.platforms.includes(platform)) return { at, face: name };
     if (lower === "-apple-system" && (platform === "macos" || platform === "ios")) return { at, face: "San Francisco" };
     if (lower === "blinkmacsystemfont" && platform === "macos") return { at, face: "San Francisco" };
   }

@@ -2,7 +2,7 @@
 import { genericFamilies, parseFamilies, serialiseFamily, type FamilyName } from "../cascade/properties/font";
 import { componentsOf } from "../source/css/components";
 import { editDistance } from "../source/path";
-import { platformFaces } from "./platforms";
+import { platformFace, platformFaces } from "./platforms";
 
 /** Members of a stack as written; null when it is not one. */
 export function stackMembers(text: string): FamilyName[] | null {
@@ -90,7 +90,7 @@ export function nearestFamily(name: string, own: readonly string[]): string | nu
 /** The generic family that goes with the first member that says what it is. */
 export function likelyGeneric(members: readonly FamilyName[]): string {
   for (const { name } of members) {
-    const known = platformFaces.find(({ family }) => family.toLowerCase() === name.toLowerCase());
+    const known = platformFace(name);
     if (known) return known.generic;
   }
   return members.some(
