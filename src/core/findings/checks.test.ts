@@ -409,6 +409,20 @@ test("a finding is told, and set right, where its cause stands by now, though no
   );
 });
 
+test("what decides something anywhere does not always lose, whichever sheets the pages have", () => {
+  const link = (name: string) => `<link rel=stylesheet href=${name}.css>`;
+  const sheets = { "a.css": "body{background:#fff} p{color:#123}", "b.css": ".boat{color:#321}" };
+  const both = `${link("b")}${link("a")}<p class=boat>${running}</p>`;
+  const losing = (from: Site) => found(from, "always-loses", /`color: #123` never counts/);
+  const lost = site({ "a.html": both, "b.html": both, ...sheets });
+  expect(losing(lost)).toMatchObject([
+    { path: "a.css", line: 1, places: [{ page: "a.html" }, { page: "b.html" }], causes: [{ path: "b.css" }] },
+  ]);
+  expect(losing(site({ "a.html": both, "b.html": `${link("a")}<p class=boat>${running}</p>`, ...sheets }))).toEqual([]);
+  const moved = changeSite(lost, [{ path: "a.css", start: 0, end: 0, insert: "/* Ossel */\n" }]);
+  expect(losing(moved)).toMatchObject([{ path: "a.css", line: 2 }]);
+});
+
 test("a fix is offered only for what is there", () => {
   const from = css("p{color:#999}");
   const [finding] = found(from, "contrast", /./);
