@@ -6,6 +6,8 @@ export default defineConfig({
     include: ["src/**/*.test.ts"],
     environment: "node",
     testTimeout: 60_000,
+    // No test leaves anything behind in a module, so each module is loaded once for a worker, not once for a file.
+    isolate: false,
     setupFiles: ["src/core/testing/setup.ts"],
   },
 });

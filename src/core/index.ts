@@ -47,7 +47,9 @@ export {
   takesCommas,
   type HandChannel,
   inGamut,
+  isEnough,
   ladder,
+  leastRatio,
   nearestName,
   nearestPassingGround,
   nearestPassingInk,
@@ -163,7 +165,7 @@ export { joinColors, rewriteColors, type Rewriting } from "./palette/rewrite";
 export { colorSpots, colorSpotSteps, type ColorSpot, type Role } from "./palette/values";
 export { reports } from "./report";
 export { convertedTable, givenColors, type GivenColor } from "./report/convertedColors";
-export { isEnough, leastRatio, pairFixes, type PairFixes } from "./palette/pairFixes";
+export { pairFixes, type PairFixes } from "./palette/pairFixes";
 export { axisSettings, withAxis, type AxisSetting } from "./type/axes";
 export {
   decorationLonghands,

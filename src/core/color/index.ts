@@ -21,7 +21,9 @@ export { contrastRatio, neededRatio, paintOver, relativeLuminance, showRatio, to
 export { formatColor, nearestName, type FormatOptions } from "./format";
 export {
   atLightness,
+  isEnough,
   ladder,
+  leastRatio,
   nearestPassingGround,
   nearestPassingInk,
   oklch,

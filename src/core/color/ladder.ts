@@ -55,6 +55,14 @@ export function atLightness(color: Color, lightness: number): Color {
   return { space: "srgb", channels: toSrgb(at(low)).map(byte) as Triple, alpha: color.alpha };
 }
 
+/** The least ratio of an ink on several grounds. */
+export const leastRatio = (ink: Color, needs: readonly Need[]): number =>
+  Math.min(...needs.map((need) => ratioOn(ink, need)));
+
+/** Whether an ink is enough on all of several grounds. */
+export const isEnough = (ink: Color, needs: readonly Need[]): boolean =>
+  needs.every((need) => ratioOn(ink, need) >= need.needs);
+
 /**
  * The rungs of a colour's ladder on a ground: for each ratio, darker and lighter, where there is one.
  * Every colour given reaches its ratio; 8-bit exact: the next lightness towards the ground gives another colour that does not.

@@ -409,6 +409,25 @@ test("a finding is told, and set right, where its cause stands by now, though no
   );
 });
 
+test("states are looked at on every page that is shaped otherwise, and count wherever it is shaped alike", () => {
+  const page = (body: string) => `<link rel=stylesheet href=a.css>${body}`;
+  const usual = page('<p><a href="#">Fares</a></p>');
+  const files = Object.fromEntries(Array.from({ length: 30 }, (_, at) => [`page-${at}.html`, usual]));
+  const from = site({
+    ...files,
+    "z.html": page('<nav><a class="dim" href="#">Winter</a></nav>'),
+    "a.css": "body{color:#222;background:#fff} a{color:#006} a:hover{color:#9cf} .dim:hover{color:#ccc}",
+  });
+  const hovered = found(from, "contrast-states", /^Under the pointer/);
+  expect(hovered.map(({ line, places, causes: [cause] }) => [line, places.length, cause!.text])).toEqual([
+    [1, 30, "color: #9cf"],
+    [1, 1, "color: #ccc"],
+  ]);
+  expect(hovered[1]!.places).toEqual([{ page: "z.html", index: 5 }]);
+  const [fix] = fixesFor(from, hovered[0]!);
+  expect(fix!.label).toMatch(/^Write the ink/);
+});
+
 test("what decides something anywhere does not always lose, whichever sheets the pages have", () => {
   const link = (name: string) => `<link rel=stylesheet href=${name}.css>`;
   const sheets = { "a.css": "body{background:#fff} p{color:#123}", "b.css": ".boat{color:#321}" };

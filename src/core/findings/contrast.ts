@@ -4,7 +4,14 @@ import type { KnownPage } from "../cascade/styledPages";
 import { differenceOk } from "../color/gamut";
 import { formatColor } from "../color/format";
 import { parseColor } from "../color";
-import { nearestPassingInk, nearestPassingGround, ratioOn, type Need } from "../color/ladder";
+import {
+  isEnough,
+  leastRatio,
+  nearestPassingGround,
+  nearestPassingInk,
+  type Need,
+  type Passing,
+} from "../color/ladder";
 import { showRatio } from "../color/contrast";
 import type { Color } from "../color/types";
 import type { Target } from "../edits/types";
@@ -127,6 +134,21 @@ const isAlike = (one: Style, other: Style) =>
 const spotless = (style: Style) =>
   !style.shared.winners.get("color") || style.shared.winners.get("color")!.block.origin === "browser";
 
+/** What has to be found: an ink, or a ground, with which a text can be read wherever its ink comes from the same spot. */
+interface Task {
+  context: CheckContext;
+  page: KnownPage;
+  style: Style;
+  spot: Spot | null;
+  target: Target | null;
+  /** All texts with that ink. */
+  all: readonly Judged[];
+  needs: readonly Need[];
+  own: Legibility;
+  /** The ink with the same hue that is enough, or comes nearest. */
+  nearest: Passing;
+}
+
 /** @param then the same pages under other circumstances, in which it has to be read as well as in these */
 function waysFor(
   context: CheckContext,
@@ -135,66 +157,101 @@ function waysFor(
   style: Style,
   spot: Spot | null,
 ): Way[] {
-  const all = [
-    ...(then ? sharing(then, page, style, spot) : []),
-    ...(then && !spot ? [] : sharing(context, page, style, spot)),
-  ].filter(({ legibility }) => legibility.verdict !== "unjudged");
-  const needs = all.flatMap(({ legibility: { ground, needs: ratio } }) =>
-    (ground.range ?? [ground.color]).map((color): Need => ({ color, needs: ratio })),
-  );
-  const { ink, ground, needs: ratioNeeded } = legibilityOn(page, style, (then ?? context).layouts);
+  const there = then ? sharing(then, page, style, spot) : [];
+  const here = then && !spot ? [] : sharing(context, page, style, spot);
+  const all = [...there, ...here].filter(({ legibility }) => legibility.verdict !== "unjudged");
+  const own = legibilityOn(page, style, (then ?? context).layouts);
+  const needs = needsOf(all);
+  const nearest = nearestPassingInk({ ...own.ink, alpha: 1 }, needs);
   const target = targetFor(page, style, spot);
-  const ways: Way[] = [];
-  const declare = (label: string, where: Target | null, property: string, value: string) =>
-    ways.push(...declareWay(context.site, label, where, property, value));
-  const least = (color: Color) => Math.min(...needs.map((need) => ratioOn(color, need)));
-  const nearest = nearestPassingInk({ ...ink, alpha: 1 }, needs);
-  const on = needs.length > 1 ? "on all its grounds" : "on its ground";
-  if (nearest.passes) {
-    const value = formatColor(nearest.color, "hex");
-    declare(`Write the ink \`${value}\`: ${showRatio(least(nearest.color))} to 1 ${on}`, target, "color", value);
-  }
-  const own = siteInk(context, ink, needs);
-  if (own)
-    declare(
-      `Take the site's own \`${own.value}\`: ${showRatio(least(own.color))} to 1 ${on}`,
-      target,
-      "color",
-      own.value,
-    );
+  const task: Task = { context, page, style, spot, target, all, needs, own, nearest };
   const scheme = then && then.conditions.scheme !== context.conditions.scheme ? then.conditions.scheme : null;
-  if (scheme && spot) ways.push(...inScheme(context.site, scheme, spot, ink, sharing(then!, page, style, spot)));
-  if (!nearest.passes) {
-    for (const extreme of ["#000000", "#ffffff"])
-      if (needs.every((need) => ratioOn(parseColor(extreme)!, need) >= need.needs))
-        declare(
-          `Write the ink \`${extreme}\`: ${showRatio(least(parseColor(extreme)!))} to 1 ${on}`,
-          target,
-          "color",
-          extreme,
-        );
-  }
-  const groundSpot = groundOf(page, style, ground.from);
-  if (groundSpot && ground.kind === "color") {
-    const found = nearestPassingGround(ground.color, [{ color: { ...ink, alpha: 1 }, needs: ratioNeeded }]);
-    const value = formatColor(found.color, "hex");
-    if (found.passes)
-      declare(`Write the ground \`${value}\``, targetOf(page.file.path, groundSpot), "background-color", value);
-  }
+  return [
+    ...inkWays(task),
+    ...(scheme && spot ? inScheme(context.site, scheme, spot, own.ink, there) : []),
+    ...extremeWays(task),
+    ...groundWays(task),
+    ...sizeWays(task),
+  ];
+}
+
+const needsOf = (judged: readonly Judged[]): Need[] =>
+  judged.flatMap(({ legibility: { ground, needs } }) =>
+    (ground.range ?? [ground.color]).map((color): Need => ({ color, needs })),
+  );
+
+const declare = ({ context, target }: Task, label: string, property: string, value: string): Way[] =>
+  declareWay(context.site, label, target, property, value);
+
+/** How well an ink can be read wherever it would stand. */
+const reading = ({ needs }: Task, ink: Color): string =>
+  `${showRatio(leastRatio(ink, needs))} to 1 on ${needs.length > 1 ? "all its grounds" : "its ground"}`;
+
+/** The nearest ink that is enough everywhere, and the nearest that the site has. */
+function inkWays(task: Task): Way[] {
+  const { context, own, needs, nearest } = task;
+  const value = formatColor(nearest.color, "hex");
+  const ways = nearest.passes
+    ? declare(task, `Write the ink \`${value}\`: ${reading(task, nearest.color)}`, "color", value)
+    : [];
+  const sites = siteInk(context, own.ink, needs);
+  return sites
+    ? [
+        ...ways,
+        ...declare(task, `Take the site's own \`${sites.value}\`: ${reading(task, sites.color)}`, "color", sites.value),
+      ]
+    : ways;
+}
+
+/** Black or white, where no ink of the same hue is enough. */
+function extremeWays(task: Task): Way[] {
+  if (task.nearest.passes) return [];
+  return ["#000000", "#ffffff"].flatMap((value) => {
+    const ink = parseColor(value)!;
+    return isEnough(ink, task.needs)
+      ? declare(task, `Write the ink \`${value}\`: ${reading(task, ink)}`, "color", value)
+      : [];
+  });
+}
+
+/** Another ground under it; where that is a picture or a gradient on which no ink can be read, one of its own. */
+function groundWays(task: Task): Way[] {
+  const { context, page, style, own, nearest } = task;
+  const found = nearestPassingGround(own.ground.color, [{ color: { ...own.ink, alpha: 1 }, needs: own.needs }]);
+  const value = formatColor(found.color, "hex");
+  if (!found.passes) return [];
+  if (own.ground.kind !== "color")
+    return nearest.passes ? [] : declare(task, `Give it a ground of its own: \`${value}\``, "background-color", value);
+  const spot = groundOf(page, style, own.ground.from);
+  return spot
+    ? declareWay(
+        context.site,
+        `Write the ground \`${value}\``,
+        targetOf(page.file.path, spot),
+        "background-color",
+        value,
+      )
+    : [];
+}
+
+/** Text is large, and needs less, from this size on, CSS px (WCAG 2.2, 1.4.3: 18 points). */
+const large = 24;
+/** So many texts are enlarged at most. */
+const mostEnlarged = 40;
+
+function sizeWays(task: Task): Way[] {
+  const { all, style } = task;
   const worst = Math.min(...all.map(({ legibility }) => legibility.ratio));
-  if (worst >= 3 && all.length < 40 && fontSizeOf(style) >= 18)
-    declare("Set it at 24px, where 3 to 1 is enough", target, "font-size", "24px");
-  return ways;
+  return worst >= 3 && all.length < mostEnlarged && fontSizeOf(style) >= large * 0.75
+    ? declare(task, `Set it at ${large}px, where 3 to 1 is enough`, "font-size", `${large}px`)
+    : [];
 }
 
 /** An ink for one scheme alone, in a rule of its own at the end of the sheet. */
 function inScheme(site: Site, scheme: string, { path, rule }: Spot, ink: Color, there: readonly Judged[]): Way[] {
   const file = textFile(site, path);
   const found = file && rule !== null ? ruleAround(site, path, rule + 1) : null;
-  const needs = there.flatMap(({ legibility: { ground, needs: ratio } }) =>
-    (ground.range ?? [ground.color]).map((color): Need => ({ color, needs: ratio })),
-  );
-  const nearest = nearestPassingInk({ ...ink, alpha: 1 }, needs);
+  const nearest = nearestPassingInk({ ...ink, alpha: 1 }, needsOf(there));
   if (!file || !found || !nearest.passes || sheetEndOf(found.sheet.text)) return [];
   const value = formatColor(nearest.color, "hex");
   const end = found.sheet.offset + found.sheet.text.trimEnd().length;
@@ -230,7 +287,7 @@ function siteInk({ site }: CheckContext, ink: Color, needs: readonly Need[]): { 
   for (const { css, role, value } of colorSpots(site)) {
     if (css === null || (role !== "ink" && role !== "named")) continue;
     const color = parseColor(css);
-    if (!color || color.alpha !== 1 || !needs.every((need) => ratioOn(color, need) >= need.needs)) continue;
+    if (!color || color.alpha !== 1 || !isEnough(color, needs)) continue;
     const distance = differenceOk(color, ink);
     if (distance > farthest) continue;
     if (!best || distance < best.distance) best = { value, color, distance };

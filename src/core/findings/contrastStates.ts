@@ -1,33 +1,46 @@
 import type { Conditions } from "../cascade/conditions";
 import { styledPage, type KnownPage } from "../cascade/styledPages";
 import type { Style } from "../cascade/style";
-import type { ElementNode } from "../source/html/document";
+import { pageShapes } from "../source/html/shapes";
+import type { ElementNode, HtmlDocument } from "../source/html/document";
 import type { Site } from "../source/site";
-import { textsOf } from "../text/pageTexts";
+import { refOf, textsOf } from "../text/pageTexts";
+import { refKey, type ElementRef } from "../text/refs";
 import { legibilityOn } from "../text/textStyles";
 import { unreadable } from "./contrast";
-import type { Check, CheckContext, Found } from "./types";
+import type { Check, CheckContext, Circumstances, Found } from "./types";
 
-/** So many pages are looked at in other states and schemes than the one that is shown: each is styled once more for each. */
-const mostPages = 12;
-
-/** A page under circumstances that readers bring about. */
+/** A page as readers may bring it about. */
 interface Circumstance {
-  when: string;
   /** What a page's sheets hold where it makes a difference. */
   asked: RegExp;
+  /** Whether it is about links and buttons alone, with what is in them. */
+  ofControls: boolean;
   conditions(page: KnownPage, now: Conditions): Conditions;
-  /** The states it is about; none where it is the scheme. */
-  states: readonly string[];
+  under(now: Conditions): Circumstances;
+  /** In words, as a sentence begins. */
+  when(now: Conditions): string;
 }
+
+/** So many pages are looked at in each circumstance: each is styled once more for it. */
+const mostPages = 16;
 
 const isControl = ({ tag, attributes }: ElementNode) =>
   (tag === "a" && attributes.has("href")) || tag === "button" || tag === "summary";
 
-const forced = (when: string, asked: RegExp, ...states: string[]): Circumstance => ({
-  when,
+const otherOf = ({ scheme }: Conditions) => (scheme === "light" ? "dark" : "light");
+
+const otherScheme: Circumstance = {
+  asked: /prefers-color-scheme|light-dark\(|color-scheme\s*:/i,
+  ofControls: false,
+  conditions: (_, now) => ({ ...now, scheme: otherOf(now) }),
+  under: (now) => ({ scheme: otherOf(now) }),
+  when: (now) => `In the ${otherOf(now)} scheme`,
+};
+
+const inState = (when: string, asked: RegExp, ...states: string[]): Circumstance => ({
   asked,
-  states,
+  ofControls: true,
   conditions: (page, now) => ({
     ...now,
     forced: {
@@ -37,39 +50,102 @@ const forced = (when: string, asked: RegExp, ...states: string[]): Circumstance 
       ),
     },
   }),
+  under: () => ({ states }),
+  when: () => when,
 });
 
-const otherScheme = (now: Conditions): Conditions => ({ ...now, scheme: now.scheme === "light" ? "dark" : "light" });
-
 const circumstances: readonly Circumstance[] = [
-  {
-    when: "In the other scheme",
-    asked: /prefers-color-scheme|light-dark\(|color-scheme\s*:/i,
-    states: [],
-    conditions: (_, now) => otherScheme(now),
-  },
-  forced("Under the pointer", /:hover/i, "hover"),
-  forced("Once it was visited", /:visited/i, "visited"),
-  forced("With the focus", /:focus/i, "focus", "focus-visible"),
-  forced("While it is pressed", /:active/i, "active"),
+  otherScheme,
+  inState("Under the pointer", /:hover/i, "hover"),
+  inState("Once it was visited", /:visited/i, "visited"),
+  inState("With the focus", /:focus/i, "focus", "focus-visible"),
+  inState("While it is pressed", /:active/i, "active"),
 ];
 
-/** Text that can be read as the page stands, and not in the other scheme, or as a link in one of its states (WCAG 2.2, 1.4.3). */
+/**
+ * Text that can be read as the page stands, and not in the other scheme, or as a link in one of its states
+ * (WCAG 2.2, 1.4.3). Of pages on which all is shaped as on others, one is looked at; what is shaped as what was found
+ * counts as a place of the same finding.
+ */
 export const contrastStates: Check = {
   name: "contrast-states",
   group: "unread",
   *onSite({ site, pages, conditions }) {
     const found: Found[] = [];
-    for (const page of pages.slice(0, mostPages)) {
-      for (const one of circumstances) {
-        if (!page.sheets.owners.some(({ sheets }) => sheets.some(({ text }) => one.asked.test(text)))) continue;
+    for (const one of circumstances) {
+      const asking = pages.filter(({ sheets }) => asks(sheets, one.asked));
+      const looked = new Set(yield* lookedAt(asking, one));
+      for (const page of looked) {
+        found.push(...foundUnder(site, page, one, conditions).map((own) => ({ ...own, places: [...own.places!] })));
         yield;
-        found.push(...foundUnder(site, page, one, conditions));
       }
+      addPlaces(
+        found,
+        asking.filter((page) => !looked.has(page)),
+        asking,
+      );
     }
     return found;
   },
 };
+
+const asks = ({ owners }: KnownPage["sheets"], asked: RegExp) =>
+  owners.some(({ sheets }) => sheets.some(({ text }) => asked.test(text)));
+
+/** Pages on which elements that a circumstance is about are shaped as on none before. */
+function* lookedAt(pages: readonly KnownPage[], { ofControls }: Circumstance): Generator<void, KnownPage[]> {
+  const seen = new Set<string>();
+  const looked: KnownPage[] = [];
+  for (const page of pages) {
+    const before = seen.size;
+    for (const { shape, inControl } of shapedTexts(page)) if (inControl || !ofControls) seen.add(shape);
+    if (seen.size > before) looked.push(page);
+    if (looked.length === mostPages) break;
+    yield;
+  }
+  return looked;
+}
+
+/** Puts texts of other pages that are shaped as those found to the places of what was found. */
+function addPlaces(found: readonly Found[], others: readonly KnownPage[], all: readonly KnownPage[]): void {
+  if (found.length === 0 || others.length === 0) return;
+  const shapeOf = new Map(all.flatMap(shapedTexts).map(({ ref, shape }) => [refKey(ref), shape]));
+  const byShape = new Map<string, Found>();
+  for (const one of found) for (const place of one.places!) byShape.set(shapeOf.get(refKey(place))!, one);
+  for (const page of others) for (const { ref, shape } of shapedTexts(page)) byShape.get(shape)?.places!.push(ref);
+}
+
+interface ShapedText {
+  ref: ElementRef;
+  shape: string;
+  inControl: boolean;
+}
+
+const shaped = new WeakMap<KnownPage, readonly ShapedText[]>();
+
+/** The texts of a page with a name for how each is shaped. */
+function shapedTexts(page: KnownPage): readonly ShapedText[] {
+  let texts = shaped.get(page);
+  if (!texts) {
+    const shapes = pageShapes(page.document, page.sheets);
+    const within = controlled(page.document);
+    texts = textsOf(page).map((style) => {
+      const { element, pseudo } = style;
+      const shape = `${shapes[element.index]} ${pseudo ?? ""}`;
+      return { ref: refOf(page.file.path, style), shape, inControl: within.has(element) };
+    });
+    shaped.set(page, texts);
+  }
+  return texts;
+}
+
+/** Elements that readers bring into a state, with all in them. */
+function controlled({ elements }: HtmlDocument): ReadonlySet<ElementNode> {
+  const within = new Set<ElementNode>();
+  for (const element of elements)
+    if (isControl(element) || (element.parent && within.has(element.parent))) within.add(element);
+  return within;
+}
 
 const known = new WeakMap<KnownPage, Map<Circumstance, Found[]>>();
 
@@ -83,37 +159,32 @@ function foundUnder(site: Site, page: KnownPage, one: Circumstance, conditions: 
 
 function look(site: Site, page: KnownPage, one: Circumstance, conditions: Conditions): Found[] {
   const then = styledPage(site, page.file, one.conditions(page, conditions));
-  const readAtRest = new Set(
-    textsOf(page)
-      .filter((style) => legibilityOn(page, style, {}).ratio >= legibilityOn(page, style, {}).needs)
-      .map(keyOf),
-  );
+  const keyOf = (style: Style) => refKey(refOf(page.file.path, style));
+  const isRead = (style: Style) => {
+    const { ratio, needs } = legibilityOn(page, style, {});
+    return ratio >= needs;
+  };
+  const readAtRest = new Set(textsOf(page).filter(isRead).map(keyOf));
+  const within = one.ofControls ? controlled(page.document) : null;
   const failing = textsOf(then).filter((style) => {
-    if (!readAtRest.has(keyOf(style)) || (one.states.length > 0 && !isWithinControl(style))) return false;
+    if (!readAtRest.has(keyOf(style)) || within?.has(style.element) === false) return false;
     const { verdict, ratio, needs } = legibilityOn(then, style, {});
     return (verdict === "fails" || verdict === "doubtful") && ratio < needs;
   });
-  const { scheme } = then.conditions;
-  const told = one.states.length > 0 ? { states: one.states } : { scheme };
-  const when = one.states.length > 0 ? one.when : `In the ${scheme} scheme`;
-  return unreadable(then, failing, {}, when, (context) => under(context, one)).map((found) => ({
+  const under = (context: CheckContext): CheckContext => contextUnder(context, one);
+  return unreadable(then, failing, {}, one.when(conditions), under).map((found) => ({
     ...found,
-    under: told,
+    under: one.under(conditions),
   }));
 }
 
-const keyOf = ({ element, pseudo }: Style) => `${element.index} ${pseudo ?? ""}`;
-
-function isWithinControl({ element }: Style): boolean {
-  for (let above: ElementNode | null = element; above; above = above.parent) if (isControl(above)) return true;
-  return false;
+function contextUnder(context: CheckContext, one: Circumstance): CheckContext {
+  const { site, pages, conditions } = context;
+  const { scheme } = one.under(conditions);
+  return {
+    ...context,
+    conditions: scheme ? { ...conditions, scheme } : conditions,
+    layouts: {},
+    pages: pages.map((page) => styledPage(site, page.file, one.conditions(page, conditions))),
+  };
 }
-
-const under = (context: CheckContext, one: Circumstance): CheckContext => ({
-  ...context,
-  conditions: one.states.length > 0 ? context.conditions : otherScheme(context.conditions),
-  layouts: {},
-  pages: context.pages
-    .slice(0, mostPages)
-    .map((page) => styledPage(context.site, page.file, one.conditions(page, context.conditions))),
-});

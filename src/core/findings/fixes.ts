@@ -3,7 +3,7 @@ import { defaultConditions, type Conditions } from "../cascade/conditions";
 import { styledPage } from "../cascade/styledPages";
 import { planSteps } from "../edits/plan";
 import type { Plan } from "../edits/types";
-import type { ElementRef } from "../text/refs";
+import { refKey } from "../text/refs";
 import type { TextChange } from "../source/changes";
 import { changeSite, pagesOf, type Site } from "../source/site";
 import { finished } from "../source/steps";
@@ -38,10 +38,15 @@ export function* fixSteps(
   layouts: Layouts,
 ): Generator<void, Fix[]> {
   const fixes: Fix[] = [];
-  for (const { label, changes } of yield* waySteps(site, finding, conditions, layouts))
+  const start = yield* startSteps(site, finding.check, conditions, layouts);
+  if (!start) return fixes;
+  for (const { label, changes } of yield* waySteps(finding, start, mostWays))
     fixes.push({ label, ...(yield* planSteps(site, { kind: "text", changes }, conditionsUnder(finding, conditions))) });
   return fixes;
 }
+
+/** So many ways to set one finding right are offered. */
+const mostWays = 6;
 
 /** The conditions that a finding is about: those looked at, or others that it names. */
 export function conditionsUnder({ under }: Finding, conditions: Conditions): Conditions {
@@ -70,8 +75,12 @@ export function* allRightSteps(
   layouts: Layouts = {},
 ): Generator<void, AllRight> {
   const all: AllRight = { changes: [], count: 0 };
+  const starts = new Map<string, Start | null>();
   for (const finding of findings) {
-    const [way] = yield* waySteps(site, finding, conditions, layouts, 1);
+    let start = starts.get(finding.check);
+    if (start === undefined)
+      starts.set(finding.check, (start = yield* startSteps(site, finding.check, conditions, layouts)));
+    const [way] = start ? yield* waySteps(finding, start, 1) : [];
     if (!way || way.changes.some((change) => all.changes.some((other) => meet(change, other)))) continue;
     all.changes.push(...way.changes);
     all.count += 1;
@@ -81,28 +90,38 @@ export function* allRightSteps(
 
 const meet = (a: TextChange, b: TextChange) => a.path === b.path && a.start <= b.end && b.start <= a.end;
 
-function* waySteps(
+/** A site as it is before one of the findings of a check is set right. */
+interface Start {
+  check: Check;
+  context: CheckContext;
+  /** As the check finds it where nothing is known of layouts, which do not hold for what is changed. */
+  bare: State;
+  found: readonly { finding: Finding; found: Found }[];
+}
+
+function* startSteps(
   site: Site,
-  finding: Finding,
+  name: string,
   conditions: Conditions,
   layouts: Layouts,
-  most = 6,
-): Generator<void, Way[]> {
-  const check = checks.find(({ name }) => name === finding.check);
-  if (!check) return [];
+): Generator<void, Start | null> {
+  const check = checks.find((one) => one.name === name);
+  if (!check) return null;
   const context = yield* contextSteps(site, conditions, layouts);
-  const all = gathered(check, yield* foundBy(check, context), site);
-  const found = all.find((one) => keyOf(one.finding) === keyOf(finding))?.found;
-  const before = found?.ways ? yield* stateOf(check, { ...context, layouts: {} }) : null;
+  const found = gathered(check, yield* foundBy(check, context), site);
+  return { check, context, found, bare: yield* stateOf(check, { ...context, layouts: {} }) };
+}
+
+function* waySteps(finding: Finding, { check, context, bare, found }: Start, most: number): Generator<void, Way[]> {
+  const own = found.find((one) => keyOf(one.finding) === keyOf(finding))?.found;
   const ways: Way[] = [];
   const seen = new Set<string>();
-  for (const way of found?.ways?.(context) ?? []) {
+  for (const way of own?.ways?.(context) ?? []) {
     const key = JSON.stringify(way.changes);
     if (ways.length >= most || way.changes.length === 0 || seen.has(key)) continue;
     seen.add(key);
-    // What is known of pages as they are laid out does not hold for others.
-    const after = yield* contextSteps(changeSite(site, way.changes), conditions, {});
-    if (helps(finding, before!, yield* stateOf(check, after))) ways.push(way);
+    const after = yield* contextSteps(changeSite(context.site, way.changes), context.conditions, {});
+    if (helps(finding, bare, yield* stateOf(check, after))) ways.push(way);
   }
   return ways;
 }
@@ -116,21 +135,21 @@ function* contextSteps(site: Site, conditions: Conditions, layouts: Layouts): Ge
   return { site, conditions, layouts, stresses: {}, pages };
 }
 
-/** What one check finds, and the number of errors that are found in files. */
+/** What one check finds, and the number of errors that it and the checks of files find. */
 interface State {
   own: readonly Found[];
   errors: number;
 }
 
 function* stateOf(check: Check, context: CheckContext): Generator<void, State> {
-  let errors = 0;
-  for (const other of checks) {
-    // That a text which gets its ink at last cannot be read well is a finding of its own.
-    if (!other.inFile && other !== check) continue;
-    errors += (yield* foundBy(other, context)).filter(({ level }) => level === "error").length;
-  }
-  return { own: yield* foundBy(check, context), errors };
+  const own = yield* foundBy(check, context);
+  let errors = errorsIn(own);
+  // That a text which gets its ink at last cannot be read well is a finding of its own.
+  for (const other of checks) if (other.inFile && other !== check) errors += errorsIn(yield* foundBy(other, context));
+  return { own, errors };
 }
+
+const errorsIn = (found: readonly Found[]) => found.filter(({ level }) => level === "error").length;
 
 /** Whether a finding is gone, and nothing is worse than before. */
 function helps(finding: Finding, before: State, after: State): boolean {
@@ -144,5 +163,3 @@ function helps(finding: Finding, before: State, after: State): boolean {
   const count = ({ own }: State) => own.filter(({ message }) => message === finding.message).length;
   return count(after) < Math.max(1, count(before));
 }
-
-const refKey = ({ page, index, pseudo }: ElementRef) => `${page} ${index} ${pseudo ?? ""}`;

@@ -4,7 +4,8 @@ import { parseColor } from "../color";
 import { applyChanges } from "../source/changes";
 import { textFile } from "../source/site";
 import { pageWith } from "../testing/site";
-import { isEnough, leastRatio, pairFixes } from "./pairFixes";
+import { isEnough, leastRatio } from "../color/ladder";
+import { pairFixes } from "./pairFixes";
 import { paletteOf } from "./palette";
 
 function fixes(css: string, body: string, pick: (pair: { ink: string; ground: string }) => boolean) {

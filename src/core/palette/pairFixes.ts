@@ -1,10 +1,9 @@
 /** How a pair of ink and ground is brought to pass: by another ink, or by another ground. */
 import { parseColor } from "../color";
 import { formatColor } from "../color/format";
-import { nearestPassingGround, nearestPassingInk, ratioOn, type Need, type Passing } from "../color/ladder";
-import type { Color } from "../color/types";
+import { nearestPassingGround, nearestPassingInk, type Need, type Passing } from "../color/ladder";
 import type { TextChange } from "../source/changes";
-import type { ElementRef } from "../text/refs";
+import { refKey } from "../text/refs";
 import type { Palette, PalettePair, PaletteUse } from "./palette";
 import { joinColors } from "./rewrite";
 
@@ -26,32 +25,22 @@ export function pairFixes(pair: PalettePair, palette: Palette): PairFixes {
   return { spots, needs, ink, ground: ink.passes ? null : otherGround(pair, palette) };
 }
 
-/** The least ratio of an ink on several grounds. */
-export const leastRatio = (ink: Color, needs: readonly Need[]): number =>
-  Math.min(...needs.map((need) => ratioOn(ink, need)));
-
-/** Whether an ink is enough on all of several grounds. */
-export const isEnough = (ink: Color, needs: readonly Need[]): boolean =>
-  needs.every((need) => ratioOn(ink, need) >= need.needs);
-
-const idOf = ({ page, index, pseudo }: ElementRef) => `${page} ${index} ${pseudo ?? ""}`;
-
 function needsOf(spots: readonly PaletteUse[], pair: PalettePair, { pairs }: Palette): Need[] {
-  const touched = new Set(spots.flatMap(({ places }) => places.map(idOf)));
+  const touched = new Set(spots.flatMap(({ places }) => places.map(refKey)));
   return pairs
     .filter(
-      ({ ink, places }) => ink === pair.ink && (touched.size === 0 || places.some((one) => touched.has(idOf(one)))),
+      ({ ink, places }) => ink === pair.ink && (touched.size === 0 || places.some((one) => touched.has(refKey(one)))),
     )
     .flatMap((one) => (one.range ?? [one.ground]).map((css): Need => ({ color: parseColor(css)!, needs: one.needs })));
 }
 
 function otherGround(pair: PalettePair, { values, pairs }: Palette): PairFixes["ground"] {
   if (pair.range) return null;
-  const there = new Set(pair.places.map(idOf));
+  const there = new Set(pair.places.map(refKey));
   const spots = values
     .filter(({ css }) => css === pair.ground)
     .flatMap(({ uses }) =>
-      uses.filter(({ role, places }) => role === "ground" && places.some((one) => there.has(idOf(one)))),
+      uses.filter(({ role, places }) => role === "ground" && places.some((one) => there.has(refKey(one)))),
     );
   const inks = pairs
     .filter(({ ground, range }) => range === null && ground === pair.ground)
@@ -63,12 +52,12 @@ function otherGround(pair: PalettePair, { values, pairs }: Palette): PairFixes["
 }
 
 function spotsOf(pair: PalettePair, { values }: Palette): PaletteUse[] {
-  const there = new Set(pair.places.map(idOf));
+  const there = new Set(pair.places.map(refKey));
   return values
     .filter(({ css }) => css === pair.ink)
     .flatMap(({ uses }) =>
       uses.filter(
-        ({ role, places }) => (role === "ink" || role === "named") && places.some((one) => there.has(idOf(one))),
+        ({ role, places }) => (role === "ink" || role === "named") && places.some((one) => there.has(refKey(one))),
       ),
     );
 }

@@ -1,5 +1,5 @@
 /** The colours of a site: values, what they are used for, which are alike, and the pairs that occur. */
-import type { ElementRef } from "../text/refs";
+import { refKey, type ElementRef } from "../text/refs";
 import type { Conditions } from "../cascade/conditions";
 import { sides } from "../cascade/properties/box";
 import { spotOf } from "../cascade/explain";
@@ -128,7 +128,7 @@ function placesByDeclaration(pages: readonly KnownPage[], layouts: Layouts): Map
     const known = all.get(key) ?? { places: new Map(), elements: new Map(), failing: false };
     all.set(key, known);
     const ref = refOf(page.file.path, place);
-    known[into].set(`${ref.page}:${ref.index}:${ref.pseudo ?? ""}`, ref);
+    known[into].set(refKey(ref), ref);
     known.failing ||= failing;
   };
   for (const page of pages) {
@@ -299,7 +299,9 @@ export interface Twins {
 
 /** Values of different colours that are nearly alike, nearest first. @param within distance in OKLab */
 export function twinsIn(
-  values: readonly Pick<PaletteValue, "css" | "value">[], within: number = usualTwinDistance): Twins[] {
+  values: readonly Pick<PaletteValue, "css" | "value">[],
+  within: number = usualTwinDistance,
+): Twins[] {
   const colors = [
     ...new Map(values.flatMap((value) => (value.css === null ? [] : [[value.css, value.value] as const]))),
   ].map(([, value]) => ({ value, color: parseColor(value)! }));

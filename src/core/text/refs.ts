@@ -8,3 +8,6 @@ export interface ElementRef {
   /** The pseudo-element of it that is meant: "before". */
   pseudo?: string;
 }
+
+/** Equal for what is one element, or one pseudo-element. */
+export const refKey = ({ page, index, pseudo }: ElementRef): string => `${page} ${index} ${pseudo ?? ""}`;

@@ -1,0 +1,49 @@
+/** Which elements of pages the names in sheets can tell apart. */
+import type { HtmlDocument } from "./document";
+import type { PageSheets, SheetSource } from "./sheets";
+
+const names = new WeakMap<object, ReadonlySet<string>>();
+
+/** Classes and ids that a sheet's text names, with their dot or hash, as they are written. */
+function namesOf(sheet: SheetSource): ReadonlySet<string> {
+  let own = names.get(sheet.items);
+  if (!own) names.set(sheet.items, (own = new Set(sheet.text.match(/[.#][\p{L}_-][\p{L}\p{N}_-]*/gu))));
+  return own;
+}
+
+const numbers = new Map<string, number>();
+/** More shapes than this are not numbered at a time: numbers then begin anew, higher. */
+const most = 200_000;
+let last = 0;
+
+const known = new WeakMap<HtmlDocument, { sheets: PageSheets; shapes: readonly number[] }>();
+
+/**
+ * A number for each element, by index: equal, on all pages, for elements whose tags and names that sheets ask for are
+ * the same, with all around them. Where they stand among others and what else they are given is left out.
+ */
+export function pageShapes(document: HtmlDocument, sheets: PageSheets): readonly number[] {
+  let kept = known.get(document);
+  if (kept?.sheets !== sheets) {
+    kept = { sheets, shapes: shapesIn(document, sheets) };
+    known.set(document, kept);
+  }
+  return kept.shapes;
+}
+
+function shapesIn({ elements }: HtmlDocument, { owners }: PageSheets): number[] {
+  const sets = [...new Set(owners.flatMap(({ sheets }) => sheets.map(namesOf)))];
+  const isAsked = (name: string) => sets.some((set) => set.has(name));
+  const shapes: number[] = [];
+  for (const { tag, classes, id, parent } of elements) {
+    const own = [...classes].filter((name) => isAsked(`.${name}`)).sort();
+    const key = `${parent ? shapes[parent.index] : 0} ${tag} ${own.join(".")} ${id !== null && isAsked(`#${id}`) ? id : ""}`;
+    let number = numbers.get(key);
+    if (number === undefined) {
+      if (numbers.size > most) numbers.clear();
+      numbers.set(key, (number = last += 1));
+    }
+    shapes.push(number);
+  }
+  return shapes;
+}
