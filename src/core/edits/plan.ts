@@ -9,7 +9,7 @@ import { sheetEndOf } from "../source/css/open";
 import { parseBlock, type Item } from "../source/css/syntax";
 import { changeSite, type Site, type TextFile } from "../source/site";
 import type { TextChange } from "../source/changes";
-import { lineEndOf } from "../source/lines";
+import { indentAt, lineEndOf } from "../source/lines";
 import { finished } from "../source/steps";
 import { insertAttribute, spliceAttribute } from "./attributes";
 import {
@@ -127,8 +127,7 @@ function blockText(
   { text }: SheetText,
   rule: { block: { start: number; end: number }; items: readonly Item[]; start: number },
 ): BlockText {
-  const lineStart = Math.max(text.lastIndexOf("\n", rule.start - 1), text.lastIndexOf("\r", rule.start - 1)) + 1;
-  return { text, block: rule.block, items: rule.items, indent: /^[ \t]*/.exec(text.slice(lineStart, rule.start))![0] };
+  return { text, block: rule.block, items: rule.items, indent: indentAt(text, rule.start) };
 }
 
 function change(file: TextFile, where: BlockText, property: string, value: string | null): Splice[] {

@@ -3,8 +3,8 @@ import { tryParseSelectorList } from "../cascade/selectors/parse";
 import { T, tokensOf } from "../source/css/tokens";
 import type { AtRule, Item, StyleRule } from "../source/css/syntax";
 import { sheetTexts, type SheetText } from "../source/declarations";
-import { lineEndOf } from "../source/lines";
-import { changed, indentAt, quoted, withoutWords } from "./texts";
+import { blanksBefore, indentAt, leadBefore, lineEndOf } from "../source/lines";
+import { changed, quoted, withoutWords } from "./texts";
 import { at, type Check, type Found, type Way } from "./types";
 
 const because =
@@ -84,8 +84,7 @@ function lastRule(rule: StyleRule | AtRule): StyleRule | AtRule | null {
   return last && !last.closed && last.block ? last : null;
 }
 
-const startsLine = (text: string, offset: number) =>
-  /(?:^|[\r\n])[ \t]*$/.test(text.slice(Math.max(0, offset - 200), offset));
+const startsLine = (text: string, offset: number) => /^[\r\n]?$/.test(text.charAt(blanksBefore(text, offset) - 1));
 
 /** A rule whose opening brace is missing or is another bracket: its declarations are read as a selector. */
 function notOpened(sheet: SheetText): Found[] {
@@ -165,7 +164,6 @@ function tooMany(sheet: SheetText): Found[] {
 
 /** A brace that stands alone on its line goes with it. */
 function withBlanks(text: string, at: number): [start: number, end: number] {
-  const before = /(?:^|\r\n|\n|\r)[ \t]*$/.exec(text.slice(0, at));
-  const alone = before && /^\}[ \t]*(?:\r\n|\n|\r|$)/.test(text.slice(at));
-  return alone ? [before.index, at + 1] : [at, at + 1];
+  const alone = startsLine(text, at) && /^\}[ \t]*(?:\r\n|\n|\r|$)/.test(text.slice(at));
+  return alone ? [leadBefore(text, at), at + 1] : [at, at + 1];
 }

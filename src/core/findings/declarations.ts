@@ -1,4 +1,5 @@
 import type { TextChange } from "../source/changes";
+import { leadBefore } from "../source/lines";
 import { showExpected } from "./meant/expected";
 import { meantBy } from "./meant/declaration";
 import { invalidReason, isKnownProperty } from "../cascade/declarations";
@@ -142,8 +143,6 @@ function waysFor(block: Block, declaration: Declaration): Way[] {
     ways.push({ label: `Write \`${meant.property}: ${meant.value}\``, changes });
   }
   const end = semicolon === null ? Math.max(declaration.end, value.start + written.length) : semicolon + 1;
-  const from = start - (/[ \t]*$/.exec(text.slice(0, start))?.[0].length ?? 0);
-  const lineStart = /(?:\r\n|\n|\r)$/.exec(text.slice(0, from));
-  ways.push({ label: "Take the line out", changes: [span(lineStart ? from - lineStart[0].length : from, end, "")] });
+  ways.push({ label: "Take the line out", changes: [span(leadBefore(text, start), end, "")] });
   return ways;
 }

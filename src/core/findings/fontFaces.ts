@@ -1,8 +1,9 @@
 import type { AtRule, Item } from "../source/css/syntax";
 import { sheetTexts, type SheetText } from "../source/declarations";
 import { table } from "../source/table";
+import { leadBefore } from "../source/lines";
 import { nearestWords } from "./meant/near";
-import { changed, quoted } from "./texts";
+import { changed, quoted, stopOf } from "./texts";
 import { at, type Check, type Found } from "./types";
 
 /** Descriptors of `@font-face` (CSS Fonts 4, 4). */
@@ -92,8 +93,8 @@ function inFace(sheet: SheetText, rule: AtRule): Found[] {
   const loads = own.some(({ property, valueText }) => property === "src" && /url\(/i.test(valueText));
   if (!all.length && loads && !names.has("font-display")) {
     const family = own.find(({ property }) => property === "font-family")!;
-    const stop = family.semicolon === null ? family.end : family.semicolon + 1;
-    const gap = /(?:\r\n|\n|\r)?[ \t]*$/.exec(sheet.text.slice(0, family.start))![0] || " ";
+    const stop = stopOf(family);
+    const gap = sheet.text.slice(leadBefore(sheet.text, family.start), family.start) || " ";
     all.push({
       level: "note",
       message: `Text in ${quoted(family.valueText)} stays unseen for up to three seconds while the font loads: \`font-display\` is not set.`,

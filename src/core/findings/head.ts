@@ -2,7 +2,7 @@
 import type { TextChange } from "../source/changes";
 import { documentOf } from "../source/html/document";
 import { baseOf } from "../source/html/sheets";
-import { lineEndOf } from "../source/lines";
+import { lineEndOf, lineLead } from "../source/lines";
 import { addressFrom } from "../source/path";
 import type { TextFile } from "../source/site";
 
@@ -18,7 +18,7 @@ export function linkTo(page: TextFile, sheet: string): TextChange {
   const link = `<link rel=${quote}stylesheet${quote} href=${quote}${addressFrom(baseOf(document), sheet)}${quote}>`;
   const last = links.at(-1)?.source?.startTag;
   const put = (at: number, insert: string) => ({ path, start: at, end: at, insert });
-  const lead = (at: number) => /(?:\r\n|\n|\r)[ \t]*$/.exec(text.slice(0, at))?.[0] ?? "";
+  const lead = (at: number) => lineLead(text, at);
   if (last) return put(last.end, lead(last.start) + link);
   const head = document.elements.find(({ tag }) => tag === "head");
   const children = head?.children.filter(({ source }) => source) ?? [];

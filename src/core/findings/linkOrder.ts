@@ -2,7 +2,7 @@ import { tryParseSelectorList } from "../cascade/selectors/parse";
 import { compareSpecificity } from "../cascade/selectors/types";
 import type { StyleRule } from "../source/css/syntax";
 import { sheetTexts, type SheetText } from "../source/declarations";
-import { lineEndOf } from "../source/lines";
+import { lineEndOf, lineLead } from "../source/lines";
 import { changed, quoted } from "./texts";
 import { at, type Check, type Found } from "./types";
 
@@ -71,7 +71,7 @@ function tell(sheet: SheetText, hidden: StateRule, now: StateRule): Found {
     ways: () => {
       const { text } = sheet;
       const own = text.slice(rule.start, rule.end);
-      const lead = /(?:\r\n|\n|\r)[ \t]*$/.exec(text.slice(0, rule.start))?.[0] ?? "";
+      const lead = lineLead(text, rule.start);
       const tail = lead ? "" : (/^[ \t]*(?:\r\n|\n|\r)/.exec(text.slice(rule.end))?.[0] ?? "");
       const { end } = now.rule;
       return [

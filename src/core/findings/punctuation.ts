@@ -1,5 +1,6 @@
 import { isKnownProperty, invalidReason } from "../cascade/declarations";
 import type { Declaration, Item, Skipped } from "../source/css/syntax";
+import { leadBefore } from "../source/lines";
 import { blocksOf, type Block } from "./blocks";
 import { isSwallowing } from "./declarations";
 import { meantBy } from "./meant/declaration";
@@ -138,8 +139,7 @@ function partedValue(block: Block, skipped: Skipped, before: Item | undefined): 
     ...where,
     ways: () => {
       const stop = text[skipped.end] === ";" ? skipped.end + 1 : skipped.end;
-      const lead = /(?:\r\n|\n|\r)?[ \t]*$/.exec(text.slice(0, skipped.start))![0].length;
-      return [{ label: "Take it out", changes: [changed(block, skipped.start - lead, stop, "")] }];
+      return [{ label: "Take it out", changes: [changed(block, leadBefore(text, skipped.start), stop, "")] }];
     },
   };
 }

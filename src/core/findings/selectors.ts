@@ -1,10 +1,10 @@
 import { componentsOf, splitAt } from "../source/css/components";
 import { sheetTexts, type SheetText } from "../source/declarations";
-import { lineEndOf } from "../source/lines";
+import { indentAt, lineEndOf } from "../source/lines";
 import { rulesOf, type InvalidSelector } from "../cascade/rules";
 import { tryParseSelectorList } from "../cascade/selectors/parse";
 import { meantSelectors, type MeantSelector } from "./meant/selectors";
-import { changed, indentAt, quoted, withoutWords } from "./texts";
+import { changed, quoted, withoutWords } from "./texts";
 import { at, type Check, type Found } from "./types";
 
 const because =

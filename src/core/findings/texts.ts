@@ -2,7 +2,8 @@
 import { T, tokensOf } from "../source/css/tokens";
 import type { TextChange } from "../source/changes";
 import type { TextFile } from "../source/site";
-import type { Item } from "../source/css/syntax";
+import { leadBefore } from "../source/lines";
+import type { Declaration, Item } from "../source/css/syntax";
 
 /** A sheet's text, or that of a style attribute, where it stands in its file. */
 export interface Written {
@@ -19,16 +20,18 @@ export const changed = ({ file, offset }: Written, start: number, end: number, i
   insert,
 });
 
+/** Takes a declaration out, with its semicolon and what leads up to it. */
+export const takenOut = (where: Written, { start, end, semicolon }: Declaration): TextChange =>
+  changed(where, leadBefore(where.text, start), stopOf({ end, semicolon }), "");
+
+/** Where a declaration stops, its semicolon included. */
+export const stopOf = ({ end, semicolon }: Pick<Declaration, "end" | "semicolon">): number =>
+  semicolon === null ? end : semicolon + 1;
+
 /** Where the line of an offset ends, its line end left out. */
 export function endOfLine(text: string, offset: number): number {
   const match = /\r\n|\n|\r/.exec(text.slice(offset));
   return match ? offset + match.index : text.length;
-}
-
-/** The blanks that a line begins with. */
-export function indentAt(text: string, offset: number): string {
-  const start = Math.max(text.lastIndexOf("\n", offset - 1), text.lastIndexOf("\r", offset - 1)) + 1;
-  return /^[ \t]*/.exec(text.slice(start))![0];
 }
 
 const blanked = new WeakMap<readonly Item[], string>();

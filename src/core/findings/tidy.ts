@@ -7,9 +7,10 @@ import { joinColors } from "../palette/rewrite";
 import { groupBy } from "../source/groups";
 import { documentOf } from "../source/html/document";
 import type { Site } from "../source/site";
+import { leadBefore } from "../source/lines";
 import { usesOf } from "./variables";
 import { blocksOf, declarationsOf, filesOf, type Block } from "./blocks";
-import { changed, quoted } from "./texts";
+import { quoted, takenOut } from "./texts";
 import { at, inSite, type Check, type Found } from "./types";
 
 /** Colours so alike that one would do. */
@@ -104,10 +105,7 @@ function neverAsked(unused: readonly { block: Block; declaration: Declaration }[
     ways: () => [
       {
         label: unused.length === 1 ? "Take it out" : "Take them out",
-        changes: unused.map(({ block: own, declaration: { start, semicolon, end } }) => {
-          const lead = /(?:\r\n|\n|\r)?[ \t]*$/.exec(own.text.slice(0, start))![0].length;
-          return changed(own, start - lead, semicolon === null ? end : semicolon + 1, "");
-        }),
+        changes: unused.map(({ block: own, declaration: one }) => takenOut(own, one)),
       },
     ],
   };
@@ -203,13 +201,9 @@ export const sheetTwice: Check = {
             because: "The second reading sets all of it again, over what stands between (CSS Cascade 5, 6.1).",
             ...at(page.file, tag.start),
             ways: () => {
-              const lead = /(?:\r\n|\n|\r)?[ \t]*$/.exec(page.file.text.slice(0, tag.start))![0].length;
-              return [
-                {
-                  label: "Take the second link out",
-                  changes: [{ path: page.file.path, start: tag.start - lead, end: tag.end, insert: "" }],
-                },
-              ];
+              const { path, text } = page.file;
+              const change = { path, start: leadBefore(text, tag.start), end: tag.end, insert: "" };
+              return [{ label: "Take the second link out", changes: [change] }];
             },
           });
         seen.add(`${own.path} ${own.media.join()}`);

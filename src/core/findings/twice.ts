@@ -2,8 +2,9 @@ import { invalidReason, prepare } from "../cascade/declarations";
 import { aliases } from "../cascade/properties";
 import { shorthands } from "../cascade/properties/shorthands";
 import type { Declaration } from "../source/css/syntax";
+import { leadBefore } from "../source/lines";
 import { blocksOf, declarationsOf, type Block } from "./blocks";
-import { changed, quoted } from "./texts";
+import { changed, quoted, stopOf, takenOut } from "./texts";
 import { at, type Check, type Found, type Way } from "./types";
 
 const because =
@@ -46,12 +47,10 @@ function isFallback(first: Declaration, second: Declaration): boolean {
   return modern.test(second.valueText) || /-(?:webkit|moz|ms|o)-/.test(first.valueText);
 }
 
-const takenOut = (block: Block, { start, end, semicolon }: Declaration, label: string): Way => {
-  const { text } = block;
-  const stop = semicolon === null ? end : semicolon + 1;
-  const lead = /(?:\r\n|\n|\r)?[ \t]*$/.exec(text.slice(0, start))![0].length;
-  return { label, changes: [changed(block, start - lead, stop, "")] };
-};
+const outWay = (block: Block, declaration: Declaration, label: string): Way => ({
+  label,
+  changes: [takenOut(block, declaration)],
+});
 
 const written = ({ property, valueText }: Declaration) => `${property}: ${valueText}`;
 
@@ -65,7 +64,7 @@ function repeated(block: Block, declaration: Declaration, later: Declaration): F
     because,
     ...at(block.file, block.offset + declaration.start),
     causes: [{ ...at(block.file, block.offset + later.start), text: written(later) }],
-    ways: () => [takenOut(block, declaration, "Take the first out"), takenOut(block, later, "Take the second out")],
+    ways: () => [outWay(block, declaration, "Take the first out"), outWay(block, later, "Take the second out")],
   };
 }
 
@@ -79,17 +78,17 @@ function reset(block: Block, declaration: Declaration, later: Declaration): Foun
     causes: [{ ...at(block.file, block.offset + later.start), text: written(later) }],
     ways: () => {
       const { start, end, semicolon } = declaration;
-      const stop = later.semicolon === null ? later.end : later.semicolon + 1;
-      const text = block.text.slice(start, semicolon === null ? end : semicolon + 1).replace(/;$/, "");
-      const gap = /(?:\r\n|\n|\r)?[ \t]*$/.exec(block.text.slice(0, start))![0];
+      const stop = stopOf(later);
+      const text = block.text.slice(start, semicolon ?? end);
+      const gap = block.text.slice(leadBefore(block.text, start), start);
       const move: Way = {
         label: "Move it below",
         changes: [
-          ...takenOut(block, declaration, "").changes,
+          takenOut(block, declaration),
           changed(block, stop, stop, `${later.semicolon === null ? ";" : ""}${gap || " "}${text};`),
         ],
       };
-      return [move, takenOut(block, declaration, "Take it out")];
+      return [move, outWay(block, declaration, "Take it out")];
     },
   };
 }

@@ -1,6 +1,7 @@
 import { invalidReason, isKnownProperty } from "../cascade/declarations";
+import { leadBefore } from "../source/lines";
 import { blocksOf, declarationsOf } from "./blocks";
-import { changed, quoted } from "./texts";
+import { changed, quoted, stopOf } from "./texts";
 import { at, type Check } from "./types";
 
 /** Properties whose spelling with a prefix is still the one that counts, or says another thing than without. */
@@ -17,13 +18,13 @@ export const vendorAlone: Check = {
       const names = new Set(all.map(({ property }) => property));
       const told = new Set<string>();
       return all.flatMap((declaration) => {
-        const { property, value, valueText, semicolon, end } = declaration;
+        const { property, value, valueText, semicolon } = declaration;
         const standard = /^-(?:webkit|moz|ms|o|khtml)-(.+)$/.exec(property)?.[1];
         if (!standard || names.has(standard) || told.has(standard) || only.test(standard)) return [];
         if (!isKnownProperty(standard) || invalidReason(standard, valueText) !== null) return [];
         told.add(standard);
-        const stop = semicolon === null ? end : semicolon + 1;
-        const gap = /(?:\r\n|\n|\r)?[ \t]*$/.exec(block.text.slice(0, declaration.start))![0] || " ";
+        const stop = stopOf(declaration);
+        const gap = block.text.slice(leadBefore(block.text, declaration.start), declaration.start) || " ";
         const line = `${semicolon === null ? ";" : ""}${gap}${standard}: ${block.text.slice(value.start, value.end)};`;
         return [
           {

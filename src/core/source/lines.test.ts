@@ -1,7 +1,17 @@
 import { check, property, string, constantFrom, array, nat, assert } from "fast-check";
 import { describe, expect, test } from "vitest";
 import { applyChanges } from "./changes";
-import { changeOfLines, lineEndOf, offsetAt, plainLines, positionAt } from "./lines";
+import {
+  blanksBefore,
+  changeOfLines,
+  indentAt,
+  leadBefore,
+  lineEndOf,
+  lineLead,
+  offsetAt,
+  plainLines,
+  positionAt,
+} from "./lines";
 
 /** Texts with all kinds of line ends, form feeds and halves of characters. */
 const texts = array(constantFrom("a", "b {", "\r", "\n", "\r\n", "\f", "\ud83d", "\ude00", "}", " "), {
@@ -13,6 +23,19 @@ describe("lines of a text", () => {
     expect(positionAt("a\r\nb\rc\nd\fe", 9)).toEqual({ line: 4, column: 3 });
     expect(offsetAt("a\r\nb", 2, 1)).toBe(3);
     expect(lineEndOf("a\rb\n")).toBe("\r");
+  });
+
+  test("what leads up to an offset is its blanks, and the line end before them", () => {
+    assert(
+      property(texts, nat(80), (text, at) => {
+        const before = text.slice(0, at);
+        const offset = before.length;
+        expect(before.slice(blanksBefore(text, offset))).toBe(/[ \t]*$/.exec(before)![0]);
+        expect(before.slice(leadBefore(text, offset))).toBe(/(?:\r\n|\n|\r)?[ \t]*$/.exec(before)![0]);
+        expect(lineLead(text, offset)).toBe(/(?:\r\n|\n|\r)[ \t]*$/.exec(before)?.[0] ?? "");
+        expect(indentAt(text, offset)).toBe(/^[ \t]*/.exec(before.split(/\r\n|\n|\r/).at(-1)!)![0]);
+      }),
+    );
   });
 
   test("an offset comes back from its position", () => {

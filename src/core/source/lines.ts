@@ -38,6 +38,32 @@ export function lineEndOf(text: string): string {
   return lineEnd.exec(text)?.[0] ?? "\n";
 }
 
+/** Where the blanks begin that stand before an offset on its line. */
+export function blanksBefore(text: string, offset: number): number {
+  let start = offset;
+  while (start > 0 && (text[start - 1] === " " || text[start - 1] === "\t")) start -= 1;
+  return start;
+}
+
+/** Where what leads up to an offset begins: the blanks before it on its line, with the line end before them where nothing else stands there. */
+export function leadBefore(text: string, offset: number): number {
+  const start = blanksBefore(text, offset);
+  if (text[start - 1] === "\n") return start - (text[start - 2] === "\r" ? 2 : 1);
+  return text[start - 1] === "\r" ? start - 1 : start;
+}
+
+/** The line end and blanks that lead up to an offset; "" where something stands before it on its line. */
+export function lineLead(text: string, offset: number): string {
+  const lead = text.slice(leadBefore(text, offset), offset);
+  return /^[\r\n]/.test(lead) ? lead : "";
+}
+
+/** The blanks that the line of an offset begins with, as far as they stand before it. */
+export function indentAt(text: string, offset: number): string {
+  const start = Math.max(text.lastIndexOf("\n", offset - 1), text.lastIndexOf("\r", offset - 1)) + 1;
+  return /^[ \t]*/.exec(text.slice(start, Math.max(start, offset)))![0];
+}
+
 /** A text with LF alone, as text fields hold it. */
 export function plainLines(text: string): string {
   return text.replace(lineEnds, "\n");
