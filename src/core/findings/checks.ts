@@ -10,10 +10,12 @@ import { contrastStates } from "./contrastStates";
 import { ignoredDeclarations } from "./declarations";
 import { decorations } from "./decorations";
 import { fakedFaces } from "./fakedFaces";
+import { fallbackShift } from "./fallbackShift";
 import { fewPlatforms } from "./fewPlatforms";
 import { focusLost } from "./focus";
 import { fontFaceSlips } from "./fontFaces";
 import { fonts } from "./fonts";
+import { forcedColors } from "./forcedColors";
 import { headings } from "./headings";
 import { linkColor } from "./linkColor";
 import { linkOrder } from "./linkOrder";
@@ -39,6 +41,7 @@ import { sizeTwins } from "./sizeTwins";
 import { stackTwins } from "./stackTwins";
 import { stackSlips } from "./stacks";
 import { fixedSizes, smallText } from "./textSizes";
+import { styleTwins } from "./styleTwins";
 import { colorTwins, customProperties, sameDeclarations, sheetTwice } from "./tidy";
 import { stress } from "./stress";
 import { setTwice } from "./twice";
@@ -77,6 +80,7 @@ export const checks: readonly Check[] = [
   linkOrder,
   decorations,
   focusLost,
+  forcedColors,
   linkColor,
   runningText,
   smallText,
@@ -87,6 +91,7 @@ export const checks: readonly Check[] = [
   vendorAlone,
   fontFaceSlips,
   fakedFaces,
+  fallbackShift,
   fewPlatforms,
   fonts,
   remoteParts,
@@ -96,6 +101,7 @@ export const checks: readonly Check[] = [
   colorTwins,
   sizeTwins,
   stackTwins,
+  styleTwins,
   customProperties,
   sameDeclarations,
   sheetTwice,

@@ -8,6 +8,7 @@ import { styledPage } from "../cascade/styledPages";
 import { computedValue, fontSizeOf, rootOf, type Style } from "../cascade/style";
 import { type StyledPage } from "../cascade/styles";
 import { parseColor } from "../color";
+import type { Color } from "../color/types";
 import { cssColor } from "../color/format";
 import { differenceOk } from "../color/gamut";
 import type { Edit, Target } from "../edits/types";
@@ -60,12 +61,17 @@ export function textStyleTable(site: Site, conditions: Conditions, layouts: Layo
       if (longest != null) row.longest = Math.max(row.longest ?? 0, longest);
       if (ratio < row.ratio) [row.ratio, row.verdict] = [ratio, verdict];
     },
-  ).sort((a, b) => b.sizePx - a.sizePx || b.weight - a.weight || b.places.length - a.places.length);
-  markTwins(rows);
+  ).sort(inTable);
+  for (const [row, twin] of twinStyles(rows)) row.twin = twin.key;
   return rows;
 }
 
-function rowFor(page: StyledPage, style: Style, layouts: Layouts): StyleRow {
+/** Largest first. */
+export const inTable = (a: StyleRow, b: StyleRow): number =>
+  b.sizePx - a.sizePx || b.weight - a.weight || b.places.length - a.places.length;
+
+/** A text style as the table has it, with no places yet. */
+export function rowFor(page: StyledPage, style: Style, layouts: Layouts): StyleRow {
   const { element } = style;
   const { ground, verdict } = legibilityOn(page, style, layouts);
   const base = textStyleOf(page, style, layouts);
@@ -116,26 +122,43 @@ const twinSize = 0.06;
 const twinLeading = 0.08;
 const twinInk = 0.02;
 
-function markTwins(rows: readonly StyleRow[]): void {
-  rows.forEach((row, at) => {
-    row.twin = rows.slice(0, at).find((other) => areTwins(other, row))?.key ?? null;
-  });
+/** What has to be the same, and what nearly, for two styles to be twins. */
+interface Looks {
+  same: string;
+  size: number;
+  leading: number;
+  ink: Color | null;
 }
 
-function areTwins(a: StyleRow, b: StyleRow): boolean {
-  const [inkA, inkB] = [parseColor(a.ink), parseColor(b.ink)];
-  const shape = (row: StyleRow) =>
-    row.specimen.filter(([name]) => /style|caps|transform|decoration-line/.test(name)).join();
+const looksOf = ({ stack, weight, ground, specimen, sizePx, leading, ink }: StyleRow): Looks => ({
+  same: [stack, weight, ground, ...specimen.filter(([name]) => /style|caps|transform|decoration-line/.test(name))].join(
+    "|",
+  ),
+  size: sizePx,
+  leading: leading ?? 1.2,
+  ink: parseColor(ink),
+});
+
+/** Text styles, largest first, each with the first before it that is so alike that one would do. */
+export function twinStyles<Row extends StyleRow>(rows: readonly Row[]): [Row, Row][] {
+  const looks = rows.map(looksOf);
+  const twins: [Row, Row][] = [];
+  let first = 0;
+  for (const [at, own] of looks.entries()) {
+    while (Math.log(looks[first]!.size / own.size) >= twinSize) first += 1;
+    const twin = looks.findIndex((other, index) => index >= first && (index >= at || areTwins(other, own)));
+    if (twin < at) twins.push([rows[at]!, rows[twin]!]);
+  }
+  return twins;
+}
+
+function areTwins(a: Looks, b: Looks): boolean {
   return (
-    a.stack === b.stack &&
-    a.weight === b.weight &&
-    a.ground === b.ground &&
-    shape(a) === shape(b) &&
-    Math.abs(Math.log(a.sizePx / b.sizePx)) < twinSize &&
-    Math.abs((a.leading ?? 1.2) - (b.leading ?? 1.2)) < twinLeading &&
-    inkA !== null &&
-    inkB !== null &&
-    differenceOk(inkA, inkB) < twinInk
+    a.same === b.same &&
+    Math.abs(a.leading - b.leading) < twinLeading &&
+    a.ink !== null &&
+    b.ink !== null &&
+    differenceOk(a.ink, b.ink) < twinInk
   );
 }
 
