@@ -154,13 +154,20 @@ test("the shelf says how many findings a site has", async ({ page }) => {
 
 test("pages are measured as some readers have them: narrow, at twice the size, with more room", async ({ page }) => {
   const style =
-    "body { color: #222; background: #fff } .bar { width: 700px } .box { width: 18em; height: 1.3em; overflow: hidden } .wide { width: 60%; height: 2.6em; overflow: hidden }";
+    "body { color: #222; background: #fff } .bar { width: 700px } .box { width: 18em; height: 1.3em; overflow: hidden } .wide { width: 60%; height: 2.6em; overflow: hidden } .tight { width: 60%; height: 2.6em; margin: 0 } .under { margin: 0 }";
   await openFiles(page, {
-    "index.html": `<!doctype html><html lang="en"><head><style>${style}</style></head><body><h1>Ossel</h1><p class="bar">Fares and sailings</p><p class="box">No sailings in fog</p><p class="wide">The late boat leaves the outer island at half past six, and waits for nobody on the quay.</p></body></html>`,
+    "index.html": `<!doctype html><html lang="en"><head><style>${style}</style></head><body><h1>Ossel</h1><p class="bar">Fares and sailings</p><p class="box">No sailings in fog</p><p class="wide">The late boat leaves the outer island at half past six, and waits for nobody on the quay.</p><p class="tight">The early boat leaves the main island at half past five, and waits for the post from the hill.</p><p class="under">Dogs sail free</p></body></html>`,
   });
   await openFindings(page);
   const says = (words: RegExp) => expect(list(page).getByText(words)).toBeVisible({ timeout: 30_000 });
   await says(/At 320px of width index.html scrolls both ways: .bar reaches beyond the window/);
   await says(/The late boat leaves .* is cut off at twice the size/);
   await says(/No sailings in fog.* cut off where a reader gives lines, words and letters more room/);
+  await says(/At twice the size .The early boat.* and .Dogs sail free. lie over each other/);
+  await list(page)
+    .getByText(/scrolls both ways/)
+    .click();
+  await expect(detail(page)).toContainText("max-width: 700px");
+  await detail(page).getByRole("button", { name: "Write", exact: true }).click();
+  await expect(list(page).getByText(/scrolls both ways/)).toHaveCount(0);
 });

@@ -191,6 +191,11 @@ function knownStresses(from: Site, conditions: Conditions): Stresses {
   return all;
 }
 
+const measuredNow = (conditions: Conditions) => ({
+  layouts: knownLayouts(conditions),
+  stresses: knownStresses(site, conditions),
+});
+
 /** The layout of a page, if it is of the page with this structure. */
 function layoutFor(path: string, structure: string, page: StyledPage): Layouts {
   const known = layouts.get(path);
@@ -262,7 +267,8 @@ function* unlaidSteps(from: Site, conditions: Conditions, shown: string | null):
 /** The ways to set a finding right, with the first of its texts as it is and as it would be. */
 function* findingView(from: Site, finding: Finding, conditions: Conditions): Generator<void, FindingView> {
   const known = knownLayouts(conditions);
-  const fixes = yield* fixSteps(from, finding, conditions, known);
+  const stresses = knownStresses(from, conditions);
+  const fixes = yield* fixSteps(from, finding, conditions, { layouts: known, stresses });
   const [place] = finding.places;
   const then = conditionsUnder(finding, conditions);
   const look = (of: Site, layouts: Layouts) =>
@@ -399,7 +405,7 @@ const answers: Omit<Engine, "started"> = {
   fixes: async (finding, conditions) => turns.inSlices(findingView(site, finding, conditions), asLatest("fixes")),
 
   setAllRight: async (findings, conditions) =>
-    turns.inSlices(allRightSteps(site, findings, conditions, knownLayouts(conditions)), asLatest("allRight")),
+    turns.inSlices(allRightSteps(site, findings, conditions, measuredNow(conditions)), asLatest("allRight")),
 
   linkLooks: async (ref, conditions) => linkLooks(site, ref, conditions, knownLayouts(conditions)),
 
@@ -460,7 +466,7 @@ const answers: Omit<Engine, "started"> = {
 
   stressed: async (path, conditions, stress) => {
     stresses.set(pageOf(site, path, conditions).styles, stress);
-    return stress.beyond.length + stress.cutLarge.length + stress.cutSpaced.length > 0;
+    return Object.values(stress).some((list) => list.length > 0);
   },
 
   commit: async (changes, files) => {

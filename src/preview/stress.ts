@@ -40,6 +40,7 @@ export async function stressOf(
   const usual = await shownAt(width);
   if (!usual) return null;
   const before = new Set(cutOff(usual));
+  const pairsBefore = new Set(overlapping(usual).map(String));
   const style = usual.document.createElement("style");
   style.textContent = roomy;
   usual.document.documentElement.append(style);
@@ -47,9 +48,15 @@ export async function stressOf(
   const large = await shownAt(zoomed(width));
   if (!large) return null;
   const cutLarge = cutOff(large).filter((index) => !before.has(index));
+  const overLarge = overlapping(large).filter((pair) => !pairsBefore.has(String(pair)));
   const thin = await shownAt(narrow);
   if (!thin) return null;
-  return { beyond: beyondWindow(thin), cutLarge: cutLarge.slice(0, most), cutSpaced: cutSpaced.slice(0, most) };
+  return {
+    beyond: beyondWindow(thin),
+    cutLarge: cutLarge.slice(0, most),
+    cutSpaced: cutSpaced.slice(0, most),
+    overLarge: overLarge.slice(0, most),
+  };
 }
 
 const hides = /hidden|clip/;
@@ -68,6 +75,47 @@ function cutOff({ document, nodes }: ShownPage): number[] {
       found.push(index);
   });
   return found;
+}
+
+interface LineBox {
+  index: number;
+  left: number;
+  right: number;
+  top: number;
+  bottom: number;
+}
+
+/** The middle halves of all lines of text, where letters are whatever the leading, top first. */
+function lineBoxes({ document, nodes }: ShownPage): LineBox[] {
+  const range = document.createRange();
+  const boxes: LineBox[] = [];
+  nodes.forEach((node, index) => {
+    const texts = [...node.childNodes].filter((child) => child.nodeType === 3 && child.textContent!.trim());
+    if (texts.length === 0 || !node.checkVisibility({ opacityProperty: true, visibilityProperty: true })) return;
+    for (const text of texts) {
+      range.selectNodeContents(text);
+      for (const { left, right, top, bottom, width, height } of range.getClientRects())
+        if (width > slack && height > slack)
+          boxes.push({ index, left, right, top: top + height / 4, bottom: bottom - height / 4 });
+    }
+  });
+  return boxes.sort((a, b) => a.top - b.top);
+}
+
+/** Pairs of elements whose texts lie over each other, each once, the first on the page first. */
+function overlapping(page: ShownPage): (readonly [number, number])[] {
+  const boxes = lineBoxes(page);
+  const pairs = new Map<string, readonly [number, number]>();
+  for (const [at, box] of boxes.entries()) {
+    for (let next = at + 1; next < boxes.length && boxes[next]!.top < box.bottom - slack; next += 1) {
+      const other = boxes[next]!;
+      const shared = Math.min(box.right, other.right) - Math.max(box.left, other.left);
+      if (other.index === box.index || shared <= slack) continue;
+      const pair = [Math.min(box.index, other.index), Math.max(box.index, other.index)] as const;
+      pairs.set(String(pair), pair);
+    }
+  }
+  return [...pairs.values()].sort(([a, b], [c, d]) => a - c || b - d);
 }
 
 /** The innermost elements that reach beyond the window, where it scrolls for their sake. */

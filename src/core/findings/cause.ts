@@ -1,5 +1,6 @@
 /** What a computed value comes from, as it is written. */
 import type { KnownPage } from "../cascade/styledPages";
+import { forEachInOrder, type Block } from "../cascade/blocks";
 import { longhandIndex, longhands } from "../cascade/properties";
 import { spotOf } from "../cascade/explain";
 import type { Style } from "../cascade/style";
@@ -36,6 +37,18 @@ export function spotFor(page: KnownPage, style: Style, longhand: string): Spot |
     return spot && winner ? { ...spot, declaration: winner.declaration, holder } : null;
   }
   return null;
+}
+
+/** The declaration of a property that is not computed which wins on an element; null where none is its own. */
+export function declaredSpot(page: KnownPage, style: Style, property: string): Spot | null {
+  let last: { block: Block; declaration: Declaration } | null = null;
+  forEachInOrder(style.blocks, (block, { declaration }) => {
+    if (declaration.property === property) last = { block, declaration };
+  });
+  if (!last) return null;
+  const { block, declaration } = last as { block: Block; declaration: Declaration };
+  const spot = spotOf(page, style.element, block, declaration);
+  return spot && { ...spot, declaration, holder: style };
 }
 
 /** A spot as a cause of a finding. */

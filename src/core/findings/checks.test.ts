@@ -54,6 +54,27 @@ const cases: Case[] = [
     after: "a:hover{color:#",
   },
   {
+    check: "forced-colors",
+    has: css("a:focus{outline:none;box-shadow:0 0 0 2px #000}"),
+    nearly: css("a:focus{outline:none;border:2px solid}"),
+    says: /^With colours forced, the focus on `a:focus` is not shown: its `box-shadow`/,
+    after: "a:focus{outline:2px solid transparent;box-shadow",
+  },
+  {
+    check: "forced-colors",
+    has: css("mark{forced-color-adjust:none;background:#ff8}"),
+    nearly: css("mark{forced-color-adjust:none;background:#ff8;color:#000}"),
+    says: /^`mark` keeps its ground where a reader's colours are forced/,
+    after: "mark{background:#ff8}",
+  },
+  {
+    check: "style-twins",
+    has: page("<h2>Fares</h2><h3>Piers</h3>", "h2{font-size:24px;color:#123} h3{font-size:23px;color:#11233a}"),
+    nearly: page("<h2>Fares</h2><h3>Piers</h3>", "h2{font-size:24px;color:#123} h3{font-size:20px;color:#11233a}"),
+    says: /^`h3` is set nearly as `h2` \(size 23px, not 24px; ink #11233a, not #112233\)/,
+    after: "h3{font-size:24px;color:#112233}",
+  },
+  {
     check: "focus-lost",
     has: css("a:focus{outline:none}"),
     nearly: css("a:focus{outline:none;box-shadow:0 0 0 2px #000}"),
@@ -281,7 +302,7 @@ const cases: Case[] = [
     has: css("p{font-family:'Segoe UI',sans-serif}"),
     nearly: css("p{font-family:'Segoe UI',Arial,Roboto,sans-serif}"),
     says: /^Only Windows comes with a family of/,
-    after: null,
+    after: 'p{font-family:"Segoe UI", Arial, "Noto Sans", Roboto, sans-serif}',
   },
   {
     check: "stack-twins",
@@ -364,7 +385,7 @@ test("what gives way on pages as some readers have them is told as it was measur
       site: from,
       conditions: defaultConditions,
       pages: [{ ...page, styles, file }],
-      stresses: { "index.html": { beyond: [], cutLarge: [], cutSpaced: [], ...stress } },
+      stresses: { "index.html": { beyond: [], cutLarge: [], cutSpaced: [], overLarge: [], ...stress } },
     })
       .filter(({ check }) => check === "stress")
       .map(({ message, places }) => [message.replace(/`[^`]*`/g, "…"), places.length]);
@@ -376,6 +397,37 @@ test("what gives way on pages as some readers have them is told as it was measur
     ["… is cut off at twice the size: the box does not grow with the text.", 1],
   ]);
   expect(told({ cutSpaced: [index, index] })[0]![0]).toContain("and 1 more are cut off where a reader gives lines");
+  expect(told({ overLarge: [[index, index]] })[0]![0]).toBe("At twice the size … and … lie over each other.");
+});
+
+describe("what does not give way is made to", () => {
+  const stressed = (stress: keyof PageStress, rules: string, body: string) => {
+    const from = page(body, rules);
+    const file = textFile(from, "index.html")!;
+    const styled = styledPage(from, file, defaultConditions);
+    const index = styled.styles.findIndex(({ element }) => element.classes.includes("it"));
+    const own = { beyond: [], cutLarge: [], cutSpaced: [], overLarge: [] };
+    const stresses = { "index.html": { ...own, [stress]: stress === "overLarge" ? [[index, index]] : [index] } };
+    const context = { site: from, conditions: defaultConditions, pages: [styled], stresses };
+    const finding = findingsFor(context).find(({ check }) => check === "stress")!;
+    const [fix] = fixesFor(from, finding, {}, { stresses });
+    return fix ? textFile(changeSite(from, fix.changes), "index.html")!.text : null;
+  };
+  test.each<[keyof PageStress, string, string, string]>([
+    ["cutLarge", ".it{height:2em;overflow:hidden}", '<p class="it">Fares</p>', ".it{min-height:2em;overflow:hidden}"],
+    ["cutLarge", ".it{max-height:2em;overflow:hidden}", '<p class="it">Fares</p>', ".it{overflow:hidden}"],
+    ["cutLarge", "nav{height:2em}", '<nav><p class="it">Fares</p></nav>', "nav{min-height:2em}"],
+    ["cutSpaced", ".it{white-space:nowrap}", '<p class="it">Fares</p>', ".it{white-space:normal}"],
+    ["cutSpaced", ".it{overflow:hidden}", '<p class="it">Fares</p>', ".it{overflow:visible}"],
+    ["overLarge", ".it{height:2em}", '<p class="it">Fares</p>', ".it{min-height:2em}"],
+    ["beyond", ".it{width:700px}", '<p class="it">Fares</p>', ".it{max-width:700px}"],
+    ["beyond", "main{min-width:60rem}", '<main><p class="it">Fares</p></main>', "main{}"],
+    ["beyond", ".it{color:#111}", '<img class="it" src="a.png" alt="">', "max-width:100%"],
+    ["beyond", ".it{color:#111}", '<pre class="it">Fares</pre>', "overflow-x:auto"],
+    ["beyond", ".it{width:300px}", '<p class="it">Fares</p>', "overflow-wrap:anywhere"],
+  ])("%s, %s", (stress, rules, body, after) => {
+    expect(stressed(stress, rules, body)).toContain(after);
+  });
 });
 
 test("what has one cause is one finding, told where that stands, with all its places", () => {

@@ -1,10 +1,12 @@
 import type { FamilyName } from "../cascade/properties/font";
 import { valueOf } from "../cascade/style";
-import { memberOn, platforms } from "../type/platforms";
+import { memberOn, platformFace, platformFaces, platforms } from "../type/platforms";
+import { likelyGeneric, writeStack } from "../type/stack";
+import type { Site } from "../source/site";
 import { refOf, textsOf } from "../text/pageTexts";
-import { spotFor } from "./cause";
+import { declareWay, spotFor, targetOf, type Spot } from "./cause";
 import { quoted } from "./texts";
-import { at, type Check, type Found } from "./types";
+import { at, type Check, type Found, type Way } from "./types";
 
 /** Systems that have none of a stack's families get what its generic family comes to; on fewer than these it is the rule. */
 const fewest = 3;
@@ -39,11 +41,38 @@ export const fewPlatforms: Check = {
         spot,
         kind: "few",
         places: [refOf(page.file.path, style)],
+        ways: ({ site }) => moreFamilies(site, page.file.path, spot, members, own),
       });
     }
     return [...found.values()];
   },
 };
+
+/** The stack with families of the same kind that the other systems come with, before what ends it. */
+function moreFamilies(site: Site, page: string, spot: Spot, members: Members, own: readonly string[]): Way[] {
+  if (spot.declaration.property !== "font-family") return [];
+  const generic = likelyGeneric(members);
+  const added: FamilyName[] = [];
+  const end = members.findIndex((member) => member.generic);
+  const stack = () => [
+    ...members.slice(0, end < 0 ? undefined : end),
+    ...added,
+    ...(end < 0 ? [] : members.slice(end)),
+  ];
+  for (const { family, italic, weights, since } of usualFirst) {
+    const isPlain = italic && weights.includes(400) && weights.includes(700) && !since;
+    if (!isPlain || platformFace(family)!.generic !== generic) continue;
+    const before = havingAny(stack(), own).length;
+    added.push({ name: family, generic: false });
+    if (havingAny(stack(), own).length === before) added.pop();
+  }
+  if (added.length === 0) return [];
+  const label = `Add ${added.map(({ name }) => `\`${name}\``).join(", ")}`;
+  return declareWay(site, label, targetOf(page, spot), "font-family", writeStack(stack()));
+}
+
+/** Faces of systems, those that most of them have first. */
+const usualFirst = [...platformFaces].sort((a, b) => b.platforms.length - a.platforms.length);
 
 type Members = readonly FamilyName[];
 

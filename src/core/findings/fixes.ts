@@ -7,7 +7,6 @@ import { refKey } from "../text/refs";
 import type { TextChange } from "../source/changes";
 import { changeSite, pagesOf, type Site } from "../source/site";
 import { finished } from "../source/steps";
-import type { Layouts } from "../text/textStyles";
 import { checks } from "./checks";
 import { foundBy, gathered, keyOf } from "./run";
 import type { Check, CheckContext, Finding, Found, Way } from "./types";
@@ -25,20 +24,26 @@ export function fixesFor(
   site: Site,
   finding: Finding,
   conditions: Partial<Conditions> = {},
-  layouts: Layouts = {},
+  measured: Partial<Measured> = {},
 ): Fix[] {
-  return finished(fixSteps(site, finding, { ...defaultConditions, ...conditions }, layouts));
+  return finished(fixSteps(site, finding, { ...defaultConditions, ...conditions }, { ...unmeasured, ...measured }));
 }
+
+/** What is known of pages as they are laid out. */
+export type Measured = Pick<CheckContext, "layouts" | "stresses">;
+
+/** What is known where nothing was laid out, and of pages with a change that is not written. */
+const unmeasured: Measured = { layouts: {}, stresses: {} };
 
 /** The same in steps, a page each. */
 export function* fixSteps(
   site: Site,
   finding: Finding,
   conditions: Conditions,
-  layouts: Layouts,
+  measured: Measured,
 ): Generator<void, Fix[]> {
   const fixes: Fix[] = [];
-  const start = yield* startSteps(site, finding.check, conditions, layouts);
+  const start = yield* startSteps(site, finding.check, conditions, measured);
   if (!start) return fixes;
   for (const { label, changes } of yield* waySteps(finding, start, mostWays))
     fixes.push({ label, ...(yield* planSteps(site, { kind: "text", changes }, conditionsUnder(finding, conditions))) });
@@ -72,14 +77,14 @@ export function* allRightSteps(
   site: Site,
   findings: readonly Finding[],
   conditions: Conditions,
-  layouts: Layouts = {},
+  measured: Measured = unmeasured,
 ): Generator<void, AllRight> {
   const all: AllRight = { changes: [], count: 0 };
   const starts = new Map<string, Start | null>();
   for (const finding of findings) {
     let start = starts.get(finding.check);
     if (start === undefined)
-      starts.set(finding.check, (start = yield* startSteps(site, finding.check, conditions, layouts)));
+      starts.set(finding.check, (start = yield* startSteps(site, finding.check, conditions, measured)));
     const [way] = start ? yield* waySteps(finding, start, 1) : [];
     if (!way || way.changes.some((change) => all.changes.some((other) => meet(change, other)))) continue;
     all.changes.push(...way.changes);
@@ -103,13 +108,13 @@ function* startSteps(
   site: Site,
   name: string,
   conditions: Conditions,
-  layouts: Layouts,
+  measured: Measured,
 ): Generator<void, Start | null> {
   const check = checks.find((one) => one.name === name);
   if (!check) return null;
-  const context = yield* contextSteps(site, conditions, layouts);
+  const context = yield* contextSteps(site, conditions, measured);
   const found = gathered(check, yield* foundBy(check, context), site);
-  return { check, context, found, bare: yield* stateOf(check, { ...context, layouts: {} }) };
+  return { check, context, found, bare: yield* stateOf(check, { ...context, ...unmeasured }) };
 }
 
 function* waySteps(finding: Finding, { check, context, bare, found }: Start, most: number): Generator<void, Way[]> {
@@ -120,19 +125,19 @@ function* waySteps(finding: Finding, { check, context, bare, found }: Start, mos
     const key = JSON.stringify(way.changes);
     if (ways.length >= most || way.changes.length === 0 || seen.has(key)) continue;
     seen.add(key);
-    const after = yield* contextSteps(changeSite(context.site, way.changes), context.conditions, {});
+    const after = yield* contextSteps(changeSite(context.site, way.changes), context.conditions, unmeasured);
     if (helps(finding, bare, yield* stateOf(check, after))) ways.push(way);
   }
   return ways;
 }
 
-function* contextSteps(site: Site, conditions: Conditions, layouts: Layouts): Generator<void, CheckContext> {
+function* contextSteps(site: Site, conditions: Conditions, measured: Measured): Generator<void, CheckContext> {
   const pages: CheckContext["pages"][number][] = [];
   for (const file of pagesOf(site)) {
     pages.push(styledPage(site, file, conditions));
     yield;
   }
-  return { site, conditions, layouts, stresses: {}, pages };
+  return { site, conditions, pages, ...measured };
 }
 
 /** What one check finds, and the number of errors that it and the checks of files find. */

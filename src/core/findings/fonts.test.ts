@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { analyse } from "../report/analysis";
-import { changeSite, openSite, textFile } from "../source/site";
+import { changeSite, openSite, textFile, type Site } from "../source/site";
 import { testFont } from "../testing/font";
 import { fixesFor } from ".";
 
@@ -100,4 +100,24 @@ test("a font that is near is written in its place, and one that is for nothing i
     `${flex}p{font-family:Flex, serif}i{font-family:Flex}`,
   );
   expect(first(`${flex}p{font-family:serif}`, own)).toBe("p{font-family:serif}");
+});
+
+test("a font that comes late and is of another width is told, and its fallback gets its measures", () => {
+  const from = (css: string) =>
+    openSite([
+      { path: "index.html", text: `<link rel=stylesheet href=a.css><p>Boats</p>` },
+      { path: "a.css", text: css },
+      { path: "flex.ttf", bytes: testFont("Flex") },
+    ]);
+  const shifts = (of: Site) => analyse(of).findings.filter(({ check }) => check === "fallback-shift");
+  const late = from(`${flex}p{font-family:Flex,Georgia,serif}`);
+  const [finding, ...others] = shifts(late);
+  expect(others).toEqual([]);
+  expect(finding!.message).toMatch(/^Until `Flex` has come, text is set in `Georgia`, whose letters run \d+% narrower/);
+  const [fix] = fixesFor(late, finding!);
+  const after = changeSite(late, fix!.changes);
+  expect(textFile(after, "a.css")!.text).toMatch(/local\("Georgia"\);\s*size-adjust: ?\d/);
+  expect(shifts(after)).toEqual([]);
+  expect(shifts(from(`${flex.replace("}", ";font-display:optional}")}p{font-family:Flex,Georgia,serif}`))).toEqual([]);
+  expect(shifts(from(`${flex}p{font-family:Georgia,Flex,serif}`))).toEqual([]);
 });

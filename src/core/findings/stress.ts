@@ -2,6 +2,7 @@ import { plainSelector } from "../source/html/document";
 import { quoted } from "./texts";
 import { shownWords } from "../text/textStyles";
 import type { KnownPage } from "../cascade/styledPages";
+import { letFit, letGrow } from "./giveWay";
 import { at, type Check, type Found } from "./types";
 
 /** What gives way on a page that is laid out as some readers have it, measured out of sight. Elements by index. */
@@ -12,7 +13,11 @@ export interface PageStress {
   cutLarge: readonly number[];
   /** With more room between lines, words and letters: the same. */
   cutSpaced: readonly number[];
+  /** At twice the size: pairs of texts that lie over each other and did not before. */
+  overLarge: readonly (readonly [number, number])[];
 }
+
+const growth = "Text has to grow to twice its size without loss (WCAG 2.2, 1.4.4).";
 
 /** By path; pages that were not measured are not in it. */
 export type Stresses = Readonly<Record<string, PageStress>>;
@@ -29,12 +34,8 @@ export const stress: Check = {
       if (!own) continue;
       found.push(
         ...beyond(page, own.beyond),
-        ...cut(
-          page,
-          own.cutLarge,
-          "at twice the size",
-          "Text has to grow to twice its size without loss (WCAG 2.2, 1.4.4).",
-        ),
+        ...over(page, own.overLarge),
+        ...cut(page, own.cutLarge, "at twice the size", growth),
         ...cut(
           page,
           own.cutSpaced,
@@ -63,6 +64,25 @@ function beyond(page: KnownPage, indexes: readonly number[]): Found[] {
         "At four times the size a window has 320px of width; lines that have to be scrolled for are given up (WCAG 2.2, 1.4.10).",
       ...at(page.file, first.source?.startTag.start ?? 0),
       places: indexes.map((index) => ({ page: page.file.path, index })),
+      ways: ({ site }) => [{ label: "Let it fit into the window", changes: letFit(site, page, indexes) }],
+    },
+  ];
+}
+
+/** One finding for all texts of a page that come to lie over others. */
+function over(page: KnownPage, pairs: PageStress["overLarge"]): Found[] {
+  const [first] = pairs;
+  if (!first) return [];
+  const more = pairs.length > 1 ? ` There are ${pairs.length - 1} more such pairs.` : "";
+  const indexes = [...new Set(pairs.flat())];
+  return [
+    {
+      level: "warning",
+      message: `At twice the size ${quoted(wordsAt(page, first[0]))} and ${quoted(wordsAt(page, first[1]))} lie over each other.${more}`,
+      because: growth,
+      ...at(page.file, page.document.elements[first[0]]!.source?.startTag.start ?? 0),
+      places: indexes.map((index) => ({ page: page.file.path, index })),
+      ways: ({ site }) => [{ label: "Let the boxes grow with the text", changes: letGrow(site, page, indexes) }],
     },
   ];
 }
@@ -79,6 +99,7 @@ function cut(page: KnownPage, indexes: readonly number[], when: string, because:
       because,
       ...at(page.file, first.source?.startTag.start ?? 0),
       places: indexes.map((index) => ({ page: page.file.path, index })),
+      ways: ({ site }) => [{ label: "Let the boxes grow with the text", changes: letGrow(site, page, indexes) }],
     },
   ];
 }
