@@ -129,19 +129,32 @@ test("what is found hangs beside its place, in the margin, in the source and in 
 }) => {
   await openFiles(page, {
     ...mistaken,
-    "main.css": "body { color: #222; background: #fff }\np {\n  font-size: 8px;\n  colour: red;\n}\n",
+    "main.css": "body { color: #222; background: #fff }\np {\n  font-size: 8px;\n  colour: maroon;\n}\n",
   });
   const marks = page.getByRole("list", { name: "Marks" });
   const mark = marks.getByRole("button", { name: "1 finding, p" });
   await mark.click();
-  await expect(slip(page).getByRole("list", { name: "Found here" })).toContainText("Text of 8px is smaller");
+  const size = slip(page).getByRole("list", { name: "Found about Size" });
+  await slip(page).getByRole("list", { name: "Found here" }).getByRole("button", { name: "Size" }).click();
+  await expect(size).toBeFocused();
+  await expect(size).toContainText("Text of 8px is smaller");
+  await size.getByRole("button", { name: "Set it right" }).click();
+  await size.getByRole("list", { name: "Ways to set it right" }).getByRole("button").first().click();
+  await expect(shownPage(page).getByText("Fares")).toHaveCSS("font-size", "12px");
+  await expect(size).toHaveCount(0);
   const source = page.getByRole("region", { name: "Source" });
   await source.getByTitle(/colour is not a property/).click();
-  await expect(detail(page).getByRole("heading")).toContainText("colour is not a property");
-  await detail(page).getByRole("button", { name: "Write" }).click();
-  await expect(list(page).getByText("colour is not a property")).toHaveCount(0);
-  await page.goBack();
-  await expect(shownPage(page).getByText("Fares")).toHaveCSS("color", "rgb(255, 0, 0)");
+  const here = source.getByRole("group", { name: "Found in this line" });
+  await expect(here).toContainText("colour is not a property");
+  await page.keyboard.press("Alt+m");
+  await expect(here.getByRole("button", { name: /^Write color: maroon/ })).toBeFocused();
+  await page.keyboard.press("Escape");
+  await expect(source.getByRole("textbox")).toBeFocused();
+  await page.keyboard.press("Alt+m");
+  await expect(here.getByRole("button", { name: /^Write color: maroon/ })).toBeFocused();
+  await page.keyboard.press("Enter");
+  await expect(shownPage(page).getByText("Fares")).toHaveCSS("color", "rgb(128, 0, 0)");
+  await expect(here).toHaveCount(0);
 });
 
 test("the shelf says how many findings a site has", async ({ page }) => {
@@ -163,7 +176,7 @@ test("pages are measured as some readers have them: narrow, at twice the size, w
   await says(/At 320px of width index.html scrolls both ways: .bar reaches beyond the window/);
   await says(/The late boat leaves .* is cut off at twice the size/);
   await says(/No sailings in fog.* cut off where a reader gives lines, words and letters more room/);
-  await says(/At twice the size .The early boat.* and .Dogs sail free. lie over each other/);
+  await says(/At twice the size The early boat.* and Dogs sail free lie over each other/);
   await list(page)
     .getByText(/scrolls both ways/)
     .click();

@@ -87,6 +87,7 @@ export { applyPlan, planEdit, planOnPage, planSteps } from "./edits/plan";
 export { shorthandOf } from "./edits/fold";
 export { EditError, type Edit, type Plan, type Reach, type Target } from "./edits/types";
 export { linkLooks, type LinkLook, type LinkLooks, type LinkState } from "./slip/linkStates";
+export { rowOfFinding } from "./slip/found";
 export { slipAtOnce, slipTargets, type IdleDeclaration, type Slip, type SlipRowValue } from "./slip/slip";
 export type { TargetOption } from "./slip/targets";
 export * from "./files";
@@ -130,6 +131,7 @@ export {
 export { layoutNow, layoutWith } from "./ground/layoutNow";
 export { cssColor } from "./color/format";
 export { textsOf } from "./text/pageTexts";
+export { groupBy } from "./source/groups";
 export { finished } from "./source/steps";
 export { pseudoTexts, type PseudoText } from "./text/pseudoTexts";
 export { isPlace, legibility, legibilityOn, roleName, textStyleKey, type Layouts } from "./text/textStyles";

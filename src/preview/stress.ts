@@ -92,14 +92,33 @@ function lineBoxes({ document, nodes }: ShownPage): LineBox[] {
   nodes.forEach((node, index) => {
     const texts = [...node.childNodes].filter((child) => child.nodeType === 3 && child.textContent!.trim());
     if (texts.length === 0 || !node.checkVisibility({ opacityProperty: true, visibilityProperty: true })) return;
+    const shown = shownPart(document.defaultView!, node);
     for (const text of texts) {
       range.selectNodeContents(text);
-      for (const { left, right, top, bottom, width, height } of range.getClientRects())
-        if (width > slack && height > slack)
-          boxes.push({ index, left, right, top: top + height / 4, bottom: bottom - height / 4 });
+      for (const rect of range.getClientRects()) {
+        const left = Math.max(rect.left, shown.left);
+        const right = Math.min(rect.right, shown.right);
+        const top = Math.max(rect.top + rect.height / 4, shown.top);
+        const bottom = Math.min(rect.bottom - rect.height / 4, shown.bottom);
+        if (right - left > slack && bottom - top > slack) boxes.push({ index, left, right, top, bottom });
+      }
     }
   });
   return boxes.sort((a, b) => a.top - b.top);
+}
+
+/** What the boxes around a text let be seen of it. */
+function shownPart(view: Window, node: Element): Omit<LineBox, "index"> {
+  const part = { left: -Infinity, right: Infinity, top: -Infinity, bottom: Infinity };
+  for (let box: Element | null = node; box && box.localName !== "body"; box = box.parentElement) {
+    if (view.getComputedStyle(box).overflow === "visible") continue;
+    const { left, right, top, bottom } = box.getBoundingClientRect();
+    part.left = Math.max(part.left, left);
+    part.right = Math.min(part.right, right);
+    part.top = Math.max(part.top, top);
+    part.bottom = Math.min(part.bottom, bottom);
+  }
+  return part;
 }
 
 /** Pairs of elements whose texts lie over each other, each once, the first on the page first. */

@@ -118,10 +118,10 @@ function putLost(
     return;
   }
   lost.set(keyOf(place), {
-    spot: { ...place, declaration, holder: holder! },
+    spot: { ...place, declaration, holder: holder!, property: declaration.property },
     rule: ruleNow(page, block.match!).entry.rule,
     by,
-    bySpot: { ...above, declaration: by.declaration, holder: holder! },
+    bySpot: { ...above, declaration: by.declaration, holder: holder!, property: by.declaration.property },
     places,
   });
 }

@@ -20,6 +20,8 @@ export interface Spot {
   rule: number | null;
   declaration: Declaration;
   holder: Style;
+  /** What it was asked for: the longhand, or the property where that is not computed. */
+  property: string;
 }
 
 /** The declaration that a longhand of a text comes from; null where it is the browser's own, or nobody's. */
@@ -34,7 +36,7 @@ export function spotFor(page: KnownPage, style: Style, longhand: string): Spot |
       : inherited;
     if (goesOn) continue;
     const spot = winner && spotOf(page, holder.element, winner.block, winner.declaration);
-    return spot && winner ? { ...spot, declaration: winner.declaration, holder } : null;
+    return spot && winner ? { ...spot, declaration: winner.declaration, holder, property: longhand } : null;
   }
   return null;
 }
@@ -48,7 +50,7 @@ export function declaredSpot(page: KnownPage, style: Style, property: string): S
   if (!last) return null;
   const { block, declaration } = last as { block: Block; declaration: Declaration };
   const spot = spotOf(page, style.element, block, declaration);
-  return spot && { ...spot, declaration, holder: style };
+  return spot && { ...spot, declaration, holder: style, property };
 }
 
 /** A spot as a cause of a finding. */

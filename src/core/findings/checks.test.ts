@@ -40,6 +40,13 @@ const cases: Case[] = [
     after: "p{background:#",
   },
   {
+    check: "contrast",
+    has: page(`<main><p>${running}</p></main>`, "main{background:linear-gradient(#000,#fff)} p{color:#ffffffcc}"),
+    nearly: page(`<main><p>${running}</p></main>`, "main{background:linear-gradient(#000,#333)} p{color:#ffffffcc}"),
+    says: /^Paragraph `p` is invisible on its ground, as far as that is known/,
+    after: "p{color:#ffffffcc;background-color:#",
+  },
+  {
     check: "contrast-states",
     has: css("@media (prefers-color-scheme:dark){body{background:#111}}"),
     nearly: css("@media (prefers-color-scheme:dark){body{background:#111;color:#eee}}"),

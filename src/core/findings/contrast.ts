@@ -1,4 +1,5 @@
-import { invisibleBelow, type Legibility } from "../ground/ground";
+import { inkOf } from "../ground/backgrounds";
+import { groundsOf, invisibleBelow, type Legibility } from "../ground/ground";
 import { fontSizeOf, type Style } from "../cascade/style";
 import type { KnownPage } from "../cascade/styledPages";
 import { differenceOk } from "../color/gamut";
@@ -176,9 +177,7 @@ function waysFor(
 }
 
 const needsOf = (judged: readonly Judged[]): Need[] =>
-  judged.flatMap(({ legibility: { ground, needs } }) =>
-    (ground.range ?? [ground.color]).map((color): Need => ({ color, needs })),
-  );
+  judged.flatMap(({ legibility: { ground, needs } }) => groundsOf(ground).map((color): Need => ({ color, needs })));
 
 const declare = ({ context, target }: Task, label: string, property: string, value: string): Way[] =>
   declareWay(context.site, label, target, property, value);
@@ -217,7 +216,7 @@ function extremeWays(task: Task): Way[] {
 /** Another ground under it; where that is a picture or a gradient on which no ink can be read, one of its own. */
 function groundWays(task: Task): Way[] {
   const { context, page, style, own, nearest } = task;
-  const found = nearestPassingGround(own.ground.color, [{ color: { ...own.ink, alpha: 1 }, needs: own.needs }]);
+  const found = nearestPassingGround(own.ground.color, [{ color: inkOf(style), needs: own.needs }]);
   const value = formatColor(found.color, "hex");
   if (!found.passes) return [];
   if (own.ground.kind !== "color")

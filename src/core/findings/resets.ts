@@ -30,7 +30,7 @@ export const resets: Check = {
             message: `\`${winner.declaration.property}\` sets \`${name}\` back to ${now}, which \`${cause}\` had set for the same text.`,
             because: "A shorthand sets back all that it stands for and does not name (CSS Cascade 5, 3.1).",
             ...at(page.file, style.element.source?.startTag.start ?? 0),
-            spot: { ...own, declaration: winner.declaration, holder: style },
+            spot: { ...own, declaration: winner.declaration, holder: style, property: name },
             kind: name,
             places: [refOf(page.file.path, style)],
             ways: ({ site }) =>

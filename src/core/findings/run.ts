@@ -101,9 +101,9 @@ export function gathered(
       continue;
     }
     const causes = found.causes?.slice(0, mostCauses) ?? (cause ? [cause] : []);
-    const under = found.under ? { under: found.under } : {};
     const finding: Finding = {
-      ...under,
+      ...(found.under ? { under: found.under } : {}),
+      ...(found.spot ? { property: found.spot.property } : {}),
       check: name,
       group: found.group ?? group,
       level,

@@ -44,6 +44,8 @@ export interface Finding extends Where {
   because: string;
   causes: Cause[];
   places: ElementRef[];
+  /** The property it is about, a longhand where it is computed; missing where it is about none. */
+  property?: string;
   /** Under which circumstances, where they are others than those looked at; missing where they are not. */
   under?: Circumstances;
 }

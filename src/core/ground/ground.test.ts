@@ -42,6 +42,16 @@ describe("what is behind a text", () => {
     expect(ground.range).toBeNull();
   });
 
+  test.each(["linear-gradient(#000,#fff)", "url(quay.png)"])(
+    "an ink that is enough on both ends of %s and lost between them does not pass",
+    (image) => {
+      const { ratio, best, verdict } = of(`div{background:${image}}p{color:#767676}`, '<div><p id="t">');
+      expect(ratio).toBeLessThan(1.5);
+      expect(best).toBeGreaterThan(4.5);
+      expect(verdict).toBe("doubtful");
+    },
+  );
+
   test("the dark canvas, where the page asks for it", () => {
     expect(hex(of(":root{color-scheme:dark light}", '<p id="t">', "dark").ground.color)).toBe("#121212");
     expect(hex(of(":root{color-scheme:dark light}", '<p id="t">', "light").ground.color)).toBe("#ffffff");

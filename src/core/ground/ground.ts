@@ -3,6 +3,7 @@
  * where the page was laid out, from what lies under the text's own box.
  */
 import { contrastRatio, neededRatio, relativeLuminance } from "../color/contrast";
+import { interpolateColors } from "../color/mix";
 import type { Color } from "../color/types";
 import { fontSizeOf, valueOf, type Style } from "../cascade/style";
 import { inkOf } from "./backgrounds";
@@ -106,9 +107,30 @@ function fromStyles(found: Found, needs: 3 | 4.5): Legibility {
   return legibility;
 }
 
+/** Colours looked at from one that is known to lie under a text to the next. */
+const between = 8;
+
+/** Colours with those between each and the next: gradients and pictures have all of them. */
+export function dense(colors: readonly Color[]): readonly Color[] {
+  return colors.flatMap((color, at) => {
+    const next = colors[at + 1];
+    if (!next) return [color];
+    return Array.from({ length: between }, (_, step) =>
+      interpolateColors(color, next, step / between, "srgb", "shorter"),
+    );
+  });
+}
+
+/** All that may lie under a text, as far as it has to be read on it. */
+export const groundsOf = ({ color, range }: Pick<Ground, "color" | "range">): readonly Color[] =>
+  range ? dense(range) : [color];
+
 /** @param covering why nothing of it is seen @param unseen why layers alone tell of it */
 function fromLayers(found: Found, needs: 3 | 4.5, covering: string | null, unseen: string | null): Legibility {
-  const { bare, inked, from, kind } = found;
+  const { from, kind } = found;
+  const isContinuous = kind === "gradient" || kind === "picture";
+  const bare = isContinuous ? dense(found.bare) : found.bare;
+  const inked = isContinuous ? dense(found.inked) : found.inked;
   const doubt = covering ?? found.doubt ?? unseen;
   const ratios = bare.map((color, at) => contrastRatio(inked[at]!, color));
   const ratio = Math.min(...ratios);

@@ -2,6 +2,8 @@
 import { parseColor } from "../color";
 import { formatColor } from "../color/format";
 import { nearestPassingGround, nearestPassingInk, type Need, type Passing } from "../color/ladder";
+import type { Color } from "../color/types";
+import { groundsOf } from "../ground/ground";
 import type { TextChange } from "../source/changes";
 import { refKey } from "../text/refs";
 import type { Palette, PalettePair, PaletteUse } from "./palette";
@@ -31,8 +33,16 @@ function needsOf(spots: readonly PaletteUse[], pair: PalettePair, { pairs }: Pal
     .filter(
       ({ ink, places }) => ink === pair.ink && (touched.size === 0 || places.some((one) => touched.has(refKey(one)))),
     )
-    .flatMap((one) => (one.range ?? [one.ground]).map((css): Need => ({ color: parseColor(css)!, needs: one.needs })));
+    .flatMap((one) =>
+      groundsOf({ color: parseColor(one.ground)!, range: rangeOf(one) }).map((color): Need => ({
+        color,
+        needs: one.needs,
+      })),
+    );
 }
+
+const rangeOf = ({ range }: PalettePair): [Color, Color] | null =>
+  range && [parseColor(range[0])!, parseColor(range[1])!];
 
 function otherGround(pair: PalettePair, { values, pairs }: Palette): PairFixes["ground"] {
   if (pair.range) return null;

@@ -11,6 +11,7 @@ import { unwaited } from "../shared/unwaited";
 import { useEngine, useWorkspace } from "../workspace/context";
 import { Specimen } from "../workspace/Specimen";
 import type { KnownFinding } from "../workspace/troubles";
+import { useWays } from "../workspace/useWays";
 import { usePick } from "../workspace/usePick";
 import { useSeeSource } from "../workspace/useSeeSource";
 import { WriteChanges, type Proposal } from "../workspace/WriteChanges";
@@ -56,27 +57,6 @@ export function FindingDetail({ known, all, onDone }: Props) {
       </div>
     </section>
   );
-}
-
-/** Asked anew whenever the site is another. */
-function useWays(finding: Finding): FindingView | null {
-  const engine = useEngine();
-  const conditions = useWorkspace((state) => state.conditions);
-  const edition = useWorkspace((state) => state.edition);
-  const [found, setFound] = useState<FindingView | null>(null);
-  const asked = JSON.stringify(finding);
-  useEffect(() => {
-    let current = true;
-    unwaited(
-      engine.fixes(JSON.parse(asked) as Finding, conditions).then((answer) => {
-        if (current && answer) setFound(answer);
-      }),
-    );
-    return () => {
-      current = false;
-    };
-  }, [engine, asked, conditions, edition]);
-  return found;
 }
 
 /** Enter writes from the list; in a field or on a button it does what it does there. */

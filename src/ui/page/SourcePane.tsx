@@ -4,14 +4,14 @@ import { defaultKeymap } from "@codemirror/commands";
 import { css } from "@codemirror/lang-css";
 import { EditorState, RangeSetBuilder, StateEffect, StateField, type Extension } from "@codemirror/state";
 import { Decoration, EditorView, keymap, lineNumbers, type DecorationSet } from "@codemirror/view";
-import { useRouter } from "next/navigation";
-import { useCallback, useEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { changeBetween, changeOfLines, plainLines, type Edit } from "@/core";
 import { lineParts } from "../shared/lineParts";
 import { changedLines } from "./changedLines";
 import { plural } from "../shared/numbers";
 import { useEngine, useWorkspace, useWorkspaceStore } from "../workspace/context";
-import { knownFindings } from "../workspace/troubles";
+import { FindingLine } from "../workspace/FindingLine";
+import { knownFindings, type KnownFinding } from "../workspace/troubles";
 import { findingSigns, showSigns } from "./sourceFindings";
 import styles from "./SourcePane.module.css";
 import { unwaited } from "../shared/unwaited";
@@ -122,6 +122,9 @@ function Source({ path, text, original, first, last, html, waiting }: SourceProp
   const view = useRef<EditorView | null>(null);
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
   const saved = useRef(text);
+  /** The line the cursor is in; null until it was put somewhere. */
+  const [line, setLine] = useState<number | null>(null);
+  const [mending, setMending] = useState(false);
 
   const flush = useCallback(() => {
     if (timer.current) clearTimeout(timer.current);
@@ -136,9 +139,13 @@ function Source({ path, text, original, first, last, html, waiting }: SourceProp
       ...(html ? [] : [css()]),
       findingSigns,
       marks,
-      keymap.of(defaultKeymap),
+      keymap.of([{ key: mendKey, run: () => (setMending(true), true) }, ...defaultKeymap]),
       EditorView.contentAttributes.of({ "aria-label": `Source of ${path}` }),
       EditorView.updateListener.of((update) => {
+        if (update.selectionSet) {
+          setLine(update.state.doc.lineAt(update.state.selection.main.head).number);
+          setMending(false);
+        }
         if (!update.docChanged || update.transactions.some((transaction) => transaction.isUserEvent("hevret"))) return;
         const edit = editFrom(path, saved.current, update.state.doc.toString());
         unwaited(store.getState().rehearse(edit));
@@ -177,18 +184,10 @@ function Source({ path, text, original, first, last, html, waiting }: SourceProp
     editor.dispatch({ effects: setMarks.of(marksFor(editor.state, plainLines(original), first, last)) });
   }, [original, text, first, last]);
 
-  const summary = useWorkspace((state) => state.summary);
-  const record = useWorkspace((state) => state.record);
-  const router = useRouter();
+  const own = useFindingsIn(path);
   useEffect(() => {
-    if (!view.current || !record) return;
-    const own = knownFindings({ summary, record }).filter(
-      ({ finding, left }) => finding.path === path && left === null,
-    );
-    showSigns(view.current, own, (key) =>
-      router.push(`/site/${record.id}/findings?finding=${encodeURIComponent(key)}`),
-    );
-  }, [summary, record, path, router]);
+    if (view.current) showSigns(view.current, own, (at) => goToLine(view.current!, at));
+  }, [own]);
 
   useEffect(() => {
     const editor = view.current;
@@ -197,7 +196,60 @@ function Source({ path, text, original, first, last, html, waiting }: SourceProp
     editor.dispatch({ effects: EditorView.scrollIntoView(from, { y: "start", yMargin: 4 }) });
   }, [first, path]);
 
-  return <div ref={host} className={waiting ? `${styles.source} ${styles.waiting}` : styles.source} />;
+  const here = own.filter(({ finding }) => finding.line === line);
+  return (
+    <>
+      <div ref={host} className={waiting ? `${styles.source} ${styles.waiting}` : styles.source} />
+      {here.length > 0 && (
+        <LineFindings
+          key={`${line} ${mending}`}
+          found={here}
+          open={mending}
+          onDone={() => {
+            setMending(false);
+            view.current?.focus();
+          }}
+        />
+      )}
+    </>
+  );
+}
+
+/** What is found in a file and not left as it is. */
+function useFindingsIn(path: string): readonly KnownFinding[] {
+  const summary = useWorkspace((state) => state.summary);
+  const record = useWorkspace((state) => state.record);
+  return useMemo(
+    () => knownFindings({ summary, record }).filter(({ finding, left }) => finding.path === path && left === null),
+    [summary, record, path],
+  );
+}
+
+function goToLine(editor: EditorView, line: number): void {
+  if (line > editor.state.doc.lines) return;
+  editor.dispatch({ selection: { anchor: editor.state.doc.line(line).from }, scrollIntoView: true });
+  editor.focus();
+}
+
+/** The key that opens the ways to set right what is found at the cursor's line. */
+const mendKey = "Alt-m";
+
+/** What is found at the line that the cursor is in. */
+function LineFindings({ found, open, onDone }: { found: readonly KnownFinding[]; open: boolean; onDone(): void }) {
+  return (
+    <div className={styles.here} role="group" aria-label="Found in this line">
+      <ul>
+        {found.map((known, at) => (
+          <li key={known.key}>
+            <FindingLine known={known} open={open && at === 0} onDone={onDone} />
+          </li>
+        ))}
+      </ul>
+      <span className={styles.key}>
+        <kbd>Alt</kbd> <kbd>M</kbd> sets it right
+      </span>
+    </div>
+  );
 }
 
 /** What was typed, as an edit of the file. */

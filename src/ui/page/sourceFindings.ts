@@ -5,7 +5,8 @@ import { signs } from "../shared/levels";
 import type { KnownFinding } from "../workspace/troubles";
 import styles from "./SourcePane.module.css";
 
-type Open = (key: string) => void;
+/** Goes to a line, where what is found there is told with the ways to set it right. */
+type Open = (line: number) => void;
 
 /** All that is found at one line; the worst of it is shown. */
 class Sign extends GutterMarker {
@@ -28,9 +29,9 @@ class Sign extends GutterMarker {
     button.textContent = signs[worst.finding.level];
     const words = this.found.map(({ finding }) => finding.message.replaceAll("`", "")).join("\n");
     button.title = words;
-    // The editor's margins are for the eye alone: by keyboard and by ear the same is in the slip and in Findings.
+    // The editor's margins are for the eye alone: by keyboard and by ear the same is told under the line the cursor is in.
     button.tabIndex = -1;
-    button.addEventListener("click", () => this.open(worst.key));
+    button.addEventListener("click", () => this.open(worst.finding.line));
     return button;
   }
 }
@@ -50,7 +51,7 @@ export const findingSigns: Extension = [
   gutter({ class: styles.signs!, markers: (view) => view.state.field(field) }),
 ];
 
-/** Puts the signs of a file's findings to their lines. @param open steps to where a finding is set right */
+/** Puts the signs of a file's findings to their lines. @param open goes to a line */
 export function showSigns(view: EditorView, findings: readonly KnownFinding[], open: Open): void {
   const { doc } = view.state;
   const byLine = new Map<number, KnownFinding[]>();

@@ -14,6 +14,8 @@ import { colorName } from "../color/names";
 import { Swatch } from "../color/Swatch";
 import type { Shown } from "@/preview/frame";
 import { Prose } from "../shared/Prose";
+import { FindingLine } from "../workspace/FindingLine";
+import type { KnownFinding } from "../workspace/troubles";
 import { WriteChanges, type Proposal } from "../workspace/WriteChanges";
 import { useEngine, useWorkspace } from "../workspace/context";
 import { chapters } from "./chapters";
@@ -25,6 +27,8 @@ import { unwaited } from "../shared/unwaited";
 
 interface Props {
   row: SlipRowValue;
+  /** What was found about its value. */
+  found: readonly KnownFinding[];
   slip: Slip;
   target: Target | null;
   places: readonly ElementRef[];
@@ -36,8 +40,11 @@ interface Props {
   onAttribute(): void;
 }
 
+/** Names what was found about a row, for steps to it. */
+export const foundId = (row: string): string => `found-${row}`;
+
 /** One property: as written, as computed, where it comes from; opened, everything that competed for it. */
-export const Row = memo(function Row({ row, slip, target, places, shown, open, onOpen, onAttribute }: Props) {
+export const Row = memo(function Row({ row, found, slip, target, places, shown, open, onOpen, onAttribute }: Props) {
   const draft = useDraft(row, slip, target);
   const Chapter = open ? chapters[row.id] : undefined;
   const group = useRef<HTMLDivElement>(null);
@@ -84,6 +91,15 @@ export const Row = memo(function Row({ row, slip, target, places, shown, open, o
         {originLabel(row)}
         {off && " · off"}
       </button>
+      {found.length > 0 && (
+        <ul id={foundId(row.id)} tabIndex={-1} className={styles.rowFound} aria-label={`Found about ${row.label}`}>
+          {found.map((known) => (
+            <li key={known.key}>
+              <FindingLine known={known} />
+            </li>
+          ))}
+        </ul>
+      )}
       {Chapter && <Chapter row={row} slip={slip} target={target} draft={draft} places={places} shown={shown} />}
       {open && <CopyTo row={row} value={draft.value || row.computed} ownKey={slip.key} />}
       {open && <Why row={row} page={slip.ref.page} />}

@@ -1,15 +1,25 @@
 "use client";
 
 import { useCallback, useMemo, useState } from "react";
-import { invisibleBelow, readoutsOf, showRatio, type ElementRef, type Readout, type Slip as SlipData } from "@/core";
+import {
+  groupBy,
+  invisibleBelow,
+  readoutsOf,
+  rowOfFinding,
+  showRatio,
+  type ElementRef,
+  type Readout,
+  type Slip as SlipData,
+} from "@/core";
 import { linesOf, xHeightOf, type Lines } from "@/preview/measure";
 import type { Shown } from "@/preview/frame";
+import { levelClass, levelWords, signs } from "../shared/levels";
 import { plural, showNumber, showPx, showReach } from "../shared/numbers";
 import { Specimen } from "../workspace/Specimen";
 import { useWorkspace } from "../workspace/context";
 import { FindingLine } from "../workspace/FindingLine";
-import { findingsAbout } from "../workspace/troubles";
-import { Row } from "./Row";
+import { findingsAbout, type KnownFinding } from "../workspace/troubles";
+import { foundId, Row } from "./Row";
 import styles from "./Slip.module.css";
 import { StateSelect } from "./StateSelect";
 import { Unwrap, Words } from "./Words";
@@ -51,6 +61,7 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
     () => choose(options.findIndex(({ group }) => group === "style attribute")),
     [choose, options],
   );
+  const found = useFoundByRow(slip);
   return (
     <aside className={styles.slip} aria-label="Slip">
       <div className={styles.who}>
@@ -76,13 +87,14 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
         ]}
       />
       <Readouts slip={slip} shown={shown} />
-      <FoundHere />
+      <FoundHere rows={slip.rows} found={found} />
       <WriteTo choice={choice} />
       <div className={styles.rows}>
         {slip.rows.map((row) => (
           <Row
             key={row.id}
             row={row}
+            found={found.get(row.id) ?? nothingFound}
             slip={slip}
             target={row.ownTarget ?? choice.target}
             places={reach?.places ?? none}
@@ -97,20 +109,57 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
   );
 }
 
-/** What was found about the picked text. */
-function FoundHere() {
+const nothingFound: readonly KnownFinding[] = [];
+
+/** What was found about the picked text, by the rows it is about; what is about none of them under null. */
+function useFoundByRow({ rows }: SlipData): ReadonlyMap<string | null, readonly KnownFinding[]> {
   const picked = useWorkspace((state) => state.picked);
   const summary = useWorkspace((state) => state.summary);
   const record = useWorkspace((state) => state.record);
-  const own = useMemo(() => (picked ? findingsAbout(picked, { summary, record }) : []), [picked, summary, record]);
-  if (own.length === 0) return null;
+  return useMemo(
+    () =>
+      groupBy(picked ? findingsAbout(picked, { summary, record }) : [], ({ finding }) => rowOfFinding(rows, finding)),
+    [rows, picked, summary, record],
+  );
+}
+
+interface FoundProps {
+  rows: SlipData["rows"];
+  found: ReadonlyMap<string | null, readonly KnownFinding[]>;
+}
+
+/** What was found about the picked text and none of its rows, and steps to the rows of which something was. */
+function FoundHere({ rows, found }: FoundProps) {
+  if (found.size === 0) return null;
+  const steps = rows.flatMap(({ id, label }) => {
+    const worst = found.get(id)?.[0]?.finding.level;
+    return worst ? [{ id, label, worst }] : [];
+  });
   return (
     <ul className={styles.found} aria-label="Found here">
-      {own.map((known) => (
+      {found.get(null)?.map((known) => (
         <li key={known.key}>
           <FindingLine known={known} />
         </li>
       ))}
+      {steps.length > 0 && (
+        <li>
+          Found about{" "}
+          {steps.map(({ id, label, worst }) => (
+            <button
+              key={id}
+              type="button"
+              className={`text-button ${styles.step}`}
+              onClick={() => document.getElementById(foundId(id))?.focus()}
+            >
+              <span className={levelClass[worst]} role="img" aria-label={levelWords[worst]}>
+                {signs[worst]}
+              </span>{" "}
+              {label}
+            </button>
+          ))}
+        </li>
+      )}
     </ul>
   );
 }
