@@ -97,6 +97,8 @@ function closedTwice(sheet: SheetText): Found[] {
   const plain = withoutWords(text, sheet.items);
   return [...plain.matchAll(/\*\//g)].map(({ index }) => {
     const inner = text.lastIndexOf("*/", index - 1);
+    const parted = /\/[ \t]+\*(?![\s\S]*\/[ \t]+\*)/.exec(plain.slice(Math.max(0, inner), index));
+    if (parted) return openedApart(sheet, Math.max(0, inner) + parted.index, parted[0].length);
     return found(
       sheet,
       index,
@@ -107,6 +109,14 @@ function closedTwice(sheet: SheetText): Found[] {
       ],
     );
   });
+}
+
+/** A comment whose first two signs are parted by a blank. */
+function openedApart(sheet: SheetText, start: number, length: number): Found {
+  const message = "A blank parts the two signs that open a comment: what follows is skipped with it.";
+  return found(sheet, start, message, () => [
+    { label: "Write `/*`", changes: [changed(sheet, start, start + length, "/*")] },
+  ]);
 }
 
 /** Tags of a page in a sheet, told once. */

@@ -18,6 +18,10 @@ const rule = (mistake: string, meant: string): [string, string] => [`p { ${mista
 /** A declaration in a rule. */
 const declarations: readonly (readonly [mistake: string, meant: string])[] = [
   ["fontsize: 16px", "font-size: 16px"],
+  ["text-underline: true", "text-decoration: underline"],
+  ["text-capitalize: yes", "text-transform: capitalize"],
+  ["margin: 10px20px", "margin: 10px 20px"],
+  ["letter-spacing: .1", "letter-spacing: .1em"],
   ["font size: 16px", "font-size: 16px"],
   ["font_size: 16px", "font-size: 16px"],
   ["fontSize: 16px", "font-size: 16px"],
@@ -327,6 +331,7 @@ export const sheetMistakes: readonly SheetMistake[] = [
   ["a colon behind a selector", "p: { color: red; }\n", "p { color: red; }\n"],
   ["a comment left open", "/* inks\np { color: red; }\n", "/* inks */\np { color: red; }\n"],
   ["a comment ended wrongly", "/* inks *\np { color: red; }\n", "/* inks */\np { color: red; }\n"],
+  ["a comment opened with a blank", "/ * inks */\np { color: red; }\n", "/* inks */\np { color: red; }\n"],
   ["slashes as a comment", "// inks\np { color: red; }\n", "/* inks */\np { color: red; }\n"],
   ["slashes in a rule", "p {\n  // inks\n  color: red;\n}\n", "p {\n  /* inks */\n  color: red;\n}\n"],
   [

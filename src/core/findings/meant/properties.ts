@@ -142,7 +142,8 @@ export function propertyAlike(name: string): string | null {
 
 /** A declaration that a property's name alone stands for: `bold: true` is `font-weight: bold`. */
 export function meantByName(name: string, value: string): readonly [property: string, value: string] | null {
-  const meant = valueNames[name];
+  const isSwitched = /^(?:yes|true|on|1)$/i.test(value);
+  const meant = valueNames[name] ?? (isSwitched ? valueNames[name.replace(/^(?:text|font)-/, "")] : undefined);
   if (!meant || /^(?:no|none|off|false|0)$/i.test(value)) return null;
   return meant;
 }

@@ -147,9 +147,9 @@ export const valueSlips: readonly ValueSlip[] = [
       const bare = /(?<![\w.#%(-]|[\w]\()[-+]?(?:\d+\.?\d*|\.\d+)(?![\w.%])/g;
       const put = (unit: string) => value.replace(bare, (number) => (Number(number) === 0 ? number : number + unit));
       const most = Math.max(0, ...[...value.matchAll(bare)].map(([number]) => Math.abs(Number(number))));
-      const relative = /^(?:font-size|letter-spacing|word-spacing|line-height|text-indent)$/.test(property);
-      if (relative && most > 0 && most < 4 && property !== "letter-spacing" && property !== "word-spacing")
-        yield put("em");
+      const isSpacing = /^(?:letter|word)-spacing$/.test(property);
+      const isSize = /^(?:font-size|line-height|text-indent)$/.test(property);
+      if (most > 0 && most < (isSpacing ? 0.5 : isSize ? 4 : 0)) yield put("em");
       for (const unit of ["px", "deg", "s", "em"]) yield put(unit);
     },
   },
@@ -170,10 +170,12 @@ export const valueSlips: readonly ValueSlip[] = [
   },
   { why: "numbers have a point, not a comma", meant: replaced(/(\d),(\d)/g, "$1.$2") },
   { why: "a blank parts the number", meant: replaced(/(\d)\s*\.\s*(\d)/g, "$1.$2") },
+  { why: "a blank is missing between two values", meant: replaced(/(\d(?:px|r?em|pt|v[wh]|%))(?=[\d.])/gi, "$1 ") },
   {
     why: "it takes no unit",
     *meant(value) {
-      if (!value.includes("(")) yield value.replace(/(?<![\w#.-])([-+]?(?:\d+\.?\d*|\.\d+))(?:px|em|rem|pt|%)/gi, "$1");
+      if (!value.includes("("))
+        yield value.replace(/(?<![\w#.-])([-+]?(?:\d+\.?\d*|\.\d+))(?:px|em|rem|pt|%)(?![\d.])/gi, "$1");
     },
   },
   {
