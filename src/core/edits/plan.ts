@@ -143,16 +143,16 @@ function declare(site: Site, target: Target, property: string, value: string | n
       return moved(target.path, change(sheet.file, blockText(sheet, rule), property, value), sheet.offset);
     }
     case "new-rule":
-      return newRule(site, target.path, target.selector, property, value);
+      return newRule(site, target.path, target.selector, declared(property, value));
     case "class": {
       checkName(target.name, "class");
       const changes = target.elements.flatMap((ref) => giveClass(site, ref, target.name));
-      return [...changes, ...newRule(site, target.path, `.${target.name}`, property, value)];
+      return [...changes, ...newRule(site, target.path, `.${target.name}`, declared(property, value))];
     }
     case "id": {
       checkName(target.name, "id");
       const { file, element } = elementAt(site, target.element.page, target.element.index);
-      const rule = newRule(site, target.path, `#${target.name}`, property, value);
+      const rule = newRule(site, target.path, `#${target.name}`, declared(property, value));
       if (element.id === target.name) return rule;
       if (element.id !== null) throw new EditError(`This element already has the id ${element.id}.`);
       return [...moved(file.path, [insertAttribute(file.text, element, "id", target.name)]), ...rule];
@@ -170,7 +170,8 @@ function checkName(name: string, what: string): void {
   }
 }
 
-function giveClass(site: Site, ref: ElementRef, name: string): TextChange[] {
+/** A class more for an element; nothing where it has it. */
+export function giveClass(site: Site, ref: ElementRef, name: string): TextChange[] {
   const { file, element } = elementAt(site, ref.page, ref.index);
   if (element.classes.includes(name)) return [];
   const attribute = attributeSource(file.text, element, "class");
@@ -199,8 +200,21 @@ function styleAttribute(site: Site, ref: ElementRef, property: string, value: st
   return moved(file.path, spliceAttribute(file.text, attribute, splices));
 }
 
-function newRule(site: Site, path: string, selector: string, property: string, value: string | null): TextChange[] {
+function declared(property: string, value: string | null): [readonly [string, string]] {
   if (value === null) throw new EditError("A new rule needs a value.");
+  return [[property, value]];
+}
+
+/**
+ * A rule of its own at the end of a sheet, or what it sets put into the last rule there where that has the selector.
+ * @param declarations properties with their values, in order @throws EditError
+ */
+export function newRule(
+  site: Site,
+  path: string,
+  selector: string,
+  declarations: readonly (readonly [property: string, value: string])[],
+): TextChange[] {
   try {
     parseSelectorList(selector);
   } catch (error) {
@@ -210,15 +224,16 @@ function newRule(site: Site, path: string, selector: string, property: string, v
   checkSelfContained(selector, "The selector");
   const sheet = sheetForNewRule(site, fileAt(site, path));
   const { file, text, offset, items } = sheet;
-  for (const written of [selector, value]) checkEmbeddable(written, file);
+  for (const written of [selector, ...declarations.map(([, value]) => value)]) checkEmbeddable(written, file);
   const same = items.findLast((item) => item.kind === "style" && item.preludeText === selector);
-  if (same?.kind === "style" && same === items.findLast((item) => item.kind === "style")) {
+  const [[property, value]] = declarations as [readonly [string, string]];
+  if (declarations.length === 1 && same?.kind === "style" && same === items.findLast(({ kind }) => kind === "style")) {
     return moved(file.path, change(file, blockText(sheet, same), property, value), offset);
   }
-  const own = writable(value, file);
+  const own = declarations.map(([name, one]) => [name, writable(one, file)] as const);
   const open = sheetEndOf(text);
   if (isMinified(text)) {
-    const insert = `${open?.closers ?? ""}${selector}{${property}:${own}}`;
+    const insert = `${open?.closers ?? ""}${selector}{${own.map((one) => one.join(":")).join(";")}}`;
     return moved(file.path, [{ start: text.length, end: text.length, insert }], offset);
   }
   const newline = lineEndOf(text);
@@ -226,7 +241,8 @@ function newRule(site: Site, path: string, selector: string, property: string, v
   const at = text.length - tail.length;
   const base = file.kind === "html" ? (/(?:^|[\r\n])([ \t]+)\S/.exec(text)?.[1] ?? "") : "";
   const unit = file.kind === "html" ? "  " : indentUnit(text);
-  const rule = `${base}${selector} {${newline}${base}${unit}${property}: ${own};${newline}${base}}`;
+  const lines = own.map(([name, one]) => `${base}${unit}${name}: ${one};`);
+  const rule = [`${base}${selector} {`, ...lines, `${base}}`].join(newline);
   if (open) {
     const insert = `${open.closers}${newline}${newline}${rule}${newline}`;
     return moved(file.path, [{ start: text.length, end: text.length, insert }], offset);

@@ -82,11 +82,15 @@ export function declareWay(
   }
 }
 
+/** The sheet of a page that a new rule goes into: its last. */
+export const lastSheet = (page: KnownPage): string | null =>
+  page.sheets.owners.flatMap((owner) => owner.sheets).findLast(({ kind }) => kind !== "imported")?.path ?? null;
+
 /** A rule of its own for an element of which nobody sets something: in the last sheet of its page, else its style attribute. */
 export function ownTarget(page: KnownPage, style: Style): Target | null {
-  const sheet = page.sheets.owners.flatMap((owner) => owner.sheets).findLast(({ kind }) => kind !== "imported");
+  const sheet = lastSheet(page);
   const selector = plainSelector(style.element) + (style.pseudo ? `::${style.pseudo}` : "");
-  if (sheet) return { kind: "new-rule", path: sheet.path, selector };
+  if (sheet) return { kind: "new-rule", path: sheet, selector };
   return style.pseudo
     ? null
     : { kind: "style-attribute", element: { page: page.file.path, index: style.element.index } };

@@ -247,7 +247,14 @@ const cases: Case[] = [
     has: css(".a{top:0;left:0;color:#111} .b{left:0;top:0;color:#111}", '<p class="a b">x'),
     nearly: css(".a{top:0;left:0;color:#111} .b{left:0;top:0;color:#112}", '<p class="a b">x'),
     says: /`\.a`, `\.b` set just the same/,
-    after: null,
+    after: ".a, .b{top:0;left:0;color:#111}</style>",
+  },
+  {
+    check: "same-declarations",
+    has: page('<p style="color:#345">One</p><p class="b" style="color:#345">Two</p><p style="color:#345">Three</p>'),
+    nearly: page('<p style="color:#345">One</p><p style="color:#346">Two</p><p style="color:#345">Three</p>'),
+    says: /^3 elements have the same style attribute/,
+    after: '<p class="text">One</p><p class="b text">Two</p><p class="text">Three</p>',
   },
   {
     check: "sheet-twice",
@@ -499,6 +506,24 @@ test("what decides something anywhere does not always lose, whichever sheets the
   expect(losing(site({ "a.html": both, "b.html": `${link("a")}<p class=boat>${running}</p>`, ...sheets }))).toEqual([]);
   const moved = changeSite(lost, [{ path: "a.css", start: 0, end: 0, insert: "/* Ossel */\n" }]);
   expect(losing(moved)).toMatchObject([{ path: "a.css", line: 2 }]);
+});
+
+test("rules are gathered only where no text comes out differently, in either scheme, at any width, in any state", () => {
+  const labels = (between: string) => {
+    const from = css(
+      `.a{top:0;left:0;color:#111} ${between} .b{top:0;left:0;color:#111}`,
+      '<a href="#" class="a x">x</a><a class="b x" href="#">x</a>',
+    );
+    return found(from, "same-declarations", /set just the same/).map((one) =>
+      fixesFor(from, one).map(({ label }) => label.replace(/.* where the /, "")),
+    );
+  };
+  expect(labels("")).toEqual([["first stands", "last stands"]]);
+  expect(labels(".x{color:#222}")).toEqual([[]]);
+  expect(labels("@media(prefers-color-scheme:dark){.x{color:#222}}")).toEqual([[]]);
+  expect(labels("@media(max-width:400px){.x{color:#222}}")).toEqual([[]]);
+  expect(labels(".x:hover{color:#222}")).toEqual([["first stands", "last stands"]]);
+  expect(labels(":hover{color:#222}")).toEqual([[]]);
 });
 
 test("a fix is offered only for what is there", () => {

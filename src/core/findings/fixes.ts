@@ -2,6 +2,7 @@
 import { defaultConditions, type Conditions } from "../cascade/conditions";
 import { styledPage } from "../cascade/styledPages";
 import { planSteps } from "../edits/plan";
+import { differenceSteps } from "../edits/proof";
 import type { Plan } from "../edits/types";
 import { refKey } from "../text/refs";
 import type { TextChange } from "../source/changes";
@@ -45,10 +46,14 @@ export function* fixSteps(
   const fixes: Fix[] = [];
   const start = yield* startSteps(site, finding.check, conditions, measured);
   if (!start) return fixes;
-  for (const { label, changes } of yield* waySteps(finding, start, mostWays))
-    fixes.push({ label, ...(yield* planSteps(site, { kind: "text", changes }, conditionsUnder(finding, conditions))) });
+  for (const { label, changes, proof } of yield* waySteps(finding, start, mostWays)) {
+    const plan = yield* planSteps(site, { kind: "text", changes }, conditionsUnder(finding, conditions));
+    fixes.push({ label, ...plan, warnings: proof === "layout" ? [...plan.warnings, asLaidOut] : plan.warnings });
+  }
   return fixes;
 }
+
+const asLaidOut = "Whether it is enough shows once it is written and the page is laid out.";
 
 /** So many ways to set one finding right are offered. */
 const mostWays = 6;
@@ -126,9 +131,16 @@ function* waySteps(finding: Finding, { check, context, bare, found }: Start, mos
     if (ways.length >= most || way.changes.length === 0 || seen.has(key)) continue;
     seen.add(key);
     const after = yield* contextSteps(changeSite(context.site, way.changes), context.conditions, unmeasured);
-    if (helps(finding, bare, yield* stateOf(check, after))) ways.push(way);
+    if (!helps(finding, bare, yield* stateOf(check, after))) continue;
+    if (way.proof === "nothing" && (yield* differs(context, after.site, way))) continue;
+    ways.push(way);
   }
   return ways;
+}
+
+/** Whether any text comes out differently by a way that is to leave all as it is. */
+function* differs({ site, conditions }: CheckContext, after: Site, { changes }: Way): Generator<void, boolean> {
+  return (yield* differenceSteps(site, after, changes, conditions, true)).length > 0;
 }
 
 function* contextSteps(site: Site, conditions: Conditions, measured: Measured): Generator<void, CheckContext> {

@@ -154,7 +154,9 @@ function lineLength(page: KnownPage, style: Style, layouts: Layouts): Found[] {
       places: [refOf(page.file.path, style)],
       ways: ({ site }) =>
         tooLong
-          ? declareWay(site, "Hold them to about 70 characters", ownTarget(page, style), "max-width", "60ch")
+          ? declareWay(site, "Hold them to about 70 characters", ownTarget(page, style), "max-width", "60ch").map(
+              (way) => ({ ...way, proof: "layout" as const }),
+            )
           : [],
     },
   ];

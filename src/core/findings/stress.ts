@@ -64,7 +64,9 @@ function beyond(page: KnownPage, indexes: readonly number[]): Found[] {
         "At four times the size a window has 320px of width; lines that have to be scrolled for are given up (WCAG 2.2, 1.4.10).",
       ...at(page.file, first.source?.startTag.start ?? 0),
       places: indexes.map((index) => ({ page: page.file.path, index })),
-      ways: ({ site }) => [{ label: "Let it fit into the window", changes: letFit(site, page, indexes) }],
+      ways: ({ site }) => [
+        { label: "Let it fit into the window", changes: letFit(site, page, indexes), proof: "layout" },
+      ],
     },
   ];
 }
@@ -82,7 +84,9 @@ function over(page: KnownPage, pairs: PageStress["overLarge"]): Found[] {
       because: growth,
       ...at(page.file, page.document.elements[first[0]]!.source?.startTag.start ?? 0),
       places: indexes.map((index) => ({ page: page.file.path, index })),
-      ways: ({ site }) => [{ label: "Let the boxes grow with the text", changes: letGrow(site, page, indexes) }],
+      ways: ({ site }) => [
+        { label: "Let the boxes grow with the text", changes: letGrow(site, page, indexes), proof: "layout" },
+      ],
     },
   ];
 }
@@ -99,7 +103,9 @@ function cut(page: KnownPage, indexes: readonly number[], when: string, because:
       because,
       ...at(page.file, first.source?.startTag.start ?? 0),
       places: indexes.map((index) => ({ page: page.file.path, index })),
-      ways: ({ site }) => [{ label: "Let the boxes grow with the text", changes: letGrow(site, page, indexes) }],
+      ways: ({ site }) => [
+        { label: "Let the boxes grow with the text", changes: letGrow(site, page, indexes), proof: "layout" },
+      ],
     },
   ];
 }

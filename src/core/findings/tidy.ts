@@ -8,10 +8,13 @@ import { groupBy } from "../source/groups";
 import { documentOf } from "../source/html/document";
 import type { Site } from "../source/site";
 import { leadBefore } from "../source/lines";
+import { classNameFor, gatherAttributes, gatherRules, isClassTaken } from "../edits/gather";
+import { EditError } from "../edits/types";
+import { lastSheet } from "./cause";
 import { usesOf } from "./variables";
 import { blocksOf, declarationsOf, filesOf, type Block } from "./blocks";
 import { quoted, takenOut } from "./texts";
-import { at, inSite, type Check, type Found } from "./types";
+import { at, inSite, type Check, type CheckContext, type Found, type Way } from "./types";
 
 /** Colours so alike that one would do. */
 export const colorTwins: Check = {
@@ -175,11 +178,39 @@ export const sameDeclarations: Check = {
           because: "What is written several times has to be changed several times.",
           ...at(file, start(blocks[0]!)),
           causes: blocks.map((block) => ({ ...at(file, start(block)), text: block.selector })),
+          ways: (context) => (inline ? attributeWays(context, blocks) : ruleWays(context, blocks)),
         },
       ];
     });
   },
 };
+
+function ruleWays({ site }: CheckContext, blocks: readonly Block[]): Way[] {
+  const starts = blocks.map(({ offset, rule }) => offset + rule!.start);
+  const list = quoted(blocks.map(({ selector }) => selector).join(", "));
+  return (["first", "last"] as const).map((into) => ({
+    label: `Make it one rule for ${list}, where the ${into} stands`,
+    changes: gatherRules(site, blocks[0]!.file.path, starts, into),
+    proof: "nothing",
+  }));
+}
+
+function attributeWays({ site, pages }: CheckContext, blocks: readonly Block[]): Way[] {
+  const { file } = blocks[0]!;
+  const page = pages.find((one) => one.file.path === file.path);
+  const sheet = page && lastSheet(page);
+  if (!sheet) return [];
+  const elements = blocks.map(({ element }) => element!);
+  const name = classNameFor(elements, (one) => isClassTaken(filesOf(site), one));
+  const refs = elements.map(({ index }) => ({ page: file.path, index }));
+  try {
+    const changes = gatherAttributes(site, refs, sheet, name);
+    return [{ label: `Give them the class \`${name}\`, with a rule in ${sheet}`, changes, proof: "nothing" }];
+  } catch (error) {
+    if (error instanceof EditError) return [];
+    throw error;
+  }
+}
 
 /** A sheet that a page asks for twice. */
 export const sheetTwice: Check = {

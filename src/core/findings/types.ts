@@ -61,6 +61,8 @@ export interface Way {
   /** What is done, as a command: "Write `font-size`". */
   label: string;
   changes: TextChange[];
+  /** "nothing": offered only where no text comes out differently; "layout": whether it helps shows once it is laid out. */
+  proof?: "nothing" | "layout";
 }
 
 /** What a check finds; the runner stamps the rest. */
