@@ -83,7 +83,8 @@ export {
   type Judged,
   type StandsOn,
 } from "./slip/stands";
-export { applyPlan, planEdit, planOnPage, planSteps } from "./edits/plan";
+export { applyPlan, planEdit, planOnPage, planSteps, planWithFiles } from "./edits/plan";
+export { planSheetEdit, type SheetEdit, type SheetPlan } from "./edits/sheetLinks";
 export { shorthandOf } from "./edits/fold";
 export { EditError, type Edit, type Plan, type Reach, type Target } from "./edits/types";
 export { linkLooks, type LinkLook, type LinkLooks, type LinkState } from "./slip/linkStates";
@@ -195,6 +196,8 @@ export {
   type Snapped,
   type StyleRow,
 } from "./tables/styleTable";
+export { sheetOutlineSteps, type OutlinePart, type OutlineRule } from "./tables/sheetOutline";
+export { sheetTable, type SheetCell, type SheetTable, type SheetTableRow } from "./tables/sheetTable";
 export { nameStack, restack, stackTable, type StackUse } from "./tables/stackTable";
 export { definedProperties } from "./palette/references";
 export { readoutsOf, type Readout } from "./type/readouts";

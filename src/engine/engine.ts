@@ -28,7 +28,9 @@ import {
   pagesOf,
   paletteOf,
   planOnPage,
+  planSheetEdit,
   planSteps,
+  planWithFiles,
   positionAt,
   readFontFile,
   reports,
@@ -39,6 +41,8 @@ import {
   sizesAt,
   slipAtOnce,
   slipTargets,
+  sheetOutlineSteps,
+  sheetTable,
   stackTable,
   styledPage,
   textFile,
@@ -80,7 +84,7 @@ let site: Site = siteOf([]);
 const turns = new Turns();
 
 /** Counts what is asked about all pages; what takes long gives way to the next of its kind. */
-const latest = { allRight: 0, fixes: 0, reach: 0, summary: 0, survey: 0, targets: 0 };
+const latest = { allRight: 0, fixes: 0, outline: 0, reach: 0, summary: 0, survey: 0, targets: 0 };
 
 /** Whether what is asked now is still wanted: until the next of its kind is asked for, or stopped. */
 function asLatest(kind: keyof typeof latest): () => boolean {
@@ -264,6 +268,16 @@ function* unlaidSteps(from: Site, conditions: Conditions, shown: string | null):
   return unlaid;
 }
 
+/** What is changed once sheets were put in or taken out. */
+function* movedPlan(
+  from: Site,
+  changes: readonly TextChange[],
+  files: readonly FileChange[],
+  conditions: Conditions,
+): Generator<void, PlanResult> {
+  return { plan: yield* planWithFiles(from, changes, files, conditions), judged: null, problem: null };
+}
+
 /** The ways to set a finding right, with the first of its texts as it is and as it would be. */
 function* findingView(from: Site, finding: Finding, conditions: Conditions): Generator<void, FindingView> {
   const known = knownLayouts(conditions);
@@ -359,6 +373,15 @@ const answers: Omit<Engine, "started"> = {
 
   stacks: async (conditions) => stackTable(site, conditions),
 
+  sheets: async () => sheetTable(site),
+
+  outline: async (path) => turns.inSlices(sheetOutlineSteps(site, path), asLatest("outline")),
+
+  planSheets: async (edit) => {
+    const { made, problem } = attempt(() => planSheetEdit(site, edit));
+    return { changes: made?.changes ?? [], files: made?.files ?? [], problem };
+  },
+
   matchFallback: async (stack, fallback, conditions) =>
     changesOf(() => matchFallback(site, stack, fallback, conditions)),
 
@@ -425,9 +448,10 @@ const answers: Omit<Engine, "started"> = {
     return { plan, judged: plan && judged(plan, conditions), problem };
   },
 
-  reach: async (edit, conditions) => {
+  reach: async (edit, conditions, files = []) => {
     const wanted = asLatest("reach");
-    const steps = judgedPlan(site, edit, conditions);
+    const moves = edit.kind === "text" && files.some(({ path }) => path.endsWith(".css"));
+    const steps = moves ? movedPlan(site, edit.changes, files, conditions) : judgedPlan(site, edit, conditions);
     // The first step makes the changes, and says why it cannot.
     const { problem } = attempt(() => steps.next());
     return problem === null ? turns.inSlices(steps, wanted) : { plan: null, judged: null, problem };

@@ -7,6 +7,9 @@ import type {
   Edit,
   ElementRef,
   FileChange,
+  OutlinePart,
+  SheetEdit,
+  SheetTable,
   Finding,
   Fix,
   InkThere,
@@ -176,6 +179,11 @@ export interface Engine {
   inks(picked: ElementRef, conditions: Conditions): Promise<InkThere[]>;
   palette(conditions: Conditions): Promise<Palette>;
   stacks(conditions: Conditions): Promise<StackUse[]>;
+  sheets(): Promise<SheetTable>;
+  /** The rules of a sheet, or of those that a page embeds; null where another was asked for meanwhile. */
+  outline(path: string): Promise<OutlinePart[] | null>;
+  /** What something done to the sheets of the site changes; the problem when it cannot be done. */
+  planSheets(edit: SheetEdit): Promise<{ changes: TextChange[]; files: FileChange[]; problem: string | null }>;
   /** A fallback with the measures of a stack's first member, from a local face. */
   matchFallback(
     stack: string,
@@ -230,8 +238,8 @@ export interface Engine {
   targets(ref: ElementRef, conditions: Conditions): Promise<TargetOption[] | null>;
   /** At once: what an edit reaches is told of one page, the one that is shown. */
   plan(edit: Edit, conditions: Conditions, page: string | null): Promise<PlanResult>;
-  /** The same, counted over the site; null where another edit was asked about meanwhile. */
-  reach(edit: Edit, conditions: Conditions): Promise<PlanResult | null>;
+  /** The same, counted over the site, with files put in and taken out before it is made; null where another edit was asked about meanwhile. */
+  reach(edit: Edit, conditions: Conditions, files?: FileChange[]): Promise<PlanResult | null>;
   /** How a page would look with changes that are not made yet. */
   rehearse(changes: TextChange[], path: string, structure: string, conditions: Conditions): Promise<PagePatch>;
   /**

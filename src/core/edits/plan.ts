@@ -7,7 +7,7 @@ import { invalidReason, isKnownProperty } from "../cascade/declarations";
 import { SelectorError, parseSelectorList } from "../cascade/selectors/parse";
 import { sheetEndOf } from "../source/css/open";
 import { parseBlock, type Item } from "../source/css/syntax";
-import { changeSite, type Site, type TextFile } from "../source/site";
+import { changeSite, withFiles, type FileChange, type Site, type TextFile } from "../source/site";
 import type { TextChange } from "../source/changes";
 import { indentAt, lineEndOf } from "../source/lines";
 import { finished } from "../source/steps";
@@ -36,6 +36,19 @@ import { EditError, type Edit, type Plan, type Target } from "./types";
  */
 export function planEdit(site: Site, edit: Edit, conditions: Conditions = defaultConditions): Plan {
   return finished(planSteps(site, edit, conditions));
+}
+
+/** What changes reach that are made once files were put in and taken out, in steps, a page each. */
+export function* planWithFiles(
+  site: Site,
+  changes: readonly TextChange[],
+  files: readonly FileChange[],
+  conditions: Conditions,
+): Generator<void, Plan> {
+  const after = changeSite(withFiles(site, files), changes);
+  yield;
+  const reach = yield* reachSteps(site, after, changes, withStatesEverywhere(conditions), null);
+  return { changes: [...changes], reach, warnings: [] };
 }
 
 /** The same with what it reaches on one page alone. @throws EditError */

@@ -1,5 +1,5 @@
 import { pagesOf, sheetsOf } from "../source/site";
-import { linkTo } from "./head";
+import { linkTo } from "../edits/sheetLinks";
 import { at, type Check, type Found } from "./types";
 
 const because =

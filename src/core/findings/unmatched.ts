@@ -1,6 +1,7 @@
 import { sheetTexts, type SheetText } from "../source/declarations";
 import { isEntry, rulesOf } from "../cascade/rules";
 import { elementsMatching, matchesAnything } from "../cascade/selectors";
+import { atRest } from "../cascade/selectors/atRest";
 import { asksOnlyFor, namesIn } from "../cascade/selectors/named";
 import { tryParseSelectorList } from "../cascade/selectors/parse";
 import type { Selector } from "../cascade/selectors/types";
@@ -163,20 +164,6 @@ function findNearest(text: string, { documents, names, onPages }: Named): Near |
     if (places > 0) return { selector, why, name, places };
   }
   return null;
-}
-
-const stateful =
-  /:{1,2}(?:hover|focus(?:-visible|-within)?|active|visited|target|before|after|first-line|first-letter|marker|placeholder|selection|backdrop|-[\w-]+)/gi;
-
-/** A state or pseudo-element of nothing in particular. */
-const alone = /(^|[\s>+~])(:)/g;
-
-/** A selector without what only a reader brings about, and without its pseudo-element. */
-function atRest(text: string): string {
-  return text
-    .split(",")
-    .map((one) => one.trim().replace(alone, "$1*$2").replace(stateful, "").trim() || "*")
-    .join(",");
 }
 
 const resting = new WeakMap<Selector, readonly Selector[]>();

@@ -43,7 +43,7 @@ export function WriteChanges({ proposal, onClose }: Props) {
     let current = true;
     unwaited(
       engine
-        .reach({ kind: "text", changes: proposal.changes }, conditions)
+        .reach({ kind: "text", changes: proposal.changes }, conditions, [...(proposal.files ?? [])])
         .then((result) => current && result && setPlanned({ of: proposal, result })),
     );
     return () => {
@@ -66,20 +66,20 @@ export function WriteChanges({ proposal, onClose }: Props) {
       okText="Write"
       cancelText="Leave as it is"
       width={720}
-      okButtonProps={{ disabled: !result?.plan || changes.length === 0 }}
+      okButtonProps={{ disabled: !result?.plan || (changes.length === 0 && !proposal?.files?.length) }}
       destroyOnHidden
     >
       <div className={styles.body}>
         <p role="status" className="good">
-          {changes.length === 0
+          {changes.length === 0 && !proposal?.files?.length
             ? "Nothing would change."
             : result
               ? `${plural(proposal?.count ?? changes.length, "value")} in ${plural(paths.length, "file")}; ${reachWords(result)}`
               : "Looking at all pages…"}
         </p>
-        {proposal?.files?.map(({ path }) => (
+        {proposal?.files?.map(({ path, after }) => (
           <p key={path}>
-            <span className="mono">{path}</span> is put into the site.
+            <span className="mono">{path}</span> is {after ? "put into" : "taken out of"} the site.
           </p>
         ))}
         {result?.problem && <p className="fails">{result.problem}</p>}

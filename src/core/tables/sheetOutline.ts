@@ -1,0 +1,117 @@
+/** The rules of a sheet in order, with the comments over them as headings, and how many elements each reaches. */
+import { elementsMatching } from "../cascade/selectors";
+import { atRest } from "../cascade/selectors/atRest";
+import { asksOnlyFor, namesIn } from "../cascade/selectors/named";
+import { tryParseSelectorList } from "../cascade/selectors/parse";
+import { descriptorRules, sheetTexts, type SheetText } from "../source/declarations";
+import type { Item, StyleRule } from "../source/css/syntax";
+import { documentOf, type HtmlDocument } from "../source/html/document";
+import { positionAt } from "../source/lines";
+import { pagesOf, textFile, type Site } from "../source/site";
+import type { ElementRef } from "../text/refs";
+
+export interface OutlineRule {
+  selector: string;
+  /** Of the rule in its file. */
+  start: number;
+  line: number;
+  /** The properties it sets, in order, each once. */
+  properties: string[];
+  /** The conditions it stands under: "@media print". */
+  under: string[];
+  /** How many elements it matches, whatever state they are in. */
+  places: number;
+  first: ElementRef | null;
+}
+
+export interface OutlinePart {
+  /** The comment over it; null for rules before the first. */
+  heading: string | null;
+  rules: OutlineRule[];
+}
+
+/** In steps, some rules each; of a page, the sheets that it embeds. */
+export function* sheetOutlineSteps(site: Site, path: string): Generator<void, OutlinePart[]> {
+  const file = textFile(site, path);
+  if (!file) return [];
+  const documents = pagesOf(site).map(documentOf);
+  const names = namesIn(documents);
+  const parts: OutlinePart[] = [];
+  for (const sheet of sheetTexts(site, file)) {
+    let end = 0;
+    for (const { rule, under, top } of rulesIn(sheet.items, [], null)) {
+      const heading = top.start >= end ? headingIn(sheet.text.slice(end, top.start)) : null;
+      end = Math.max(end, top.end);
+      if (heading !== null || parts.length === 0) parts.push({ heading, rules: [] });
+      parts.at(-1)!.rules.push({ ...outlineOf(sheet, rule, under), ...reachOf(rule, documents, names) });
+      yield;
+    }
+  }
+  return parts;
+}
+
+interface Walked {
+  rule: StyleRule;
+  under: string[];
+  /** What it stands in at the top of its sheet; itself where it stands there. */
+  top: Item;
+}
+
+function* rulesIn(items: readonly Item[], under: string[], top: Item | null): Generator<Walked> {
+  for (const item of items) {
+    if (item.kind === "style") {
+      yield { rule: item, under, top: top ?? item };
+      yield* rulesIn(item.items, [...under, item.preludeText.replace(/\s+/g, " ")], top ?? item);
+    } else if (item.kind === "at" && item.block && !descriptorRules.has(item.name))
+      yield* rulesIn(
+        item.items,
+        [...under, `@${item.name} ${item.preludeText}`.trim().replace(/\s+/g, " ")],
+        top ?? item,
+      );
+  }
+}
+
+/** The last comment of what stands between two rules, on one line, without its stars. */
+function headingIn(between: string): string | null {
+  const comment = [...between.matchAll(/\/\*([\s\S]*?)\*\//g)].at(-1)?.[1];
+  const words = comment
+    ?.split(/\r\n|\n|\r/)
+    .map((line) => line.replace(/^[\s*=_-]+|[\s*=_-]+$/g, ""))
+    .find((line) => line !== "");
+  return words ?? null;
+}
+
+function outlineOf(
+  { file, offset }: SheetText,
+  rule: StyleRule,
+  under: string[],
+): Omit<OutlineRule, "places" | "first"> {
+  const start = offset + rule.start;
+  const properties = rule.items.flatMap((item) => (item.kind === "declaration" ? [item.property] : []));
+  return {
+    selector: rule.preludeText.replace(/\s+/g, " "),
+    start,
+    line: positionAt(file.text, start).line,
+    properties: [...new Set(properties)],
+    under,
+  };
+}
+
+function reachOf(
+  { preludeText }: StyleRule,
+  documents: readonly HtmlDocument[],
+  names: ReadonlySet<string>,
+): Pick<OutlineRule, "places" | "first"> {
+  const selectors = (tryParseSelectorList(atRest(preludeText.replaceAll("&", "*"))) ?? []).filter((one) =>
+    asksOnlyFor(one, names),
+  );
+  let places = 0;
+  let first: ElementRef | null = null;
+  if (selectors.length)
+    for (const document of documents) {
+      const found = elementsMatching(document, selectors);
+      places += found.length;
+      if (found[0] !== undefined) first ??= { page: document.path, index: found[0] };
+    }
+  return { places, first };
+}

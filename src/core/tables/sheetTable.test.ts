@@ -1,0 +1,52 @@
+import { expect, test } from "vitest";
+import { finished } from "../source/steps";
+import { site } from "../testing/site";
+import { sheetOutlineSteps } from "./sheetOutline";
+import { sheetTable } from "./sheetTable";
+
+const from = site({
+  "index.html":
+    '<link rel=stylesheet href=a.css>\n<link rel=stylesheet href=b.css><link rel=stylesheet href=C.css><style>p{top:0}i{top:0}</style><h2>Fares</h2><p style="color:red">x</p><a href="#">y</a>',
+  "x.html": "<link rel=stylesheet href=b.css><p>x</p>",
+  "a.css":
+    "/* == Ground rules == */\np { top: 0; top: 1px; color: red }\n\n/* Headings\n * of all kinds */\nh2 { top: 0 }\n@media print { a:hover { top: 0; i & { top: 2px } } }\n.none { top: 0 }",
+  "b.css": "@import 'd.css'; p{top:0}",
+  "d.css": "p{top:0}",
+  "c.css": "p{top:0}",
+});
+
+test("sheets stand in the order they are read, pages across", () => {
+  const { pages, rows } = sheetTable(from);
+  expect(pages).toEqual(["index.html", "x.html"]);
+  const shown = rows.map(({ kind, path, near, cells }) => [
+    kind,
+    path,
+    near,
+    ...cells.map((cell) => cell && (cell.order ?? cell.count ?? `line ${cell.line}`)),
+  ]);
+  expect(shown).toEqual([
+    ["sheet", "a.css", null, 1, null],
+    ["sheet", "d.css", null, 2, 1],
+    ["sheet", "b.css", null, 3, 2],
+    ["sheet", "c.css", null, null, null],
+    ["missing", "C.css", "c.css", "line 2", null],
+    ["head", "", null, 2, null],
+    ["elements", "", null, 1, null],
+  ]);
+  expect(rows.find(({ path }) => path === "d.css")!.cells.map((cell) => cell!.linked)).toEqual([false, false]);
+  expect(rows.find(({ path }) => path === "a.css")).toMatchObject({ rules: 5, cells: [{ line: 1 }, null] });
+});
+
+test("a sheet's rules stand under the comments over them, with how many elements each reaches", () => {
+  const outline = finished(sheetOutlineSteps(from, "a.css"));
+  expect(
+    outline.map(({ heading, rules }) => [heading, ...rules.map(({ selector, places }) => `${selector} ${places}`)]),
+  ).toEqual([
+    ["Ground rules", "p 2"],
+    ["Headings", "h2 1", "a:hover 1", "i & 0", ".none 0"],
+  ]);
+  const [, { rules }] = outline as [unknown, (typeof outline)[number]];
+  expect(rules[1]).toMatchObject({ under: ["@media print"], line: 7, first: { page: "index.html" } });
+  expect(rules[2]!.under).toEqual(["@media print", "a:hover"]);
+  expect(outline[0]!.rules[0]!.properties).toEqual(["top", "color"]);
+});
