@@ -42,6 +42,7 @@ const uiFloors = [
   "colors",
   "textstyles",
   "stacks",
+  "sheets",
   "findings",
   "changes",
   "desk",

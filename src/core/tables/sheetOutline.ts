@@ -14,7 +14,9 @@ export interface OutlineRule {
   selector: string;
   /** Of the rule in its file. */
   start: number;
+  /** Its lines in the file, from 1. */
   line: number;
+  lastLine: number;
   /** The properties it sets, in order, each once. */
   properties: string[];
   /** The conditions it stands under: "@media print". */
@@ -92,6 +94,7 @@ function outlineOf(
     selector: rule.preludeText.replace(/\s+/g, " "),
     start,
     line: positionAt(file.text, start).line,
+    lastLine: positionAt(file.text, offset + rule.end).line,
     properties: [...new Set(properties)],
     under,
   };

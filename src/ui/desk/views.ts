@@ -16,6 +16,11 @@ export const views: readonly ViewEntry[] = [
   { path: "colours", label: "Colours", count: ({ summary }) => summary?.colors },
   { path: "stacks", label: "Stacks", count: ({ summary }) => summary?.stacks },
   {
+    path: "sheets",
+    label: "Sheets",
+    count: ({ files }) => [...files.values()].filter(({ file }) => file.kind === "css").length,
+  },
+  {
     path: "findings",
     label: "Findings",
     count: (state) => (state.summary ? troubles(state).length : undefined),

@@ -21,6 +21,8 @@ export interface Proposal {
   files?: readonly FileChange[];
   /** Values that are written, where several are in one change. */
   count?: number;
+  /** What is counted; "value" by default. */
+  counted?: string;
   /** What the changes do and do not do. */
   proof?: ReactNode;
 }
@@ -37,6 +39,7 @@ export function WriteChanges({ proposal, onClose }: Props) {
   const files = useWorkspace((state) => state.files);
   const conditions = useWorkspace((state) => state.conditions);
   const write = useWorkspace((state) => state.write);
+  const folder = useWorkspace((state) => state.record?.folder?.name);
   const [planned, setPlanned] = useState<{ of: Proposal; result: PlanResult } | null>(null);
   useEffect(() => {
     if (!proposal) return;
@@ -74,12 +77,15 @@ export function WriteChanges({ proposal, onClose }: Props) {
           {changes.length === 0 && !proposal?.files?.length
             ? "Nothing would change."
             : result
-              ? `${plural(proposal?.count ?? changes.length, "value")} in ${plural(paths.length, "file")}; ${reachWords(result)}`
+              ? `${plural(proposal?.count ?? changes.length, proposal?.counted ?? "value")} in ${plural(paths.length, "file")}; ${reachWords(result)}`
               : "Looking at all pages…"}
         </p>
         {proposal?.files?.map(({ path, after }) => (
           <p key={path}>
-            <span className="mono">{path}</span> is {after ? "put into" : "taken out of"} the site.
+            <span className="mono">{path}</span>{" "}
+            {after
+              ? "is put into the site."
+              : `is taken out of the site${folder ? `; in ${folder} it stays until it is deleted there` : ""}.`}
           </p>
         ))}
         {result?.problem && <p className="fails">{result.problem}</p>}

@@ -1,0 +1,5 @@
+import { Sheets } from "@/ui/sheets/Sheets";
+
+export default function SheetsRoute() {
+  return <Sheets />;
+}

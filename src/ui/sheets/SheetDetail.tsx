@@ -1,0 +1,148 @@
+"use client";
+
+import { Button, Input } from "antd";
+import { useId, useMemo, useState } from "react";
+import { groupBy, type OutlineRule, type SheetEdit, type SheetTableRow } from "@/core";
+import { levelClass, levelWords, signs } from "../shared/levels";
+import { plural } from "../shared/numbers";
+import { Prose } from "../shared/Prose";
+import { unwaited } from "../shared/unwaited";
+import { useGradual } from "../shared/useGradual";
+import { useAnswer } from "../workspace/answers";
+import { useWorkspace } from "../workspace/context";
+import { knownFindings, type KnownFinding } from "../workspace/troubles";
+import { usePick } from "../workspace/usePick";
+import { useSeeSource } from "../workspace/useSeeSource";
+import styles from "./Sheets.module.css";
+
+interface Props {
+  row: SheetTableRow;
+  onEdit(edit: SheetEdit): Promise<string | null>;
+}
+
+/** A sheet: its rules in order under their comments, what each sets, how many places it has and what was found. */
+export function SheetDetail({ row, onEdit }: Props) {
+  const { path, cells } = row;
+  const parts = useAnswer("outline", path);
+  const see = useSeeSource();
+  const pages = cells.filter((cell) => cell !== null).length;
+  return (
+    <section className={styles.detail} aria-label="Sheet">
+      <div className={styles.head}>
+        <h1 className="mono">{path}</h1>
+        <span>{plural(pages, "page")}</span>
+        <span className={styles.space} />
+        <Rename path={path} onEdit={onEdit} />
+        <Button onClick={() => unwaited(onEdit({ kind: "delete", sheet: path }))}>Delete…</Button>
+        <Button onClick={() => see(path, 1, 1)}>Open the source</Button>
+      </div>
+      {!parts && <p role="status">Reading the rules…</p>}
+      {parts?.length === 0 && (
+        <p className={styles.none}>
+          No rule stands here yet. Pick a text on the page and write to this sheet, or open the source and type.
+        </p>
+      )}
+      {parts?.map(({ heading, rules }, at) => (
+        <Part key={at} heading={heading} rules={rules} path={path} />
+      ))}
+    </section>
+  );
+}
+
+function Part({ heading, rules, path }: { heading: string | null; rules: readonly OutlineRule[]; path: string }) {
+  const found = useFoundByLine(path);
+  const { shown, end } = useGradual(rules);
+  return (
+    <div className={styles.part}>
+      <h2>{heading ?? "No comment stands over these"}</h2>
+      <ol>
+        {shown.map((rule) => (
+          <Rule key={rule.start} rule={rule} path={path} found={found} />
+        ))}
+        {end}
+      </ol>
+    </div>
+  );
+}
+
+/** What was found in a file and not left as it is, by lines. */
+function useFoundByLine(path: string): ReadonlyMap<number, readonly KnownFinding[]> {
+  const summary = useWorkspace((state) => state.summary);
+  const record = useWorkspace((state) => state.record);
+  return useMemo(() => {
+    const own = knownFindings({ summary, record }).filter(
+      ({ finding, left }) => left === null && finding.path === path && finding.level !== "note",
+    );
+    return groupBy(own, ({ finding }) => finding.line);
+  }, [summary, record, path]);
+}
+
+interface RuleProps {
+  rule: OutlineRule;
+  path: string;
+  found: ReadonlyMap<number, readonly KnownFinding[]>;
+}
+
+function Rule({ rule, path, found }: RuleProps) {
+  const see = useSeeSource();
+  const pick = usePick();
+  const { selector, line, lastLine, properties, under, places, first } = rule;
+  const own = [...found].flatMap(([at, list]) => (at >= line && at <= lastLine ? list : []));
+  return (
+    <li className={styles.rule}>
+      <button type="button" className={`text-button mono ${styles.line}`} onClick={() => see(path, line, 1)}>
+        <span className="visually-hidden">line </span>
+        {line}
+      </button>
+      <div>
+        {under.length > 0 && <small className="mono">{under.join(" ")}</small>}
+        <code>{selector}</code>
+        <small className="mono">{properties.join(" · ")}</small>
+        {own.map(({ key, finding }) => (
+          <small key={key}>
+            <span className={levelClass[finding.level]} role="img" aria-label={levelWords[finding.level]}>
+              {signs[finding.level]}
+            </span>{" "}
+            <Prose>{finding.message}</Prose>
+          </small>
+        ))}
+      </div>
+      {first ? (
+        <button type="button" className="text-button" onClick={() => pick(first)}>
+          {plural(places, "place")}
+        </button>
+      ) : (
+        <span className="doubtful">◆ nowhere</span>
+      )}
+    </li>
+  );
+}
+
+function Rename({ path, onEdit }: { path: string } & Pick<Props, "onEdit">) {
+  const [name, setName] = useState<string | null>(null);
+  const field = useId();
+  if (name === null) return <Button onClick={() => setName(path)}>Rename…</Button>;
+  const propose = async () => {
+    if ((await onEdit({ kind: "rename", sheet: path, to: name })) === null) setName(null);
+  };
+  return (
+    <span className={styles.renaming}>
+      <label htmlFor={field} className="visually-hidden">
+        New name
+      </label>
+      <Input
+        id={field}
+        autoFocus
+        value={name}
+        onChange={({ target }) => setName(target.value)}
+        onKeyDown={(event) => {
+          if (event.key === "Enter") unwaited(propose());
+          if (event.key === "Escape") setName(null);
+        }}
+      />
+      <Button disabled={name.trim() === "" || name === path} onClick={() => unwaited(propose())}>
+        Look at it
+      </Button>
+    </span>
+  );
+}

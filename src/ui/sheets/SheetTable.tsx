@@ -1,0 +1,142 @@
+"use client";
+
+import type { SheetCell, SheetEdit, SheetTable as Table, SheetTableRow } from "@/core";
+import { plural } from "../shared/numbers";
+import { useSeeSource } from "../workspace/useSeeSource";
+import styles from "./Sheets.module.css";
+
+interface Props {
+  table: Table;
+  chosen: string | null;
+  onChoose(sheet: string): void;
+  onEdit(edit: SheetEdit): void;
+}
+
+/** Sheets down, pages across. */
+export function SheetTable({ table, chosen, onChoose, onEdit }: Props) {
+  const { pages, rows } = table;
+  return (
+    <div className={styles.scroller} role="region" aria-label="Sheets and pages" tabIndex={0}>
+      <table className={styles.table}>
+        <thead>
+          <tr>
+            <th scope="col">Sheet</th>
+            {pages.map((page) => (
+              <th key={page} scope="col" title={page}>
+                {shortPage(page)}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <tr key={`${row.kind} ${row.path}`} aria-current={row.kind === "sheet" && row.path === chosen}>
+              <th scope="row">
+                <RowTitle row={row} onChoose={onChoose} />
+              </th>
+              {row.cells.map((cell, at) => (
+                <td key={pages[at]}>
+                  <Cell row={row} cell={cell} page={pages[at]!} onEdit={onEdit} />
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+/** The file's name without what all pages have. */
+const shortPage = (page: string) => page.replace(/\.html?$/i, "");
+
+function RowTitle({ row, onChoose }: { row: SheetTableRow; onChoose(sheet: string): void }) {
+  const { kind, path, rules, size, near } = row;
+  if (kind === "sheet")
+    return (
+      <>
+        <button type="button" className={`text-button mono ${styles.name}`} onClick={() => onChoose(path)}>
+          {path}
+        </button>
+        <small>
+          {plural(rules, "rule")}, {size < 1000 ? plural(size, "character") : `${Math.round(size / 1000)} KB`}
+        </small>
+      </>
+    );
+  const [title, words] = {
+    missing: [path, near ? `not among the files; near: ${near}` : "not among the files"],
+    head: ["in the page's head", "style elements"],
+    elements: ["on elements", "style attributes"],
+  }[kind] as [string, string];
+  return (
+    <>
+      <span className={kind === "missing" ? "mono fails" : "mono"}>{title}</span>
+      <small>{words}</small>
+    </>
+  );
+}
+
+interface CellProps {
+  row: SheetTableRow;
+  cell: SheetCell | null;
+  page: string;
+  onEdit(edit: SheetEdit): void;
+}
+
+function Cell({ row, cell, page, onEdit }: CellProps) {
+  const see = useSeeSource();
+  const { kind, path } = row;
+  if (kind === "missing")
+    return cell ? (
+      <button
+        type="button"
+        className="text-button fails"
+        disabled={cell.line === null}
+        onClick={() => see(page, cell.line!, 1)}
+      >
+        ▲ {cell.line === null ? "imported" : `line ${cell.line}`}
+      </button>
+    ) : null;
+  if (kind !== "sheet") return cell ? <>{kind === "head" ? plural(cell.count!, "rule") : cell.count}</> : null;
+  if (!cell)
+    return (
+      <button
+        type="button"
+        className={`text-button ${styles.link}`}
+        aria-label={`Link ${page} to ${path}`}
+        onClick={() => onEdit({ kind: "link", sheet: path, page })}
+      >
+        link it
+      </button>
+    );
+  return <Order path={path} cell={cell} page={page} onEdit={onEdit} />;
+}
+
+/** As which number a page reads a sheet, with the steps to read it earlier, later, or not at all. */
+function Order({ path, cell, page, onEdit }: { path: string; cell: SheetCell } & Pick<CellProps, "page" | "onEdit">) {
+  if (!cell.linked)
+    return (
+      <span className={styles.order} title="Another sheet imports it">
+        {cell.order}
+        <small> imported</small>
+      </span>
+    );
+  return (
+    <details className={styles.cell} name="sheet-cell">
+      <summary aria-label={`${page} reads ${path} as number ${cell.order}`} className={styles.order}>
+        {cell.order}
+      </summary>
+      <div className={styles.menu} role="group" aria-label={`${path} on ${page}`}>
+        <button type="button" onClick={() => onEdit({ kind: "move", sheet: path, page, by: -1 })}>
+          Read it earlier
+        </button>
+        <button type="button" onClick={() => onEdit({ kind: "move", sheet: path, page, by: 1 })}>
+          Read it later
+        </button>
+        <button type="button" onClick={() => onEdit({ kind: "unlink", sheet: path, page })}>
+          Take it off this page
+        </button>
+      </div>
+    </details>
+  );
+}
