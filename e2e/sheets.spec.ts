@@ -90,3 +90,31 @@ test("a bare page gets a new sheet, which is renamed with its links, and taken o
   await openSheets(page);
   await expect(table(page).getByLabel("fares.html reads main.css as number 1")).toBeVisible();
 });
+
+test("what a page holds itself is moved into a sheet, and proven to leave all as it was", async ({ page }) => {
+  const head = (style: string) =>
+    `<!doctype html>\n<html lang="en">\n<head>\n  <link rel="stylesheet" href="main.css">${style}\n</head>\n`;
+  const body = (first: string, second: string) =>
+    `<body>\n<h1>Fares</h1>\n<p${first}>One</p>\n<p${second}>Two</p>\n</body>\n</html>\n`;
+  const style = "\n  <style>\n    h1 { color: #345 }\n  </style>";
+  const red = ' style="color: #900"';
+  await openFiles(page, {
+    "index.html": head(style) + body(red, red),
+    "other.html": head("") + "<h1>Piers</h1>",
+    "main.css": "body { color: #222; background: #fff }\n",
+  });
+  await openSheets(page);
+  await table(page).getByLabel("index.html: 2, style attributes").click();
+  await page.getByRole("button", { name: "Move into main.css" }).click();
+  await expect(dialog(page)).toContainText("No text comes out differently");
+  await write(page);
+  await table(page).getByLabel("index.html: 1 rule, rules in its head").click();
+  await page.getByRole("button", { name: "Move into main.css" }).click();
+  await expect(dialog(page)).toContainText("1 text comes out differently, on other.html");
+  await write(page);
+  expect(await exported(page)).toEqual({
+    "index.html": head("") + body(' class="text"', ' class="text"'),
+    "other.html": head("") + "<h1>Piers</h1>",
+    "main.css": "body { color: #222; background: #fff }\n\n.text {\n  color: #900;\n}\n\nh1 { color: #345 }\n",
+  });
+});

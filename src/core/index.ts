@@ -84,6 +84,7 @@ export {
   type StandsOn,
 } from "./slip/stands";
 export { applyPlan, planEdit, planOnPage, planSteps, planWithFiles } from "./edits/plan";
+export { differenceSteps, provenUnder } from "./edits/proof";
 export { planSheetEdit, type SheetEdit, type SheetPlan } from "./edits/sheetLinks";
 export { shorthandOf } from "./edits/fold";
 export { EditError, type Edit, type Plan, type Reach, type Target } from "./edits/types";

@@ -7,6 +7,7 @@ import {
   completions,
   conditionsUnder,
   definedProperties,
+  differenceSteps,
   EditError,
   editsOn,
   facesOfPage,
@@ -84,7 +85,7 @@ let site: Site = siteOf([]);
 const turns = new Turns();
 
 /** Counts what is asked about all pages; what takes long gives way to the next of its kind. */
-const latest = { allRight: 0, fixes: 0, outline: 0, reach: 0, summary: 0, survey: 0, targets: 0 };
+const latest = { allRight: 0, differences: 0, fixes: 0, outline: 0, reach: 0, summary: 0, survey: 0, targets: 0 };
 
 /** Whether what is asked now is still wanted: until the next of its kind is asked for, or stopped. */
 function asLatest(kind: keyof typeof latest): () => boolean {
@@ -381,6 +382,9 @@ const answers: Omit<Engine, "started"> = {
     const { made, problem } = attempt(() => planSheetEdit(site, edit));
     return { changes: made?.changes ?? [], files: made?.files ?? [], problem };
   },
+
+  differences: async (changes, conditions) =>
+    turns.inSlices(differenceSteps(site, changeSite(site, changes), changes, conditions), asLatest("differences")),
 
   matchFallback: async (stack, fallback, conditions) =>
     changesOf(() => matchFallback(site, stack, fallback, conditions)),

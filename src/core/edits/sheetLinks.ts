@@ -7,6 +7,7 @@ import { leadBefore, lineEndOf, lineLead } from "../source/lines";
 import { addressFrom, normalisePath, resolveAddress } from "../source/path";
 import { pagesOf, readFile, sheetsOf, textFile, type FileChange, type Site, type TextFile } from "../source/site";
 import { replaceValue } from "./attributes";
+import { attributesIntoSheet, headIntoSheet } from "./intoSheet";
 import { fileAt } from "./locate";
 import { EditError } from "./types";
 
@@ -19,6 +20,8 @@ export type SheetEdit =
   | { kind: "new"; sheet: string; pages: readonly string[] }
   /** Another path for a sheet, with every link and import that asks for it and the addresses in it. */
   | { kind: "rename"; sheet: string; to: string }
+  /** What a page has in its head, or on its elements, put at the end of a sheet. */
+  | { kind: "from-head" | "from-elements"; sheet: string; page: string }
   /** Taken off all pages and out of the site. */
   | { kind: "delete"; sheet: string };
 
@@ -36,6 +39,10 @@ export function planSheetEdit(site: Site, edit: SheetEdit): SheetPlan {
       return { changes: unlink(site, edit.page, edit.sheet), files: [] };
     case "move":
       return { changes: move(site, edit.page, edit.sheet, edit.by), files: [] };
+    case "from-head":
+      return { changes: headIntoSheet(site, edit.page, edit.sheet), files: [] };
+    case "from-elements":
+      return { changes: attributesIntoSheet(site, edit.page, edit.sheet), files: [] };
     case "new":
       return newSheet(site, edit.sheet, edit.pages);
     case "rename":

@@ -36,7 +36,7 @@ export function SheetTable({ table, chosen, onChoose, onEdit }: Props) {
               </th>
               {row.cells.map((cell, at) => (
                 <td key={pages[at]}>
-                  <Cell row={row} cell={cell} page={pages[at]!} onEdit={onEdit} />
+                  <Cell row={row} cell={cell} page={pages[at]!} into={readBy(rows, at)} onEdit={onEdit} />
                 </td>
               ))}
             </tr>
@@ -46,6 +46,10 @@ export function SheetTable({ table, chosen, onChoose, onEdit }: Props) {
     </div>
   );
 }
+
+/** The sheets that a page links to itself. */
+const readBy = (rows: readonly SheetTableRow[], page: number): string[] =>
+  rows.filter(({ kind, cells }) => kind === "sheet" && cells[page]?.linked).map(({ path }) => path);
 
 /** The file's name without what all pages have. */
 const shortPage = (page: string) => page.replace(/\.html?$/i, "");
@@ -80,10 +84,12 @@ interface CellProps {
   row: SheetTableRow;
   cell: SheetCell | null;
   page: string;
+  /** The sheets that the page reads. */
+  into: readonly string[];
   onEdit(edit: SheetEdit): void;
 }
 
-function Cell({ row, cell, page, onEdit }: CellProps) {
+function Cell({ row, cell, page, into, onEdit }: CellProps) {
   const see = useSeeSource();
   const { kind, path } = row;
   if (kind === "missing")
@@ -97,7 +103,8 @@ function Cell({ row, cell, page, onEdit }: CellProps) {
         ▲ {cell.line === null ? "imported" : `line ${cell.line}`}
       </button>
     ) : null;
-  if (kind !== "sheet") return cell ? <>{kind === "head" ? plural(cell.count!, "rule") : cell.count}</> : null;
+  if (kind !== "sheet")
+    return cell ? <Own row={row} count={cell.count!} page={page} into={into} onEdit={onEdit} /> : null;
   if (!cell)
     return (
       <button
@@ -110,6 +117,28 @@ function Cell({ row, cell, page, onEdit }: CellProps) {
       </button>
     );
   return <Order path={path} cell={cell} page={page} onEdit={onEdit} />;
+}
+
+/** What a page holds itself, with the steps to move it into a sheet that it reads. */
+function Own({ row, count, page, into, onEdit }: Omit<CellProps, "cell"> & { count: number }) {
+  const kind = row.kind === "head" ? "from-head" : "from-elements";
+  const words = row.kind === "head" ? plural(count, "rule") : String(count);
+  if (into.length === 0) return <>{words}</>;
+  const what = row.kind === "head" ? "rules in its head" : "style attributes";
+  return (
+    <details className={styles.cell} name="sheet-cell">
+      <summary aria-label={`${page}: ${words}, ${what}`}>
+        <span className={styles.link}>{words}</span>
+      </summary>
+      <div className={styles.menu} role="group" aria-label={`The ${what} of ${page}`}>
+        {into.map((sheet) => (
+          <button key={sheet} type="button" onClick={() => onEdit({ kind, sheet, page })}>
+            Move into {sheet}
+          </button>
+        ))}
+      </div>
+    </details>
+  );
 }
 
 /** As which number a page reads a sheet, with the steps to read it earlier, later, or not at all. */

@@ -11,6 +11,7 @@ import { useAnswer } from "../workspace/answers";
 import { useEngine } from "../workspace/context";
 import { WriteChanges, type Proposal } from "../workspace/WriteChanges";
 import { NewSheet } from "./NewSheet";
+import { Proof } from "./Proof";
 import { SheetDetail } from "./SheetDetail";
 import { SheetTable } from "./SheetTable";
 import styles from "./Sheets.module.css";
@@ -97,7 +98,15 @@ function useProposal() {
     const { changes, files, problem: why } = await engine.planSheets(edit);
     // Who asks for a new sheet is told in the dialog.
     setProblem(edit.kind === "new" ? null : why);
-    if (why === null) setProposal({ title: titleOf(edit), changes, files, counted: "change", sheet: sheetAfter(edit) });
+    if (why === null)
+      setProposal({
+        title: titleOf(edit),
+        changes,
+        files,
+        counted: "change",
+        sheet: sheetAfter(edit),
+        proof: edit.kind.startsWith("from-") ? <Proof changes={changes} /> : null,
+      });
     return why;
   };
   return {
@@ -130,6 +139,10 @@ function titleOf(edit: SheetEdit): string {
       return `Make ${sheet}`;
     case "rename":
       return `Rename ${sheet} to ${edit.to}`;
+    case "from-head":
+      return `Move the rules in the head of ${edit.page} into ${sheet}`;
+    case "from-elements":
+      return `Move the style attributes of ${edit.page} into ${sheet}`;
     case "delete":
       return `Delete ${sheet}`;
   }

@@ -1,0 +1,56 @@
+import { describe, expect, test } from "vitest";
+import { defaultConditions } from "../cascade/conditions";
+import { changeSite, textFile, type Site } from "../source/site";
+import { finished } from "../source/steps";
+import { site } from "../testing/site";
+import { attributesIntoSheet, headIntoSheet } from "./intoSheet";
+import { differenceSteps } from "./proof";
+import type { TextChange } from "../source/changes";
+
+const text = (from: Site, path: string) => textFile(from, path)!.text;
+const differing = (from: Site, changes: readonly TextChange[]) =>
+  finished(differenceSteps(from, changeSite(from, changes), changes, defaultConditions)).length;
+
+const link = '<link rel="stylesheet" href="a.css">';
+
+describe("rules of a page's head", () => {
+  const from = site({
+    "index.html": `<head>\r\n  ${link}\r\n  <style>\r\n    h1 { color: red }\r\n    @media print {\r\n      h1 { color: black }\r\n    }\r\n  </style>\r\n  <style media="print">p{top:0}</style>\r\n</head><h1>x</h1>`,
+    "other.html": `${link}<p>y</p>`,
+    "a.css": "p { top: 0 }\n",
+  });
+  test("go to the end of a sheet, and leave nothing behind", () => {
+    const changes = headIntoSheet(from, "index.html", "a.css");
+    const now = changeSite(from, changes);
+    expect(text(now, "a.css")).toBe("p { top: 0 }\n\nh1 { color: red }\n@media print {\n  h1 { color: black }\n}\n");
+    expect(text(now, "index.html")).toBe(
+      `<head>\r\n  ${link}\r\n  <style media="print">p{top:0}</style>\r\n</head><h1>x</h1>`,
+    );
+    expect(differing(from, changes)).toBe(0);
+  });
+  test("are told to reach other pages, where they do", () => {
+    const other = changeSite(from, [
+      { path: "other.html", start: link.length, end: link.length, insert: "<h1>z</h1>" },
+    ]);
+    expect(differing(other, headIntoSheet(other, "index.html", "a.css"))).toBe(1);
+  });
+  test("stay where they import, or where there are none", () => {
+    const page = site({ "index.html": '<style>@import "b.css"; p{top:0}</style>', "a.css": "" });
+    expect(() => headIntoSheet(page, "index.html", "a.css")).toThrow("no rules in its head");
+  });
+});
+
+test("style attributes become classes, equal ones the same", () => {
+  const from = site({
+    "index.html": `${link}<ul class="fares"><li style="color: red">1</li><li style='color: red '>2</li><li class="late" style="color: blue">3</li></ul>`,
+    "a.css": "",
+  });
+  const changes = attributesIntoSheet(from, "index.html", "a.css");
+  const now = changeSite(from, changes);
+  expect(text(now, "index.html")).toBe(
+    `${link}<ul class="fares"><li class="fares-item">1</li><li class="fares-item">2</li><li class="late fares-item-2">3</li></ul>`,
+  );
+  expect(text(now, "a.css")).toBe(".fares-item {\n  color: red;\n}\n\n.fares-item-2 {\n  color: blue;\n}\n");
+  expect(differing(from, changes)).toBe(0);
+  expect(() => attributesIntoSheet(now, "index.html", "a.css")).toThrow("no style attributes");
+});
