@@ -58,8 +58,7 @@ const bare =
 
 test("a bare page gets a new sheet, which is renamed with its links, and taken out again", async ({ page }) => {
   await openFiles(page, { "index.html": bare, "fares.html": bare });
-  await openSheets(page);
-  await page.getByRole("button", { name: "Make a style sheet…" }).click();
+  await page.getByRole("complementary", { name: "Slip" }).getByRole("link", { name: "Make a style sheet…" }).click();
   const name = page.getByLabel("Name, with its folder");
   await name.fill("styles");
   await name.press("Enter");

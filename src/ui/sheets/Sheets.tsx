@@ -19,9 +19,9 @@ import styles from "./Sheets.module.css";
 /** The Sheets view: which page reads which sheet, as which number; and the rules of the one that is chosen. */
 export function Sheets() {
   const table = useAnswer("sheets");
-  const asked = useSearchParams().get("sheet");
-  const [chosen, setChosen] = useState<string | null>(asked);
-  const [isMaking, setMaking] = useState(false);
+  const asked = useSearchParams();
+  const [chosen, setChosen] = useState<string | null>(asked.get("sheet"));
+  const [isMaking, setMaking] = useState(asked.has("new"));
   const { proposal, problem, propose, close } = useProposal();
   if (!table) return <Reading label="Sheets" />;
   const sheets = table.rows.filter(({ kind }) => kind === "sheet");

@@ -19,6 +19,7 @@ import { Specimen } from "../workspace/Specimen";
 import { useWorkspace } from "../workspace/context";
 import { FindingLine } from "../workspace/FindingLine";
 import { findingsAbout, type KnownFinding } from "../workspace/troubles";
+import { BarePage } from "./BarePage";
 import { foundId, Row } from "./Row";
 import styles from "./Slip.module.css";
 import { StateSelect } from "./StateSelect";
@@ -43,6 +44,7 @@ export function Slip({ shown }: { shown: Shown | null }) {
             The marks in the margin stand beside what was found: ▲ cannot be read or does nothing, ◆ is doubtful, ◇
             could be tidier.
           </p>
+          <BarePage />
         </div>
       </aside>
     );
@@ -88,6 +90,7 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
       />
       <Readouts slip={slip} shown={shown} />
       <FoundHere rows={slip.rows} found={found} />
+      <BarePage />
       <WriteTo choice={choice} />
       <div className={styles.rows}>
         {slip.rows.map((row) => (
