@@ -5,7 +5,7 @@ import { documentOf, type ElementNode } from "../source/html/document";
 import { baseOf } from "../source/html/sheets";
 import { leadBefore, lineEndOf, lineLead } from "../source/lines";
 import { addressFrom, normalisePath, resolveAddress } from "../source/path";
-import { pagesOf, readFile, sheetsOf, textFile, type FileChange, type Site, type TextFile } from "../source/site";
+import { pagesOf, readFile, sheetsOf, type FileChange, type Site, type TextFile } from "../source/site";
 import { replaceValue } from "./attributes";
 import { attributesIntoSheet, headIntoSheet } from "./intoSheet";
 import { fileAt } from "./locate";
