@@ -118,5 +118,5 @@ const kinds: Readonly<Record<string, string>> = {
 /** Whether a class is named anywhere in a site: on a page, or in a sheet. */
 export function isClassTaken(files: readonly TextFile[], name: string): boolean {
   const pattern = new RegExp(`(?<![\\w-])${name}(?![\\w-])`);
-  return files.some(({ text }) => pattern.test(text));
+  return files.some(({ text }) => text.includes(name) && pattern.test(text));
 }

@@ -33,7 +33,7 @@ describe("where an edit can be written", () => {
       ["rule", ".lead", 1, 1],
       ["rule", "p", 6, 2],
       ["new rule", "body .lead", 1, 1],
-      ["class", ".p-1, given to this one", 1, 1],
+      ["class", ".text, given to this one", 1, 1],
       ["id", "#t", 1, 1],
       ["style attribute", "style attribute", 1, 1],
     ]);
@@ -41,8 +41,27 @@ describe("where an edit can be written", () => {
 
   test("all that look like it can be given a class together", () => {
     expect(shown(options("u")).filter(([group]) => group === "class")).toEqual([
-      ["class", ".p-1, given to this one", 2, 1],
-      ["class", ".p-1, given to all like it", 3, 2],
+      ["class", ".text, given to this one", 2, 1],
+      ["class", ".text, given to all like it", 3, 2],
+    ]);
+  });
+
+  test("a new rule can go into every sheet of the page, and reaches the pages that read it", () => {
+    const link = (path: string) => `<link rel=stylesheet href=${path}>`;
+    const three = site({
+      "a.html": `${link("one.css")}${link("two.css")}<style>i{top:0}</style><p>One</p>`,
+      "b.html": `${link("one.css")}<p>Two</p>`,
+      "one.css": "",
+      "two.css": "",
+    });
+    const page = styledPage(three, textFile(three, "a.html")!, defaultConditions);
+    const found = targetsFor(three, page, page.styles.find(({ element }) => element.tag === "p")!, defaultConditions);
+    expect(
+      found.filter(({ group }) => group === "new rule").map(({ label, path, reach }) => [label, path, reach.pages]),
+    ).toEqual([
+      ["p", "two.css", ["a.html"]],
+      ["p", "one.css", ["a.html", "b.html"]],
+      ["p", "a.html", ["a.html"]],
     ]);
   });
 

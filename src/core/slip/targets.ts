@@ -12,11 +12,12 @@ import { noReach, pagesAmong } from "../edits/reach";
 import type { Reach, Target } from "../edits/types";
 import { plainSelector } from "../source/html/document";
 import { positionAt } from "../source/lines";
-import { textFile, type Site } from "../source/site";
+import { pagesOf, sheetsOf, textFile, type Site } from "../source/site";
 import { finished } from "../source/steps";
 import type { StyleRule } from "../source/css/syntax";
 import { refOf, textsOf } from "../text/pageTexts";
 import { isPlace, textStyleKey } from "../text/textStyles";
+import { classNameFor, isClassTaken } from "../edits/gather";
 
 export interface TargetOption {
   target: Target;
@@ -114,8 +115,9 @@ function draftsFor(site: Site, page: StyledPage, style: Style, conditions: Condi
   if (sheet) {
     const plain = plainSelector(element);
     const selector = isTaken(plain) && style.parent ? `${plainSelector(style.parent.element)} ${plain}` : plain;
-    drafts.push(newRule(selector, sheet));
-    const name = freeName(site, style);
+    for (const path of sheetsForNew(page)) drafts.push(newRule(selector, path));
+    const files = [...sheetsOf(site), ...pagesOf(site)];
+    const name = classNameFor([element], (one) => isClassTaken(files, one));
     add("class", { kind: "class", name, elements: [here], path: sheet }, `.${name}, given to this one`, sheet);
     drafts.push({
       target: { kind: "class", name, elements: [], path: sheet },
@@ -181,12 +183,14 @@ function newRule(selector: string, path: string): Draft {
     line: null,
     group: "new rule",
     condition: null,
-    touches: () => (style) =>
-      list.some(
-        (one) =>
-          one.pseudoElement === style.pseudo &&
-          matches(one, style.element, { quirks: false, scope: null, forced: null }),
-      ),
+    touches: ({ sheets, file }) => {
+      const isRead = file.path === path || sheets.owners.some((owner) => owner.sheets.some((one) => one.path === path));
+      if (!isRead) return () => false;
+      return ({ pseudo, element }) =>
+        list.some(
+          (one) => one.pseudoElement === pseudo && matches(one, element, { quirks: false, scope: null, forced: null }),
+        );
+    },
   };
 }
 
@@ -209,18 +213,12 @@ function likeIt(site: Site, page: StyledPage, picked: Style, conditions: Conditi
 }
 
 /** The sheet that new rules go into: the last linked one of the page, else one it embeds. */
-export function sheetForNew(page: StyledPage): string | null {
-  const sheets = page.sheets.owners.flatMap((owner) => owner.sheets);
-  const open = sheets.filter(({ kind, media }) => kind !== "imported" && isForScreens(media[0] ?? ""));
-  return (open.findLast(({ kind }) => kind === "linked") ?? open.at(-1))?.path ?? null;
-}
+export const sheetForNew = (page: StyledPage): string | null => sheetsForNew(page)[0] ?? null;
 
-/** A class name that no page and no sheet uses yet. */
-function freeName(site: Site, { element }: Style): string {
-  const base = element.tag.replace(/[^a-z0-9]/gi, "");
-  const texts = [...site.files.values()].map((file) => (file.kind === "other" ? "" : file.text));
-  for (let number = 1; ; number += 1) {
-    const name = `${base}-${number}`;
-    if (!texts.some((text) => text.includes(name))) return name;
-  }
+/** The sheets of a page that new rules can go into, the one that is proposed first: linked ones from the last on, then its own. */
+function sheetsForNew(page: StyledPage): string[] {
+  const sheets = page.sheets.owners.flatMap((owner) => owner.sheets).toReversed();
+  const open = sheets.filter(({ kind, media }) => kind !== "imported" && isForScreens(media[0] ?? ""));
+  const ordered = [...open.filter(({ kind }) => kind === "linked"), ...open.filter(({ kind }) => kind === "embedded")];
+  return [...new Set(ordered.map(({ path }) => path))];
 }
