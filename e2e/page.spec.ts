@@ -229,3 +229,26 @@ test("a reader with larger text, and the page on paper, are rehearsed and taken 
   await expect(lead).toHaveCSS("font-size", "20px");
   await expect(page.getByRole("button", { name: "Rehearse: nothing changed" })).toBeVisible();
 });
+
+test("a heading is made one of another level, this one or all that are alike, in its tags alone", async ({ page }) => {
+  await pickByKeyboard(page, "Winter sailings");
+  const choose = async (group: "one" | "all", tag: string) => {
+    await slip(page).getByRole("combobox", { name: "Element" }).click();
+    const options = page.locator(".ant-select-dropdown").getByText(tag, { exact: true });
+    await options.nth(group === "one" ? 0 : 1).click();
+  };
+  await choose("one", "h3");
+  const dialog = page.getByRole("dialog");
+  await expect(dialog).toContainText("Make this h2 h3");
+  await expect(dialog).toContainText("2 tags in 1 file");
+  await dialog.getByRole("button", { name: "Write" }).click();
+  await expect(shownPage(page).getByRole("heading", { name: "Winter sailings", level: 3 })).toBeVisible();
+  await expect(shownPage(page).getByRole("heading", { name: "If the wind is up", level: 2 })).toBeVisible();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(shownPage(page).getByRole("heading", { name: "Winter sailings", level: 2 })).toBeVisible();
+  await pickByKeyboard(page, "Winter sailings");
+  await choose("all", "h3");
+  await expect(dialog).toContainText("Make all h2 h3");
+  await dialog.getByRole("button", { name: "Write" }).click();
+  await expect(shownPage(page).getByRole("heading", { name: "If the wind is up", level: 3 })).toBeVisible();
+});

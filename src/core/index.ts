@@ -85,6 +85,7 @@ export {
 } from "./slip/stands";
 export { applyPlan, planEdit, planOnPage, planSteps, planWithFiles } from "./edits/plan";
 export { differenceSteps, provenUnder } from "./edits/proof";
+export { alikeOf, retag } from "./edits/retag";
 export { planSheetEdit, type SheetEdit, type SheetPlan } from "./edits/sheetLinks";
 export { shorthandOf } from "./edits/fold";
 export { EditError, type Edit, type Plan, type Reach, type Target } from "./edits/types";

@@ -1,5 +1,6 @@
 /** What the core answers in its worker. It holds the site; the interface asks and shows. */
 import {
+  alikeOf,
   allRightSteps,
   changeSite,
   colorSpots,
@@ -36,6 +37,7 @@ import {
   readFontFile,
   reports,
   restack,
+  retag,
   ruleAround,
   settingOf,
   siteOf,
@@ -382,6 +384,8 @@ const answers: Omit<Engine, "started"> = {
     const { made, problem } = attempt(() => planSheetEdit(site, edit));
     return { changes: made?.changes ?? [], files: made?.files ?? [], problem };
   },
+
+  retag: async (ref, to, all) => changesOf(() => retag(site, all ? alikeOf(site, ref) : [ref], to)),
 
   differences: async (changes, conditions) =>
     turns.inSlices(differenceSteps(site, changeSite(site, changes), changes, conditions), asLatest("differences")),

@@ -184,6 +184,8 @@ export interface Engine {
   outline(path: string): Promise<OutlinePart[] | null>;
   /** What something done to the sheets of the site changes; the problem when it cannot be done. */
   planSheets(edit: SheetEdit): Promise<{ changes: TextChange[]; files: FileChange[]; problem: string | null }>;
+  /** Another tag for an element, or for all with the same tag, id and classes; the problem when one cannot be that. */
+  retag(ref: ElementRef, to: string, all: boolean): Promise<{ changes: TextChange[]; problem: string | null }>;
   /** Texts that come out differently with changes, whatever a reader brings about; null where others were asked about meanwhile. */
   differences(changes: readonly TextChange[], conditions: Conditions): Promise<ElementRef[] | null>;
   /** A fallback with the measures of a stack's first member, from a local face. */

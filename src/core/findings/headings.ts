@@ -1,10 +1,11 @@
 import { fontSizeOf, valueOf } from "../cascade/style";
 import type { KnownPage } from "../cascade/styledPages";
 import { ownWords, type ElementNode } from "../source/html/document";
+import { otherTags, retag } from "../edits/retag";
 import { textsOf } from "../text/pageTexts";
 import { quoted } from "./texts";
 import { spotFor, declareWay, targetFor } from "./cause";
-import { at, type Check, type Found, type Way } from "./types";
+import { at, type Check, type CheckContext, type Found, type Way } from "./types";
 
 const levelOf = ({ tag }: ElementNode) => Number(/^h([1-6])$/.exec(tag)?.[1] ?? 0);
 const wordsOf = (element: ElementNode): string => {
@@ -22,12 +23,18 @@ export const headings: Check = {
   },
 };
 
-/** Another tag for an element, its attributes kept. */
-function retagged(page: KnownPage, { source, tag }: ElementNode, to: string): Way["changes"] {
-  const { path } = page.file;
-  const { startTag, endTag } = source!;
-  const put = (start: number) => ({ path, start, end: start + tag.length, insert: to });
-  return endTag ? [put(startTag.start + 1), put(endTag.start + 2)] : [];
+/** Another tag for an element, its attributes kept; none where it cannot be that. */
+function retagged(
+  { file, document }: KnownPage,
+  { index, tag }: ElementNode,
+  to: string,
+): (context: CheckContext) => Way[] {
+  return ({ site }) => {
+    const label = `Make it an \`${to}\``;
+    return otherTags(document.elements[index]!).includes(to) && tag !== to
+      ? [{ label, changes: retag(site, [{ page: file.path, index }], to) }]
+      : [];
+  };
 }
 
 function leftOut(page: KnownPage, all: readonly ElementNode[]): Found[] {
@@ -44,7 +51,7 @@ function leftOut(page: KnownPage, all: readonly ElementNode[]): Found[] {
         because:
           "Who listens to a page goes by its headings; a level that is missing sounds like a part that is missing (WCAG 2.2, 1.3.1).",
         ...at(page.file, element.source!.startTag.start),
-        ways: () => [{ label: `Make it an \`h${next}\``, changes: retagged(page, element, `h${next}`) }],
+        ways: retagged(page, element, `h${next}`),
       },
     ];
   });
@@ -121,7 +128,7 @@ function feigned(page: KnownPage): Found[] {
         because: "Who listens to a page, or goes by its headings, does not find it (WCAG 2.2, 1.3.1).",
         ...at(page.file, element.source.startTag.start),
         places: [{ page: page.file.path, index: (only ?? element).index }],
-        ways: () => [{ label: `Make it an \`h${level}\``, changes: retagged(page, element, `h${level}`) }],
+        ways: retagged(page, element, `h${level}`),
       },
     ];
   });

@@ -23,6 +23,7 @@ import { specimenOf, type Specimen } from "../text/look";
 import { styleAt } from "../text/pageTexts";
 import { pseudoWords } from "../text/pseudoTexts";
 import { legibilityOn, roleName, shownWords, textStyleKey, type Layouts } from "../text/textStyles";
+import { otherTags } from "../edits/retag";
 import { slipRows, type SlipRow } from "./rows";
 import { targetsFor, targetSteps, type TargetOption } from "./targets";
 
@@ -82,6 +83,8 @@ export interface Slip {
   least: number;
   /** Whether it is a span that can be taken away again. */
   plainSpan: boolean;
+  /** What the element can be made, by tags. */
+  otherTags: string[];
   /** Declarations that set the specimen as the text is set. */
   specimen: Specimen;
 }
@@ -148,6 +151,7 @@ function slipWithout(
     link: isInLink(style),
     unjudged,
     least,
+    otherTags: ref.pseudo === undefined ? otherTags(element) : [],
     plainSpan: ref.pseudo === undefined && isPlainSpan(site, ref.page, ref.index),
     specimen: specimenOf(style),
   };

@@ -55,7 +55,12 @@ describe("where an edit can be written", () => {
       "two.css": "",
     });
     const page = styledPage(three, textFile(three, "a.html")!, defaultConditions);
-    const found = targetsFor(three, page, page.styles.find(({ element }) => element.tag === "p")!, defaultConditions);
+    const found = targetsFor(
+      three,
+      page,
+      page.styles.find(({ element }) => element.tag === "p")!,
+      defaultConditions,
+    );
     expect(
       found.filter(({ group }) => group === "new rule").map(({ label, path, reach }) => [label, path, reach.pages]),
     ).toEqual([

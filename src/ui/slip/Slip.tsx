@@ -23,6 +23,7 @@ import { BarePage } from "./BarePage";
 import { foundId, Row } from "./Row";
 import styles from "./Slip.module.css";
 import { StateSelect } from "./StateSelect";
+import { TagSelect } from "./TagSelect";
 import { Unwrap, Words } from "./Words";
 import { useTarget, WriteTo } from "./WriteTo";
 
@@ -68,7 +69,7 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
     <aside className={styles.slip} aria-label="Slip">
       <div className={styles.who}>
         <h1>{slip.role}</h1>
-        <code>{slip.selector}</code>
+        <TagSelect slip={slip} />
         <StateSelect picked={slip.ref} />
         <Unwrap />
         {reach && <span className={styles.reach}>{showReach(reach)}</span>}
