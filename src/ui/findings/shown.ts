@@ -1,6 +1,6 @@
 /** Which findings are shown, and in which groups. */
 import { findingGroups, type Finding, type Group } from "@/core";
-import type { KnownFinding } from "../workspace/troubles";
+import { isAboutPage, type KnownFinding } from "../workspace/troubles";
 
 export interface Filter {
   page: string;
@@ -18,12 +18,8 @@ export interface ShownGroup {
   places: number;
 }
 
-/** Whether a finding is about a page: it stands there, or shows there. */
-const isAbout = ({ path, places }: Finding, page: string) =>
-  path === page || places.some((place) => place.page === page);
-
 function fits({ finding }: KnownFinding, { page, sheet, group, search }: Filter): boolean {
-  if (page && !isAbout(finding, page)) return false;
+  if (page && !isAboutPage(finding, page)) return false;
   if (sheet && finding.path !== sheet) return false;
   if (group && finding.group !== group) return false;
   const words = search.trim().toLowerCase();

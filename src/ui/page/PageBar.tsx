@@ -5,7 +5,7 @@ import Link from "next/link";
 import { useMemo } from "react";
 import { plural } from "../shared/numbers";
 import { useWorkspace } from "../workspace/context";
-import { troubles } from "../workspace/troubles";
+import { isAboutPage, troubles } from "../workspace/troubles";
 import styles from "./PageBar.module.css";
 import { Rehearse } from "./Rehearse";
 import { unwaited } from "../shared/unwaited";
@@ -105,9 +105,7 @@ function FoundHere() {
   const page = useWorkspace((state) => state.page);
   const count = useMemo(
     () =>
-      troubles({ summary, record }).filter(
-        ({ finding: { path, places } }) => path === page || places.some((place) => place.page === page),
-      ).length,
+      page === null ? 0 : troubles({ summary, record }).filter(({ finding }) => isAboutPage(finding, page)).length,
     [summary, record, page],
   );
   if (!summary || count === 0) return null;

@@ -1,13 +1,12 @@
 "use client";
 
+import { levelClass, levelWords, signs } from "../shared/levels";
 import { Prose } from "../shared/Prose";
 import { plural } from "../shared/numbers";
 import { usePick } from "../workspace/usePick";
 import { useSeeSource } from "../workspace/useSeeSource";
 import { useWorkspace } from "../workspace/context";
 import styles from "./Stacks.module.css";
-
-const signs = { error: "▲", warning: "◆", note: "◆" } as const;
 
 /** Fonts that cannot be loaded, are loaded for nothing, come from nowhere, or lack characters of the pages. */
 export function FontFindings() {
@@ -20,9 +19,10 @@ export function FontFindings() {
     <ul className={styles.findings} aria-label="Findings about fonts">
       {own.map(({ level, message, path, line, column, places }) => (
         <li key={`${message} ${path} ${line}`}>
-          <span className={level === "error" ? "fails" : "doubtful"}>
-            {signs[level]} <Prose>{message}</Prose>
+          <span className={levelClass[level]} role="img" aria-label={levelWords[level]}>
+            {signs[level]}
           </span>{" "}
+          <Prose>{message}</Prose>{" "}
           <button type="button" className="text-button" onClick={() => see(path, line, column)}>
             {path} line {line}
           </button>

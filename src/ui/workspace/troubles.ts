@@ -31,6 +31,10 @@ export function findingsAbout(
   );
 }
 
+/** Whether a finding is about a page: it stands there, or shows there. */
+export const isAboutPage = ({ path, places }: Finding, page: string): boolean =>
+  path === page || places.some((place) => place.page === page);
+
 /** What somebody cannot read, or may not: errors and warnings that are not left. */
 export function troubles(state: Pick<Workspace, "summary" | "record">): KnownFinding[] {
   return knownFindings(state).filter(({ finding, left }) => left === null && finding.level !== "note");
