@@ -390,6 +390,36 @@ test("lines of running text are as long as they were laid out", () => {
   expect(fixesFor(from, at(108)[0]!, {}, {})).toEqual([]);
 });
 
+test("text on a picture has to be read on the colour behind it, too", () => {
+  const told = (css: string, body = '<div><p class="it">Fares</p></div>') => {
+    const from = page(body, css);
+    const file = textFile(from, "index.html")!;
+    const index = styledPage(from, file, defaultConditions).styles.findIndex(({ element }) =>
+      element.classes.includes("it"),
+    );
+    const painted = { points: [10, 10, 10, 255, 255, 255, 9], seen: 1, doubt: null };
+    const own = { ...bareLayout({ left: 0, top: 0, width: 90, height: 20 }), painted };
+    const layouts = { "index.html": { [index]: own } };
+    const [finding] = analyse(from, {}, undefined, layouts).findings.filter(
+      ({ check }) => check === "picture-fallback",
+    );
+    const [fix] = finding ? fixesFor(from, finding, {}, { layouts }) : [];
+    return finding && [finding.message, fix && textFile(changeSite(from, fix.changes), "index.html")!.text];
+  };
+  const white = "p{color:#fff}";
+  const [message, text] = told(`div{background:url(quay.jpg)}${white}`)!;
+  expect(message).toMatch(
+    /^Paragraph `\.it` stands on `#ffffff` until its picture has come, .*: 1\.0 to 1, and 4\.5 is needed\.$/,
+  );
+  expect(text).toMatch(/div\{background:url\(quay\.jpg\);background-color:#7\w{5}\}/);
+  expect(told(`div{background:#123 url(quay.jpg)}${white}`)).toBeUndefined();
+  expect(
+    told(`div{background:url(quay.jpg)}main{background:#123}${white}`, '<main><div><p class="it">x</p></div></main>'),
+  ).toBeUndefined();
+  expect(told(`div{background:url(quay.jpg)}p{background:#123}${white}`)).toBeUndefined();
+  expect(told(`div{background:linear-gradient(#000,#111)}${white}`)).toBeUndefined();
+});
+
 test("what gives way on pages as some readers have them is told as it was measured", () => {
   const from = css("");
   const { styles, file, ...page } = styledPage(from, textFile(from, "index.html")!, defaultConditions);

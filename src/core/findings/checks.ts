@@ -26,6 +26,7 @@ import { noEffect } from "./noEffect";
 import { noSheet } from "./noSheet";
 import { pageGround } from "./pageGround";
 import { pairsAlone } from "./pairsAlone";
+import { pictureFallback } from "./pictureFallback";
 import { presentational } from "./presentational";
 import { punctuation } from "./punctuation";
 import { quotes } from "./quotes";
@@ -97,6 +98,7 @@ export const checks: readonly Check[] = [
   remoteParts,
   headings,
   pageGround,
+  pictureFallback,
   presentational,
   colorTwins,
   sizeTwins,
