@@ -63,7 +63,7 @@ const cases: Case[] = [
   {
     check: "forced-colors",
     has: css("a:focus{outline:none;box-shadow:0 0 0 2px #000}"),
-    nearly: css("a:focus{outline:none;border:2px solid}"),
+    nearly: css("a:focus{outline:none;box-shadow:0 0 0 2px #000;border:2px solid}"),
     says: /^With colours forced, the focus on `a:focus` is not shown: its `box-shadow`/,
     after: "a:focus{outline:2px solid transparent;box-shadow",
   },
@@ -391,13 +391,13 @@ test("lines of running text are as long as they were laid out", () => {
 });
 
 test("text on a picture has to be read on the colour behind it, too", () => {
-  const told = (css: string, body = '<div><p class="it">Fares</p></div>') => {
+  const told = (css: string, body = '<div><p class="it">Fares</p></div>', ground = 10) => {
     const from = page(body, css);
     const file = textFile(from, "index.html")!;
     const index = styledPage(from, file, defaultConditions).styles.findIndex(({ element }) =>
       element.classes.includes("it"),
     );
-    const painted = { points: [10, 10, 10, 255, 255, 255, 9], seen: 1, doubt: null };
+    const painted = { points: [ground, ground, ground, 255, 255, 255, 9], seen: 1, doubt: null };
     const own = { ...bareLayout({ left: 0, top: 0, width: 90, height: 20 }), painted };
     const layouts = { "index.html": { [index]: own } };
     const [finding] = analyse(from, {}, undefined, layouts).findings.filter(
@@ -412,6 +412,8 @@ test("text on a picture has to be read on the colour behind it, too", () => {
     /^Paragraph `\.it` stands on `#ffffff` until its picture has come, .*: 1\.0 to 1, and 4\.5 is needed\.$/,
   );
   expect(text).toMatch(/div\{background:url\(quay\.jpg\);background-color:#7\w{5}\}/);
+  // Where it cannot be read on the picture either, that is what is told.
+  expect(told(`div{background:url(quay.jpg)}${white}`, undefined, 240)).toBeUndefined();
   expect(told(`div{background:#123 url(quay.jpg)}${white}`)).toBeUndefined();
   expect(
     told(`div{background:url(quay.jpg)}main{background:#123}${white}`, '<main><div><p class="it">x</p></div></main>'),
@@ -522,6 +524,16 @@ test("states are looked at on every page that is shaped otherwise, and count whe
   expect(hovered[1]!.places).toEqual([{ page: "z.html", index: 5 }]);
   const [fix] = fixesFor(from, hovered[0]!);
   expect(fix!.label).toMatch(/^Write the ink/);
+});
+
+test("styles that a size or a colour alone tells apart are told of as that", () => {
+  const twins = (css: string) =>
+    analyse(page("<h2>Fares</h2><h3>Piers</h3>", css))
+      .findings.filter(({ check }) => /-twins$/.test(check))
+      .map(({ check }) => check);
+  expect(twins("h2{font-size:24px;color:#123} h3{font-size:23.5px;color:#123}")).toEqual(["size-twins"]);
+  expect(twins("h2{font-size:24px;color:#123} h3{font-size:24px;color:#11233a}")).toEqual(["color-twins"]);
+  expect(twins("h2{font-size:24px;color:#123} h3{font-size:23px;color:#123}")).toEqual(["style-twins"]);
 });
 
 test("what decides something anywhere does not always lose, whichever sheets the pages have", () => {

@@ -22,5 +22,7 @@ test("a finding stands beside the row whose value, or whose declaration, it is a
   expect(new Set(rowsOf("ignored-declaration"))).toEqual(new Set(["letter-spacing"]));
   expect(rowsOf("pair-alone")).toEqual([]);
   const { rows } = slipAtOnce(from, { page: "index.html", index: 4 }, defaultConditions);
-  expect(rowOfFinding(rows, { ...findings[0]!, property: undefined, line: 99 })).toBeNull();
+  const nameless = { ...findings[0]!, property: undefined };
+  expect(rowOfFinding(rows, { ...nameless, line: 2 })).toBe("stack");
+  expect(rowOfFinding(rows, { ...nameless, line: 99 })).toBeNull();
 });

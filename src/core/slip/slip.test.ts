@@ -89,9 +89,11 @@ describe("where an edit can be written", () => {
       ["rule", "h1, h2, h3", 15, 3],
       ["rule", "*", 133, 3],
       ["new rule", "main h2", 12, 4],
-      ["class", ".h2-1, given to this one", 1, 1],
-      ["class", ".h2-1, given to all like it", 8, 3],
-      ["id", "#h2-1", 1, 1],
+      ["new rule", "main h2", 8, 3],
+      ["new rule", "main h2", 3, 1],
+      ["class", ".main-heading, given to this one", 1, 1],
+      ["class", ".main-heading, given to all like it", 8, 3],
+      ["id", "#main-heading", 1, 1],
       ["style attribute", "style attribute", 1, 1],
     ]);
   });
