@@ -55,5 +55,9 @@ describe("style attributes made a class", () => {
     expect(name("li")).toBe("fare-list-item");
     expect(name("li", ["fare-list-item"])).toBe("fare-list-item-2");
     expect(name("ul")).toBe("ul");
+    const year = site({ "index.html": '<div id="2026"><p>One</p></div>' });
+    expect(
+      classNameFor([documentOf(textFile(year, "index.html")!).elements.find(({ tag }) => tag === "p")!], () => false),
+    ).toBe("text-2026-text");
   });
 });

@@ -5,8 +5,10 @@ import type { StyleRule } from "../source/css/syntax";
 import type { TextChange } from "../source/changes";
 import { leadBefore, lineLead } from "../source/lines";
 import type { Site, TextFile } from "../source/site";
-import type { ElementNode } from "../source/html/document";
 import type { ElementRef } from "../text/refs";
+import { readdressed } from "../source/css/addresses";
+import { baseOf } from "../source/html/sheets";
+import { documentOf, type ElementNode } from "../source/html/document";
 import { giveClass, newRule } from "./plan";
 import { elementAt, ruleAt } from "./locate";
 import { EditError } from "./types";
@@ -61,10 +63,12 @@ export function gatherAttributes(
 ): TextChange[] {
   const [first] = elements;
   if (!first) throw new EditError("There is no element to gather from.");
-  const { element } = elementAt(site, first.page, first.index);
-  const declarations = attachedDeclarations(element).map(
-    ({ property, valueText, important }) => [property, important ? `${valueText} !important` : valueText] as const,
-  );
+  const { file, element } = elementAt(site, first.page, first.index);
+  const base = baseOf(documentOf(file));
+  const declarations = attachedDeclarations(element).map(({ property, valueText, important }) => {
+    const value = path === file.path ? valueText : readdressed(valueText, base, path);
+    return [property, important ? `${value} !important` : value] as const;
+  });
   if (declarations.length === 0) throw new EditError("The style attribute sets nothing.");
   return [
     ...elements.flatMap((ref) => classForStyle(site, ref, name)),
@@ -92,11 +96,11 @@ export function classNameFor(elements: readonly ElementNode[], taken: (name: str
   const around = first?.parent;
   const what = kinds[first?.tag ?? ""] ?? first?.tag ?? "text";
   const where = around && (around.id ?? around.classes[0] ?? (around.tag === "body" ? "" : around.tag));
-  const base = words([where, what].filter(Boolean).join("-")) || "text";
+  const said = words([where, what].filter(Boolean).join("-"));
+  const base = /^[a-z]/.test(said) ? said : `text-${said}`.replace(/-$/, "");
   for (let number = 1; ; number += 1) {
     const name = number === 1 ? base : `${base}-${number}`;
-    if (!taken(name) && /^[a-z]/.test(name)) return name;
-    if (number > 99) return `text-${number}`;
+    if (!taken(name)) return name;
   }
 }
 

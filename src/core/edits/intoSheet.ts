@@ -5,6 +5,8 @@ import { groupBy } from "../source/groups";
 import { documentOf, isText, type ElementNode } from "../source/html/document";
 import { leadBefore, lineEndOf, plainLines } from "../source/lines";
 import { changeSite, pagesOf, sheetsOf, textFile, type Site, type TextFile } from "../source/site";
+import { readdressed } from "../source/css/addresses";
+import { baseOf } from "../source/html/sheets";
 import { fileAt } from "./locate";
 import { classNameFor, gatherAttributes, isClassTaken } from "./gather";
 import { EditError } from "./types";
@@ -21,7 +23,10 @@ export function headIntoSheet(site: Site, path: string, sheet: string): TextChan
   const moved = documentOf(page).elements.filter((element) => isMovable(element, page));
   if (moved.length === 0) throw new EditError(`${path} has no rules in its head that can be moved.`);
   const line = lineEndOf(into.text);
-  const rules = moved.map((element) => outdented(textIn(element, page)).replaceAll("\n", line));
+  const base = baseOf(documentOf(page));
+  const rules = moved.map((element) =>
+    readdressed(outdented(textIn(element, page)), base, sheet).replaceAll("\n", line),
+  );
   for (const text of rules) checkEmbeddable(text, into);
   const end = into.text.trimEnd().length;
   const insert = `${end ? line + line : ""}${rules.join(line + line)}${line}`;

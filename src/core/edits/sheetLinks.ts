@@ -6,6 +6,8 @@ import { baseOf } from "../source/html/sheets";
 import { leadBefore, lineEndOf, lineLead } from "../source/lines";
 import { addressFrom, normalisePath, resolveAddress } from "../source/path";
 import { pagesOf, readFile, sheetsOf, type FileChange, type Site, type TextFile } from "../source/site";
+import { addressesIn, readdressed } from "../source/css/addresses";
+import { sheetTexts } from "../source/declarations";
 import { replaceValue } from "./attributes";
 import { attributesIntoSheet, headIntoSheet } from "./intoSheet";
 import { fileAt } from "./locate";
@@ -141,16 +143,24 @@ function renameSheet(site: Site, sheet: string, typed: string): SheetPlan {
     });
   });
   const files = [...sheetsOf(site), ...pagesOf(site)].filter(({ path }) => path !== sheet);
-  const imports = files.flatMap((file) =>
-    addressesIn(file)
-      .filter(({ address }) => leadsTo(address, file.path) === sheet)
-      .map(({ start, end }) => ({ path: file.path, start, end, insert: addressFrom(file.path, to) })),
-  );
+  const imports = files.flatMap((file) => {
+    const base = file.kind === "html" ? baseOf(documentOf(file)) : file.path;
+    return sheetTexts(site, file).flatMap(({ text, offset }) =>
+      addressesIn(text)
+        .filter(({ address }) => leadsTo(address, base) === sheet)
+        .map(({ start, end }) => ({
+          path: file.path,
+          start: offset + start,
+          end: offset + end,
+          insert: addressFrom(base, to),
+        })),
+    );
+  });
   return {
     changes: [...links, ...imports],
     files: [
       { path: sheet, before, after: null },
-      { path: to, before: null, after: { ...before, path: to, text: movedText(before, to) } },
+      { path: to, before: null, after: { ...before, path: to, text: readdressed(before.text, sheet, to) } },
     ],
   };
 }
@@ -159,38 +169,6 @@ const leadsTo = (address: string, base: string): string | null => {
   const found = resolveAddress(address, base);
   return found.kind === "file" ? found.path : null;
 };
-
-/** A sheet's text with its relative addresses as they are from another folder. */
-function movedText({ text, path, ...file }: TextFile, to: string): string {
-  let moved = text;
-  for (const { start, end, address } of addressesIn({ ...file, text, path }).toReversed()) {
-    const target = /^(?:\/|#)/.test(address) ? null : leadsTo(address, path);
-    const rest = /[?#].*$/s.exec(address)?.[0] ?? "";
-    if (target !== null) moved = moved.slice(0, start) + addressFrom(to, target) + rest + moved.slice(end);
-  }
-  return moved;
-}
-
-/** Addresses in the sheets of a file: of `url()` and of imports, without their quotation marks. Offsets of the file. */
-function addressesIn({ kind, text }: TextFile): { start: number; end: number; address: string }[] {
-  const sheets =
-    kind === "css"
-      ? [{ index: 0, inside: text }]
-      : [...text.matchAll(/(<style\b[^>]*>)([\s\S]*?)<\/style/gi)].map(({ index, 1: tag, 2: inside }) => ({
-          index: index + tag!.length,
-          inside: inside!,
-        }));
-  return sheets.flatMap(({ index: offset, inside }) => {
-    const bare = inside.replace(/\/\*[\s\S]*?\*\//g, (comment) => " ".repeat(comment.length));
-    return [...bare.matchAll(address)].map((match) => {
-      const found = match[2] ?? match[3] ?? match[4] ?? match[5] ?? "";
-      const start = offset + match.index + match[0].lastIndexOf(found);
-      return { start, end: start + found.length, address: found };
-    });
-  });
-}
-
-const address = /url\(\s*(?:(["'])(.*?)\1|([^"'()\s]+))\s*\)|@import\s+(?:"([^"]*)"|'([^']*)')/gi;
 
 /** A link to a sheet put into a page: behind its other links to sheets, else at the end of its head, else at its start. */
 export function linkTo(page: TextFile, sheet: string): TextChange {

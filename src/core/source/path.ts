@@ -74,10 +74,19 @@ export function editDistance(a: string, b: string): number {
   return rows[a.length]![b.length]!;
 }
 
-/** The address by which a file asks for another, both in the same site: relative, with `../` for each step up. */
+/** Signs that end an address, or the quotation marks or parentheses it may stand in. */
+const ending = /[?#'()]/g;
+
+/**
+ * The address by which a file asks for another, both in the same site: relative, with `../` for each step up, escaped so
+ * that it can stand in an attribute, a string or `url()` (URL standard, 1.3).
+ */
 export function addressFrom(base: string, path: string): string {
   const [from, to] = [folderOf(base).split("/").slice(0, -1), path.split("/")];
   let same = 0;
   while (same < from.length && same < to.length - 1 && from[same] === to[same]) same += 1;
-  return encodeURI([...from.slice(same).map(() => ".."), ...to.slice(same)].join("/"));
+  const address = encodeURI([...from.slice(same).map(() => ".."), ...to.slice(same)].join("/"));
+  const escaped = address.replace(ending, (sign) => `%${sign.charCodeAt(0).toString(16).toUpperCase()}`);
+  // A colon in the first part would be read as that of a scheme.
+  return /^[^/]*:/.test(escaped) ? `./${escaped}` : escaped;
 }

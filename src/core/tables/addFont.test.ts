@@ -4,7 +4,7 @@ import { defaultConditions } from "../cascade/conditions";
 import { styledPage } from "../cascade/styledPages";
 import { findingsFor } from "../findings";
 import { changeSite, openSite, pagesOf, textFile, type SiteFile } from "../source/site";
-import { addressFrom, fontFaceFor, matchFallback } from "./addFont";
+import { fontFaceFor, matchFallback } from "./addFont";
 import { readFontFile } from "../cascade/fonts/fontFile";
 import { knownFace } from "../cascade/fonts/faces";
 import { isWeightFaked, matchedFallback, stackInfo, weightTaken } from "../type/members";
@@ -52,14 +52,6 @@ describe("a font file in a site", () => {
     ]);
     const changes = fontFaceFor(site, "fonts/bitter.woff2", readFontFile(bytes), "Bitter");
     expect(changes.map(({ path }) => path)).toEqual(["css/a.css"]);
-  });
-
-  test.each([
-    ["css/a.css", "fonts/b.woff2", "../fonts/b.woff2"],
-    ["a.css", "fonts/b c.woff2", "fonts/b%20c.woff2"],
-    ["x/y/a.css", "x/f.ttf", "../f.ttf"],
-  ])("from %s, %s is %s", (sheet, path, address) => {
-    expect(addressFrom(sheet, path)).toBe(address);
   });
 });
 

@@ -4,7 +4,7 @@ import type { Conditions } from "../cascade/conditions";
 import { EditError } from "../edits/types";
 import { atSheetStart, commonSheet } from "../palette/properties";
 import type { TextChange } from "../source/changes";
-import { folderOf } from "../source/path";
+import { addressFrom } from "../source/path";
 import { pagesOf, sheetsOf, type Site } from "../source/site";
 import { knownFace } from "../cascade/fonts/faces";
 import type { FontFile } from "../cascade/fonts/fontFile";
@@ -13,17 +13,6 @@ import { restack } from "./stackTable";
 import { stackMembers, writeStack } from "../type/stack";
 
 const formats = { woff2: "woff2", woff: "woff", truetype: "truetype", opentype: "opentype" } as const;
-
-/** The way from a sheet to a file of the site, as an address. */
-export function addressFrom(sheet: string, path: string): string {
-  const from = folderOf(sheet).split("/").filter(Boolean);
-  const to = path.split("/");
-  let shared = 0;
-  while (shared < from.length && shared < to.length - 1 && from[shared] === to[shared]) shared += 1;
-  return [...from.slice(shared).map(() => ".."), ...to.slice(shared)]
-    .map((part) => (part === ".." ? part : encodeURIComponent(part)))
-    .join("/");
-}
 
 /** An `@font-face` for a file of the site, in a sheet that all pages have (CSS Fonts 4, 4). @throws EditError when there is none */
 export function fontFaceFor(site: Site, path: string, font: FontFile, family: string): TextChange[] {
