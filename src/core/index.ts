@@ -84,7 +84,7 @@ export {
   type StandsOn,
 } from "./slip/stands";
 export { applyPlan, planEdit, planOnPage, planSteps, planWithFiles } from "./edits/plan";
-export { differenceSteps, provenUnder } from "./edits/proof";
+export { differenceSteps } from "./edits/proof";
 export { alikeOf, retag } from "./edits/retag";
 export { planSheetEdit, type SheetEdit, type SheetPlan } from "./edits/sheetLinks";
 export { shorthandOf } from "./edits/fold";

@@ -3,6 +3,7 @@ import { isForScreens, sheetTexts, styleRules, type SheetText } from "../source/
 import { documentOf } from "../source/html/document";
 import type { Declaration, DisabledDeclaration, StyleRule } from "../source/css/syntax";
 import { textFile, type Site, type TextFile } from "../source/site";
+import { type PageSheets } from "../source/html/sheets";
 import { EditError } from "./types";
 
 /** The page or sheet at a path. @throws EditError when there is none */
@@ -43,6 +44,17 @@ export function elementAt(site: Site, page: string, index: number) {
   const element = file.kind === "html" ? documentOf(file).elements[index] : undefined;
   if (!element) throw new EditError(`${page} has no element number ${index}.`);
   return { file, element };
+}
+
+/** The sheet that new rules go into: the last linked one of the page, else one it embeds. */
+export const sheetForNew = (sheets: PageSheets): string | null => sheetsForNew(sheets)[0] ?? null;
+
+/** The sheets of a page that new rules can go into, the one that is proposed first: linked ones from the last on, then its own. */
+export function sheetsForNew({ owners }: PageSheets): string[] {
+  const sheets = owners.flatMap((owner) => owner.sheets).toReversed();
+  const open = sheets.filter(({ kind, media }) => kind !== "imported" && isForScreens(media[0] ?? ""));
+  const ordered = [...open.filter(({ kind }) => kind === "linked"), ...open.filter(({ kind }) => kind === "embedded")];
+  return [...new Set(ordered.map(({ path }) => path))];
 }
 
 /** The sheet of a file that new rules go into: the last of those a page embeds for screens. */

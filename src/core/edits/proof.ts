@@ -1,8 +1,9 @@
 /** Whether a move leaves everything as it is. */
 import { conditionsKey, type Conditions } from "../cascade/conditions";
 import type { TextChange } from "../source/changes";
-import type { Site } from "../source/site";
 import { refKey, type ElementRef } from "../text/refs";
+import { styledPage } from "../cascade/styledPages";
+import { pagesOf, type Site } from "../source/site";
 import { reachSteps } from "./reach";
 
 /** Widths at which it is looked at beside the one that is asked for, CSS px: those of a phone, a tablet, and a desk. */
@@ -36,6 +37,8 @@ export function* differenceSteps(
   for (const under of provenUnder(conditions)) {
     const reach = yield* reachSteps(before, after, changes, under, null);
     for (const place of reach.places) places.set(refKey(place), place);
+    // Only so many versions of a page are kept, those asked for last: that which is shown has to stay among them.
+    for (const file of pagesOf(before)) styledPage(before, file, conditions);
     if (first && places.size > 0) break;
   }
   return [...places.values()];

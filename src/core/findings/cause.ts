@@ -8,6 +8,7 @@ import type { Declaration } from "../source/css/syntax";
 import { changesFor } from "../edits/plan";
 import { EditError, type Target } from "../edits/types";
 import { plainSelector } from "../source/html/document";
+import { sheetForNew } from "../edits/locate";
 import { inSite, type Cause, type Way } from "./types";
 import type { Site } from "../source/site";
 
@@ -82,13 +83,9 @@ export function declareWay(
   }
 }
 
-/** The sheet of a page that a new rule goes into: its last. */
-export const lastSheet = (page: KnownPage): string | null =>
-  page.sheets.owners.flatMap((owner) => owner.sheets).findLast(({ kind }) => kind !== "imported")?.path ?? null;
-
-/** A rule of its own for an element of which nobody sets something: in the last sheet of its page, else its style attribute. */
+/** A rule of its own for an element of which nobody sets something: in the sheet of its page that new rules go into, else its style attribute. */
 export function ownTarget(page: KnownPage, style: Style): Target | null {
-  const sheet = lastSheet(page);
+  const sheet = sheetForNew(page.sheets);
   const selector = plainSelector(style.element) + (style.pseudo ? `::${style.pseudo}` : "");
   if (sheet) return { kind: "new-rule", path: sheet, selector };
   return style.pseudo

@@ -7,6 +7,7 @@ import type { Site } from "../source/site";
 import { refOf, textsOf } from "../text/pageTexts";
 import { refKey, type ElementRef } from "../text/refs";
 import { legibilityOn } from "../text/textStyles";
+import { finished } from "../source/steps";
 import { unreadable } from "./contrast";
 import type { Check, CheckContext, Circumstances, Found } from "./types";
 
@@ -178,13 +179,15 @@ function look(site: Site, page: KnownPage, one: Circumstance, conditions: Condit
   }));
 }
 
+/** The pages that were looked at, as they are under a circumstance: they have all that is shaped otherwise. */
 function contextUnder(context: CheckContext, one: Circumstance): CheckContext {
-  const { site, pages, conditions } = context;
+  const { site, conditions } = context;
   const { scheme } = one.under(conditions);
+  const asking = context.pages.filter(({ sheets }) => asks(sheets, one.asked));
   return {
     ...context,
     conditions: scheme ? { ...conditions, scheme } : conditions,
     layouts: {},
-    pages: pages.map((page) => styledPage(site, page.file, one.conditions(page, conditions))),
+    pages: finished(lookedAt(asking, one)).map((page) => styledPage(site, page.file, one.conditions(page, conditions))),
   };
 }

@@ -10,7 +10,7 @@ import type { Site } from "../source/site";
 import { leadBefore } from "../source/lines";
 import { classNameFor, gatherAttributes, gatherRules, isClassTaken } from "../edits/gather";
 import { EditError } from "../edits/types";
-import { lastSheet } from "./cause";
+import { sheetForNew } from "../edits/locate";
 import { usesOf } from "./variables";
 import { blocksOf, declarationsOf, filesOf, type Block } from "./blocks";
 import { quoted, takenOut } from "./texts";
@@ -198,7 +198,7 @@ function ruleWays({ site }: CheckContext, blocks: readonly Block[]): Way[] {
 function attributeWays({ site, pages }: CheckContext, blocks: readonly Block[]): Way[] {
   const { file } = blocks[0]!;
   const page = pages.find((one) => one.file.path === file.path);
-  const sheet = page && lastSheet(page);
+  const sheet = page && sheetForNew(page.sheets);
   if (!sheet) return [];
   const elements = blocks.map(({ element }) => element!);
   const name = classNameFor(elements, (one) => isClassTaken(filesOf(site), one));

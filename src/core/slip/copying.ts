@@ -8,7 +8,7 @@ import type { StyledPage } from "../cascade/styles";
 import { EditError, type Edit, type Target } from "../edits/types";
 import { plainSelector } from "../source/html/document";
 import { textFile, type Site } from "../source/site";
-import { sheetForNew } from "./targets";
+import { sheetForNew } from "../edits/locate";
 
 /**
  * Each declaration goes where the text has its value of that property from, if that is a rule for the text itself; what it
@@ -54,7 +54,7 @@ function strongestRule(page: StyledPage, style: Style): Target | null {
 }
 
 function newRule(page: StyledPage, { element }: Style): Target {
-  const path = sheetForNew(page);
+  const path = sheetForNew(page.sheets);
   if (!path) throw new EditError(`${page.file.path} has no style sheet that a rule could go into.`);
   return { kind: "new-rule", path, selector: plainSelector(element) };
 }

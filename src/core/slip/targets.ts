@@ -1,6 +1,6 @@
 /** Where an edit of the picked text can be written, with what each choice reaches. */
 import type { ElementRef } from "../text/refs";
-import { isForScreens } from "../source/declarations";
+
 import { withStatesEverywhere, type Conditions } from "../cascade/conditions";
 import { ruleNow } from "../cascade/explain";
 import { matches } from "../cascade/selectors/match";
@@ -18,6 +18,7 @@ import type { StyleRule } from "../source/css/syntax";
 import { refOf, textsOf } from "../text/pageTexts";
 import { isPlace, textStyleKey } from "../text/textStyles";
 import { classNameFor, isClassTaken } from "../edits/gather";
+import { sheetForNew, sheetsForNew } from "../edits/locate";
 
 export interface TargetOption {
   target: Target;
@@ -99,7 +100,7 @@ function placesOn(page: StyledPage, { touches, alone }: Draft): ElementRef[] {
 
 function draftsFor(site: Site, page: StyledPage, style: Style, conditions: Conditions): Draft[] {
   const rules = ruleDrafts(site, page, style);
-  const sheet = sheetForNew(page);
+  const sheet = sheetForNew(page.sheets);
   const isTaken = (selector: string) => rules.some(({ label, condition }) => label === selector && condition === null);
   const { element, pseudo } = style;
   if (pseudo !== null) {
@@ -115,7 +116,7 @@ function draftsFor(site: Site, page: StyledPage, style: Style, conditions: Condi
   if (sheet) {
     const plain = plainSelector(element);
     const selector = isTaken(plain) && style.parent ? `${plainSelector(style.parent.element)} ${plain}` : plain;
-    for (const path of sheetsForNew(page)) drafts.push(newRule(selector, path));
+    for (const path of sheetsForNew(page.sheets)) drafts.push(newRule(selector, path));
     const files = [...sheetsOf(site), ...pagesOf(site)];
     const name = classNameFor([element], (one) => isClassTaken(files, one));
     add("class", { kind: "class", name, elements: [here], path: sheet }, `.${name}, given to this one`, sheet);
@@ -210,15 +211,4 @@ function likeIt(site: Site, page: StyledPage, picked: Style, conditions: Conditi
     style.element.source !== null &&
     isPlace(style) &&
     textStyleKey(style) === key;
-}
-
-/** The sheet that new rules go into: the last linked one of the page, else one it embeds. */
-export const sheetForNew = (page: StyledPage): string | null => sheetsForNew(page)[0] ?? null;
-
-/** The sheets of a page that new rules can go into, the one that is proposed first: linked ones from the last on, then its own. */
-function sheetsForNew(page: StyledPage): string[] {
-  const sheets = page.sheets.owners.flatMap((owner) => owner.sheets).toReversed();
-  const open = sheets.filter(({ kind, media }) => kind !== "imported" && isForScreens(media[0] ?? ""));
-  const ordered = [...open.filter(({ kind }) => kind === "linked"), ...open.filter(({ kind }) => kind === "embedded")];
-  return [...new Set(ordered.map(({ path }) => path))];
 }

@@ -146,7 +146,8 @@ export function twinStyles<Row extends StyleRow>(rows: readonly Row[]): [Row, Ro
   let first = 0;
   for (const [at, own] of looks.entries()) {
     while (Math.log(looks[first]!.size / own.size) >= twinSize) first += 1;
-    const twin = looks.findIndex((other, index) => index >= first && (index >= at || areTwins(other, own)));
+    let twin = first;
+    while (twin < at && !areTwins(looks[twin]!, own)) twin += 1;
     if (twin < at) twins.push([rows[at]!, rows[twin]!]);
   }
   return twins;
