@@ -53,6 +53,23 @@ describe("the engine", () => {
     expect((await view()).sheets[0]!.edition).toBe(patch.sheets[0]!.edition);
   });
 
+  test("ways to set the same right are told to each who asks", async () => {
+    const { findings } = (await engine.summary(defaultConditions))!;
+    const asked = await Promise.all(
+      ["slip", "source"].map((asker) => engine.fixes(findings[0]!, defaultConditions, asker)),
+    );
+    for (const answer of asked) expect(answer?.fixes).toBeDefined();
+  });
+
+  test("sheets asked for at the same time are all told", async () => {
+    const [sheet, page] = await Promise.all([engine.outline("a.css"), engine.outline("index.html")]);
+    expect(sheet.flatMap(({ rules }) => rules.map(({ selector, places }) => [selector, places]))).toEqual([
+      ["h1", 2],
+      ["p", 2],
+    ]);
+    expect(page).toEqual([]);
+  });
+
   test("an edit reaches its own page at once, and the site when it is counted", async () => {
     const edit = await sized("40px");
     const first = await engine.plan(edit, defaultConditions, "index.html");

@@ -87,13 +87,16 @@ let site: Site = siteOf([]);
 const turns = new Turns();
 
 /** Counts what is asked about all pages; what takes long gives way to the next of its kind. */
-const latest = { allRight: 0, differences: 0, fixes: 0, outline: 0, reach: 0, summary: 0, survey: 0, targets: 0 };
+const latest = { allRight: 0, differences: 0, reach: 0, summary: 0, survey: 0, targets: 0 };
 
 /** Whether what is asked now is still wanted: until the next of its kind is asked for, or stopped. */
 function asLatest(kind: keyof typeof latest): () => boolean {
   const mine = (latest[kind] += 1);
   return () => mine === latest[kind];
 }
+
+/** How often each that shows ways to set a finding right has asked for some. */
+const askers = new Map<string, number>();
 
 const addresses = new Map<Uint8Array, string>();
 
@@ -378,7 +381,7 @@ const answers: Omit<Engine, "started"> = {
 
   sheets: async () => sheetTable(site),
 
-  outline: async (path) => turns.inSlices(sheetOutlineSteps(site, path), asLatest("outline")),
+  outline: async (path) => (await turns.inSlices(sheetOutlineSteps(site, path), () => true))!,
 
   planSheets: async (edit) => {
     const { made, problem } = attempt(() => planSheetEdit(site, edit));
@@ -433,7 +436,11 @@ const answers: Omit<Engine, "started"> = {
     return [...colors.values()].sort((a, b) => b.uses - a.uses);
   },
 
-  fixes: async (finding, conditions) => turns.inSlices(findingView(site, finding, conditions), asLatest("fixes")),
+  fixes: async (finding, conditions, asker) => {
+    const mine = (askers.get(asker) ?? 0) + 1;
+    askers.set(asker, mine);
+    return turns.inSlices(findingView(site, finding, conditions), () => askers.get(asker) === mine);
+  },
 
   setAllRight: async (findings, conditions) =>
     turns.inSlices(allRightSteps(site, findings, conditions, measuredNow(conditions)), asLatest("allRight")),

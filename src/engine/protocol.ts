@@ -180,8 +180,8 @@ export interface Engine {
   palette(conditions: Conditions): Promise<Palette>;
   stacks(conditions: Conditions): Promise<StackUse[]>;
   sheets(): Promise<SheetTable>;
-  /** The rules of a sheet, or of those that a page embeds; null where another was asked for meanwhile. */
-  outline(path: string): Promise<OutlinePart[] | null>;
+  /** The rules of a sheet, or of those that a page embeds. */
+  outline(path: string): Promise<OutlinePart[]>;
   /** What something done to the sheets of the site changes; the problem when it cannot be done. */
   planSheets(edit: SheetEdit): Promise<{ changes: TextChange[]; files: FileChange[]; problem: string | null }>;
   /** Another tag for an element, or for all with the same tag, id and classes; the problem when one cannot be that. */
@@ -229,8 +229,8 @@ export interface Engine {
   nameColor(spots: ColorSpot[], name: string): Promise<{ changes: TextChange[]; problem: string | null }>;
   /** A report by its id. */
   report(id: string, conditions: Conditions): Promise<{ file: string; type: string; text: string }>;
-  /** The ways to set a finding right, each computed; null where another was asked about meanwhile. */
-  fixes(finding: Finding, conditions: Conditions): Promise<FindingView | null>;
+  /** The ways to set a finding right, each computed; null where the same asker asked about another meanwhile. */
+  fixes(finding: Finding, conditions: Conditions, asker: string): Promise<FindingView | null>;
   /** What sets several findings right at once; null where it was asked about others meanwhile. */
   setAllRight(findings: Finding[], conditions: Conditions): Promise<AllRight | null>;
   /** Colours that sheets and style attributes name, those most used first. */

@@ -15,6 +15,8 @@ import type { Check, CheckContext, Finding, Found, Way } from "./types";
 /** A way to set a finding right, with what it reaches. */
 export interface Fix extends Plan {
   label: string;
+  /** Whether what it does to boxes shows only once the page is laid out. */
+  byLayout: boolean;
 }
 
 /**
@@ -48,7 +50,8 @@ export function* fixSteps(
   if (!start) return fixes;
   for (const { label, changes, proof } of yield* waySteps(finding, start, mostWays)) {
     const plan = yield* planSteps(site, { kind: "text", changes }, conditionsUnder(finding, conditions));
-    fixes.push({ label, ...plan, warnings: proof === "layout" ? [...plan.warnings, asLaidOut] : plan.warnings });
+    const byLayout = proof === "layout";
+    fixes.push({ label, byLayout, ...plan, warnings: byLayout ? [...plan.warnings, asLaidOut] : plan.warnings });
   }
   return fixes;
 }

@@ -5,7 +5,7 @@ import { useEffect, useId, useRef, useState } from "react";
 import { applyChanges, showRatio, type Finding, type Fix, type TextLook } from "@/core";
 import type { FindingView } from "@/engine/protocol";
 import { LineDifference } from "../shared/LineDifference";
-import { plural, showReach } from "../shared/numbers";
+import { fixWords, plural } from "../shared/numbers";
 import { Prose } from "../shared/Prose";
 import { unwaited } from "../shared/unwaited";
 import { useEngine, useWorkspace } from "../workspace/context";
@@ -15,7 +15,7 @@ import { useWays } from "../workspace/useWays";
 import { usePick } from "../workspace/usePick";
 import { useSeeSource } from "../workspace/useSeeSource";
 import { WriteChanges, type Proposal } from "../workspace/WriteChanges";
-import { levelClass, levelWords, signs } from "../shared/levels";
+import { Sign } from "../shared/Sign";
 import styles from "./Findings.module.css";
 
 interface Props {
@@ -95,10 +95,7 @@ function About({ finding }: { finding: Finding }) {
   return (
     <div className={styles.block}>
       <h1>
-        <span className={levelClass[level]} role="img" aria-label={levelWords[level]}>
-          {signs[level]}
-        </span>{" "}
-        <Prose>{message}</Prose>
+        <Sign level={level} /> <Prose>{message}</Prose>
       </h1>
       <p>
         <Prose>{because}</Prose>
@@ -176,10 +173,11 @@ function Ways({ found, way, onWay }: { found: FindingView | null; way: number; o
         <p>No way to set it right is known here that would not break something else: it takes a decision of yours.</p>
       </div>
     );
+  const { fixes } = found;
   return (
     <fieldset className={styles.block}>
       <legend className="visually-hidden">Ways to set it right</legend>
-      {found.fixes.map(({ label, reach, warnings }, at) => (
+      {fixes.map(({ label, warnings }, at) => (
         <label key={label} className={styles.way}>
           <input type="radio" name={name} checked={at === way} onChange={() => onWay(at)} />
           <span>
@@ -190,11 +188,7 @@ function Ways({ found, way, onWay }: { found: FindingView | null; way: number; o
               </small>
             ))}
           </span>
-          <span className={styles.where}>
-            {reach.places.length === 0
-              ? "no place changes"
-              : `${showReach(reach)} ${reach.places.length === 1 ? "changes" : "change"}`}
-          </span>
+          <span className={styles.where}>{fixWords(fixes[at]!)}</span>
         </label>
       ))}
     </fieldset>

@@ -5,7 +5,7 @@ import { plural } from "../shared/numbers";
 import { Prose } from "../shared/Prose";
 import { useGradual } from "../shared/useGradual";
 import type { KnownFinding } from "../workspace/troubles";
-import { levelClass, levelWords, signs } from "../shared/levels";
+import { Sign } from "../shared/Sign";
 import { whereWords, type ShownGroup } from "./shown";
 import styles from "./Findings.module.css";
 
@@ -83,9 +83,7 @@ function Group({ group: { id, title, findings, places }, chosen, onChoose, idOf 
             className={styles.row}
             onClick={() => onChoose(key)}
           >
-            <span className={levelClass[finding.level]} role="img" aria-label={levelWords[finding.level]}>
-              {signs[finding.level]}
-            </span>
+            <Sign level={finding.level} />
             <span>
               <Prose>{finding.message}</Prose>
               {left !== null && <small>{left}</small>}

@@ -11,7 +11,7 @@ import { changedLines } from "./changedLines";
 import { plural } from "../shared/numbers";
 import { useEngine, useWorkspace, useWorkspaceStore } from "../workspace/context";
 import { FindingLine } from "../workspace/FindingLine";
-import { knownFindings, type KnownFinding } from "../workspace/troubles";
+import { findingsIn, type KnownFinding } from "../workspace/troubles";
 import { findingSigns, showSigns } from "./sourceFindings";
 import styles from "./SourcePane.module.css";
 import { unwaited } from "../shared/unwaited";
@@ -219,10 +219,7 @@ function Source({ path, text, original, first, last, html, waiting }: SourceProp
 function useFindingsIn(path: string): readonly KnownFinding[] {
   const summary = useWorkspace((state) => state.summary);
   const record = useWorkspace((state) => state.record);
-  return useMemo(
-    () => knownFindings({ summary, record }).filter(({ finding, left }) => finding.path === path && left === null),
-    [summary, record, path],
-  );
+  return useMemo(() => findingsIn(path, { summary, record }), [summary, record, path]);
 }
 
 function goToLine(editor: EditorView, line: number): void {

@@ -1,5 +1,5 @@
 /** How numbers are shown. */
-import type { FaceMetrics, MemberInfo, Reach } from "@/core";
+import type { FaceMetrics, MemberInfo, Reach, Fix } from "@/core";
 
 /** Pixels with up to two decimals, no trailing zeros, and a true minus sign. */
 export function showPx(value: number): string {
@@ -54,4 +54,10 @@ export function comparedWith(face: FaceMetrics, first: FaceMetrics): string {
 /** Weights a face has: "400, 700", "100 to 900". */
 export function weightWords(weights: MemberInfo["weights"]): string {
   return weights.map(([from, to]) => (from === to ? from : `${from} to ${to}`)).join(", ") || "not known";
+}
+
+/** What a way to set a finding right changes: "8 places on 3 pages change". */
+export function fixWords({ reach, byLayout }: Pick<Fix, "reach" | "byLayout">): string {
+  if (reach.places.length > 0) return `${showReach(reach)} ${reach.places.length === 1 ? "changes" : "change"}`;
+  return byLayout ? "boxes change" : "no place changes";
 }

@@ -7,7 +7,6 @@ import { unwaited } from "../shared/unwaited";
 import styles from "./Sheets.module.css";
 
 interface Props {
-  open: boolean;
   pages: readonly string[];
   onClose(): void;
   /** @returns why it cannot be done; null where it can */
@@ -15,7 +14,7 @@ interface Props {
 }
 
 /** Asks how a new sheet is called, and which pages get it. */
-export function NewSheet({ open, pages, onClose, onEdit }: Props) {
+export function NewSheet({ pages, onClose, onEdit }: Props) {
   const [name, setName] = useState("styles.css");
   const [chosen, setChosen] = useState<readonly string[] | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
@@ -28,13 +27,12 @@ export function NewSheet({ open, pages, onClose, onEdit }: Props) {
   };
   return (
     <Modal
-      open={open}
+      open
       title="A new style sheet"
       okText="Look at it"
       cancelText="Cancel"
       onOk={() => unwaited(propose())}
       onCancel={onClose}
-      destroyOnHidden
     >
       <div className={styles.form}>
         <label htmlFor={field}>Name, with its folder</label>

@@ -3,14 +3,13 @@
 import { Button, Input } from "antd";
 import { useId, useMemo, useState } from "react";
 import { groupBy, type OutlineRule, type SheetEdit, type SheetTableRow } from "@/core";
-import { levelClass, levelWords, signs } from "../shared/levels";
 import { plural } from "../shared/numbers";
-import { Prose } from "../shared/Prose";
 import { unwaited } from "../shared/unwaited";
 import { useGradual } from "../shared/useGradual";
 import { useAnswer } from "../workspace/answers";
 import { useWorkspace } from "../workspace/context";
-import { knownFindings, type KnownFinding } from "../workspace/troubles";
+import { FindingLine } from "../workspace/FindingLine";
+import { findingsIn, type KnownFinding } from "../workspace/troubles";
 import { usePick } from "../workspace/usePick";
 import { useSeeSource } from "../workspace/useSeeSource";
 import styles from "./Sheets.module.css";
@@ -24,6 +23,7 @@ interface Props {
 export function SheetDetail({ row, onEdit }: Props) {
   const { path, cells } = row;
   const parts = useAnswer("outline", path);
+  const found = useFoundByLine(path);
   const see = useSeeSource();
   const pages = cells.filter((cell) => cell !== null).length;
   return (
@@ -43,14 +43,18 @@ export function SheetDetail({ row, onEdit }: Props) {
         </p>
       )}
       {parts?.map(({ heading, rules }, at) => (
-        <Part key={at} heading={heading} rules={rules} path={path} />
+        <Part key={at} heading={heading} rules={rules} path={path} found={found} />
       ))}
     </section>
   );
 }
 
-function Part({ heading, rules, path }: { heading: string | null; rules: readonly OutlineRule[]; path: string }) {
-  const found = useFoundByLine(path);
+interface PartProps extends Omit<RuleProps, "rule"> {
+  heading: string | null;
+  rules: readonly OutlineRule[];
+}
+
+function Part({ heading, rules, path, found }: PartProps) {
   const { shown, end } = useGradual(rules);
   return (
     <div className={styles.part}>
@@ -65,14 +69,12 @@ function Part({ heading, rules, path }: { heading: string | null; rules: readonl
   );
 }
 
-/** What was found in a file and not left as it is, by lines. */
+/** What was found in a file that costs somebody something, by its lines. */
 function useFoundByLine(path: string): ReadonlyMap<number, readonly KnownFinding[]> {
   const summary = useWorkspace((state) => state.summary);
   const record = useWorkspace((state) => state.record);
   return useMemo(() => {
-    const own = knownFindings({ summary, record }).filter(
-      ({ finding, left }) => left === null && finding.path === path && finding.level !== "note",
-    );
+    const own = findingsIn(path, { summary, record }).filter(({ finding }) => finding.level !== "note");
     return groupBy(own, ({ finding }) => finding.line);
   }, [summary, record, path]);
 }
@@ -87,7 +89,8 @@ function Rule({ rule, path, found }: RuleProps) {
   const see = useSeeSource();
   const pick = usePick();
   const { selector, line, lastLine, properties, under, places, first } = rule;
-  const own = [...found].flatMap(([at, list]) => (at >= line && at <= lastLine ? list : []));
+  const lines = Array.from({ length: lastLine - line + 1 }, (_, at) => line + at);
+  const own = lines.flatMap((at) => found.get(at) ?? []);
   return (
     <li className={styles.rule}>
       <button type="button" className={`text-button mono ${styles.line}`} onClick={() => see(path, line, 1)}>
@@ -98,13 +101,10 @@ function Rule({ rule, path, found }: RuleProps) {
         {under.length > 0 && <small className="mono">{under.join(" ")}</small>}
         <code>{selector}</code>
         <small className="mono">{properties.join(" · ")}</small>
-        {own.map(({ key, finding }) => (
-          <small key={key}>
-            <span className={levelClass[finding.level]} role="img" aria-label={levelWords[finding.level]}>
-              {signs[finding.level]}
-            </span>{" "}
-            <Prose>{finding.message}</Prose>
-          </small>
+        {own.map((known) => (
+          <div key={known.key} className={styles.found}>
+            <FindingLine known={known} />
+          </div>
         ))}
       </div>
       {first ? (
@@ -120,10 +120,13 @@ function Rule({ rule, path, found }: RuleProps) {
 
 function Rename({ path, onEdit }: { path: string } & Pick<Props, "onEdit">) {
   const [name, setName] = useState<string | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
   const field = useId();
   if (name === null) return <Button onClick={() => setName(path)}>Rename…</Button>;
   const propose = async () => {
-    if ((await onEdit({ kind: "rename", sheet: path, to: name })) === null) setName(null);
+    const why = await onEdit({ kind: "rename", sheet: path, to: name });
+    setProblem(why);
+    if (why === null) setName(null);
   };
   return (
     <span className={styles.renaming}>
@@ -134,6 +137,8 @@ function Rename({ path, onEdit }: { path: string } & Pick<Props, "onEdit">) {
         id={field}
         autoFocus
         value={name}
+        aria-invalid={problem !== null}
+        aria-describedby={`${field}-why`}
         onChange={({ target }) => setName(target.value)}
         onKeyDown={(event) => {
           if (event.key === "Enter") unwaited(propose());
@@ -143,6 +148,9 @@ function Rename({ path, onEdit }: { path: string } & Pick<Props, "onEdit">) {
       <Button disabled={name.trim() === "" || name === path} onClick={() => unwaited(propose())}>
         Look at it
       </Button>
+      <span id={`${field}-why`} className="fails" role="alert">
+        {problem}
+      </span>
     </span>
   );
 }

@@ -47,9 +47,12 @@ export function SheetTable({ table, chosen, onChoose, onEdit }: Props) {
   );
 }
 
-/** The sheets that a page links to itself. */
+/** The sheets that a page links to itself, in the order in which it reads them. */
 const readBy = (rows: readonly SheetTableRow[], page: number): string[] =>
-  rows.filter(({ kind, cells }) => kind === "sheet" && cells[page]?.linked).map(({ path }) => path);
+  rows
+    .filter(({ kind, cells }) => kind === "sheet" && cells[page]?.linked)
+    .sort((a, b) => a.cells[page]!.order! - b.cells[page]!.order!)
+    .map(({ path }) => path);
 
 /** The file's name without what all pages have. */
 const shortPage = (page: string) => page.replace(/\.html?$/i, "");
@@ -84,7 +87,7 @@ interface CellProps {
   row: SheetTableRow;
   cell: SheetCell | null;
   page: string;
-  /** The sheets that the page reads. */
+  /** The sheets that the page links to, in their order. */
   into: readonly string[];
   onEdit(edit: SheetEdit): void;
 }
@@ -116,7 +119,7 @@ function Cell({ row, cell, page, into, onEdit }: CellProps) {
         link it
       </button>
     );
-  return <Order path={path} cell={cell} page={page} onEdit={onEdit} />;
+  return <Order path={path} cell={cell} page={page} into={into} onEdit={onEdit} />;
 }
 
 /** What a page holds itself, with the steps to move it into a sheet that it reads. */
@@ -142,7 +145,13 @@ function Own({ row, count, page, into, onEdit }: Omit<CellProps, "cell"> & { cou
 }
 
 /** As which number a page reads a sheet, with the steps to read it earlier, later, or not at all. */
-function Order({ path, cell, page, onEdit }: { path: string; cell: SheetCell } & Pick<CellProps, "page" | "onEdit">) {
+function Order({
+  path,
+  cell,
+  page,
+  into,
+  onEdit,
+}: { path: string; cell: SheetCell } & Omit<CellProps, "row" | "cell">) {
   if (!cell.linked)
     return (
       <span className={styles.order} title="Another sheet imports it">
@@ -156,12 +165,16 @@ function Order({ path, cell, page, onEdit }: { path: string; cell: SheetCell } &
         {cell.order}
       </summary>
       <div className={styles.menu} role="group" aria-label={`${path} on ${page}`}>
-        <button type="button" onClick={() => onEdit({ kind: "move", sheet: path, page, by: -1 })}>
-          Read it earlier
-        </button>
-        <button type="button" onClick={() => onEdit({ kind: "move", sheet: path, page, by: 1 })}>
-          Read it later
-        </button>
+        {into[0] !== path && (
+          <button type="button" onClick={() => onEdit({ kind: "move", sheet: path, page, by: -1 })}>
+            Read it earlier
+          </button>
+        )}
+        {into.at(-1) !== path && (
+          <button type="button" onClick={() => onEdit({ kind: "move", sheet: path, page, by: 1 })}>
+            Read it later
+          </button>
+        )}
         <button type="button" onClick={() => onEdit({ kind: "unlink", sheet: path, page })}>
           Take it off this page
         </button>

@@ -53,7 +53,7 @@ export function Sheets() {
       ) : (
         <section className={styles.detail} aria-label="Sheet" />
       )}
-      <NewSheet open={isMaking} pages={table.pages} onClose={() => setMaking(false)} onEdit={propose} />
+      {isMaking && <NewSheet pages={table.pages} onClose={() => setMaking(false)} onEdit={propose} />}
       <WriteChanges
         proposal={proposal}
         onClose={(written) => {
@@ -96,8 +96,8 @@ function useProposal() {
   const [problem, setProblem] = useState<string | null>(null);
   const propose = async (edit: SheetEdit): Promise<string | null> => {
     const { changes, files, problem: why } = await engine.planSheets(edit);
-    // Who asks for a new sheet is told in the dialog.
-    setProblem(edit.kind === "new" ? null : why);
+    // Who types a name is told beside it.
+    setProblem(edit.kind === "new" || edit.kind === "rename" ? null : why);
     if (why === null)
       setProposal({
         title: titleOf(edit),

@@ -13,7 +13,7 @@ import {
 } from "@/core";
 import { linesOf, xHeightOf, type Lines } from "@/preview/measure";
 import type { Shown } from "@/preview/frame";
-import { levelClass, levelWords, signs } from "../shared/levels";
+import { Sign } from "../shared/Sign";
 import { plural, showNumber, showPx, showReach } from "../shared/numbers";
 import { Specimen } from "../workspace/Specimen";
 import { useWorkspace } from "../workspace/context";
@@ -156,10 +156,7 @@ function FoundHere({ rows, found }: FoundProps) {
               className={`text-button ${styles.step}`}
               onClick={() => document.getElementById(foundId(id))?.focus()}
             >
-              <span className={levelClass[worst]} role="img" aria-label={levelWords[worst]}>
-                {signs[worst]}
-              </span>{" "}
-              {label}
+              <Sign level={worst} /> {label}
             </button>
           ))}
         </li>

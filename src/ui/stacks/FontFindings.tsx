@@ -1,6 +1,6 @@
 "use client";
 
-import { levelClass, levelWords, signs } from "../shared/levels";
+import { Sign } from "../shared/Sign";
 import { Prose } from "../shared/Prose";
 import { plural } from "../shared/numbers";
 import { usePick } from "../workspace/usePick";
@@ -19,10 +19,7 @@ export function FontFindings() {
     <ul className={styles.findings} aria-label="Findings about fonts">
       {own.map(({ level, message, path, line, column, places }) => (
         <li key={`${message} ${path} ${line}`}>
-          <span className={levelClass[level]} role="img" aria-label={levelWords[level]}>
-            {signs[level]}
-          </span>{" "}
-          <Prose>{message}</Prose>{" "}
+          <Sign level={level} /> <Prose>{message}</Prose>{" "}
           <button type="button" className="text-button" onClick={() => see(path, line, column)}>
             {path} line {line}
           </button>

@@ -3,10 +3,10 @@
 import Link from "next/link";
 import { useEffect, useRef, useState } from "react";
 import type { Fix } from "@/core";
-import { levelClass, levelWords, signs } from "../shared/levels";
-import { showReach } from "../shared/numbers";
+import { Sign } from "../shared/Sign";
 import { Prose } from "../shared/Prose";
 import { unwaited } from "../shared/unwaited";
+import { fixWords } from "../shared/numbers";
 import { useWorkspace } from "./context";
 import styles from "./FindingLine.module.css";
 import type { KnownFinding } from "./troubles";
@@ -31,10 +31,7 @@ export function FindingLine({ known, open = false, onDone }: Props) {
   };
   return (
     <>
-      <span className={levelClass[finding.level]} role="img" aria-label={levelWords[finding.level]}>
-        {signs[finding.level]}
-      </span>{" "}
-      <Prose>{finding.message}</Prose>{" "}
+      <Sign level={finding.level} /> <Prose>{finding.message}</Prose>{" "}
       <button type="button" className="text-button" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
         Set it right
       </button>
@@ -83,7 +80,7 @@ function Ways({ known: { finding }, focused, onDone }: { known: KnownFinding; fo
             <span>
               <Prose>{fix.label}</Prose>
             </span>
-            <small>{fix.reach.places.length === 0 ? "no place changes" : showReach(fix.reach)}</small>
+            <small>{fixWords(fix)}</small>
           </button>
         </li>
       ))}

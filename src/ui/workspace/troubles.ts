@@ -35,6 +35,11 @@ export function findingsAbout(
 export const isAboutPage = ({ path, places }: Finding, page: string): boolean =>
   path === page || places.some((place) => place.page === page);
 
+/** What was found in a file and is not left as it is. */
+export function findingsIn(path: string, state: Pick<Workspace, "summary" | "record">): KnownFinding[] {
+  return knownFindings(state).filter(({ finding, left }) => left === null && finding.path === path);
+}
+
 /** What somebody cannot read, or may not: errors and warnings that are not left. */
 export function troubles(state: Pick<Workspace, "summary" | "record">): KnownFinding[] {
   return knownFindings(state).filter(({ finding, left }) => left === null && finding.level !== "note");

@@ -1,6 +1,6 @@
 "use client";
 
-import { useEffect, useState } from "react";
+import { useEffect, useId, useState } from "react";
 import type { Finding } from "@/core";
 import type { FindingView } from "@/engine/protocol";
 import { unwaited } from "../shared/unwaited";
@@ -13,16 +13,17 @@ export function useWays(finding: Finding): FindingView | null {
   const edition = useWorkspace((state) => state.edition);
   const [found, setFound] = useState<FindingView | null>(null);
   const asked = JSON.stringify(finding);
+  const asker = useId();
   useEffect(() => {
     let current = true;
     unwaited(
-      engine.fixes(JSON.parse(asked) as Finding, conditions).then((answer) => {
+      engine.fixes(JSON.parse(asked) as Finding, conditions, asker).then((answer) => {
         if (current && answer) setFound(answer);
       }),
     );
     return () => {
       current = false;
     };
-  }, [engine, asked, conditions, edition]);
+  }, [engine, asked, asker, conditions, edition]);
   return found;
 }
