@@ -2,7 +2,7 @@
 import { attachedDeclarations } from "../source/declarations";
 import { changeBetween, type TextChange } from "../source/changes";
 import { groupBy } from "../source/groups";
-import { documentOf, isText, type ElementNode } from "../source/html/document";
+import { documentOf, isText, writtenElements, type ElementNode } from "../source/html/document";
 import { leadBefore, lineEndOf, plainLines } from "../source/lines";
 import { changeSite, pagesOf, sheetsOf, textFile, type Site, type TextFile } from "../source/site";
 import { readdressed } from "../source/css/addresses";
@@ -85,4 +85,4 @@ export function attributesIntoSheet(site: Site, path: string, sheet: string): Te
 }
 
 const styled = (page: TextFile): ElementNode[] =>
-  documentOf(page).elements.filter((element) => element.source && attachedDeclarations(element).length > 0);
+  writtenElements(documentOf(page)).filter((element) => attachedDeclarations(element).length > 0);

@@ -1,5 +1,5 @@
 /** Elements made others where that is the true way: the tags alone are changed, attributes and words stay. */
-import { documentOf, plainSelector, type ElementNode } from "../source/html/document";
+import { documentOf, plainSelector, writtenElements, type ElementNode } from "../source/html/document";
 import type { TextChange } from "../source/changes";
 import { pagesOf, type Site } from "../source/site";
 import type { ElementRef } from "../text/refs";
@@ -29,8 +29,8 @@ export function alikeOf(site: Site, { page, index }: ElementRef): ElementRef[] {
   const { element } = elementAt(site, page, index);
   const selector = plainSelector(element);
   return pagesOf(site).flatMap((file) =>
-    documentOf(file)
-      .elements.filter((one) => one.tag === element.tag && plainSelector(one) === selector && one.source?.endTag)
+    writtenElements(documentOf(file))
+      .filter((one) => one.tag === element.tag && plainSelector(one) === selector && one.source?.endTag)
       .map((one) => ({ page: file.path, index: one.index })),
   );
 }

@@ -55,12 +55,17 @@ function twice(tag: Tag, { value, start, end }: RawAttribute, name: string, firs
   });
 }
 
+const styling = ["class", "style"];
+
+/** Attributes without which an element does not do what it is for; those of links to sheets are told of as that. */
+const asking: Readonly<Record<string, readonly string[]>> = { a: ["href"], img: ["src"], label: ["for"] };
+
 const because = "Browsers pass over attributes that they do not know.";
 
 function misspelt(tag: Tag, { name: written, value, start }: RawAttribute, name: string): Found | null {
   if (isAttribute(name)) return null;
   const isStyles = name === "css" && /^\s*[-a-z]+\s*:/i.test(value);
-  const meant = isStyles ? "style" : nearestWords(name, ["class", "style"], 2)[0];
+  const meant = isStyles ? "style" : nearestWords(name, [...styling, ...(asking[tag.element.tag] ?? [])], 2)[0];
   if (!meant || tag.element.attributes.has(meant)) return null;
   const from = tag.start + start;
   return mistake(tag, {

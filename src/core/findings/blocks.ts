@@ -1,6 +1,6 @@
 /** Walks over what is written in a file: the blocks of its sheets and its style attributes, mistakes included. */
 import { attributeSource } from "../source/html/attributeSource";
-import { documentOf, type ElementNode } from "../source/html/document";
+import { documentOf, writtenElements, type ElementNode } from "../source/html/document";
 import { parseBlock, type AtRule, type Declaration, type Item, type StyleRule } from "../source/css/syntax";
 import { descriptorRules, sheetTexts } from "../source/declarations";
 import { pagesOf, sheetsOf, type Site, type TextFile } from "../source/site";
@@ -38,7 +38,7 @@ function* blocksIn(site: Site, file: TextFile): Generator<Block> {
   for (const { text, offset, items } of sheetTexts(site, file))
     yield* within({ file, text, offset, items, rule: null, selector: "", element: null, depth: 0 });
   if (file.kind !== "html") return;
-  for (const element of documentOf(file).elements) {
+  for (const element of writtenElements(documentOf(file))) {
     const attribute = attributeSource(file.text, element, "style");
     // Without quotation marks it ends at the first blank, which is told of the attribute.
     if (attribute?.quote === "" && /:\s*$/.test(attribute.value)) continue;

@@ -15,7 +15,7 @@ const typographic = /[\u201c\u201d\u201e\u2018\u2019\u201a]/;
 
 /** What is told of a tag: the first that is so. */
 function inTag(tag: Tag): Found[] {
-  const found = withMarks(tag) ?? withoutSign(tag) ?? notClosed(tag) ?? unknown(tag);
+  const found = withMarks(tag) ?? withoutSign(tag) ?? notClosed(tag) ?? unknown(tag) ?? goesOn(tag);
   return found ? [found] : [];
 }
 
@@ -77,6 +77,20 @@ function unknown(tag: Tag): Found | null {
         changes: [put(start + 1), ...(source!.endTag ? [put(source!.endTag.start + 2)] : [])],
       },
     ],
+  });
+}
+
+/** Formatting that is taken up again in whatever follows, until it is closed (HTML, 13.2.4.3). */
+const formatting = /^(?:b|big|code|em|font|i|nobr|s|small|strike|strong|tt|u)$/;
+
+function goesOn(tag: Tag): Found | null {
+  const { tag: name, source, parent } = tag.element;
+  const end = parent?.source?.endTag?.start;
+  if (!formatting.test(name) || source!.endTag || end === undefined) return null;
+  return mistake(tag, {
+    message: `\`<${name}>\` is never closed: all that follows on the page is set as it is.`,
+    because: "Formatting goes on through the paragraphs that follow until its end tag (HTML, 13.2.4.3).",
+    ways: () => [{ label: "Close it where what it stands in ends", changes: [change(tag, end, end, `</${name}>`)] }],
   });
 }
 

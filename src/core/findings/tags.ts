@@ -1,5 +1,5 @@
 /** Start tags of a page as they are written: what checks of the markup share. */
-import { documentOf, type ElementNode } from "../source/html/document";
+import { documentOf, writtenElements, type ElementNode } from "../source/html/document";
 import { attributeSource, type AttributeSource } from "../source/html/attributeSource";
 import { replaceValue } from "../edits/attributes";
 import type { TextChange } from "../source/changes";
@@ -18,10 +18,9 @@ export interface Tag {
 /** The start tags of a page that stand in its source. */
 export function tagsOf(file: TextFile): Tag[] {
   if (file.kind !== "html") return [];
-  return documentOf(file).elements.flatMap((element) => {
-    if (!element.source) return [];
-    const { start, end } = element.source.startTag;
-    return [{ file, element, start, end, written: file.text.slice(start, end) }];
+  return writtenElements(documentOf(file)).map((element) => {
+    const { start, end } = element.source!.startTag;
+    return { file, element, start, end, written: file.text.slice(start, end) };
   });
 }
 

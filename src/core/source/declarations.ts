@@ -1,6 +1,6 @@
 /** Walks over the rules and declarations of a site as they are written, in sheets and in style attributes. */
 import { attributeSource } from "./html/attributeSource";
-import { documentOf, type ElementNode } from "./html/document";
+import { documentOf, writtenElements, type ElementNode } from "./html/document";
 import { itemsOf, sheetsOfPage } from "./html/sheets";
 import { parseBlock, type Declaration, type Item, type StyleRule } from "./css/syntax";
 import { pagesOf, sheetsOf, textFile, type Site, type TextFile } from "./site";
@@ -86,7 +86,7 @@ function* declarationsOf(site: Site, file: TextFile): Generator<DeclarationInFil
   for (const { items, offset } of sheetTexts(site, file))
     for (const one of declarationsIn(items)) yield { ...one, file, offset, exact: true };
   if (file.kind !== "html") return;
-  for (const element of documentOf(file).elements) {
+  for (const element of writtenElements(documentOf(file))) {
     const attribute = element.attributes.has("style") ? attributeSource(file.text, element, "style") : null;
     if (!attribute) continue;
     const { raw, value } = attribute;

@@ -1,6 +1,6 @@
 /** The sheets of a site against its pages: which page reads which, as which number. */
 import { attachedDeclarations, sheetTexts, styleRules } from "../source/declarations";
-import { documentOf } from "../source/html/document";
+import { documentOf, writtenElements } from "../source/html/document";
 import { sheetsOfPage, type PageSheets } from "../source/html/sheets";
 import { positionAt } from "../source/lines";
 import { pagesOf, sheetsOf, type Site, type TextFile } from "../source/site";
@@ -109,7 +109,7 @@ function headRow(site: Site, files: readonly TextFile[]): SheetTableRow {
 
 function elementRow(files: readonly TextFile[]): SheetTableRow {
   const counts = files.map(
-    (file) => documentOf(file).elements.filter((element) => attachedDeclarations(element).length > 0).length,
+    (file) => writtenElements(documentOf(file)).filter((element) => attachedDeclarations(element).length > 0).length,
   );
   return { ...pageRow(counts), kind: "elements" };
 }

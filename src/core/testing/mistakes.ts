@@ -555,6 +555,11 @@ export const pageMistakes: readonly SheetMistake[] = [
 export const bodyMistakes: readonly SheetMistake[] = [
   ...bodies.map(([mistake, meant]): SheetMistake => [mistake, mistake, meant]),
   ["a style attribute without quotation marks", "<p style=color: red>x</p>", '<p style="color: red">x</p>'],
+  ["an element named by a word misspelt", "<itallic>x</itallic>", "<i>x</i>"],
+  ["a heading named in words", "<header1>x</header1>", "<h1>x</h1>"],
+  ["a heading with a letter for its level", "<hl>x</hl>", "<h1>x</h1>"],
+  ["a link's address misspelt", '<a herf="#">x</a>', '<a href="#">x</a>'],
+  ["formatting left open", "<p><b>x</p><p>y</p>", "<p><b>x</b></p><p>y</p>"],
   ["a style attribute with braces", '<p style="{color: red}">x</p>', '<p style="color: red">x</p>'],
   ["a style attribute with an equals sign", '<p style="color=red">x</p>', '<p style="color: red">x</p>'],
   [

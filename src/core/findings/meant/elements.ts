@@ -25,6 +25,7 @@ const calledOtherwise: Readonly<Record<string, string>> = table({
   centre: "center",
   bold: "b",
   italic: "i",
+  italics: "i",
   underline: "u",
   css: "style",
   styles: "style",
@@ -42,14 +43,16 @@ const calledOtherwise: Readonly<Record<string, string>> = table({
   text: "p",
 });
 
+const otherNames = Object.keys(calledOtherwise);
+
 /** Whether browsers know an element, or it is one of the page's own making. */
 export const isElement = (tag: string) => elements.has(tag) || tag.includes("-") || tag.includes(":");
 
 /** The element that an unknown one stands for; null where none is near. */
 export function meantElement(tag: string): string | null {
-  return (
-    calledOtherwise[tag] ??
-    nearestWords(tag, elements, tag.length > 4 ? 2 : 1).find((one) => one.length > 1 || tag.length < 3) ??
-    null
-  );
+  const level = /^h(?:ead(?:er|ing|line)?)?-?([1-6l])$/.exec(tag)?.[1];
+  if (level) return `h${level.replace("l", "1")}`;
+  const near = nearestWords(tag, elements, tag.length > 4 ? 2 : 1).find((one) => one.length > 1 || tag.length < 3);
+  const named = near === undefined && tag.length > 4 ? nearestWords(tag, otherNames, 1)[0] : undefined;
+  return calledOtherwise[tag] ?? near ?? (named ? calledOtherwise[named]! : null);
 }

@@ -176,3 +176,22 @@ function elementOf(node: Tree.Element, parent: ElementNode | null, index: number
       : null,
   };
 }
+
+const writtenOnce = new WeakMap<HtmlDocument, readonly ElementNode[]>();
+
+/**
+ * The elements whose tags stand in the source, each tag once: of formatting that is not closed where it should be, the
+ * parser makes further elements (HTML, 13.2.4.3), which have the tag of the first.
+ */
+export function writtenElements(document: HtmlDocument): readonly ElementNode[] {
+  let written = writtenOnce.get(document);
+  if (!written) {
+    const byTag = new Map<number, ElementNode>();
+    for (const element of document.elements) {
+      const start = element.source?.startTag.start;
+      if (start !== undefined && !byTag.has(start)) byTag.set(start, element);
+    }
+    writtenOnce.set(document, (written = [...byTag.values()]));
+  }
+  return written;
+}
