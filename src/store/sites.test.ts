@@ -162,6 +162,11 @@ describe("what is kept besides the files' text", () => {
     await expect(keepLeft(id, "x", "  ", db)).rejects.toThrow("A reason is missing.");
     await expect(keepLeft(id, "x", "y".repeat(501), db)).rejects.toThrow("at most 500 characters");
     await keepLeft("nowhere", "x", "y", db);
+    const full = Object.fromEntries(Array.from({ length: 5000 }, (_, at) => [`size ${at}`, "Meant so"]));
+    const before = await left();
+    await db.sites.update(id, { left: full });
+    await expect(keepLeft(id, "one more", "Meant so", db)).rejects.toThrow("At most 5000 findings can be left.");
+    await db.sites.update(id, { left: before });
     await keepFound(id, 7, db);
     expect((await loadSite(id, db))!.record).toMatchObject({
       found: 7,

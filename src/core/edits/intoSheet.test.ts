@@ -30,14 +30,14 @@ describe("rules of a page's head", () => {
   });
   test("ask for the same pictures from where they go", () => {
     const page = site({
-      "guide/x.html": '<style>p { background: url(quay.png) }</style><p style="background: url(../sea.png)">x</p>',
+      "guide/x.html": '<style>p { background: url(quay.png) }</style><p style="background: url(sea.png)">x</p>',
       "css/a.css": "",
     });
     expect(text(changeSite(page, headIntoSheet(page, "guide/x.html", "css/a.css")), "css/a.css")).toBe(
       "p { background: url(../guide/quay.png) }\n",
     );
     expect(text(changeSite(page, attributesIntoSheet(page, "guide/x.html", "css/a.css")), "css/a.css")).toContain(
-      "background: url(../sea.png);",
+      "background: url(../guide/sea.png);",
     );
   });
   test("are told to reach other pages, where they do", () => {

@@ -49,10 +49,11 @@ describe("where an edit can be written", () => {
   test("a new rule can go into every sheet of the page, and reaches the pages that read it", () => {
     const link = (path: string) => `<link rel=stylesheet href=${path}>`;
     const three = site({
-      "a.html": `${link("one.css")}${link("two.css")}<style>i{top:0}</style><p>One</p>`,
+      "a.html": `${link("one.css")}${link("two.css")}<link rel=stylesheet href=three.css media=print><style>i{top:0}</style><p>One</p>`,
       "b.html": `${link("one.css")}<p>Two</p>`,
       "one.css": "",
       "two.css": "",
+      "three.css": "",
     });
     const page = styledPage(three, textFile(three, "a.html")!, defaultConditions);
     const found = targetsFor(

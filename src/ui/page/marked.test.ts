@@ -47,6 +47,8 @@ test("what is noted is marked once, what is left not at all, and other pages are
   expect(marks("warning")).toHaveLength(2);
   expect(marks("warning", "meant so")).toEqual([]);
   expect(markedPlaces("c.html", [], [known("size", "warning", ["a.html"])])).toEqual([]);
+  const many = Array.from({ length: 40 }, () => "a.html");
+  expect(markedPlaces("a.html", [], [known("size", "warning", many)])).toHaveLength(12);
 });
 
 test("an element without a text of its own has a mark, too", () => {
