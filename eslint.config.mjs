@@ -38,6 +38,7 @@ const uiFloors = [
   "workspace",
   "color",
   "slip",
+  "source",
   "page",
   "colors",
   "textstyles",

@@ -6,7 +6,7 @@ import type { Shown } from "@/preview/frame";
 import { Slip } from "../slip/Slip";
 import { useWorkspace } from "../workspace/context";
 import { PageBar } from "./PageBar";
-import { SourcePane } from "./SourcePane";
+import { SourcePane } from "../source/SourcePane";
 import { Stage } from "./Stage";
 import styles from "./PageDesk.module.css";
 
