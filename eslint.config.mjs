@@ -24,11 +24,13 @@ const coreFloors = [
   "ground",
   "text",
   "type",
+  "help",
   "edits",
   "palette",
   "tables",
   "findings",
   "slip",
+  "writing",
   "report",
 ];
 
