@@ -93,6 +93,7 @@ export { linkLooks, type LinkLook, type LinkLooks, type LinkState } from "./slip
 export { rowOfFinding } from "./slip/found";
 export { slipAtOnce, slipTargets, type IdleDeclaration, type Slip, type SlipRowValue } from "./slip/slip";
 export type { TargetOption } from "./slip/targets";
+export { helpFor, type PropertyHelp } from "./help";
 export * from "./files";
 export { rebased } from "./source/changes";
 export { type Encoding } from "./source/encoding";
@@ -167,7 +168,7 @@ export {
 } from "./palette/palette";
 export { nameColor, proposedNames } from "./palette/properties";
 export { joinColors, rewriteColors, type Rewriting } from "./palette/rewrite";
-export { colorSpots, colorSpotSteps, type ColorSpot, type Role } from "./palette/values";
+export { colorSpots, colorSpotsIn, colorSpotSteps, type ColorSpot, type Role } from "./palette/values";
 export { reports } from "./report";
 export { convertedTable, givenColors, type GivenColor } from "./report/convertedColors";
 export { pairFixes, type PairFixes } from "./palette/pairFixes";
@@ -206,3 +207,7 @@ export { readoutsOf, type Readout } from "./type/readouts";
 export { fontFaceFor, matchFallback } from "./tables/addFont";
 export { FontError, readFontFile, type FontAxis } from "./cascade/fonts/fontFile";
 export { shadowLayers, writeShadow, type ShadowLayer } from "./type/shadow";
+export { writingOptions, type WritingOptions } from "./writing/options";
+export { propertyAt } from "./writing/propertyAt";
+export { ruleHere, type DeclarationHere, type RuleHere } from "./writing/ruleHere";
+export type { WritingOption } from "./writing/types";

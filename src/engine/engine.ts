@@ -2,8 +2,10 @@
 import {
   alikeOf,
   allRightSteps,
+  changeBetween,
   changeSite,
   colorSpots,
+  colorSpotsIn,
   combine,
   completions,
   conditionsUnder,
@@ -16,6 +18,7 @@ import {
   fixSteps,
   fontFaceFor,
   groundsUnder,
+  helpFor,
   ignoredMessage,
   inksOn,
   judgeChange,
@@ -34,11 +37,13 @@ import {
   planSteps,
   planWithFiles,
   positionAt,
+  propertyAt,
   readFontFile,
   reports,
   restack,
   retag,
   ruleAround,
+  ruleHere,
   settingOf,
   siteOf,
   sizesAt,
@@ -52,6 +57,7 @@ import {
   textStyleTable,
   trialContrasts,
   withFiles,
+  writingOptions,
   type FileChange,
   type Judged,
   type Conditions,
@@ -81,6 +87,7 @@ import type {
   SiteColor,
   SiteFont,
   SiteSummary,
+  Typed,
 } from "./protocol";
 
 let site: Site = siteOf([]);
@@ -297,6 +304,13 @@ function* findingView(from: Site, finding: Finding, conditions: Conditions): Gen
     now: look(from, known),
     fixes: fixes.map((fix) => ({ ...fix, then: look(changeSite(from, fix.changes), {}) })),
   };
+}
+
+/** The site with a file as it is being written. */
+function siteAsTyped({ path, text }: Typed): Site {
+  const file = textFile(site, path);
+  const change = file && changeBetween(path, file.text, text);
+  return change ? changeSite(site, [change]) : site;
 }
 
 /** What was made, or why it cannot be. */
@@ -530,6 +544,31 @@ const answers: Omit<Engine, "started"> = {
   },
 
   complete: async (property, typed) => completions(property, typed),
+
+  writing: async (typed, offset, page, conditions) => {
+    const from = siteAsTyped(typed);
+    return writingOptions(
+      { site: from, path: typed.path, page, conditions, layouts: knownLayouts(conditions) },
+      offset,
+    );
+  },
+
+  written: async (typed, offset, page, conditions) => {
+    const from = siteAsTyped(typed);
+    const property = propertyAt(from, typed.path, offset);
+    const file = page === null ? null : textFile(from, page);
+    return {
+      rule: file ? ruleHere(from, styledPage(from, file, conditions), typed.path, offset) : null,
+      help: property === null ? null : helpFor(property),
+    };
+  },
+
+  colorsIn: async (typed) => {
+    const spots = colorSpotsIn(siteAsTyped(typed), typed.path);
+    return spots.flatMap(({ start, end, css }) => (css === null ? [] : [{ start, end, css }]));
+  },
+
+  help: async (property) => helpFor(property),
 
   check: async (property, value) => (value.trim() === "" ? "A value is missing." : ignoredMessage(property, value)),
 };

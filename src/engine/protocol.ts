@@ -23,6 +23,8 @@ import type {
   PictureStage,
   PictureUnknown,
   Plan,
+  PropertyHelp,
+  RuleHere,
   SafeDocument,
   RuleExchange,
   SafeSheet,
@@ -38,6 +40,7 @@ import type {
   TextLook,
   TrialContrast,
   Verdict,
+  WritingOptions,
 } from "@/core";
 
 export interface PageSummary {
@@ -149,6 +152,26 @@ export interface FindingView {
   /** Null where it is about no text. */
   now: TextLook | null;
   fixes: (Fix & { then: TextLook | null })[];
+}
+
+/** A file as it is being written: its lines end in LF. Offsets are UTF-16 units of this text. */
+export interface Typed {
+  path: string;
+  text: string;
+}
+
+export interface WrittenHere {
+  /** Null outside of rules, and where no page is shown. */
+  rule: RuleHere | null;
+  /** About the property that stands there; null where none does, or nothing is known of it. */
+  help: PropertyHelp | null;
+}
+
+/** A colour where it stands. */
+export interface SourceColor {
+  start: number;
+  end: number;
+  css: string;
 }
 
 export interface Engine {
@@ -280,6 +303,14 @@ export interface Engine {
   /** The rule around an offset; the whole file when there is none. */
   source(path: string, offset: number): Promise<RuleSource | null>;
   complete(property: string, typed: string): Promise<string[]>;
+  /** How one can go on writing in a file. */
+  writing(typed: Typed, offset: number, page: string | null, conditions: Conditions): Promise<WritingOptions | null>;
+  /** What stands at a place of a file, and what it does on a page. */
+  written(typed: Typed, offset: number, page: string | null, conditions: Conditions): Promise<WrittenHere>;
+  /** The colours in a file. */
+  colorsIn(typed: Typed): Promise<SourceColor[]>;
+  /** What a property does; null where nothing is known of it. */
+  help(property: string): Promise<PropertyHelp | null>;
   /** Why a value cannot be written; null when it can. */
   check(property: string, value: string): Promise<string | null>;
 }

@@ -7,7 +7,7 @@ import { colorFromComponent } from "../color/value";
 import { componentsOf, type Component } from "../source/css/components";
 import type { Declaration } from "../source/css/syntax";
 import { positionAt } from "../source/lines";
-import { pagesOf, sheetsOf, type Site, type TextFile } from "../source/site";
+import { pagesOf, sheetsOf, textFile, type Site, type TextFile } from "../source/site";
 import { finished } from "../source/steps";
 import { mixesByNotation, referenceSpots } from "./references";
 
@@ -96,14 +96,24 @@ export function colorSpots(site: Site): ColorSpot[] {
 export function* colorSpotSteps(site: Site): Generator<void, ColorSpot[]> {
   const spots: ColorSpot[] = [];
   for (const file of [...sheetsOf(site), ...pagesOf(site)]) {
-    // Which sheets a page embeds does not depend on other files; its imports do, but those are files of their own.
-    let own = known.get(file);
-    if (!own) known.set(file, (own = spotsIn(site, file)));
-    spots.push(...own);
+    spots.push(...knownSpots(site, file));
     yield;
   }
   const names = namesInGradients(site);
   return names.size ? spots.map((spot) => (names.has(spot.property) ? { ...spot, mixed: true } : spot)) : spots;
+}
+
+/** The same of one file. */
+export function colorSpotsIn(site: Site, path: string): readonly ColorSpot[] {
+  const file = textFile(site, path);
+  return file ? knownSpots(site, file) : [];
+}
+
+/** Which sheets a page embeds does not depend on other files; its imports do, but those are files of their own. */
+function knownSpots(site: Site, file: TextFile): readonly ColorSpot[] {
+  let own = known.get(file);
+  if (!own) known.set(file, (own = spotsIn(site, file)));
+  return own;
 }
 
 /** Custom properties that gradients without a space of their own refer to. */

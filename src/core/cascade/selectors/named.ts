@@ -25,6 +25,16 @@ function elementsByName(document: HtmlDocument): ReadonlyMap<string, readonly El
   return byName;
 }
 
+/** How many elements have each name, as it is written: tags, `.class` and `#id`; those on most elements first. */
+export function nameCounts(documents: readonly HtmlDocument[]): [name: string, count: number][] {
+  const counts = new Map<string, number>();
+  for (const document of documents)
+    for (const { tag, id, classes } of document.elements)
+      for (const name of new Set([tag, ...classes.map((one) => `.${one}`), ...(id === null ? [] : [`#${id}`])]))
+        counts.set(name, (counts.get(name) ?? 0) + 1);
+  return [...counts].sort(([a, many], [b, few]) => few - many || (a < b ? -1 : 1));
+}
+
 /** What elements of documents are called: `.class`, `#id` and tag, in small letters. */
 export function namesIn(documents: readonly HtmlDocument[]): ReadonlySet<string> {
   return new Set(documents.flatMap((document) => [...elementsByName(document).keys()]));

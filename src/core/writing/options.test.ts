@@ -1,0 +1,116 @@
+import { describe, expect, test } from "vitest";
+import { defaultConditions } from "../cascade/conditions";
+import { site } from "../testing/site";
+import { writingOptions } from "./options";
+
+const page = `<!doctype html><html lang="en"><head><title>Fares</title><link rel="stylesheet" href="ferry.css"></head>
+<body><h1>Fares</h1><h2 class="season">Winter</h2><h2 class="season late">Spring</h2><p id="lead">Two boats.</p></body></html>`;
+
+/** What is proposed where the bar stands in a sheet. */
+function optionsIn(written: string) {
+  const offset = written.indexOf("|");
+  const from = site({ "index.html": page, "ferry.css": written.replace("|", "") });
+  const asked = { site: from, path: "ferry.css", page: "index.html", conditions: defaultConditions, layouts: {} };
+  return writingOptions(asked, offset);
+}
+
+const textsIn = (written: string) => optionsIn(written)?.options.map(({ text }) => text) ?? [];
+
+/** What is proposed where the bar stands in a page. */
+function textsInPage(written: string) {
+  const from = site({
+    "index.html": written.replace("|", ""),
+    "css/ferry.css": ".season, .season b, .late { color: red }",
+  });
+  const asked = { site: from, path: "index.html", page: "index.html", conditions: defaultConditions, layouts: {} };
+  return writingOptions(asked, written.indexOf("|"))?.options.map(({ text }) => text) ?? [];
+}
+
+describe("properties", () => {
+  test("those that the site uses come first, those already in the rule last", () => {
+    const texts = textsIn("h1 { color: red; margin: 0 } h2 { color: blue; m|");
+    expect(texts[0]).toBe("margin");
+    expect(textsIn("h1 { color: red } h2 { color: blue; |").at(-1)).not.toBe("color");
+    expect(textsIn("h2 { color: blue; co|").slice(-1)).toEqual(expect.not.arrayContaining(["color"]));
+  });
+
+  test("a part of the name is enough", () => {
+    expect(textsIn("h2 { decor|")).toContain("text-decoration");
+  });
+
+  test("how often each is used is said", () => {
+    expect(optionsIn("h1 { color: red } h2 { color: blue } h3 { col|")!.options[0]).toMatchObject({
+      text: "color",
+      detail: "2 times here",
+    });
+  });
+});
+
+describe("values", () => {
+  test("custom properties, then the site's own colours, then keywords, then all names", () => {
+    const texts = textsIn(":root { --deep: #17445c } h1 { background: #f4f1ea } h2 { color: |");
+    const keyword = texts.findIndex((text) => /^currentcolor$/i.test(text));
+    expect(texts.indexOf("var(--deep)")).toBe(0);
+    expect(texts.indexOf("#17445c")).toBeLessThan(keyword);
+    expect(keyword).toBeLessThan(texts.indexOf("rebeccapurple"));
+    expect(texts).toContain("rgb(");
+  });
+
+  test("a colour has its swatch and its ratio on the rule's ground", () => {
+    const options = optionsIn("h1 { color: white } body { background: #f4f1ea } h2 { color: |")!.options;
+    const white = options.find(({ text }) => text === "white")!;
+    expect(white.css).toBe("rgb(255, 255, 255)");
+    expect(white.contrast!.ratio).toBeCloseTo(1.13, 2);
+    expect(white.contrast!.needs).toBe(3);
+    expect(options.find(({ text }) => text === "black")!.contrast!.ratio).toBeCloseTo(18.6, 0);
+  });
+
+  test("a ground is judged by the ink on it", () => {
+    const options = optionsIn("h2 { color: white; background: bl|")!.options;
+    expect(options.find(({ text }) => text === "black")!.contrast!.ratio).toBeCloseTo(21, 1);
+  });
+
+  test("a number gets the units that the property takes", () => {
+    const texts = textsIn("h2 { font-size: 1.5|");
+    expect(texts).toEqual(expect.arrayContaining(["1.5rem", "1.5em", "1.5px", "1.5%"]));
+    expect(texts).not.toContain("1.5deg");
+  });
+
+  test("a stack that the site has is proposed whole", () => {
+    expect(textsIn("body { font-family: Georgia, serif } h2 { font-family: |")[0]).toBe("Georgia, serif");
+  });
+
+  test("what follows a first part is what the grammar takes there", () => {
+    const texts = textsIn("h2 { border: 1px |");
+    expect(texts).toContain("solid");
+    expect(texts).not.toContain("thin");
+  });
+
+  test("in var() the custom properties", () => {
+    expect(textsIn(":root { --deep: red; --leading: 1.5 } h2 { color: var(--|")).toEqual(["--deep", "--leading"]);
+  });
+
+  test("nothing where a value is nonsense so far", () => {
+    expect(textsIn("h2 { margin: red gre|")).toEqual([]);
+  });
+});
+
+describe("selectors", () => {
+  test("names of the pages with how many elements have them", () => {
+    expect(optionsIn(".s|")!.options).toMatchObject([{ text: ".season", detail: "on 2 elements" }]);
+    expect(textsIn("#|")).toEqual(["#lead"]);
+    expect(textsIn("h|").slice(0, 2)).toEqual(["h2", "h1"]);
+    expect(textsIn("h2:ho|")).toEqual([":hover"]);
+  });
+});
+
+describe("a page", () => {
+  test("tags, attributes, classes that sheets ask for, addresses of sheets", () => {
+    expect(textsInPage("<body><h|")).toContain("h2");
+    expect(textsInPage("<link hr|")).toEqual(["href", "hreflang"].slice(0, 1));
+    expect(textsInPage('<p class="|"></p>')).toEqual(["season", "late"]);
+    expect(textsInPage('<p class="season |"></p>')).toEqual(["late"]);
+    expect(textsInPage('<link rel="stylesheet" href="|">')).toEqual(["css/ferry.css"]);
+    expect(textsInPage('<p style="font-w|"></p>')[0]).toBe("font-weight");
+  });
+});
