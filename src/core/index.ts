@@ -83,6 +83,7 @@ export {
   type Judged,
   type StandsOn,
 } from "./slip/stands";
+export { findSteps, replaceFound, type Hit, type Search } from "./edits/find";
 export { applyPlan, planEdit, planOnPage, planSteps, planWithFiles } from "./edits/plan";
 export { differenceSteps } from "./edits/proof";
 export { alikeOf, retag } from "./edits/retag";
@@ -207,6 +208,7 @@ export { readoutsOf, type Readout } from "./type/readouts";
 export { fontFaceFor, matchFallback } from "./tables/addFont";
 export { FontError, readFontFile, type FontAxis } from "./cascade/fonts/fontFile";
 export { shadowLayers, writeShadow, type ShadowLayer } from "./type/shadow";
+export { faultsIn } from "./writing/faults";
 export { writingOptions, type WritingOptions } from "./writing/options";
 export { propertyAt } from "./writing/propertyAt";
 export { ruleHere, type DeclarationHere, type RuleHere } from "./writing/ruleHere";

@@ -14,6 +14,8 @@ import {
   EditError,
   editsOn,
   facesOfPage,
+  faultsIn,
+  findSteps,
   FontError,
   fixSteps,
   fontFaceFor,
@@ -39,6 +41,7 @@ import {
   positionAt,
   propertyAt,
   readFontFile,
+  replaceFound,
   reports,
   restack,
   retag,
@@ -94,7 +97,7 @@ let site: Site = siteOf([]);
 const turns = new Turns();
 
 /** Counts what is asked about all pages; what takes long gives way to the next of its kind. */
-const latest = { allRight: 0, differences: 0, reach: 0, summary: 0, survey: 0, targets: 0 };
+const latest = { allRight: 0, differences: 0, find: 0, reach: 0, summary: 0, survey: 0, targets: 0 };
 
 /** Whether what is asked now is still wanted: until the next of its kind is asked for, or stopped. */
 function asLatest(kind: keyof typeof latest): () => boolean {
@@ -545,6 +548,10 @@ const answers: Omit<Engine, "started"> = {
 
   complete: async (property, typed) => completions(property, typed),
 
+  find: async (search) => turns.inSlices(findSteps(site, search), asLatest("find")),
+
+  replaceFound: async (search, by, paths) => replaceFound(site, search, by, paths),
+
   writing: async (typed, offset, page, conditions) => {
     const from = siteAsTyped(typed);
     return writingOptions(
@@ -562,6 +569,8 @@ const answers: Omit<Engine, "started"> = {
       help: property === null ? null : helpFor(property),
     };
   },
+
+  parses: async (typed) => faultsIn(siteAsTyped(typed), typed.path) <= faultsIn(site, typed.path),
 
   colorsIn: async (typed) => {
     const spots = colorSpotsIn(siteAsTyped(typed), typed.path);

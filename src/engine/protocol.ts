@@ -12,6 +12,7 @@ import type {
   SheetTable,
   Finding,
   Fix,
+  Hit,
   InkThere,
   Judged,
   LinkLooks,
@@ -28,6 +29,7 @@ import type {
   SafeDocument,
   RuleExchange,
   SafeSheet,
+  Search,
   Setting,
   Slip,
   StackUse,
@@ -303,10 +305,16 @@ export interface Engine {
   /** The rule around an offset; the whole file when there is none. */
   source(path: string, offset: number): Promise<RuleSource | null>;
   complete(property: string, typed: string): Promise<string[]>;
+  /** Where something stands in pages and sheets; null where something else was looked for meanwhile. */
+  find(search: Search): Promise<Hit[] | null>;
+  /** The changes that put other words in its place, in these files. */
+  replaceFound(search: Search, by: string, paths: string[]): Promise<TextChange[]>;
   /** How one can go on writing in a file. */
   writing(typed: Typed, offset: number, page: string | null, conditions: Conditions): Promise<WritingOptions | null>;
   /** What stands at a place of a file, and what it does on a page. */
   written(typed: Typed, offset: number, page: string | null, conditions: Conditions): Promise<WrittenHere>;
+  /** Whether no more of a file sets nothing than before it was written on. */
+  parses(typed: Typed): Promise<boolean>;
   /** The colours in a file. */
   colorsIn(typed: Typed): Promise<SourceColor[]>;
   /** What a property does; null where nothing is known of it. */

@@ -25,7 +25,7 @@ export function PageDesk() {
             <Splitter.Panel min={160}>
               <Stage shown={shown} onShown={setShown} />
             </Splitter.Panel>
-            <Splitter.Panel defaultSize={150} min={60}>
+            <Splitter.Panel defaultSize={172} min={60}>
               <SourcePane />
             </Splitter.Panel>
           </Splitter>

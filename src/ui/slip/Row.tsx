@@ -20,6 +20,7 @@ import { WriteChanges, type Proposal } from "../workspace/WriteChanges";
 import { useEngine, useWorkspace } from "../workspace/context";
 import { chapters } from "./chapters";
 import { CopyTo } from "./CopyTo";
+import { RowHelp } from "./RowHelp";
 import styles from "./Slip.module.css";
 import { useDraft } from "./useDraft";
 import { ValueField } from "./ValueField";
@@ -103,6 +104,7 @@ export const Row = memo(function Row({ row, found, slip, target, places, shown, 
       {Chapter && <Chapter row={row} slip={slip} target={target} draft={draft} places={places} shown={shown} />}
       {open && <CopyTo row={row} value={draft.value || row.computed} ownKey={slip.key} />}
       {open && <Why row={row} page={slip.ref.page} />}
+      {open && <RowHelp property={row.property} />}
     </div>
   );
 });

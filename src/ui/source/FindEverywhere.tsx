@@ -1,0 +1,124 @@
+"use client";
+
+import { Button, Checkbox, Input, Modal } from "antd";
+import { useEffect, useState } from "react";
+import { groupBy, type Hit } from "@/core";
+import { plural } from "../shared/numbers";
+import { unwaited } from "../shared/unwaited";
+import { useEngine, useWorkspace } from "../workspace/context";
+import { useSeeSource } from "../workspace/useSeeSource";
+import { WriteChanges, type Proposal } from "../workspace/WriteChanges";
+import styles from "./FindEverywhere.module.css";
+
+/** So many places are listed; all are counted and replaced. */
+const listed = 300;
+
+/** Finds words in all pages and sheets, steps to them, and puts others in their place after a look at every line. */
+export function FindEverywhere({ open, onClose }: { open: boolean; onClose(): void }) {
+  return (
+    <Modal open={open} title="Find in all files" onCancel={onClose} footer={null} width={720} destroyOnHidden>
+      <Finder onClose={onClose} />
+    </Modal>
+  );
+}
+
+function Finder({ onClose }: { onClose(): void }) {
+  const engine = useEngine();
+  const files = useWorkspace((state) => state.files);
+  const seeSource = useSeeSource();
+  const [text, setText] = useState("");
+  const [by, setBy] = useState("");
+  const [matchCase, setMatchCase] = useState(false);
+  const [wholeWords, setWholeWords] = useState(false);
+  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const [hits, setHits] = useState<readonly Hit[]>([]);
+  const [proposal, setProposal] = useState<Proposal | null>(null);
+  useEffect(() => {
+    unwaited(engine.find({ text, matchCase, wholeWords }).then((found) => found && setHits(found)));
+  }, [engine, files, text, matchCase, wholeWords]);
+
+  const groups = [...groupBy(hits, ({ path }) => path)];
+  const chosen = groups.map(([path]) => path).filter((path) => !left.has(path));
+  const replace = async () => {
+    const changes = await engine.replaceFound({ text, matchCase, wholeWords }, by, chosen);
+    setProposal({ title: `Put \u201c${by}\u201d for \u201c${text}\u201d`, changes, counted: "place" });
+  };
+  const leave = (path: string, isChosen: boolean) =>
+    setLeft(new Set(isChosen ? [...left].filter((one) => one !== path) : [...left, path]));
+  return (
+    <div className={styles.finder}>
+      <div className={styles.fields}>
+        <label>
+          Find
+          <Input
+            className="mono"
+            autoFocus
+            value={text}
+            spellCheck={false}
+            onChange={(event) => setText(event.target.value)}
+          />
+        </label>
+        <label>
+          Put instead
+          <Input className="mono" value={by} spellCheck={false} onChange={(event) => setBy(event.target.value)} />
+        </label>
+        <span className={styles.ways}>
+          <Checkbox checked={matchCase} onChange={(event) => setMatchCase(event.target.checked)}>
+            As it is written
+          </Checkbox>
+          <Checkbox checked={wholeWords} onChange={(event) => setWholeWords(event.target.checked)}>
+            Whole words
+          </Checkbox>
+          <Button disabled={text === "" || chosen.length === 0} onClick={() => unwaited(replace())}>
+            Look at what would change…
+          </Button>
+        </span>
+      </div>
+      <p role="status" className="quiet">
+        {foundWords(text, hits.length, groups.length)}
+      </p>
+      <div className={styles.hits}>
+        {groups.map(([path, own]) => (
+          <section key={path} aria-label={path}>
+            <Checkbox checked={!left.has(path)} onChange={(event) => leave(path, event.target.checked)}>
+              <span className="mono">{path}</span> {plural(own.length, "place")}
+            </Checkbox>
+            <ul>
+              {own.slice(0, listed).map((hit) => (
+                <li key={hit.start}>
+                  <button
+                    type="button"
+                    onClick={() => {
+                      seeSource(hit.path, hit.line, hit.column);
+                      onClose();
+                    }}
+                  >
+                    <span>{hit.line}</span>
+                    <HitLine hit={hit} />
+                  </button>
+                </li>
+              ))}
+            </ul>
+            {own.length > listed && <p className="quiet">and {own.length - listed} more</p>}
+          </section>
+        ))}
+      </div>
+      <WriteChanges proposal={proposal} onClose={(written) => (written ? onClose() : setProposal(null))} />
+    </div>
+  );
+}
+
+function foundWords(text: string, places: number, files: number): string {
+  if (text === "") return "Pages and style sheets are looked through.";
+  return places === 0 ? "Nothing is found." : `${plural(places, "place")} in ${plural(files, "file")}.`;
+}
+
+function HitLine({ hit: { before, found, after } }: { hit: Hit }) {
+  return (
+    <code>
+      {before.trimStart()}
+      <mark>{found}</mark>
+      {after}
+    </code>
+  );
+}
