@@ -543,7 +543,7 @@ const answers: Omit<Engine, "started"> = {
     const { text } = file;
     const start = found ? found.sheet.offset + found.rule.start : 0;
     const end = found ? found.sheet.offset + found.rule.end : text.length;
-    return { firstLine: positionAt(text, start).line, lastLine: positionAt(text, end).line };
+    return { isRule: found !== null, firstLine: positionAt(text, start).line, lastLine: positionAt(text, end).line };
   },
 
   complete: async (property, typed) => completions(property, typed),

@@ -119,8 +119,9 @@ export interface PagePatch extends Omit<PageView, "document"> {
   document: SafeDocument | null;
 }
 
-/** Lines of a file, from 1. */
+/** Lines of a rule in its file, from 1; those of the file where there is none. */
 export interface RuleSource {
+  isRule: boolean;
   firstLine: number;
   lastLine: number;
 }

@@ -71,7 +71,8 @@ function classes({ site }: Asked): WritingOption[] {
     ),
   );
   const counts = new Map(nameCounts(pagesOf(site).map(documentOf)));
-  const onPages = [...counts.keys()].filter((name) => name.startsWith(".")).map((name) => name.slice(1));
+  // While a quote is open, the rest of the page may be taken for classes.
+  const onPages = [...counts.keys()].flatMap((name) => /^\.([-\w\u0080-\uffff]+)$/.exec(name)?.[1] ?? []);
   const names = [...new Set([...counted(asked).map(([name]) => name), ...onPages])];
   return names.map((name) => plain(name, onElements(counts.get(`.${name}`) ?? 0)));
 }

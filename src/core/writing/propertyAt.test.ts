@@ -8,6 +8,8 @@ test.each([
   ["p { color: r|ed }", "color"],
   ["p { font: bold 1em/1.5 Geo|rgia, serif; }", "font"],
   ["p { Font-Size: |1em }", "font-size"],
+  ["p { color: red; |}", "color"],
+  ["p { color: red;\n |}", null],
   ["p { |}", null],
   ["p| { color: red }", null],
 ])("%s", (written, property) => {

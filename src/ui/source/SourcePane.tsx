@@ -34,19 +34,18 @@ export function SourcePane() {
   const target = slip?.targets[0]?.target;
   const rule = target?.kind === "rule" ? { path: target.path, offset: target.start } : null;
   const { path, offset } = asked ?? rule ?? { path: page, offset: 0 };
-  const whole = !asked && !rule;
   useEffect(() => {
     let stale = false;
     if (!path) return;
     unwaited(
       engine.source(path, offset).then((source) => {
-        if (!stale && source) setShown({ path, first: source.firstLine, last: source.lastLine, whole });
+        if (!stale && source) setShown({ path, first: source.firstLine, last: source.lastLine, whole: !source.isRule });
       }),
     );
     return () => {
       stale = true;
     };
-  }, [engine, path, offset, files, whole]);
+  }, [engine, path, offset, files]);
 
   const record = shown ? files.get(shown.path) : undefined;
   if (!shown || !record || record.file.kind === "other") return <div className={styles.pane} />;

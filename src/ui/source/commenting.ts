@@ -16,20 +16,20 @@ export function toggleCommentHere(view: EditorView): boolean {
   const { state } = view;
   const { from, to } = state.selection.main;
   if (from !== to) return toggleBlockComment(view);
-  const comment = around(state, ["Comment"]);
+  const comment = around(state, "Comment");
   if (comment) return uncomment(view, comment);
-  const part = around(state, ["Declaration", "RuleSet"]);
+  const part = around(state, "Declaration") ?? around(state, "RuleSet");
   return part ? commentIn(view, withSemicolon(state, part)) : toggleBlockComment(view);
 }
 
-/** The innermost node of a kind at the cursor, or at the first word of its line. */
-function around(state: EditorState, kinds: readonly string[]): Span | null {
+/** The innermost node of a kind at the cursor, or else at the first word of its line. */
+function around(state: EditorState, kind: string): Span | null {
   const { head } = state.selection.main;
   const line = state.doc.lineAt(head);
   const first = line.from + /^\s*/.exec(line.text)![0].length;
   for (const at of [head, first]) {
     let node: ReturnType<ReturnType<typeof syntaxTree>["resolveInner"]> | null = syntaxTree(state).resolveInner(at, 1);
-    while (node && !kinds.includes(node.name)) node = node.parent;
+    while (node && node.name !== kind) node = node.parent;
     if (node && state.doc.lineAt(node.from).number <= line.number && node.to >= line.from) return node;
   }
   return null;
