@@ -17,7 +17,7 @@ async function behindTheInk(page: Page): Promise<void> {
 test("a colour is completed with its ratio, and the page follows", async ({ page }) => {
   await behindTheInk(page);
   await page.keyboard.press("ArrowLeft");
-  for (const _ of "#8a9aa6") await page.keyboard.press("Backspace");
+  for (let digits = 0; digits < "#8a9aa6".length; digits += 1) await page.keyboard.press("Backspace");
   await page.keyboard.type("darkb");
   const proposal = page.getByRole("option", { name: /^darkblue/ });
   await expect(proposal).toContainText("15.2");

@@ -1,6 +1,6 @@
 /** The one face of the core. Nothing outside imports past it. */
 export { ruleAround } from "./source/declarations";
-export type { ElementRef } from "./text/refs";
+export { refKey, type ElementRef } from "./text/refs";
 export { analyse, type Analysis, type AnalysedElement } from "./report/analysis";
 export { defaultConditions, type Conditions } from "./cascade/conditions";
 export {
@@ -84,16 +84,20 @@ export {
   type StandsOn,
 } from "./slip/stands";
 export { findSteps, replaceFound, type Hit, type Search } from "./edits/find";
+export { rulePlaces, type RulePlace } from "./edits/rulePlaces";
 export { applyPlan, planEdit, planOnPage, planSteps, planWithFiles } from "./edits/plan";
+export { differenceOf, type Difference } from "./edits/difference";
 export { differenceSteps } from "./edits/proof";
 export { alikeOf, retag } from "./edits/retag";
+export { attributeGroups, type AttributeGroup } from "./edits/attributesIntoSheet";
+export { planRuleEdit, selectorsOf, type RuleEdit } from "./edits/ruleEdits";
 export { planSheetEdit, type SheetEdit, type SheetPlan } from "./edits/sheetLinks";
 export { shorthandOf } from "./edits/fold";
 export { EditError, type Edit, type Plan, type Reach, type Target } from "./edits/types";
 export { linkLooks, type LinkLook, type LinkLooks, type LinkState } from "./slip/linkStates";
 export { rowOfFinding } from "./slip/found";
 export { slipAtOnce, slipTargets, type IdleDeclaration, type Slip, type SlipRowValue } from "./slip/slip";
-export type { TargetOption } from "./slip/targets";
+export { selectorReachSteps, type TargetOption } from "./slip/targets";
 export { helpFor, type PropertyHelp } from "./help";
 export * from "./files";
 export { rebased } from "./source/changes";
@@ -201,6 +205,7 @@ export {
   type StyleRow,
 } from "./tables/styleTable";
 export { sheetOutlineSteps, type OutlinePart, type OutlineRule } from "./tables/sheetOutline";
+export { mostColumns, sheetColumns, type SheetColumn } from "./tables/sheetColumns";
 export { sheetTable, type SheetCell, type SheetTable, type SheetTableRow } from "./tables/sheetTable";
 export { nameStack, restack, stackTable, type StackUse } from "./tables/stackTable";
 export { definedProperties } from "./palette/references";

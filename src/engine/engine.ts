@@ -2,6 +2,7 @@
 import {
   alikeOf,
   allRightSteps,
+  attributeGroups,
   changeBetween,
   changeSite,
   colorSpots,
@@ -10,6 +11,7 @@ import {
   completions,
   conditionsUnder,
   definedProperties,
+  differenceOf,
   differenceSteps,
   EditError,
   editsOn,
@@ -35,6 +37,7 @@ import {
   pagesOf,
   paletteOf,
   planOnPage,
+  planRuleEdit,
   planSheetEdit,
   planSteps,
   planWithFiles,
@@ -47,6 +50,8 @@ import {
   retag,
   ruleAround,
   ruleHere,
+  rulePlaces,
+  selectorReachSteps,
   settingOf,
   siteOf,
   sizesAt,
@@ -82,6 +87,7 @@ import { Turns } from "./turns";
 import { warmSteps } from "./warm";
 import { pageAsPicture, pageOf, placesOf, sheetsOfPage, viewOf } from "./views";
 import type {
+  Differing,
   Engine,
   FindingView,
   PagePatch,
@@ -97,7 +103,7 @@ let site: Site = siteOf([]);
 const turns = new Turns();
 
 /** Counts what is asked about all pages; what takes long gives way to the next of its kind. */
-const latest = { allRight: 0, differences: 0, find: 0, reach: 0, summary: 0, survey: 0, targets: 0 };
+const latest = { allRight: 0, differences: 0, find: 0, reach: 0, selectors: 0, summary: 0, survey: 0, targets: 0 };
 
 /** Whether what is asked now is still wanted: until the next of its kind is asked for, or stopped. */
 function asLatest(kind: keyof typeof latest): () => boolean {
@@ -256,6 +262,17 @@ function* fontSteps(from: Site): Generator<void, SiteFont[]> {
   return [...fonts.values()];
 }
 
+/** So many texts that come out differently are told of. */
+const toldOf = 5;
+
+/** Texts that come out differently with changes, and how. */
+function* differing(from: Site, changes: readonly TextChange[], conditions: Conditions): Generator<void, Differing> {
+  const after = changeSite(from, changes);
+  const places = yield* differenceSteps(from, after, changes, conditions);
+  const told = places.slice(0, toldOf).map((ref) => differenceOf(from, after, ref, changes, conditions));
+  return { places, told: told.filter((one) => one !== null) };
+}
+
 /** What a plan does to contrast. */
 function judged({ changes, reach }: Plan, conditions: Conditions): Judged {
   return judgeChange(site, changeSite(site, changes), reach.places, conditions, knownLayouts(conditions));
@@ -401,14 +418,18 @@ const answers: Omit<Engine, "started"> = {
   outline: async (path) => (await turns.inSlices(sheetOutlineSteps(site, path), () => true))!,
 
   planSheets: async (edit) => {
-    const { made, problem } = attempt(() => planSheetEdit(site, edit));
+    const { made, problem } = attempt(() =>
+      "sheet" in edit ? planSheetEdit(site, edit) : { changes: planRuleEdit(site, edit), files: [] },
+    );
     return { changes: made?.changes ?? [], files: made?.files ?? [], problem };
   },
+
+  attributeGroups: async (page, sheet) => attributeGroups(site, page, sheet),
 
   retag: async (ref, to, all) => changesOf(() => retag(site, all ? alikeOf(site, ref) : [ref], to)),
 
   differences: async (changes, conditions) =>
-    turns.inSlices(differenceSteps(site, changeSite(site, changes), changes, conditions), asLatest("differences")),
+    turns.inSlices(differing(site, changes, conditions), asLatest("differences")),
 
   matchFallback: async (stack, fallback, conditions) =>
     changesOf(() => matchFallback(site, stack, fallback, conditions)),
@@ -547,6 +568,11 @@ const answers: Omit<Engine, "started"> = {
   },
 
   complete: async (property, typed) => completions(property, typed),
+
+  rulePlaces: async (path, selectors) => rulePlaces(site, path, selectors),
+
+  selectorReach: async (path, selectors, conditions) =>
+    turns.inSlices(selectorReachSteps(site, path, selectors, conditions), asLatest("selectors")),
 
   find: async (search) => turns.inSlices(findSteps(site, search), asLatest("find")),
 

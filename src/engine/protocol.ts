@@ -1,9 +1,11 @@
 /** What the interface can ask of the core in its worker. All of it is plain data. */
 import type {
   AllRight,
+  AttributeGroup,
   Box,
   ColorSpot,
   Conditions,
+  Difference,
   Edit,
   ElementRef,
   FileChange,
@@ -25,7 +27,10 @@ import type {
   PictureUnknown,
   Plan,
   PropertyHelp,
+  Reach,
+  RuleEdit,
   RuleHere,
+  RulePlace,
   SafeDocument,
   RuleExchange,
   SafeSheet,
@@ -157,6 +162,12 @@ export interface FindingView {
   fixes: (Fix & { then: TextLook | null })[];
 }
 
+/** Texts that come out differently, and how the first of them do. */
+export interface Differing {
+  places: ElementRef[];
+  told: Difference[];
+}
+
 /** A file as it is being written: its lines end in LF. Offsets are UTF-16 units of this text. */
 export interface Typed {
   path: string;
@@ -209,11 +220,15 @@ export interface Engine {
   /** The rules of a sheet, or of those that a page embeds. */
   outline(path: string): Promise<OutlinePart[]>;
   /** What something done to the sheets of the site changes; the problem when it cannot be done. */
-  planSheets(edit: SheetEdit): Promise<{ changes: TextChange[]; files: FileChange[]; problem: string | null }>;
+  planSheets(
+    edit: SheetEdit | RuleEdit,
+  ): Promise<{ changes: TextChange[]; files: FileChange[]; problem: string | null }>;
+  /** The style attributes of a page as they would be gathered into a sheet. */
+  attributeGroups(page: string, sheet: string): Promise<AttributeGroup[]>;
   /** Another tag for an element, or for all with the same tag, id and classes; the problem when one cannot be that. */
   retag(ref: ElementRef, to: string, all: boolean): Promise<{ changes: TextChange[]; problem: string | null }>;
   /** Texts that come out differently with changes, whatever a reader brings about; null where others were asked about meanwhile. */
-  differences(changes: readonly TextChange[], conditions: Conditions): Promise<ElementRef[] | null>;
+  differences(changes: readonly TextChange[], conditions: Conditions): Promise<Differing | null>;
   /** A fallback with the measures of a stack's first member, from a local face. */
   matchFallback(
     stack: string,
@@ -306,6 +321,10 @@ export interface Engine {
   /** The rule around an offset; the whole file when there is none. */
   source(path: string, offset: number): Promise<RuleSource | null>;
   complete(property: string, typed: string): Promise<string[]>;
+  /** Where in a sheet a rule with these selectors can go, the place that is proposed first. */
+  rulePlaces(path: string, selectors: string): Promise<RulePlace[]>;
+  /** What a list of selectors reaches on the pages that read a sheet; null where it is none. */
+  selectorReach(path: string, selectors: string, conditions: Conditions): Promise<Reach | null>;
   /** Where something stands in pages and sheets; null where something else was looked for meanwhile. */
   find(search: Search): Promise<Hit[] | null>;
   /** The changes that put other words in its place, in these files. */

@@ -9,7 +9,8 @@ import type { ElementRef } from "../text/refs";
 import { readdressed } from "../source/css/addresses";
 import { baseOf } from "../source/html/sheets";
 import { documentOf, type ElementNode } from "../source/html/document";
-import { giveClass, newRule } from "./plan";
+import { newRule } from "./newRule";
+import { giveClass } from "./plan";
 import { elementAt, ruleAt } from "./locate";
 import { EditError } from "./types";
 
@@ -80,9 +81,16 @@ function classForStyle(site: Site, ref: ElementRef, name: string): TextChange[] 
   const { file, element } = elementAt(site, ref.page, ref.index);
   const span = attributeSource(file.text, element, "style") && element.source!.attributes.get("style");
   if (!span) throw new EditError("This element has no style attribute.");
-  const { path, text } = file;
-  if (!element.attributes.has("class")) return [{ path, ...span, insert: `class="${name}"` }];
-  return [{ path, start: leadBefore(text, span.start), end: span.end, insert: "" }, ...giveClass(site, ref, name)];
+  if (!element.attributes.has("class")) return [{ path: file.path, ...span, insert: `class="${name}"` }];
+  return [withoutAttribute(site, ref), ...giveClass(site, ref, name)];
+}
+
+/** An element's style attribute taken out, with the blank before it. @throws EditError where it has none */
+export function withoutAttribute(site: Site, ref: ElementRef): TextChange {
+  const { file, element } = elementAt(site, ref.page, ref.index);
+  const span = attributeSource(file.text, element, "style") && element.source!.attributes.get("style");
+  if (!span) throw new EditError("This element has no style attribute.");
+  return { path: file.path, start: leadBefore(file.text, span.start), end: span.end, insert: "" };
 }
 
 /** A class name for elements, from what they are and where they stand, that nothing in the site has. */

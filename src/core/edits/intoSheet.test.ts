@@ -3,7 +3,8 @@ import { defaultConditions } from "../cascade/conditions";
 import { changeSite, textFile, type Site } from "../source/site";
 import { finished } from "../source/steps";
 import { site } from "../testing/site";
-import { attributesIntoSheet, headIntoSheet } from "./intoSheet";
+import { attributesIntoSheet } from "./attributesIntoSheet";
+import { headIntoSheet, sheetIntoHead } from "./intoSheet";
 import { differenceSteps } from "./proof";
 import type { TextChange } from "../source/changes";
 
@@ -52,17 +53,21 @@ describe("rules of a page's head", () => {
   });
 });
 
-test("style attributes become classes, equal ones the same", () => {
+describe("a sheet", () => {
   const from = site({
-    "index.html": `${link}<ul class="fares"><li style="color: red">1</li><li style='color: red '>2</li><li class="late" style="color: blue">3</li></ul>`,
-    "a.css": "",
+    "guide/x.html": '<head>\r\n  <link rel=stylesheet href="../a.css" media=screen>\r\n</head><p>x',
+    "a.css": "p { background: url(quay.png) }\n",
+    "b.css": '@import "a.css";',
   });
-  const changes = attributesIntoSheet(from, "index.html", "a.css");
-  const now = changeSite(from, changes);
-  expect(text(now, "index.html")).toBe(
-    `${link}<ul class="fares"><li class="fares-item">1</li><li class="fares-item">2</li><li class="late fares-item-2">3</li></ul>`,
-  );
-  expect(text(now, "a.css")).toBe(".fares-item {\n  color: red;\n}\n\n.fares-item-2 {\n  color: blue;\n}\n");
-  expect(differing(from, changes)).toBe(0);
-  expect(() => attributesIntoSheet(now, "index.html", "a.css")).toThrow("no style attributes");
+  test("goes into a page's head, where its link stood", () => {
+    const changes = sheetIntoHead(from, "guide/x.html", "a.css");
+    expect(text(changeSite(from, changes), "guide/x.html")).toBe(
+      '<head>\r\n  <style media="screen">\r\np { background: url(../quay.png) }\r\n</style>\r\n</head><p>x',
+    );
+  });
+  test("stays where the page does not link to it, or it imports", () => {
+    expect(() => sheetIntoHead(from, "guide/x.html", "b.css")).toThrow("no link to b.css");
+    const other = site({ "x.html": "<link rel=stylesheet href=b.css>", "b.css": '@import "a.css";' });
+    expect(() => sheetIntoHead(other, "x.html", "b.css")).toThrow("@import");
+  });
 });

@@ -1,14 +1,13 @@
-/** What a page holds itself, in its head or on its elements, moved into a sheet. */
-import { attachedDeclarations } from "../source/declarations";
-import { changeBetween, type TextChange } from "../source/changes";
-import { groupBy } from "../source/groups";
-import { documentOf, isText, writtenElements, type ElementNode } from "../source/html/document";
+/** What a page has in its head moved into a sheet, and a sheet into a page's head. */
+import type { TextChange } from "../source/changes";
+import { documentOf, isText, type ElementNode } from "../source/html/document";
 import { leadBefore, lineEndOf, plainLines } from "../source/lines";
-import { changeSite, pagesOf, sheetsOf, textFile, type Site, type TextFile } from "../source/site";
+import type { Site, TextFile } from "../source/site";
 import { readdressed } from "../source/css/addresses";
 import { baseOf } from "../source/html/sheets";
 import { fileAt } from "./locate";
-import { classNameFor, gatherAttributes, isClassTaken } from "./gather";
+import { escapeAttribute } from "./attributes";
+import { linksTo } from "./links";
 import { EditError } from "./types";
 import { checkEmbeddable } from "./value";
 
@@ -60,29 +59,29 @@ function outdented(text: string): string {
 }
 
 /**
- * The style attributes of a page made rules for classes at the end of a sheet; equal ones are gathered.
- * @throws EditError where none can be moved
+ * The rules of a sheet put into a page's head, where its link stands; the other pages keep the sheet.
+ * @throws EditError where the page has no link to it, or its text cannot stand in a page
  */
-export function attributesIntoSheet(site: Site, path: string, sheet: string): TextChange[] {
-  const groups = [...groupBy(styled(fileAt(site, path)), ({ attributes }) => attributes.get("style")!.trim()).values()];
-  if (groups.length === 0) throw new EditError(`${path} has no style attributes that can be moved.`);
-  const inPage: TextChange[] = [];
-  // The sheet grows group by group, so that each finds the names of those before taken.
-  let now = site;
-  for (const elements of groups) {
-    const files = [...sheetsOf(now), ...pagesOf(now)];
-    const name = classNameFor(elements, (one) => isClassTaken(files, one));
-    const refs = elements.map(({ index }) => ({ page: path, index }));
-    const changes = gatherAttributes(now, refs, sheet, name);
-    inPage.push(...changes.filter((change) => change.path === path));
-    now = changeSite(
-      now,
-      changes.filter((change) => change.path === sheet),
-    );
-  }
-  const inSheet = changeBetween(sheet, textFile(site, sheet)!.text, textFile(now, sheet)!.text);
-  return inSheet ? [...inPage, inSheet] : inPage;
+export function sheetIntoHead(site: Site, path: string, sheet: string): TextChange[] {
+  const page = fileAt(site, path);
+  const { text } = fileAt(site, sheet);
+  const [link, ...more] = linksTo(page, sheet);
+  if (!link) throw new EditError(`${path} has no link to ${sheet} of its own.`);
+  if (/@(?:import|charset)\b/i.test(text))
+    throw new EditError(`${sheet} begins with @import or @charset, which would not stand first in the page.`);
+  checkEmbeddable(text, page);
+  const media = link.attributes.get("media")?.trim();
+  const line = lineEndOf(page.text);
+  const rules = plainLines(readdressed(text, sheet, baseOf(documentOf(page))))
+    .trim()
+    .replaceAll("\n", line);
+  const opening = media ? `<style media="${escapeAttribute(media, '"')}">` : "<style>";
+  const { start, end } = link.source!.startTag;
+  return [
+    { path, start, end, insert: `${opening}${line}${rules}${line}</style>` },
+    ...more.map(({ source }) => {
+      const tag = source!.startTag;
+      return { path, start: leadBefore(page.text, tag.start), end: tag.end, insert: "" };
+    }),
+  ];
 }
-
-const styled = (page: TextFile): ElementNode[] =>
-  writtenElements(documentOf(page)).filter((element) => attachedDeclarations(element).length > 0);

@@ -4,30 +4,21 @@ import type { SheetText } from "../source/declarations";
 import type { ElementRef } from "../text/refs";
 import { defaultConditions, withStatesEverywhere, type Conditions } from "../cascade/conditions";
 import { invalidReason, isKnownProperty } from "../cascade/declarations";
-import { SelectorError, parseSelectorList } from "../cascade/selectors/parse";
-import { sheetEndOf } from "../source/css/open";
-import { parseBlock, type Item } from "../source/css/syntax";
-import { changeSite, withFiles, type FileChange, type Site, type TextFile } from "../source/site";
+import { parseBlock } from "../source/css/syntax";
+import { changeSite, withFiles, type FileChange, type Site } from "../source/site";
 import type { TextChange } from "../source/changes";
-import { indentAt, lineEndOf } from "../source/lines";
 import { finished } from "../source/steps";
 import { insertAttribute, spliceAttribute } from "./attributes";
-import {
-  indentUnit,
-  isMinified,
-  removeDeclaration,
-  setDeclaration,
-  switchOff,
-  switchOn,
-  type BlockText,
-  type Splice,
-} from "./block";
-import { declarationAt, elementAt, fileAt, ruleAt, sheetForNewRule } from "./locate";
+import { switchOff, switchOn, type BlockText } from "./block";
+import { declarationAt, elementAt, ruleAt } from "./locate";
+import { newRule } from "./newRule";
 import { fold, unfold } from "./fold";
 import { reachSteps } from "./reach";
 import { effectWarnings, endWarnings, resetWarnings } from "./warnings";
 import { unwrapWords, wrapWords } from "./words";
-import { checkEmbeddable, checkSelfContained, writable } from "./value";
+import { setSelectors } from "./selectorList";
+import { blockText, changeIn, moved } from "./ruleText";
+import { checkSelfContained, writable } from "./value";
 import { EditError, type Edit, type Plan, type Target } from "./types";
 
 /**
@@ -103,6 +94,8 @@ export function changesFor(site: Site, edit: Edit): TextChange[] {
       const { path, splices } = edit.kind === "wrap" ? wrapWords(site, edit) : unwrapWords(site, edit);
       return moved(path, splices);
     }
+    case "selectors":
+      return setSelectors(site, edit.path, edit.start, edit.selectors);
     case "declare":
       if (edit.value !== null) checkValue(edit.property, edit.value);
       return declare(site, edit.target, edit.property, edit.value);
@@ -132,40 +125,23 @@ function checkValue(property: string, value: string): void {
   if (invalidReason(property, value)) throw new EditError(`${value} is not a value of ${property}.`);
 }
 
-function moved(path: string, splices: readonly Splice[], by = 0): TextChange[] {
-  return splices.map(({ start, end, insert }) => ({ path, start: start + by, end: end + by, insert }));
-}
-
-function blockText(
-  { text }: SheetText,
-  rule: { block: { start: number; end: number }; items: readonly Item[]; start: number },
-): BlockText {
-  return { text, block: rule.block, items: rule.items, indent: indentAt(text, rule.start) };
-}
-
-function change(file: TextFile, where: BlockText, property: string, value: string | null): Splice[] {
-  if (value === null) return removeDeclaration(where, property);
-  checkEmbeddable(value, file);
-  return setDeclaration(where, property, writable(value, file));
-}
-
 function declare(site: Site, target: Target, property: string, value: string | null): TextChange[] {
   switch (target.kind) {
     case "rule": {
       const { sheet, rule } = ruleAt(site, target.path, target.start);
-      return moved(target.path, change(sheet.file, blockText(sheet, rule), property, value), sheet.offset);
+      return moved(target.path, changeIn(sheet.file, blockText(sheet, rule), property, value), sheet.offset);
     }
     case "new-rule":
-      return newRule(site, target.path, target.selector, declared(property, value));
+      return newRule(site, target.path, target.selector, declared(property, value), target.behind);
     case "class": {
       checkName(target.name, "class");
       const changes = target.elements.flatMap((ref) => giveClass(site, ref, target.name));
-      return [...changes, ...newRule(site, target.path, `.${target.name}`, declared(property, value))];
+      return [...changes, ...newRule(site, target.path, `.${target.name}`, declared(property, value), target.behind)];
     }
     case "id": {
       checkName(target.name, "id");
       const { file, element } = elementAt(site, target.element.page, target.element.index);
-      const rule = newRule(site, target.path, `#${target.name}`, declared(property, value));
+      const rule = newRule(site, target.path, `#${target.name}`, declared(property, value), target.behind);
       if (element.id === target.name) return rule;
       if (element.id !== null) throw new EditError(`This element already has the id ${element.id}.`);
       return [...moved(file.path, [insertAttribute(file.text, element, "id", target.name)]), ...rule];
@@ -209,59 +185,13 @@ function styleAttribute(site: Site, ref: ElementRef, property: string, value: st
   const blank = value !== null && text.trim() === "";
   const splices = blank
     ? [{ start: 0, end: text.length, insert: `${property}: ${writable(value, file)}` }]
-    : change(file, where, property, value);
+    : changeIn(file, where, property, value);
   return moved(file.path, spliceAttribute(file.text, attribute, splices));
 }
 
 function declared(property: string, value: string | null): [readonly [string, string]] {
   if (value === null) throw new EditError("A new rule needs a value.");
   return [[property, value]];
-}
-
-/**
- * A rule of its own at the end of a sheet, or what it sets put into the last rule there where that has the selector.
- * @param declarations properties with their values, in order @throws EditError
- */
-export function newRule(
-  site: Site,
-  path: string,
-  selector: string,
-  declarations: readonly (readonly [property: string, value: string])[],
-): TextChange[] {
-  try {
-    parseSelectorList(selector);
-  } catch (error) {
-    if (error instanceof SelectorError) throw new EditError(`"${selector}" is not a selector. ${error.message}`);
-    throw error;
-  }
-  checkSelfContained(selector, "The selector");
-  const sheet = sheetForNewRule(site, fileAt(site, path));
-  const { file, text, offset, items } = sheet;
-  for (const written of [selector, ...declarations.map(([, value]) => value)]) checkEmbeddable(written, file);
-  const same = items.findLast((item) => item.kind === "style" && item.preludeText === selector);
-  const [[property, value]] = declarations as [readonly [string, string]];
-  if (declarations.length === 1 && same?.kind === "style" && same === items.findLast(({ kind }) => kind === "style")) {
-    return moved(file.path, change(file, blockText(sheet, same), property, value), offset);
-  }
-  const own = declarations.map(([name, one]) => [name, writable(one, file)] as const);
-  const open = sheetEndOf(text);
-  if (isMinified(text)) {
-    const insert = `${open?.closers ?? ""}${selector}{${own.map((one) => one.join(":")).join(";")}}`;
-    return moved(file.path, [{ start: text.length, end: text.length, insert }], offset);
-  }
-  const newline = lineEndOf(text);
-  const tail = /[ \t\r\n\f]*$/.exec(text)![0];
-  const at = text.length - tail.length;
-  const base = file.kind === "html" ? (/(?:^|[\r\n])([ \t]+)\S/.exec(text)?.[1] ?? "") : "";
-  const unit = file.kind === "html" ? "  " : indentUnit(text);
-  const lines = own.map(([name, one]) => `${base}${unit}${name}: ${one};`);
-  const rule = [`${base}${selector} {`, ...lines, `${base}}`].join(newline);
-  if (open) {
-    const insert = `${open.closers}${newline}${newline}${rule}${newline}`;
-    return moved(file.path, [{ start: text.length, end: text.length, insert }], offset);
-  }
-  const insert = at === 0 ? rule + newline : `${newline}${newline}${rule}${tail === "" ? newline : ""}`;
-  return moved(file.path, [{ start: at, end: at, insert }], offset);
 }
 
 function toggle(site: Site, edit: Edit & { kind: "toggle" }): TextChange[] {

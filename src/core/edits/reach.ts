@@ -54,16 +54,25 @@ function reachedOn(old: StyledPage, now: StyledPage, changes: readonly TextChang
     .map((style) => refOf(path, style));
 }
 
-/** Whether a text comes out differently: it, or a box around it, has another computed value. */
-function differing(old: StyledPage, now: StyledPage, changes: readonly TextChange[]): (style: Style) => boolean {
-  const boxes = new Map<Style, boolean>();
+/** What a style of a page was before the page's text was changed; nothing for what is new. @param changes of the page itself */
+export function styleBefore(
+  old: StyledPage,
+  now: StyledPage,
+  changes: readonly TextChange[],
+): (style: Style) => Style | undefined {
   const pseudos = new Map(textsOf(old).map((style) => [textId(style.element.index, style.pseudo), style]));
   const indexes = old.document === now.document ? null : elementsBefore(old, now, changes);
-  const before = ({ element: { index }, pseudo }: Style): Style | undefined => {
+  return ({ element: { index }, pseudo }) => {
     const was = indexes ? indexes.get(index) : index;
     if (was === undefined) return undefined;
     return pseudo === null ? old.styles[was] : pseudos.get(textId(was, pseudo));
   };
+}
+
+/** Whether a text comes out differently: it, or a box around it, has another computed value. */
+function differing(old: StyledPage, now: StyledPage, changes: readonly TextChange[]): (style: Style) => boolean {
+  const boxes = new Map<Style, boolean>();
+  const before = styleBefore(old, now, changes);
   const boxDiffers = (style: Style | null): boolean => {
     if (!style) return false;
     let result = boxes.get(style);

@@ -40,25 +40,62 @@ describe("a link to a sheet", () => {
     const now = after(site({ "guide/x.html": page, ...sheets }), {
       kind: "link",
       sheet: "css/b.css",
-      page: "guide/x.html",
+      pages: ["guide/x.html"],
     });
     expect(text(now, "guide/x.html")).toBe(written);
     expect(read(now, "guide/x.html")).toContain("css/b.css");
   });
   const two = site({ "x.html": `<head>\n  ${link("css/a.css")}\n  ${link("css/b.css?2")}\n</head>`, ...sheets });
   test("is taken off with its line", () =>
-    expect(text(after(two, { kind: "unlink", sheet: "css/a.css", page: "x.html" }), "x.html")).toBe(
+    expect(text(after(two, { kind: "unlink", sheet: "css/a.css", pages: ["x.html"] }), "x.html")).toBe(
       `<head>\n  ${link("css/b.css?2")}\n</head>`,
     ));
   test("changes places with its neighbour", () =>
-    expect(read(after(two, { kind: "move", sheet: "css/b.css", page: "x.html", by: -1 }), "x.html")).toEqual([
+    expect(read(after(two, { kind: "move", sheet: "css/b.css", pages: ["x.html"], by: -1 }), "x.html")).toEqual([
       "css/b.css",
       "css/a.css",
     ]));
   test("is neither written twice, nor moved beyond the ends, nor taken off where there is none", () => {
-    expect(() => after(two, { kind: "link", sheet: "css/a.css", page: "x.html" })).toThrow("already");
-    expect(() => after(two, { kind: "move", sheet: "css/a.css", page: "x.html", by: -1 })).toThrow("first");
-    expect(() => after(two, { kind: "unlink", sheet: "css/c.css", page: "x.html" })).toThrow("no link");
+    expect(() => after(two, { kind: "link", sheet: "css/a.css", pages: ["x.html"] })).toThrow("already");
+    expect(() => after(two, { kind: "move", sheet: "css/a.css", pages: ["x.html"], by: -1 })).toThrow("first");
+    expect(() => after(two, { kind: "unlink", sheet: "css/c.css", pages: ["x.html"] })).toThrow("no link");
+  });
+});
+
+describe("on several pages", () => {
+  const page = `<head>\n  ${link("css/a.css")}\n</head>`;
+  const from = site({ "x.html": page, "y.html": page, "z.html": "<p>z", ...sheets });
+  const pages = ["x.html", "y.html", "z.html"];
+
+  test("a sheet is linked, read earlier and taken off wherever that can be", () => {
+    const linked = after(from, { kind: "link", sheet: "css/b.css", pages });
+    expect(pages.map((path) => read(linked, path))).toEqual([
+      ["css/a.css", "css/b.css"],
+      ["css/a.css", "css/b.css"],
+      ["css/b.css"],
+    ]);
+    const earlier = after(linked, { kind: "move", sheet: "css/b.css", pages, by: -1 });
+    expect(read(earlier, "y.html")).toEqual(["css/b.css", "css/a.css"]);
+    expect(text(after(earlier, { kind: "unlink", sheet: "css/b.css", pages }), "y.html")).toBe(page);
+    expect(() => after(from, { kind: "link", sheet: "css/a.css", pages: ["x.html", "y.html"] })).toThrow("already");
+    expect(() => after(from, { kind: "link", sheet: "css/a.css", pages: [] })).toThrow("no page");
+  });
+
+  test("a new one is read before the others", () => {
+    const now = after(from, { kind: "new", sheet: "base.css", pages, first: true });
+    expect(read(now, "x.html")).toEqual(["base.css", "css/a.css"]);
+    expect(read(now, "z.html")).toEqual(["base.css"]);
+  });
+
+  test("for whom it is, is written and taken back", () => {
+    const use = { kind: "use", sheet: "css/a.css", pages: ["x.html", "y.html"] } as const;
+    const now = after(from, { ...use, media: "print", alternative: "Large" });
+    expect(text(now, "x.html")).toBe(
+      '<head>\n  <link rel="alternate stylesheet" href="css/a.css" title="Large" media="print">\n</head>',
+    );
+    expect(text(after(now, { ...use, media: null, alternative: null }), "x.html")).toBe(page);
+    const screen = after(now, { ...use, media: "screen and (width > 40em)", alternative: null });
+    expect(text(screen, "y.html")).toContain('href="css/a.css" media="screen and (width > 40em)"');
   });
 });
 
@@ -71,7 +108,7 @@ describe("a sheet", () => {
     "css/b.css": "@import url(a.css);",
   });
   test("is made and linked", () => {
-    const now = after(from, { kind: "new", sheet: "css/new.css", pages: ["index.html", "guide/x.html"] });
+    const now = after(from, { kind: "new", sheet: "css/new.css", pages: ["index.html", "guide/x.html"], first: false });
     expect(text(now, "css/new.css")).toBe("");
     for (const { path } of pagesOf(now)) expect(read(now, path)).toContain("css/new.css");
   });
@@ -123,9 +160,9 @@ test("what is linked is read, and once it is taken off the page is as before, by
   fc.assert(
     fc.property(fc.array(part, { maxLength: 12 }), (parts) => {
       const from = site({ "x.html": parts.join(""), ...sheets });
-      const now = after(from, { kind: "link", sheet: "css/b.css", page: "x.html" });
+      const now = after(from, { kind: "link", sheet: "css/b.css", pages: ["x.html"] });
       expect(read(now, "x.html")).toContain("css/b.css");
-      const back = text(after(now, { kind: "unlink", sheet: "css/b.css", page: "x.html" }), "x.html")!;
+      const back = text(after(now, { kind: "unlink", sheet: "css/b.css", pages: ["x.html"] }), "x.html")!;
       expect(back.replace(/\s/g, "")).toBe(parts.join("").replace(/\s/g, ""));
     }),
     { numRuns: 300 },

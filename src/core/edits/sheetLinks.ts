@@ -3,29 +3,44 @@ import type { TextChange } from "../source/changes";
 import { attributeSource } from "../source/html/attributeSource";
 import { documentOf, type ElementNode } from "../source/html/document";
 import { baseOf } from "../source/html/sheets";
-import { leadBefore, lineEndOf, lineLead } from "../source/lines";
+import { leadBefore } from "../source/lines";
 import { addressFrom, normalisePath, resolveAddress } from "../source/path";
 import { pagesOf, readFile, sheetsOf, type FileChange, type Site, type TextFile } from "../source/site";
 import { addressesIn, readdressed } from "../source/css/addresses";
 import { sheetTexts } from "../source/declarations";
-import { replaceValue } from "./attributes";
-import { attributesIntoSheet, headIntoSheet } from "./intoSheet";
+import { escapeAttribute, replaceValue } from "./attributes";
+import { attributesIntoSheet } from "./attributesIntoSheet";
+import { intoHead } from "./intoHead";
+import { headIntoSheet, sheetIntoHead } from "./intoSheet";
+import { isSheetLink, linksTo } from "./links";
 import { fileAt } from "./locate";
 import { EditError } from "./types";
 
 /** What is done to the sheets of a site. */
 export type SheetEdit =
-  | { kind: "link" | "unlink"; sheet: string; page: string }
-  /** One place up or down in the order in which a page reads its sheets. */
-  | { kind: "move"; sheet: string; page: string; by: -1 | 1 }
-  /** A new, empty sheet, linked by pages. */
-  | { kind: "new"; sheet: string; pages: readonly string[] }
+  | { kind: "link" | "unlink"; sheet: string; pages: readonly string[] }
+  /** One place up or down in the order in which pages read their sheets. */
+  | { kind: "move"; sheet: string; pages: readonly string[]; by: -1 | 1 }
+  /** For whom it is, on pages that link to it. */
+  | (SheetUse & { kind: "use"; sheet: string; pages: readonly string[] })
+  /** A new, empty sheet, linked by pages; before their other sheets or behind them. */
+  | { kind: "new"; sheet: string; pages: readonly string[]; first: boolean }
   /** Another path for a sheet, with every link and import that asks for it and the addresses in it. */
   | { kind: "rename"; sheet: string; to: string }
-  /** What a page has in its head, or on its elements, put at the end of a sheet. */
-  | { kind: "from-head" | "from-elements"; sheet: string; page: string }
+  /** What a page has in its head put at the end of a sheet, or a sheet put into a page's head. */
+  | { kind: "from-head" | "to-head"; sheet: string; page: string }
+  /** The style attributes of a page made rules of a sheet. @see attributesIntoSheet */
+  | { kind: "from-elements"; sheet: string; page: string; selectors: readonly string[] | null }
   /** Taken off all pages and out of the site. */
   | { kind: "delete"; sheet: string };
+
+/** For whom a sheet is. */
+export interface SheetUse {
+  /** Its media condition; null for everybody. */
+  media: string | null;
+  /** The name under which readers can choose it instead (HTML, 4.6.7.4); null where it is always read. */
+  alternative: string | null;
+}
 
 export interface SheetPlan {
   changes: TextChange[];
@@ -36,17 +51,21 @@ export interface SheetPlan {
 export function planSheetEdit(site: Site, edit: SheetEdit): SheetPlan {
   switch (edit.kind) {
     case "link":
-      return { changes: [linkOnce(site, edit.page, edit.sheet)], files: [] };
+      return { changes: onEach(edit.pages, (page) => linkOnce(site, page, edit.sheet)), files: [] };
     case "unlink":
-      return { changes: unlink(site, edit.page, edit.sheet), files: [] };
+      return { changes: onEach(edit.pages, (page) => unlink(site, page, edit.sheet)), files: [] };
     case "move":
-      return { changes: move(site, edit.page, edit.sheet, edit.by), files: [] };
+      return { changes: onEach(edit.pages, (page) => move(site, page, edit.sheet, edit.by)), files: [] };
+    case "use":
+      return { changes: onEach(edit.pages, (page) => setUse(site, page, edit.sheet, edit)), files: [] };
     case "from-head":
       return { changes: headIntoSheet(site, edit.page, edit.sheet), files: [] };
+    case "to-head":
+      return { changes: sheetIntoHead(site, edit.page, edit.sheet), files: [] };
     case "from-elements":
-      return { changes: attributesIntoSheet(site, edit.page, edit.sheet), files: [] };
+      return { changes: attributesIntoSheet(site, edit.page, edit.sheet, edit.selectors), files: [] };
     case "new":
-      return newSheet(site, edit.sheet, edit.pages);
+      return newSheet(site, edit);
     case "rename":
       return renameSheet(site, edit.sheet, edit.to);
     case "delete": {
@@ -59,31 +78,37 @@ export function planSheetEdit(site: Site, edit: SheetEdit): SheetPlan {
   }
 }
 
-/** The links of a page that ask for a sheet. */
-function linksTo(page: TextFile, sheet: string): ElementNode[] {
-  const document = documentOf(page);
-  const base = baseOf(document);
-  return document.elements.filter((element) => {
-    if (!isSheetLink(element)) return false;
-    const address = resolveAddress(element.attributes.get("href") ?? "", base);
-    return address.kind === "file" && address.path === sheet;
-  });
+/** The pages among these that something can be done on. @throws EditError, the reason of the first, where there is none */
+function onEach(pages: readonly string[], make: (page: string) => TextChange[]): TextChange[] {
+  const made: TextChange[] = [];
+  let reason: EditError | null = null;
+  for (const page of pages) {
+    try {
+      made.push(...make(page));
+    } catch (error) {
+      if (!(error instanceof EditError)) throw error;
+      reason ??= error;
+    }
+  }
+  if (made.length === 0) throw reason ?? new EditError("There is no page to do it on.");
+  return made;
 }
 
-const isSheetLink = ({ tag, attributes, source }: ElementNode): boolean =>
-  tag === "link" && source !== null && (attributes.get("rel") ?? "").toLowerCase().split(/\s+/).includes("stylesheet");
-
-function linkOnce(site: Site, path: string, sheet: string): TextChange {
+function linkOnce(site: Site, path: string, sheet: string): TextChange[] {
   const page = fileAt(site, path);
   if (linksTo(page, sheet).length) throw new EditError(`${path} has ${sheet} already.`);
-  return linkTo(page, sheet);
+  return [linkTo(page, sheet)];
+}
+
+function ownLinks(page: TextFile, sheet: string): ElementNode[] {
+  const links = linksTo(page, sheet);
+  if (links.length === 0) throw new EditError(`${page.path} has no link to ${sheet} of its own.`);
+  return links;
 }
 
 function unlink(site: Site, path: string, sheet: string): TextChange[] {
   const page = fileAt(site, path);
-  const links = linksTo(page, sheet);
-  if (links.length === 0) throw new EditError(`${path} has no link to ${sheet} of its own.`);
-  return links.map(({ source }) => {
+  return ownLinks(page, sheet).map(({ source }) => {
     const { start, end } = source!.startTag;
     return { path, start: leadBefore(page.text, start), end, insert: "" };
   });
@@ -92,9 +117,8 @@ function unlink(site: Site, path: string, sheet: string): TextChange[] {
 function move(site: Site, path: string, sheet: string, by: -1 | 1): TextChange[] {
   const page = fileAt(site, path);
   const links = documentOf(page).elements.filter(isSheetLink);
-  const own = linksTo(page, sheet)[0];
-  const other = own && links[links.indexOf(own) + by];
-  if (!own) throw new EditError(`${path} has no link to ${sheet} of its own.`);
+  const own = ownLinks(page, sheet)[0]!;
+  const other = links[links.indexOf(own) + by];
   if (!other) throw new EditError(`${sheet} is the ${by < 0 ? "first" : "last"} that ${path} links to.`);
   const [a, b] = [own, other].map(({ source }) => source!.startTag) as [TagSpan, TagSpan];
   const put = (at: TagSpan, from: TagSpan): TextChange => ({
@@ -104,6 +128,31 @@ function move(site: Site, path: string, sheet: string, by: -1 | 1): TextChange[]
     insert: page.text.slice(from.start, from.end),
   });
   return [put(a, b), put(b, a)];
+}
+
+/** The attributes of a page's links to a sheet that say for whom it is. Those that are null are taken out. */
+function setUse(site: Site, path: string, sheet: string, use: SheetUse): TextChange[] {
+  const page = fileAt(site, path);
+  const written: readonly (readonly [name: string, value: string | null])[] = [
+    ["rel", use.alternative ? "alternate stylesheet" : "stylesheet"],
+    ["title", use.alternative],
+    ["media", use.media],
+  ];
+  return ownLinks(page, sheet).flatMap((link) =>
+    written.flatMap(([name, value]) => attributeChange(page, link, name, value)),
+  );
+}
+
+function attributeChange(page: TextFile, element: ElementNode, name: string, value: string | null): TextChange[] {
+  const { path, text } = page;
+  const own = attributeSource(text, element, name);
+  if (own && value !== null) return own.value === value ? [] : [{ path, ...replaceValue(text, own, value) }];
+  const span = element.source?.attributes.get(name);
+  if (span && value === null) return [{ path, start: leadBefore(text, span.start), end: span.end, insert: "" }];
+  if (value === null) return [];
+  // Behind the address, where people write it.
+  const href = element.source?.attributes.get("href");
+  return href ? [{ path, start: href.end, end: href.end, insert: ` ${name}="${escapeAttribute(value, '"')}"` }] : [];
 }
 
 interface TagSpan {
@@ -122,11 +171,11 @@ function newPath(site: Site, typed: string): string {
   return path;
 }
 
-function newSheet(site: Site, typed: string, pages: readonly string[]): SheetPlan {
-  const path = newPath(site, typed);
+function newSheet(site: Site, { sheet, pages, first }: SheetEdit & { kind: "new" }): SheetPlan {
+  const path = newPath(site, sheet);
   const after = readFile({ path, text: "" }) as TextFile;
   return {
-    changes: pages.map((page) => linkTo(fileAt(site, page), path)),
+    changes: pages.map((page) => linkTo(fileAt(site, page), path, first)),
     files: [{ path, before: null, after }],
   };
 }
@@ -170,24 +219,17 @@ const leadsTo = (address: string, base: string): string | null => {
   return found.kind === "file" ? found.path : null;
 };
 
-/** A link to a sheet put into a page: behind its other links to sheets, else at the end of its head, else at its start. */
-export function linkTo(page: TextFile, sheet: string): TextChange {
+/** A link to a sheet put into a page: before its other links to sheets where it is to be the first; behind its other links to sheets, else before its own styles, else at the end of its head. */
+export function linkTo(page: TextFile, sheet: string, first = false): TextChange {
   const document = documentOf(page);
-  const { text, path } = page;
-  const links = document.elements.filter(isSheetLink);
+  const { text } = page;
   const quote = /\bhref\s*=\s*'/i.test(text) && !/\bhref\s*=\s*"/i.test(text) ? "'" : '"';
   const link = `<link rel=${quote}stylesheet${quote} href=${quote}${addressFrom(baseOf(document), sheet)}${quote}>`;
-  const last = links.at(-1)?.source?.startTag;
-  const put = (at: number, insert: string) => ({ path, start: at, end: at, insert });
-  const lead = (at: number) => lineLead(text, at);
-  if (last) return put(last.end, lead(last.start) + link);
   const head = document.elements.find(({ tag }) => tag === "head");
-  const children = head?.children.filter(({ source }) => source) ?? [];
-  const styles = children.find(({ tag }) => tag === "style")?.source?.whole;
-  if (styles) return put(styles.start, link + lead(styles.start));
-  const before = children.at(-1)?.source?.whole;
-  if (before) return put(before.end, (lead(before.start) || lineEndOf(text)) + link);
-  if (head?.source) return put(head.source.startTag.end, lineEndOf(text) + link);
-  const root = document.root?.source?.startTag.end ?? /^\s*<!doctype[^>]*>/i.exec(text)?.[0].length ?? 0;
-  return put(root, root ? lineEndOf(text) + link : link + lineEndOf(text));
+  const firstLink = first ? document.elements.find(isSheetLink) : undefined;
+  if (firstLink) return intoHead(page, link, { before: firstLink });
+  return intoHead(page, link, {
+    behind: document.elements.findLast(isSheetLink),
+    before: head?.children.find(({ tag, source }) => tag === "style" && source !== null),
+  });
 }

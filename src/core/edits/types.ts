@@ -5,12 +5,20 @@ import type { ElementRef } from "../text/refs";
 export type Target =
   /** The rule that starts at an offset of a sheet, or of a page for an embedded sheet. */
   | { kind: "rule"; path: string; start: number }
-  /** A rule of its own, put at the end of a sheet (or of the first embedded sheet of a page). */
-  | { kind: "new-rule"; path: string; selector: string }
+  /** A rule of its own in a sheet, or in a page's head. */
+  | (NewRule & { kind: "new-rule"; selector: string })
   /** A class given to elements, with a rule in a sheet. */
-  | { kind: "class"; name: string; elements: readonly ElementRef[]; path: string }
-  | { kind: "id"; name: string; element: ElementRef; path: string }
+  | (NewRule & { kind: "class"; name: string; elements: readonly ElementRef[] })
+  | (NewRule & { kind: "id"; name: string; element: ElementRef })
   | { kind: "style-attribute"; element: ElementRef };
+
+/** Where a rule of its own goes. */
+interface NewRule {
+  /** A sheet, or a page for the last it embeds for screens, or one that it gets. */
+  path: string;
+  /** The start of what it comes behind at the top of the sheet, an offset of the file; missing for the sheet's end. */
+  behind?: number;
+}
 
 export type Edit =
   /** Sets a property, or takes it away with a null value. `place` is the element it is done for. */
@@ -34,6 +42,8 @@ export type Edit =
   | { kind: "unwrap"; element: ElementRef }
   /** Longhands of the rule that starts at an offset of a file folded into a shorthand, or a shorthand unfolded. */
   | { kind: "fold" | "unfold"; path: string; start: number; shorthand: string }
+  /** Other selectors for the rule that starts at an offset of a file. */
+  | { kind: "selectors"; path: string; start: number; selectors: string }
   /** Changes to the source as typed. */
   | { kind: "text"; changes: readonly TextChange[] };
 

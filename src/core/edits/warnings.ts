@@ -17,6 +17,7 @@ import { sheetsOfPage, type SheetSource } from "../source/html/sheets";
 import { textFile, type Site, type TextFile } from "../source/site";
 import { positionAt } from "../source/lines";
 import { elementAt, fileAt, ruleAt, sheetForNewRule } from "./locate";
+import { hasOwnStyles } from "./newRule";
 import type { Edit } from "./types";
 
 /** Says what was open and is closed first. */
@@ -32,7 +33,8 @@ export function endWarnings(site: Site, { target, value }: Edit & { kind: "decla
     const open = openEndOf(sheet.text.slice(rule.block.start, rule.block.end));
     return open ? [`The rule ends inside ${open.what}: that is closed first.`] : [];
   }
-  const open = sheetEndOf(sheetForNewRule(site, fileAt(site, target.path)).text);
+  const file = fileAt(site, target.path);
+  const open = file.kind === "css" || hasOwnStyles(site, file) ? sheetEndOf(sheetForNewRule(site, file).text) : null;
   return open ? [`${target.path} ends inside ${open.what}: that is closed first.`] : [];
 }
 

@@ -88,8 +88,8 @@ describe("where an edit can be written", () => {
       ["rule", "h2", 8, 3],
       ["rule", "h1, h2, h3", 15, 3],
       ["rule", "*", 133, 3],
-      ["new rule", "main h2", 12, 4],
       ["new rule", "main h2", 8, 3],
+      ["new rule", "main h2", 12, 4],
       ["new rule", "main h2", 3, 1],
       ["class", ".main-heading, given to this one", 1, 1],
       ["class", ".main-heading, given to all like it", 8, 3],
@@ -108,14 +108,15 @@ describe("where an edit can be written", () => {
     expect(targets[0]).toMatchObject({ label: "p", condition: "@media (min-width: 1px)" });
   });
 
-  test("a page without a sheet leaves only the element itself", () => {
+  test("a page without a sheet has its head, and last the element itself", () => {
     const from = site({ "index.html": '<p id="t">x' });
     const { targets } = slipFor(
       from,
       { page: "index.html", index: styleOf(from, "t").element.index },
       defaultConditions,
     );
-    expect(targets.map(({ group }) => group)).toEqual(["style attribute"]);
+    expect(targets.map(({ group }) => group)).toEqual(["new rule", "class", "id", "style attribute"]);
+    expect(targets[0]!.path).toBe("index.html");
   });
 
   test("an element that the parser made up cannot be written into", () => {

@@ -33,6 +33,7 @@ describe("where an edit can be written", () => {
       ["rule", ".lead", 1, 1],
       ["rule", "p", 6, 2],
       ["new rule", "body .lead", 1, 1],
+      ["new rule", "body .lead", 1, 1],
       ["class", ".text, given to this one", 1, 1],
       ["id", "#t", 1, 1],
       ["style attribute", "style attribute", 1, 1],
@@ -93,9 +94,24 @@ describe("where an edit can be written", () => {
 
   test("a list of selectors is one rule", () => expect(options("own")[0]).toMatchObject({ label: "#own,h1", line: 5 }));
 
-  test("without a sheet of its own a page leaves the style attribute", () => {
+  test("without a sheet of its own a page's head takes new rules", () => {
     const bare = site({ "index.html": '<p id="t">x</p>' });
-    expect(shown(options("t", {}, bare))).toEqual([["style attribute", "style attribute", 1, 1]]);
+    expect(shown(options("t", {}, bare))).toEqual([
+      ["new rule", "p", 1, 1],
+      ["class", ".text, given to this one", 1, 1],
+      ["id", "#t", 1, 1],
+      ["style attribute", "style attribute", 1, 1],
+    ]);
+  });
+
+  test("the sheet that has rules of the kind is proposed before the last one", () => {
+    const two = site({
+      "index.html": '<link rel=stylesheet href=one.css><link rel=stylesheet href=two.css><h2 id="t">x</h2>',
+      "one.css": "h2 { color: red }",
+      "two.css": "p { color: red }",
+    });
+    const rules = options("t", {}, two).filter(({ group }) => group === "new rule");
+    expect(rules.map(({ path }) => path)).toEqual(["one.css", "two.css", "index.html"]);
   });
 
   test("whatever is chosen, what is written there takes effect", () => {

@@ -18,7 +18,9 @@ import type { StyleRule } from "../source/css/syntax";
 import { refOf, textsOf } from "../text/pageTexts";
 import { isPlace, textStyleKey } from "../text/textStyles";
 import { classNameFor, isClassTaken } from "../edits/gather";
-import { sheetForNew, sheetsForNew } from "../edits/locate";
+import { sheetsForNew } from "../edits/locate";
+import { rulePlaces, rulesOfKind, type RulePlace } from "../edits/rulePlaces";
+import { sheetTexts } from "../source/declarations";
 
 export interface TargetOption {
   target: Target;
@@ -31,6 +33,8 @@ export interface TargetOption {
   group: "rule" | "new rule" | "class" | "id" | "style attribute";
   /** Media and other conditions the rule stands under. */
   condition: string | null;
+  /** Where in its sheet a new rule can go, the place that is proposed first; none for what is no new rule. */
+  places: RulePlace[];
 }
 
 /** A way to write, before it is known what it reaches. */
@@ -77,8 +81,8 @@ export function* targetSteps(
 }
 
 /** A class for all like it is offered where there are some. */
-function optionOf({ target, label, path, line, group, condition }: Draft, reach: Reach): TargetOption[] {
-  const option = { label, path, line, group, condition, reach };
+function optionOf({ target, label, path, line, group, condition, places }: Draft, reach: Reach): TargetOption[] {
+  const option = { label, path, line, group, condition, reach, places };
   if (target.kind !== "class" || target.elements.length > 0) return [{ ...option, target }];
   return reach.places.length > 1 ? [{ ...option, target: { ...target, elements: reach.places } }] : [];
 }
@@ -99,45 +103,79 @@ function placesOn(page: StyledPage, { touches, alone }: Draft): ElementRef[] {
 }
 
 function draftsFor(site: Site, page: StyledPage, style: Style, conditions: Conditions): Draft[] {
-  const rules = ruleDrafts(site, page, style);
-  const sheet = sheetForNew(page.sheets);
-  const isTaken = (selector: string) => rules.some(({ label, condition }) => label === selector && condition === null);
   const { element, pseudo } = style;
+  const rules = ruleDrafts(site, page, style);
+  const plain = plainSelector(element);
+  const sheets = sheetsBySubject(site, page, plain);
+  const sheet = sheets[0]!;
+  const placesIn = (path: string, selector: string) => rulePlaces(site, path, selector);
+  const isTaken = (selector: string) => rules.some(({ label, condition }) => label === selector && condition === null);
   if (pseudo !== null) {
     // Rules of their own: as all of its kind have it, and this one alone.
-    const origins = [plainSelector(element), ...(element.id ? [`#${element.id}`] : [])];
+    const origins = [plain, ...(element.id ? [`#${element.id}`] : [])];
     const selectors = origins.map((origin) => `${origin}::${pseudo}`).filter((selector) => !isTaken(selector));
-    return [...rules, ...(sheet ? selectors.map((selector) => newRule(selector, sheet)) : [])];
+    return [...rules, ...selectors.map((selector) => newRule(selector, sheet, placesIn(sheet, selector)))];
   }
   const here: ElementRef = { page: page.file.path, index: element.index };
   const drafts = [...rules];
-  const add = (group: Draft["group"], target: Target, label: string, path: string) =>
-    drafts.push({ target, label, path, line: null, group, condition: null, touches: itself(here) });
-  if (sheet) {
-    const plain = plainSelector(element);
-    const selector = isTaken(plain) && style.parent ? `${plainSelector(style.parent.element)} ${plain}` : plain;
-    for (const path of sheetsForNew(page.sheets)) drafts.push(newRule(selector, path));
-    const files = [...sheetsOf(site), ...pagesOf(site)];
-    const name = classNameFor([element], (one) => isClassTaken(files, one));
-    add("class", { kind: "class", name, elements: [here], path: sheet }, `.${name}, given to this one`, sheet);
-    drafts.push({
-      target: { kind: "class", name, elements: [], path: sheet },
-      label: `.${name}, given to all like it`,
-      path: sheet,
-      line: null,
-      group: "class",
-      condition: null,
-      touches: likeIt(site, page, style, conditions),
-      alone: true,
-    });
-    const id = element.id ?? name;
-    add("id", { kind: "id", name: id, element: here, path: sheet }, `#${id}`, sheet);
-  }
+  const add = (group: Draft["group"], target: Target, label: string, path: string, places: RulePlace[]) =>
+    drafts.push({ target, label, path, line: null, group, condition: null, places, touches: itself(here) });
+  const likeIn = placesIn(sheet, plain);
+  const selector = isTaken(plain) && style.parent ? `${plainSelector(style.parent.element)} ${plain}` : plain;
+  for (const path of sheets) drafts.push(newRule(selector, path, placesIn(path, selector)));
+  const files = [...sheetsOf(site), ...pagesOf(site)];
+  const name = classNameFor([element], (one) => isClassTaken(files, one));
+  add("class", { kind: "class", name, elements: [here], path: sheet }, `.${name}, given to this one`, sheet, likeIn);
+  drafts.push({
+    target: { kind: "class", name, elements: [], path: sheet },
+    label: `.${name}, given to all like it`,
+    path: sheet,
+    line: null,
+    group: "class",
+    condition: null,
+    places: likeIn,
+    touches: likeIt(site, page, style, conditions),
+    alone: true,
+  });
+  const id = element.id ?? name;
+  add("id", { kind: "id", name: id, element: here, path: sheet }, `#${id}`, sheet, likeIn);
   if (element.source) {
     const target: Target = { kind: "style-attribute", element: here };
-    add("style attribute", target, "style attribute", page.file.path);
+    add("style attribute", target, "style attribute", page.file.path, []);
   }
   return drafts;
+}
+
+/** What a new rule with these selectors would reach, on all pages that read its sheet; null where they are none. In steps, a page each. */
+export function* selectorReachSteps(
+  site: Site,
+  path: string,
+  selectors: string,
+  now: Conditions,
+): Generator<void, Reach | null> {
+  if (!tryParseSelectorList(selectors)) return null;
+  const draft = newRule(selectors, path);
+  const conditions = withStatesEverywhere(now);
+  const reach = noReach(site, null);
+  for (const file of pagesOf(site)) {
+    const places = placesOn(styledPage(site, file, conditions), draft);
+    reach.places.push(...places);
+    if (places.length) reach.pages.push(file.path);
+    yield;
+  }
+  return reach;
+}
+
+/** Where a new rule can go on a page: sheets that have rules of its kind first, its head last. */
+function sheetsBySubject(site: Site, { sheets, file }: StyledPage, selector: string): string[] {
+  const counts = new Map(
+    sheetsForNew(sheets).map((path) => {
+      const own = textFile(site, path);
+      return [path, own ? rulesOfKind(sheetTexts(site, own), selector) : 0];
+    }),
+  );
+  const ordered = [...counts.keys()].sort((a, b) => counts.get(b)! - counts.get(a)!);
+  return [...new Set([...ordered, file.path])];
 }
 
 function ruleDrafts(site: Site, page: StyledPage, style: Style): Draft[] {
@@ -157,6 +195,7 @@ function ruleDrafts(site: Site, page: StyledPage, style: Style): Draft[] {
       path: sheet.path,
       line: positionAt(text, start).line,
       group: "rule",
+      places: [],
       condition: under.media.length ? `@media ${under.media.join(" and ")}` : null,
       touches: matchedBy(rule),
     });
@@ -175,7 +214,7 @@ function matchedBy(rule: StyleRule): Draft["touches"] {
   };
 }
 
-function newRule(selector: string, path: string): Draft {
+function newRule(selector: string, path: string, places: RulePlace[] = []): Draft {
   const list = tryParseSelectorList(selector) ?? [];
   return {
     target: { kind: "new-rule", path, selector },
@@ -184,6 +223,7 @@ function newRule(selector: string, path: string): Draft {
     line: null,
     group: "new rule",
     condition: null,
+    places,
     touches: ({ sheets, file }) => {
       const isRead = file.path === path || sheets.owners.some((owner) => owner.sheets.some((one) => one.path === path));
       if (!isRead) return () => false;

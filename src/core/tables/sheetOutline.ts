@@ -3,7 +3,9 @@ import { elementsMatching } from "../cascade/selectors";
 import { atRest } from "../cascade/selectors/atRest";
 import { asksOnlyFor, namesIn } from "../cascade/selectors/named";
 import { tryParseSelectorList } from "../cascade/selectors/parse";
+import { selectorsOf } from "../edits/ruleEdits";
 import { descriptorRules, sheetTexts, type SheetText } from "../source/declarations";
+import { headingIn } from "../source/css/headings";
 import type { Item, StyleRule } from "../source/css/syntax";
 import { documentOf, type HtmlDocument } from "../source/html/document";
 import { positionAt } from "../source/lines";
@@ -11,7 +13,10 @@ import { pagesOf, textFile, type Site } from "../source/site";
 import type { ElementRef } from "../text/refs";
 
 export interface OutlineRule {
+  /** The whole list, on one line. */
   selector: string;
+  /** Each of the list. */
+  selectors: string[];
   /** Of the rule in its file. */
   start: number;
   /** Its lines in the file, from 1. */
@@ -73,16 +78,6 @@ function* rulesIn(items: readonly Item[], under: string[], top: Item | null): Ge
   }
 }
 
-/** The last comment of what stands between two rules, on one line, without its stars. */
-function headingIn(between: string): string | null {
-  const comment = [...between.matchAll(/\/\*([\s\S]*?)\*\//g)].at(-1)?.[1];
-  const words = comment
-    ?.split(/\r\n|\n|\r/)
-    .map((line) => line.replace(/^[\s*=_-]+|[\s*=_-]+$/g, ""))
-    .find((line) => line !== "");
-  return words ?? null;
-}
-
 function outlineOf(
   { file, offset }: SheetText,
   rule: StyleRule,
@@ -92,6 +87,7 @@ function outlineOf(
   const properties = rule.items.flatMap((item) => (item.kind === "declaration" ? [item.property] : []));
   return {
     selector: rule.preludeText.replace(/\s+/g, " "),
+    selectors: selectorsOf(rule).map((one) => one.replace(/\s+/g, " ")),
     start,
     line: positionAt(file.text, start).line,
     lastLine: positionAt(file.text, offset + rule.end).line,

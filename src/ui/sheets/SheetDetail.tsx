@@ -2,7 +2,7 @@
 
 import { Button, Input } from "antd";
 import { useId, useMemo, useState } from "react";
-import { groupBy, type OutlineRule, type SheetEdit, type SheetTableRow } from "@/core";
+import { groupBy, type OutlinePart, type OutlineRule, type SheetTableRow } from "@/core";
 import { plural } from "../shared/numbers";
 import { unwaited } from "../shared/unwaited";
 import { useGradual } from "../shared/useGradual";
@@ -12,30 +12,50 @@ import { FindingLine } from "../workspace/FindingLine";
 import { findingsIn, type KnownFinding } from "../workspace/troubles";
 import { usePick } from "../workspace/usePick";
 import { useSeeSource } from "../workspace/useSeeSource";
+import type { SheetsEdit } from "../workspace/useSheetProposal";
+import { Links } from "./Links";
+import { RuleMenu } from "./RuleMenu";
 import styles from "./Sheets.module.css";
 
 interface Props {
   row: SheetTableRow;
-  onEdit(edit: SheetEdit): Promise<string | null>;
+  /** Of the whole site, as the row's cells go. */
+  pages: readonly string[];
+  /** @returns why it cannot be done; null where it can */
+  onEdit(edit: SheetsEdit): Promise<string | null>;
 }
 
 /** A sheet: its rules in order under their comments, what each sets, how many places it has and what was found. */
-export function SheetDetail({ row, onEdit }: Props) {
+export function SheetDetail({ row, pages: all, onEdit }: Props) {
   const { path, cells } = row;
   const parts = useAnswer("outline", path);
   const found = useFoundByLine(path);
   const see = useSeeSource();
   const pages = cells.filter((cell) => cell !== null).length;
+  const { chosen, choose } = useChosenRules(parts);
   return (
     <section className={styles.detail} aria-label="Sheet">
       <div className={styles.head}>
         <h1 className="mono">{path}</h1>
         <span>{plural(pages, "page")}</span>
         <span className={styles.space} />
+        <Links row={row} pages={all} onEdit={onEdit} />
         <Rename path={path} onEdit={onEdit} />
         <Button onClick={() => unwaited(onEdit({ kind: "delete", sheet: path }))}>Delete…</Button>
         <Button onClick={() => see(path, 1, 1)}>Open the source</Button>
       </div>
+      {chosen.length > 0 && (
+        <p className={styles.gathering}>
+          <span>{plural(chosen.length, "rule")} chosen.</span>
+          <Button
+            size="small"
+            disabled={chosen.length < 2}
+            onClick={() => unwaited(onEdit({ kind: "gather-rules", path, starts: chosen }))}
+          >
+            Declare once what they have alike…
+          </Button>
+        </p>
+      )}
       {!parts && <p role="status">Reading the rules…</p>}
       {parts?.length === 0 && (
         <p className={styles.none}>
@@ -43,7 +63,16 @@ export function SheetDetail({ row, onEdit }: Props) {
         </p>
       )}
       {parts?.map(({ heading, rules }, at) => (
-        <Part key={at} heading={heading} rules={rules} path={path} found={found} />
+        <Part
+          key={at}
+          heading={heading}
+          rules={rules}
+          path={path}
+          found={found}
+          chosen={chosen}
+          onChoose={choose}
+          onEdit={onEdit}
+        />
       ))}
     </section>
   );
@@ -54,14 +83,14 @@ interface PartProps extends Omit<RuleProps, "rule"> {
   rules: readonly OutlineRule[];
 }
 
-function Part({ heading, rules, path, found }: PartProps) {
+function Part({ heading, rules, ...rest }: PartProps) {
   const { shown, end } = useGradual(rules);
   return (
     <div className={styles.part}>
       <h2>{heading ?? "No comment stands over these"}</h2>
       <ol>
         {shown.map((rule) => (
-          <Rule key={rule.start} rule={rule} path={path} found={found} />
+          <Rule key={rule.start} rule={rule} {...rest} />
         ))}
         {end}
       </ol>
@@ -83,12 +112,16 @@ interface RuleProps {
   rule: OutlineRule;
   path: string;
   found: ReadonlyMap<number, readonly KnownFinding[]>;
+  /** Starts of the rules that are chosen. */
+  chosen: readonly number[];
+  onChoose(start: number, isChosen: boolean): void;
+  onEdit: Props["onEdit"];
 }
 
-function Rule({ rule, path, found }: RuleProps) {
+function Rule({ rule, path, found, chosen, onChoose, onEdit }: RuleProps) {
   const see = useSeeSource();
   const pick = usePick();
-  const { selector, line, lastLine, properties, under, places, first } = rule;
+  const { selector, start, line, lastLine, properties, under, places, first } = rule;
   const lines = Array.from({ length: lastLine - line + 1 }, (_, at) => line + at);
   const own = lines.flatMap((at) => found.get(at) ?? []);
   return (
@@ -114,8 +147,25 @@ function Rule({ rule, path, found }: RuleProps) {
       ) : (
         <span className="doubtful">◆ nowhere</span>
       )}
+      <RuleMenu
+        rule={rule}
+        path={path}
+        isChosen={chosen.includes(start)}
+        onChoose={(isChosen) => onChoose(start, isChosen)}
+        onEdit={onEdit}
+      />
     </li>
   );
+}
+
+/** The rules that are chosen to be gathered, as long as they are there. */
+function useChosenRules(parts: readonly OutlinePart[] | null) {
+  const [starts, setStarts] = useState<readonly number[]>([]);
+  const known = new Set(parts?.flatMap(({ rules }) => rules.map(({ start }) => start)));
+  const chosen = starts.filter((start) => known.has(start));
+  const choose = (start: number, isChosen: boolean) =>
+    setStarts(isChosen ? [...chosen, start] : chosen.filter((one) => one !== start));
+  return { chosen, choose };
 }
 
 function Rename({ path, onEdit }: { path: string } & Pick<Props, "onEdit">) {

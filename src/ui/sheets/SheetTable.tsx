@@ -1,42 +1,62 @@
 "use client";
 
-import type { SheetCell, SheetEdit, SheetTable as Table, SheetTableRow } from "@/core";
+import { useMemo } from "react";
+import {
+  sheetColumns,
+  type SheetCell,
+  type SheetColumn,
+  type SheetEdit,
+  type SheetTable as Table,
+  type SheetTableRow,
+} from "@/core";
 import { plural } from "../shared/numbers";
 import { useSeeSource } from "../workspace/useSeeSource";
 import styles from "./Sheets.module.css";
 
 interface Props {
   table: Table;
+  /** What the path of a page has to hold; "" for all. */
+  wanted: string;
   chosen: string | null;
   onChoose(sheet: string): void;
   onEdit(edit: SheetEdit): void;
+  /** Asks for the selectors that style attributes become. */
+  onMoveAttributes(page: string, sheet: string): void;
 }
 
-/** Sheets down, pages across. */
-export function SheetTable({ table, chosen, onChoose, onEdit }: Props) {
-  const { pages, rows } = table;
+/** Sheets down, pages across; where there are many, those that are dressed alike are one column. */
+export function SheetTable({ table, wanted, chosen, onChoose, onEdit, onMoveAttributes }: Props) {
+  const { rows } = table;
+  const columns = useMemo(() => sheetColumns(table, wanted), [table, wanted]);
   return (
     <div className={styles.scroller} role="region" aria-label="Sheets and pages" tabIndex={0}>
       <table className={styles.table}>
         <thead>
           <tr>
             <th scope="col">Sheet</th>
-            {pages.map((page) => (
-              <th key={page} scope="col" title={page}>
-                {shortPage(page)}
+            {columns.map(({ name, pages }) => (
+              <th key={name} scope="col" title={pages.join("\n")}>
+                {shortPage(name)}
               </th>
             ))}
           </tr>
         </thead>
         <tbody>
-          {rows.map((row) => (
+          {rows.map((row, at) => (
             <tr key={`${row.kind} ${row.path}`} aria-current={row.kind === "sheet" && row.path === chosen}>
               <th scope="row">
                 <RowTitle row={row} onChoose={onChoose} />
               </th>
-              {row.cells.map((cell, at) => (
-                <td key={pages[at]}>
-                  <Cell row={row} cell={cell} page={pages[at]!} into={readBy(rows, at)} onEdit={onEdit} />
+              {columns.map((column) => (
+                <td key={column.name}>
+                  <Cell
+                    row={row}
+                    cell={column.cells[at] ?? null}
+                    column={column}
+                    into={readBy(rows, column)}
+                    onEdit={onEdit}
+                    onMoveAttributes={onMoveAttributes}
+                  />
                 </td>
               ))}
             </tr>
@@ -47,11 +67,11 @@ export function SheetTable({ table, chosen, onChoose, onEdit }: Props) {
   );
 }
 
-/** The sheets that a page links to itself, in the order in which it reads them. */
-const readBy = (rows: readonly SheetTableRow[], page: number): string[] =>
+/** The sheets that pages link to themselves, in the order in which they read them. */
+const readBy = (rows: readonly SheetTableRow[], { cells }: SheetColumn): string[] =>
   rows
-    .filter(({ kind, cells }) => kind === "sheet" && cells[page]?.linked)
-    .sort((a, b) => a.cells[page]!.order! - b.cells[page]!.order!)
+    .flatMap(({ kind, path }, at) => (kind === "sheet" && cells[at]?.linked ? [{ path, order: cells[at].order! }] : []))
+    .sort((a, b) => a.order - b.order)
     .map(({ path }) => path);
 
 /** The file's name without what all pages have. */
@@ -83,51 +103,54 @@ function RowTitle({ row, onChoose }: { row: SheetTableRow; onChoose(sheet: strin
   );
 }
 
-interface CellProps {
+interface CellProps extends Pick<Props, "onEdit" | "onMoveAttributes"> {
   row: SheetTableRow;
   cell: SheetCell | null;
-  page: string;
-  /** The sheets that the page links to, in their order. */
+  column: SheetColumn;
+  /** The sheets that the pages link to, in their order. */
   into: readonly string[];
-  onEdit(edit: SheetEdit): void;
 }
 
-function Cell({ row, cell, page, into, onEdit }: CellProps) {
-  const see = useSeeSource();
+function Cell(props: CellProps) {
+  const { row, cell, column, into, onEdit } = props;
   const { kind, path } = row;
-  if (kind === "missing")
-    return cell ? (
-      <button
-        type="button"
-        className="text-button fails"
-        disabled={cell.line === null}
-        onClick={() => see(page, cell.line!, 1)}
-      >
-        ▲ {cell.line === null ? "imported" : `line ${cell.line}`}
-      </button>
-    ) : null;
-  if (kind !== "sheet")
-    return cell ? <Own row={row} count={cell.count!} page={page} into={into} onEdit={onEdit} /> : null;
+  if (kind === "missing") return cell && <Missing cell={cell} column={column} />;
+  if (kind !== "sheet") return cell && <Own {...props} count={cell.count!} />;
   if (!cell)
     return (
       <button
         type="button"
         className={`text-button ${styles.link}`}
-        aria-label={`Link ${page} to ${path}`}
-        onClick={() => onEdit({ kind: "link", sheet: path, page })}
+        aria-label={`Link ${column.name} to ${path}`}
+        onClick={() => onEdit({ kind: "link", sheet: path, pages: column.pages })}
       >
-        link it
+        {column.pages.length > 1 ? "link them" : "link it"}
       </button>
     );
-  return <Order path={path} cell={cell} page={page} into={into} onEdit={onEdit} />;
+  return <Order path={path} cell={cell} column={column} into={into} onEdit={onEdit} />;
 }
 
-/** What a page holds itself, with the steps to move it into a sheet that it reads. */
-function Own({ row, count, page, into, onEdit }: Omit<CellProps, "cell"> & { count: number }) {
-  const kind = row.kind === "head" ? "from-head" : "from-elements";
-  const words = row.kind === "head" ? plural(count, "rule") : String(count);
-  if (into.length === 0) return <>{words}</>;
-  const what = row.kind === "head" ? "rules in its head" : "style attributes";
+function Missing({ cell, column }: { cell: SheetCell; column: SheetColumn }) {
+  const see = useSeeSource();
+  return (
+    <button
+      type="button"
+      className="text-button fails"
+      disabled={cell.line === null}
+      onClick={() => see(column.pages[0]!, cell.line!, 1)}
+    >
+      ▲ {cell.line === null ? "imported" : `line ${cell.line}`}
+    </button>
+  );
+}
+
+/** What pages hold themselves; of one page, with the steps to move it into a sheet that it reads. */
+function Own({ row, count, column, into, onEdit, onMoveAttributes }: Omit<CellProps, "cell"> & { count: number }) {
+  const isHead = row.kind === "head";
+  const words = isHead ? plural(count, "rule") : String(count);
+  const [page, ...more] = column.pages as [string, ...string[]];
+  if (into.length === 0 || more.length > 0) return <>{words}</>;
+  const what = isHead ? "rules in its head" : "style attributes";
   return (
     <details className={styles.cell} name="sheet-cell">
       <summary aria-label={`${page}: ${words}, ${what}`}>
@@ -135,7 +158,11 @@ function Own({ row, count, page, into, onEdit }: Omit<CellProps, "cell"> & { cou
       </summary>
       <div className={styles.menu} role="group" aria-label={`The ${what} of ${page}`}>
         {into.map((sheet) => (
-          <button key={sheet} type="button" onClick={() => onEdit({ kind, sheet, page })}>
+          <button
+            key={sheet}
+            type="button"
+            onClick={() => (isHead ? onEdit({ kind: "from-head", sheet, page }) : onMoveAttributes(page, sheet))}
+          >
             Move into {sheet}
           </button>
         ))}
@@ -144,14 +171,14 @@ function Own({ row, count, page, into, onEdit }: Omit<CellProps, "cell"> & { cou
   );
 }
 
-/** As which number a page reads a sheet, with the steps to read it earlier, later, or not at all. */
+/** As which number pages read a sheet, with the steps to read it earlier, later, in their heads, or not at all. */
 function Order({
   path,
   cell,
-  page,
+  column,
   into,
   onEdit,
-}: { path: string; cell: SheetCell } & Omit<CellProps, "row" | "cell">) {
+}: Pick<CellProps, "column" | "into" | "onEdit"> & { path: string; cell: SheetCell }) {
   if (!cell.linked)
     return (
       <span className={styles.order} title="Another sheet imports it">
@@ -159,24 +186,32 @@ function Order({
         <small> imported</small>
       </span>
     );
+  const { name, pages } = column;
+  const [page, ...more] = pages as [string, ...string[]];
+  const which = more.length ? "these pages" : "this page";
   return (
     <details className={styles.cell} name="sheet-cell">
-      <summary aria-label={`${page} reads ${path} as number ${cell.order}`} className={styles.order}>
+      <summary aria-label={`${name} reads ${path} as number ${cell.order}`} className={styles.order}>
         {cell.order}
       </summary>
-      <div className={styles.menu} role="group" aria-label={`${path} on ${page}`}>
+      <div className={styles.menu} role="group" aria-label={`${path} on ${name}`}>
         {into[0] !== path && (
-          <button type="button" onClick={() => onEdit({ kind: "move", sheet: path, page, by: -1 })}>
+          <button type="button" onClick={() => onEdit({ kind: "move", sheet: path, pages, by: -1 })}>
             Read it earlier
           </button>
         )}
         {into.at(-1) !== path && (
-          <button type="button" onClick={() => onEdit({ kind: "move", sheet: path, page, by: 1 })}>
+          <button type="button" onClick={() => onEdit({ kind: "move", sheet: path, pages, by: 1 })}>
             Read it later
           </button>
         )}
-        <button type="button" onClick={() => onEdit({ kind: "unlink", sheet: path, page })}>
-          Take it off this page
+        {more.length === 0 && (
+          <button type="button" onClick={() => onEdit({ kind: "to-head", sheet: path, page })}>
+            Put its rules into this page
+          </button>
+        )}
+        <button type="button" onClick={() => onEdit({ kind: "unlink", sheet: path, pages })}>
+          Take it off {which}
         </button>
       </div>
     </details>

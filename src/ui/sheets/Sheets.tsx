@@ -1,17 +1,16 @@
 "use client";
 
-import { Button } from "antd";
+import { Button, Input } from "antd";
 import { useSearchParams } from "next/navigation";
 import { useState } from "react";
-import type { SheetEdit, SheetTableRow } from "@/core";
+import { mostColumns, type SheetTableRow } from "@/core";
 import { plural } from "../shared/numbers";
-import { unwaited } from "../shared/unwaited";
 import { Reading, Space, View } from "../shared/View";
 import { useAnswer } from "../workspace/answers";
-import { useEngine } from "../workspace/context";
-import { WriteChanges, type Proposal } from "../workspace/WriteChanges";
-import { NewSheet } from "./NewSheet";
-import { Proof } from "./Proof";
+import { NewSheet } from "../workspace/NewSheet";
+import { useSheetProposal } from "../workspace/useSheetProposal";
+import { WriteChanges } from "../workspace/WriteChanges";
+import { MoveAttributes } from "./MoveAttributes";
 import { SheetDetail } from "./SheetDetail";
 import { SheetTable } from "./SheetTable";
 import styles from "./Sheets.module.css";
@@ -22,7 +21,9 @@ export function Sheets() {
   const asked = useSearchParams();
   const [chosen, setChosen] = useState<string | null>(asked.get("sheet"));
   const [isMaking, setMaking] = useState(asked.has("new"));
-  const { proposal, problem, propose, close } = useProposal();
+  const [wanted, setWanted] = useState("");
+  const [moving, setMoving] = useState<{ page: string; sheet: string } | null>(null);
+  const { proposal, problem, propose, close } = useSheetProposal();
   if (!table) return <Reading label="Sheets" />;
   const sheets = table.rows.filter(({ kind }) => kind === "sheet");
   const row = sheets.find(({ path }) => path === chosen) ?? sheets[0];
@@ -35,6 +36,16 @@ export function Sheets() {
           <b>{summaryOf(sheets, table.pages.length)}</b>
           <span>In the order in which they are read; what comes later wins a tie.</span>
           <Space />
+          {table.pages.length > mostColumns && (
+            <Input
+              allowClear
+              className={styles.filter}
+              aria-label="Pages whose path holds"
+              placeholder="Pages whose path holds…"
+              value={wanted}
+              onChange={({ target }) => setWanted(target.value)}
+            />
+          )}
           <Button onClick={() => setMaking(true)}>New sheet…</Button>
         </>
       }
@@ -45,15 +56,33 @@ export function Sheets() {
             {problem}
           </p>
         )}
-        <SheetTable table={table} chosen={row?.path ?? null} onChoose={setChosen} onEdit={propose} />
+        <SheetTable
+          table={table}
+          wanted={wanted}
+          chosen={row?.path ?? null}
+          onChoose={setChosen}
+          onEdit={propose}
+          onMoveAttributes={(page, sheet) => setMoving({ page, sheet })}
+        />
         {sheets.length === 0 && <NoSheet onNew={() => setMaking(true)} />}
       </div>
       {row ? (
-        <SheetDetail key={row.path} row={row} onEdit={propose} />
+        <SheetDetail key={row.path} row={row} pages={table.pages} onEdit={propose} />
       ) : (
         <section className={styles.detail} aria-label="Sheet" />
       )}
-      {isMaking && <NewSheet pages={table.pages} onClose={() => setMaking(false)} onEdit={propose} />}
+      {isMaking && (
+        <NewSheet
+          pages={table.pages}
+          onCancel={() => setMaking(false)}
+          onEdit={async (edit) => {
+            const why = await propose(edit);
+            if (why === null) setMaking(false);
+            return why;
+          }}
+        />
+      )}
+      {moving && <MoveAttributes {...moving} onClose={() => setMoving(null)} onEdit={propose} />}
       <WriteChanges
         proposal={proposal}
         onClose={(written) => {
@@ -82,68 +111,4 @@ function NoSheet({ onNew }: { onNew(): void }) {
       </Button>
     </div>
   );
-}
-
-interface SheetProposal extends Proposal {
-  /** The sheet that is chosen once it is written. */
-  sheet: string | null;
-}
-
-/** What is asked for, planned and ready to be looked at; the reason where it cannot be done. */
-function useProposal() {
-  const engine = useEngine();
-  const [proposal, setProposal] = useState<SheetProposal | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
-  const propose = async (edit: SheetEdit): Promise<string | null> => {
-    const { changes, files, problem: why } = await engine.planSheets(edit);
-    // Who types a name is told beside it.
-    setProblem(edit.kind === "new" || edit.kind === "rename" ? null : why);
-    if (why === null)
-      setProposal({
-        title: titleOf(edit),
-        changes,
-        files,
-        counted: "change",
-        sheet: sheetAfter(edit),
-        proof: edit.kind.startsWith("from-") ? <Proof changes={changes} /> : null,
-      });
-    return why;
-  };
-  return {
-    proposal,
-    problem,
-    propose: (edit: SheetEdit) => unwaitedWhy(propose(edit)),
-    close: () => setProposal(null),
-  };
-}
-
-/** The reason, for who waits for it; a failure is told to nobody else. */
-function unwaitedWhy(why: Promise<string | null>): Promise<string | null> {
-  unwaited(why);
-  return why;
-}
-
-const sheetAfter = (edit: SheetEdit): string | null =>
-  edit.kind === "rename" ? edit.to : edit.kind === "delete" ? null : edit.sheet;
-
-function titleOf(edit: SheetEdit): string {
-  const { sheet } = edit;
-  switch (edit.kind) {
-    case "link":
-      return `Link ${edit.page} to ${sheet}`;
-    case "unlink":
-      return `Take ${sheet} off ${edit.page}`;
-    case "move":
-      return `Read ${sheet} ${edit.by < 0 ? "earlier" : "later"} on ${edit.page}`;
-    case "new":
-      return `Make ${sheet}`;
-    case "rename":
-      return `Rename ${sheet} to ${edit.to}`;
-    case "from-head":
-      return `Move the rules in the head of ${edit.page} into ${sheet}`;
-    case "from-elements":
-      return `Move the style attributes of ${edit.page} into ${sheet}`;
-    case "delete":
-      return `Delete ${sheet}`;
-  }
 }

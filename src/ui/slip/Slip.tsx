@@ -91,7 +91,7 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
       />
       <Readouts slip={slip} shown={shown} />
       <FoundHere rows={slip.rows} found={found} />
-      <BarePage />
+      <BarePage onMade={choice.chooseSheet} />
       <WriteTo choice={choice} />
       <div className={styles.rows}>
         {slip.rows.map((row) => (

@@ -11,6 +11,8 @@ export type Question =
   | "inks"
   | "linkLooks"
   | "palette"
+  | "rulePlaces"
+  | "selectorReach"
   | "outline"
   | "setting"
   | "sheets"

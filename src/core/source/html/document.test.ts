@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { attributesIntoSheet } from "../../edits/intoSheet";
+import { attributesIntoSheet } from "../../edits/attributesIntoSheet";
 import { site } from "../../testing/site";
 import { declarationsOfFile } from "../declarations";
 import { changeSite, textFile } from "../site";

@@ -1,29 +1,31 @@
 "use client";
 
-import { Checkbox, Input, Modal } from "antd";
+import { Checkbox, Input, Modal, Radio } from "antd";
 import { useId, useState } from "react";
 import type { SheetEdit } from "@/core";
 import { unwaited } from "../shared/unwaited";
-import styles from "./Sheets.module.css";
+import styles from "./NewSheet.module.css";
 
 interface Props {
   pages: readonly string[];
-  onClose(): void;
+  /** Those that are to link to it at first; all by default. */
+  first?: readonly string[];
+  onCancel(): void;
   /** @returns why it cannot be done; null where it can */
   onEdit(edit: SheetEdit): Promise<string | null>;
 }
 
 /** Asks how a new sheet is called, and which pages get it. */
-export function NewSheet({ pages, onClose, onEdit }: Props) {
+export function NewSheet({ pages, first: asked = pages, onCancel, onEdit }: Props) {
   const [name, setName] = useState("styles.css");
   const [chosen, setChosen] = useState<readonly string[] | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const field = useId();
-  const linked = chosen ?? pages;
+  const linked = chosen ?? asked;
+  const [first, setFirst] = useState(false);
   const propose = async () => {
-    const why = await onEdit({ kind: "new", sheet: name, pages: pages.filter((page) => linked.includes(page)) });
+    const why = await onEdit({ kind: "new", sheet: name, pages: pages.filter((page) => linked.includes(page)), first });
     setProblem(why);
-    if (why === null) onClose();
   };
   return (
     <Modal
@@ -32,7 +34,7 @@ export function NewSheet({ pages, onClose, onEdit }: Props) {
       okText="Look at it"
       cancelText="Cancel"
       onOk={() => unwaited(propose())}
-      onCancel={onClose}
+      onCancel={onCancel}
     >
       <div className={styles.form}>
         <label htmlFor={field}>Name, with its folder</label>
@@ -49,7 +51,7 @@ export function NewSheet({ pages, onClose, onEdit }: Props) {
           {problem}
         </p>
         <fieldset>
-          <legend>Pages that link to it, behind their other sheets</legend>
+          <legend>Pages that link to it</legend>
           <Checkbox
             checked={linked.length === pages.length}
             indeterminate={linked.length > 0 && linked.length < pages.length}
@@ -64,6 +66,15 @@ export function NewSheet({ pages, onClose, onEdit }: Props) {
             onChange={(values) => setChosen(values)}
           />
         </fieldset>
+        <Radio.Group
+          aria-label="Where they read it"
+          value={first}
+          onChange={({ target }) => setFirst(target.value === true)}
+          options={[
+            { value: false, label: "behind their other sheets, so that it wins a tie" },
+            { value: true, label: "before them" },
+          ]}
+        />
       </div>
     </Modal>
   );

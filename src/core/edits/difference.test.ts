@@ -1,0 +1,39 @@
+import { expect, test } from "vitest";
+import { defaultConditions } from "../cascade/conditions";
+import { changeSite } from "../source/site";
+import { finished } from "../source/steps";
+import { site } from "../testing/site";
+import { differenceOf } from "./difference";
+import { differenceSteps } from "./proof";
+
+/** What comes of other text at the end of the sheet. */
+function differences(page: string, more: string) {
+  const from = site({ "index.html": page, "a.css": "p { color: red }" });
+  const changes = [{ path: "a.css", start: 16, end: 16, insert: more }];
+  const after = changeSite(from, changes);
+  const refs = finished(differenceSteps(from, after, changes, defaultConditions));
+  return refs.map((ref) => differenceOf(from, after, ref, changes, defaultConditions));
+}
+const page = '<!doctype html><link rel=stylesheet href=a.css><p>Two <a href="#">boats</a></p>';
+
+test("which values are others", () => {
+  expect(differences(page, "p { color: blue }")[0]).toMatchObject({
+    text: "Two",
+    under: "",
+    values: [{ property: "color", before: "rgb(255, 0, 0)", after: "rgb(0, 0, 255)" }],
+  });
+});
+
+test("under which circumstances", () => {
+  expect(differences(page, "@media (prefers-color-scheme: dark) { p { color: blue } }")[0]!.under).toBe(
+    "in the dark scheme",
+  );
+  expect(differences(page, "@media (max-width: 400px) { p { color: blue } }")[0]!.under).toBe("at 360px");
+  expect(differences(page, "a:hover { color: blue }")).toMatchObject([{ text: "boats", under: "in the state hover" }]);
+});
+
+test("what is around it where that is what differs", () => {
+  expect(differences(page, "body { background-color: #eee }")[0]!.values[0]).toMatchObject({
+    property: "background-color",
+  });
+});

@@ -1,0 +1,71 @@
+/** How a text comes out differently, in words for people. */
+import type { Conditions } from "../cascade/conditions";
+import { reportedLonghands } from "../cascade/properties";
+import { computedValue, type Style } from "../cascade/style";
+import { styledPage } from "../cascade/styledPages";
+import type { TextChange } from "../source/changes";
+import { textFile, type Site } from "../source/site";
+import { styleAt } from "../text/pageTexts";
+import { shownWords, textStyleProperties } from "../text/textStyles";
+import type { ElementRef } from "../text/refs";
+import { provenUnder } from "./proof";
+import { styleBefore } from "./reach";
+
+export interface Difference {
+  ref: ElementRef;
+  /** Its first words. */
+  text: string;
+  /** What readers bring about when it differs: "in the dark scheme"; "" for what is looked at. */
+  under: string;
+  /** Computed values that are others: of the text, or of the nearest that is around it. */
+  values: { property: string; before: string; after: string }[];
+}
+
+/** What is told first is what sets the text itself. */
+const ordered = [...new Set(["color", ...textStyleProperties, ...reportedLonghands])];
+
+/** So many values are named. */
+const most = 3;
+
+/** @param ref a text that comes out differently, as it is found after the changes; null where nothing of it does */
+export function differenceOf(
+  before: Site,
+  after: Site,
+  ref: ElementRef,
+  changes: readonly TextChange[],
+  conditions: Conditions,
+): Difference | null {
+  const [old, now] = [textFile(before, ref.page), textFile(after, ref.page)];
+  if (!old || !now) return null;
+  const own = changes.filter(({ path }) => path === ref.page);
+  for (const under of provenUnder(conditions)) {
+    const [was, is] = [styledPage(before, old, under), styledPage(after, now, under)];
+    const earlier = styleBefore(was, is, own);
+    for (let style = styleAt(is, ref); style; style = style.parent) {
+      const values = valuesThatDiffer(earlier(style), style);
+      if (values.length === 0) continue;
+      const text = shownWords(is.styles[ref.index]!.element).slice(0, 40);
+      return { ref, text, under: underWords(under, conditions), values };
+    }
+  }
+  return null;
+}
+
+function valuesThatDiffer(before: Style | undefined, after: Style): Difference["values"] {
+  if (!before) return [];
+  const told = new Map<string, Difference["values"][number]>();
+  for (const property of ordered) {
+    const [was, is] = [computedValue(before, property), computedValue(after, property)];
+    const key = `${was}\n${is}`;
+    // What follows from the first need not be told again: an edge that has the ink, for one.
+    if (was !== is && !told.has(key)) told.set(key, { property, before: was, after: is });
+  }
+  return [...told.values()].slice(0, most);
+}
+
+function underWords(under: Conditions, asked: Conditions): string {
+  const [state] = under.forcedEverywhere;
+  if (state && !asked.forcedEverywhere.includes(state)) return `in the state ${state}`;
+  const scheme = under.scheme === asked.scheme ? [] : [`in the ${under.scheme} scheme`];
+  return [...scheme, ...(under.width === asked.width ? [] : [`at ${under.width}px`])].join(" ");
+}
