@@ -39,10 +39,10 @@ describe("by hand", () => {
 
   test("some properties get a rule of their own", () => {
     expect(after({ kind: "split-properties", start: start("h1"), properties: ["margin"] })).toContain(
-      "h1,\nh2 {\n  color: navy;\n}\nh1,\nh2 {\n  margin: 0;\n}\n",
+      "h1,\nh2 {\n  color: navy;\n}\nh1,\nh2 {\n  margin: 0\n}\n",
     );
     expect(after({ kind: "split-properties", start: start("h3"), properties: ["color", "top"] })).toContain(
-      "h3 { margin: 0; }\n\nh3 { color: navy; top: 0; }\n",
+      "h3 { margin: 0; }\n\nh3 { color: navy; top: 0 }\n",
     );
     expect(() => after({ kind: "split-properties", start: start("h3"), properties: ["left"] })).toThrow("have to stay");
   });
@@ -64,10 +64,7 @@ describe("by hand", () => {
 
   test("what several rules have alike is declared once", () => {
     expect(after({ kind: "gather-rules", starts: [start("h1"), start("h3")] })).toBe(
-      text
-        .replace("h1,\nh2 {", "h1,\nh2,\nh3 {")
-        .replace("margin: 0\n}", "margin: 0;\n}")
-        .replace("h3 { color: navy; margin: 0; top: 0 }", "h3 { top: 0 }"),
+      text.replace("h1,\nh2 {", "h1,\nh2,\nh3 {").replace("h3 { color: navy; margin: 0; top: 0 }", "h3 { top: 0 }"),
     );
     expect(() => after({ kind: "gather-rules", starts: [start("h1"), start("p {")] })).toThrow("same conditions");
     expect(() => after({ kind: "gather-rules", starts: [start("h1")] })).toThrow("two rules");

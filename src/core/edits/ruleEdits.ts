@@ -128,12 +128,13 @@ function takenOut(path: string, sheet: SheetText, rule: StyleRule, declarations:
   );
 }
 
-/** Declarations with what stands before each, ended by semicolons, as a block with the braces of a rule. */
+/** Declarations with what stands before each, parted by semicolons as in its rule, as a block with the braces of a rule. */
 function blockWith({ text }: SheetText, rule: StyleRule, declarations: readonly Declaration[]): string {
   const where = blockText({ text } as SheetText, rule);
-  const parts = declarations.map((one) => {
-    const written = text.slice(startWithBlank(where, one.start), endOf(one));
-    return one.semicolon === null ? `${written};` : written;
+  const ends = rule.items.findLast(isDeclaration)?.semicolon !== null;
+  const parts = declarations.map((one, at) => {
+    const written = text.slice(startWithBlank(where, one.start), one.end);
+    return at < declarations.length - 1 || ends ? `${written};` : written;
   });
   const opening = text.slice(rule.prelude.start + rule.preludeText.length, rule.block.start);
   const before = text.slice(startWithBlank(where, rule.block.end), rule.block.end);

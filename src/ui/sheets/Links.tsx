@@ -3,6 +3,7 @@
 import { Input, Modal } from "antd";
 import { useId, useState } from "react";
 import type { SheetTableRow } from "@/core";
+import { Menu } from "../shared/Menu";
 import { unwaited } from "../shared/unwaited";
 import type { SheetsEdit } from "../workspace/useSheetProposal";
 import styles from "./Sheets.module.css";
@@ -14,7 +15,7 @@ interface Props {
   onEdit(edit: SheetsEdit): Promise<string | null>;
 }
 
-/** What is done to a sheet on all pages at once. */
+/** What is done to a sheet on all pages at once, or to it as a whole. */
 export function Links({ row, pages, onEdit }: Props) {
   const [isUsing, setUsing] = useState(false);
   const { path, cells } = row;
@@ -23,32 +24,32 @@ export function Links({ row, pages, onEdit }: Props) {
   const edit = (one: SheetsEdit) => () => unwaited(onEdit(one));
   return (
     <>
-      <details className={styles.cell} name="sheet-links">
-        <summary className={styles.button}>On all pages…</summary>
-        <div className={styles.menu} role="group" aria-label={`${path} on all pages`}>
-          {others.length > 0 && (
-            <button type="button" onClick={edit({ kind: "link", sheet: path, pages: others })}>
-              Link all pages to it
+      <Menu group="sheet-links" className={styles.button} summary="More…" label={`${path} on all pages`}>
+        {others.length > 0 && (
+          <button type="button" onClick={edit({ kind: "link", sheet: path, pages: others })}>
+            Link all pages to it
+          </button>
+        )}
+        {linked.length > 0 && (
+          <>
+            <button type="button" onClick={edit({ kind: "move", sheet: path, pages: linked, by: -1 })}>
+              Read it earlier
             </button>
-          )}
-          {linked.length > 0 && (
-            <>
-              <button type="button" onClick={edit({ kind: "move", sheet: path, pages: linked, by: -1 })}>
-                Read it earlier
-              </button>
-              <button type="button" onClick={edit({ kind: "move", sheet: path, pages: linked, by: 1 })}>
-                Read it later
-              </button>
-              <button type="button" onClick={() => setUsing(true)}>
-                For whom it is…
-              </button>
-              <button type="button" onClick={edit({ kind: "unlink", sheet: path, pages: linked })}>
-                Take it off all pages
-              </button>
-            </>
-          )}
-        </div>
-      </details>
+            <button type="button" onClick={edit({ kind: "move", sheet: path, pages: linked, by: 1 })}>
+              Read it later
+            </button>
+            <button type="button" onClick={() => setUsing(true)}>
+              For whom it is…
+            </button>
+            <button type="button" onClick={edit({ kind: "unlink", sheet: path, pages: linked })}>
+              Take it off all pages
+            </button>
+          </>
+        )}
+        <button type="button" onClick={edit({ kind: "delete", sheet: path })}>
+          Delete it…
+        </button>
+      </Menu>
       {isUsing && <Use path={path} pages={linked} onClose={() => setUsing(false)} onEdit={onEdit} />}
     </>
   );

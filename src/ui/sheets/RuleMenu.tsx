@@ -3,6 +3,7 @@
 import { Checkbox, Input, Modal } from "antd";
 import { useId, useState } from "react";
 import type { OutlineRule, RuleEdit } from "@/core";
+import { Menu } from "../shared/Menu";
 import { unwaited } from "../shared/unwaited";
 import type { SheetsEdit } from "../workspace/useSheetProposal";
 import styles from "./Sheets.module.css";
@@ -24,35 +25,36 @@ export function RuleMenu({ rule, path, isChosen, onChoose, onEdit }: Props) {
   const { selector, selectors, properties, start } = rule;
   return (
     <>
-      <details className={styles.cell} name="rule-menu">
-        <summary aria-label={`What can be done with ${selector}`} className={styles.more}>
-          …
-        </summary>
-        <div className={styles.menu} role="group" aria-label={`Rule ${selector}`}>
-          <button type="button" onClick={() => setAsking("copy")}>
-            The same for another selector…
+      <Menu
+        group="rule-menu"
+        name={`What can be done with ${selector}`}
+        className={styles.more}
+        summary="…"
+        label={`Rule ${selector}`}
+      >
+        <button type="button" onClick={() => setAsking("copy")}>
+          The same for another selector…
+        </button>
+        {selectors.length > 1 && (
+          <button type="button" onClick={() => setAsking("selectors")}>
+            Split by selector…
           </button>
-          {selectors.length > 1 && (
-            <button type="button" onClick={() => setAsking("selectors")}>
-              Split by selector…
-            </button>
-          )}
-          {properties.length > 1 && (
-            <button type="button" onClick={() => setAsking("properties")}>
-              Split by property…
-            </button>
-          )}
-          <button type="button" onClick={() => unwaited(onEdit({ kind: "move-rule", path, start, by: -1 }))}>
-            Put it before the one above
+        )}
+        {properties.length > 1 && (
+          <button type="button" onClick={() => setAsking("properties")}>
+            Split by property…
           </button>
-          <button type="button" onClick={() => unwaited(onEdit({ kind: "move-rule", path, start, by: 1 }))}>
-            Put it behind the one below
-          </button>
-          <button type="button" aria-pressed={isChosen} onClick={() => onChoose(!isChosen)}>
-            {isChosen ? "Choose it no more" : "Choose it, to gather with others"}
-          </button>
-        </div>
-      </details>
+        )}
+        <button type="button" onClick={() => unwaited(onEdit({ kind: "move-rule", path, start, by: -1 }))}>
+          Put it before the one above
+        </button>
+        <button type="button" onClick={() => unwaited(onEdit({ kind: "move-rule", path, start, by: 1 }))}>
+          Put it behind the one below
+        </button>
+        <button type="button" aria-pressed={isChosen} onClick={() => onChoose(!isChosen)}>
+          {isChosen ? "Choose it no more" : "Choose it, to gather with others"}
+        </button>
+      </Menu>
       {asking && <RuleDialog rule={rule} path={path} asking={asking} onClose={() => setAsking(null)} onEdit={onEdit} />}
     </>
   );

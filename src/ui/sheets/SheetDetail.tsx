@@ -41,7 +41,6 @@ export function SheetDetail({ row, pages: all, onEdit }: Props) {
         <span className={styles.space} />
         <Links row={row} pages={all} onEdit={onEdit} />
         <Rename path={path} onEdit={onEdit} />
-        <Button onClick={() => unwaited(onEdit({ kind: "delete", sheet: path }))}>Delete…</Button>
         <Button onClick={() => see(path, 1, 1)}>Open the source</Button>
       </div>
       {chosen.length > 0 && (

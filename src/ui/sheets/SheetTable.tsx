@@ -9,6 +9,7 @@ import {
   type SheetTable as Table,
   type SheetTableRow,
 } from "@/core";
+import { Menu } from "../shared/Menu";
 import { plural } from "../shared/numbers";
 import { useSeeSource } from "../workspace/useSeeSource";
 import styles from "./Sheets.module.css";
@@ -152,22 +153,22 @@ function Own({ row, count, column, into, onEdit, onMoveAttributes }: Omit<CellPr
   if (into.length === 0 || more.length > 0) return <>{words}</>;
   const what = isHead ? "rules in its head" : "style attributes";
   return (
-    <details className={styles.cell} name="sheet-cell">
-      <summary aria-label={`${page}: ${words}, ${what}`}>
-        <span className={styles.link}>{words}</span>
-      </summary>
-      <div className={styles.menu} role="group" aria-label={`The ${what} of ${page}`}>
-        {into.map((sheet) => (
-          <button
-            key={sheet}
-            type="button"
-            onClick={() => (isHead ? onEdit({ kind: "from-head", sheet, page }) : onMoveAttributes(page, sheet))}
-          >
-            Move into {sheet}
-          </button>
-        ))}
-      </div>
-    </details>
+    <Menu
+      group="sheet-cell"
+      name={`${page}: ${words}, ${what}`}
+      summary={<span className={styles.link}>{words}</span>}
+      label={`The ${what} of ${page}`}
+    >
+      {into.map((sheet) => (
+        <button
+          key={sheet}
+          type="button"
+          onClick={() => (isHead ? onEdit({ kind: "from-head", sheet, page }) : onMoveAttributes(page, sheet))}
+        >
+          Move into {sheet}
+        </button>
+      ))}
+    </Menu>
   );
 }
 
@@ -190,30 +191,31 @@ function Order({
   const [page, ...more] = pages as [string, ...string[]];
   const which = more.length ? "these pages" : "this page";
   return (
-    <details className={styles.cell} name="sheet-cell">
-      <summary aria-label={`${name} reads ${path} as number ${cell.order}`} className={styles.order}>
-        {cell.order}
-      </summary>
-      <div className={styles.menu} role="group" aria-label={`${path} on ${name}`}>
-        {into[0] !== path && (
-          <button type="button" onClick={() => onEdit({ kind: "move", sheet: path, pages, by: -1 })}>
-            Read it earlier
-          </button>
-        )}
-        {into.at(-1) !== path && (
-          <button type="button" onClick={() => onEdit({ kind: "move", sheet: path, pages, by: 1 })}>
-            Read it later
-          </button>
-        )}
-        {more.length === 0 && (
-          <button type="button" onClick={() => onEdit({ kind: "to-head", sheet: path, page })}>
-            Put its rules into this page
-          </button>
-        )}
-        <button type="button" onClick={() => onEdit({ kind: "unlink", sheet: path, pages })}>
-          Take it off {which}
+    <Menu
+      group="sheet-cell"
+      name={`${name} reads ${path} as number ${cell.order}`}
+      className={styles.order}
+      summary={cell.order}
+      label={`${path} on ${name}`}
+    >
+      {into[0] !== path && (
+        <button type="button" onClick={() => onEdit({ kind: "move", sheet: path, pages, by: -1 })}>
+          Read it earlier
         </button>
-      </div>
-    </details>
+      )}
+      {into.at(-1) !== path && (
+        <button type="button" onClick={() => onEdit({ kind: "move", sheet: path, pages, by: 1 })}>
+          Read it later
+        </button>
+      )}
+      {more.length === 0 && (
+        <button type="button" onClick={() => onEdit({ kind: "to-head", sheet: path, page })}>
+          Put its rules into this page
+        </button>
+      )}
+      <button type="button" onClick={() => onEdit({ kind: "unlink", sheet: path, pages })}>
+        Take it off {which}
+      </button>
+    </Menu>
   );
 }
