@@ -93,7 +93,7 @@ export { attributeGroups, type AttributeGroup } from "./edits/attributesIntoShee
 export { planRuleEdit, selectorsOf, type RuleEdit } from "./edits/ruleEdits";
 export { planSheetEdit, type SheetEdit, type SheetPlan } from "./edits/sheetLinks";
 export { shorthandOf } from "./edits/fold";
-export { EditError, type Edit, type Plan, type Reach, type Target } from "./edits/types";
+export { EditError, type Edit, type Plan, type Reach, type Target, type WordsElement } from "./edits/types";
 export { linkLooks, type LinkLook, type LinkLooks, type LinkState } from "./slip/linkStates";
 export { rowOfFinding } from "./slip/found";
 export { slipAtOnce, slipTargets, type IdleDeclaration, type Slip, type SlipRowValue } from "./slip/slip";

@@ -3,7 +3,7 @@ import { expect, test } from "vitest";
 import { limits, OpenError } from "./limits";
 import { readFiles, readPasted, readZip } from "./read";
 import { checkOpened } from "./schemas";
-import { fillerText, specimenSite } from "./specimen";
+import { fillerText, specimenParts, specimenSite } from "./specimen";
 import { zipOf } from "./write";
 
 const file = (path: string, text: string | Uint8Array<ArrayBuffer>) => {
@@ -82,7 +82,9 @@ test("pasted HTML is linked to the pasted sheet, once", () => {
 
 test("filler has the number of words asked for", () => {
   for (const count of [1, 20, 333]) expect(fillerText(count).split(" ")).toHaveLength(count);
-  expect(specimenSite(100).files.map(({ path }) => path)).toEqual(["specimen.html", "style.css"]);
+  expect(
+    specimenSite({ words: 100, parts: specimenParts, levels: [1, 2], sheet: true }).files.map(({ path }) => path),
+  ).toEqual(["specimen.html", "style.css"]);
 });
 
 test("reading reports how far it is, and can be stopped", async () => {

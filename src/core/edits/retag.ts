@@ -1,8 +1,9 @@
 /** Elements made others where that is the true way: the tags alone are changed, attributes and words stay. */
 import { documentOf, plainSelector, writtenElements, type ElementNode } from "../source/html/document";
 import type { TextChange } from "../source/changes";
-import { pagesOf, type Site } from "../source/site";
+import { pagesOf, type Site, type TextFile } from "../source/site";
 import type { ElementRef } from "../text/refs";
+import { holdsLines, intoList, isList, outOfList, renamed, rowOf } from "./lists";
 import { elementAt } from "./locate";
 import { EditError } from "./types";
 
@@ -10,18 +11,20 @@ import { EditError } from "./types";
 const kinds: readonly (readonly string[])[] = [
   ["p", "h1", "h2", "h3", "h4", "h5", "h6", "div"],
   ["em", "strong", "mark", "small", "cite", "code", "b", "i", "u", "s", "span"],
-  ["ul", "ol"],
 ];
 
-/** What stands in lines of text: a part of a page that holds anything else is no paragraph and no heading. */
-const inLines =
-  /^(?:a|abbr|b|bdi|bdo|br|cite|code|data|dfn|em|i|img|kbd|mark|q|s|samp|small|span|strong|sub|sup|time|u|var|wbr)$/;
+const lists = ["ul", "ol"];
 
 /** What an element can be made; none where its tags do not stand in the source, or it is of a kind of its own. */
-export function otherTags({ tag, source, namespace, children }: ElementNode): string[] {
-  if (namespace !== "html" || !source?.endTag) return [];
-  if (tag === "div" && !children.every((child) => inLines.test(child.tag))) return [];
-  return (kinds.find((list) => list.includes(tag)) ?? []).filter((one) => one !== tag);
+export function otherTags(element: ElementNode): string[] {
+  const { tag, source, namespace, parent } = element;
+  if (namespace !== "html" || !source) return [];
+  const list = isList(element) ? element : tag === "li" && parent && isList(parent) ? parent : null;
+  if (list) return list.source?.endTag ? ["p", ...lists.filter((one) => one !== list.tag)] : [];
+  if (tag === "p" && !source.endTag) return lists;
+  if (!source.endTag || (tag === "div" && !holdsLines(element))) return [];
+  const kind = kinds.find((names) => names.includes(tag)) ?? [];
+  return [...kind.filter((one) => one !== tag), ...(tag === "p" ? lists : [])];
 }
 
 /** Elements of a site with the same tag, id and classes as one, that one included. @throws EditError */
@@ -30,22 +33,40 @@ export function alikeOf(site: Site, { page, index }: ElementRef): ElementRef[] {
   const selector = plainSelector(element);
   return pagesOf(site).flatMap((file) =>
     writtenElements(documentOf(file))
-      .filter((one) => one.tag === element.tag && plainSelector(one) === selector && one.source?.endTag)
+      .filter((one) => one.tag === element.tag && plainSelector(one) === selector && otherTags(one).length > 0)
       .map((one) => ({ page: file.path, index: one.index })),
   );
 }
 
-/** Other tags for elements, in the letter case of those they have. @throws EditError where one cannot be made that */
+/**
+ * Other tags for elements, in the letter case of those they have. Paragraphs become the items of a list with those they
+ * are in a row with; an item stands for its list.
+ * @throws EditError where one cannot be made that
+ */
 export function retag(site: Site, refs: readonly ElementRef[], to: string): TextChange[] {
+  /** Lists and rows that are done, by their first element. */
+  const done = new Set<ElementNode>();
   return refs.flatMap(({ page, index }) => {
     const { file, element } = elementAt(site, page, index);
     if (!otherTags(element).includes(to)) throw new EditError(`A ${element.tag} element cannot be made ${to} here.`);
-    const { startTag, endTag } = element.source!;
-    const put = (start: number): TextChange => {
-      const end = start + element.tag.length;
-      const isLoud = /[A-Z]/.test(file.text.slice(start, end));
-      return { path: page, start, end, insert: isLoud ? to.toUpperCase() : to };
-    };
-    return [put(startTag.start + 1), put(endTag!.start + 2)];
+    const { whole, change } = changeFor(file, element, to);
+    if (done.has(whole)) return [];
+    done.add(whole);
+    return change();
   });
+}
+
+interface Change {
+  /** What is changed at once, by its first element. */
+  whole: ElementNode;
+  change(): TextChange[];
+}
+
+function changeFor(file: TextFile, element: ElementNode, to: string): Change {
+  const list = element.tag === "li" ? element.parent! : element;
+  if (isList(list))
+    return { whole: list, change: () => (to === "p" ? outOfList(file, list) : renamed(file, list, to)) };
+  if (!lists.includes(to)) return { whole: element, change: () => renamed(file, element, to) };
+  const row = rowOf(element);
+  return { whole: row[0]!, change: () => intoList(file, row, to) };
 }

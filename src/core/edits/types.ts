@@ -20,13 +20,18 @@ interface NewRule {
   behind?: number;
 }
 
+/** What words are put into. */
+export type WordsElement =
+  | { tag: "span"; attribute: "class" | "style"; value: string }
+  | { tag: "em" | "strong" | "mark" | "small" | "cite" | "code" };
+
 export type Edit =
   /** Sets a property, or takes it away with a null value. `place` is the element it is done for. */
   | { kind: "declare"; target: Target; property: string; value: string | null; place?: ElementRef }
   /** Switches a declaration off (into a comment) or on again; offsets of the file. */
   | { kind: "toggle"; path: string; start: number; element?: ElementRef }
   /**
-   * Puts a span with a class or a style around words of a text. `node` counts the element's own text nodes,
+   * Puts a span with a class or a style, or an element that says what they are, around words of a text. `node` counts the element's own text nodes,
    * `start` and `end` are offsets into its text.
    */
   | {
@@ -35,8 +40,7 @@ export type Edit =
       node: number;
       start: number;
       end: number;
-      attribute: "class" | "style";
-      value: string;
+      around: WordsElement;
     }
   /** Takes a span with nothing but a class or a style away; its words stay. */
   | { kind: "unwrap"; element: ElementRef }

@@ -27,7 +27,7 @@ const wrap = (
   );
   const node = texts.findIndex(({ text }) => text.includes(words));
   const start = texts[node]!.text.indexOf(words);
-  return { kind: "wrap", element, node, start, end: start + words.length, attribute, value };
+  return { kind: "wrap", element, node, start, end: start + words.length, around: { tag: "span", attribute, value } };
 };
 
 describe("words inside a text", () => {
@@ -41,6 +41,12 @@ describe("words inside a text", () => {
     ["<p>one <b>two</b> three four", "four", '<p>one <b>two</b> three <span class="late">four</span>'],
     ["<P CLASS=x>a b<br>c d</P>", "c d", '<P CLASS=x>a b<br><span class="late">c d</span></P>'],
   ])("%j: %j", (html, words, expected) => expect(after(html, wrap(html, "p", words))).toBe(expected));
+
+  test("an element that says what they are has no attribute", () => {
+    const html = "<p>a b</p>";
+    const edit = wrap(html, "p", "b") as Edit & { kind: "wrap" };
+    expect(after(html, { ...edit, around: { tag: "em" } })).toBe("<p>a <em>b</em></p>");
+  });
 
   test("a style is written with its quotes kept apart", () => {
     const html = "<p>a b</p>";
@@ -66,7 +72,14 @@ describe("words inside a text", () => {
           const start = b % text.length;
           const end = start + 1 + (a % (text.length - start));
           if (text.slice(start, end).trim() === "") return;
-          const wrapped = after(html, { kind: "wrap", element, node, start, end, attribute: "class", value: "w" });
+          const wrapped = after(html, {
+            kind: "wrap",
+            element,
+            node,
+            start,
+            end,
+            around: { tag: "span", attribute: "class", value: "w" },
+          });
           expect(wrapped).toContain('<span class="w">');
           expect(after(wrapped, { kind: "unwrap", element: place(wrapped, "span") })).toBe(html);
         },
@@ -84,8 +97,7 @@ describe("words inside a text", () => {
         node: 0,
         start: 1,
         end: 1,
-        attribute: "class",
-        value: "x",
+        around: { tag: "span", attribute: "class", value: "x" },
       },
     ],
     [
@@ -96,8 +108,7 @@ describe("words inside a text", () => {
         node: 0,
         start: 1,
         end: 2,
-        attribute: "class",
-        value: "x",
+        around: { tag: "span", attribute: "class", value: "x" },
       },
     ],
     [
@@ -108,8 +119,7 @@ describe("words inside a text", () => {
         node: 5,
         start: 0,
         end: 1,
-        attribute: "class",
-        value: "x",
+        around: { tag: "span", attribute: "class", value: "x" },
       },
     ],
     [
@@ -120,8 +130,7 @@ describe("words inside a text", () => {
         node: 0,
         start: 0,
         end: 1,
-        attribute: "class",
-        value: "1 x",
+        around: { tag: "span", attribute: "class", value: "1 x" },
       },
     ],
     ["not a span", { kind: "unwrap", element: { page: "a.html", index: 3 } }],

@@ -5,12 +5,12 @@ import type { Site } from "../source/site";
 import { escapeAttribute } from "./attributes";
 import type { Splice } from "./block";
 import { elementAt } from "./locate";
-import { EditError, type Edit } from "./types";
+import { EditError, type Edit, type WordsElement } from "./types";
 
 /** @throws EditError when the words cannot be told apart in the source */
 export function wrapWords(
   site: Site,
-  { element: ref, node, start, end, attribute, value }: Edit & { kind: "wrap" },
+  { element: ref, node, start, end, around }: Edit & { kind: "wrap" },
 ): { path: string; splices: Splice[] } {
   const { file, element } = elementAt(site, ref.page, ref.index);
   const text = element.content.filter(isText)[node];
@@ -18,11 +18,7 @@ export function wrapWords(
     throw new EditError("These words do not stand in the page by themselves, so nothing can be put around them.");
   if (!(start >= 0 && start < end && end <= text.text.length) || text.text.slice(start, end).trim() === "")
     throw new EditError("There are no words to put anything around.");
-  if (attribute === "class" && !/^-?[_a-z\u0080-\uffff][-_\w\u0080-\uffff]*$/i.test(value)) {
-    throw new EditError(
-      `"${value}" cannot be a class in a selector: start with a letter, then letters, digits, - and _.`,
-    );
-  }
+  checkAround(around);
   const offsets = rawOffsets(file.text.slice(text.source.start, text.source.end), text.text);
   if (!offsets)
     throw new EditError(
@@ -33,11 +29,23 @@ export function wrapWords(
   return {
     path: file.path,
     splices: [
-      { start: from, end: from, insert: `<span ${attribute}="${escapeAttribute(value, '"')}">` },
-      { start: to, end: to, insert: "</span>" },
+      { start: from, end: from, insert: `<${around.tag}${attributeOf(around)}>` },
+      { start: to, end: to, insert: `</${around.tag}>` },
     ],
   };
 }
+
+function checkAround(around: WordsElement): void {
+  if (around.tag !== "span" || around.attribute !== "class") return;
+  const { value } = around;
+  if (!/^-?[_a-z\u0080-\uffff][-_\w\u0080-\uffff]*$/i.test(value))
+    throw new EditError(
+      `"${value}" cannot be a class in a selector: start with a letter, then letters, digits, - and _.`,
+    );
+}
+
+const attributeOf = (around: WordsElement): string =>
+  around.tag === "span" ? ` ${around.attribute}="${escapeAttribute(around.value, '"')}"` : "";
 
 /** Whether an element is a span that says nothing but how its words look. */
 export function isPlainSpan(site: Site, page: string, index: number): boolean {

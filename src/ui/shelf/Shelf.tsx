@@ -30,6 +30,7 @@ import { onFailure, unwaited } from "../shared/unwaited";
 import { inWords } from "../workspace/words";
 
 const PasteDialog = dynamic(() => import("./PasteDialog").then((module) => module.PasteDialog));
+const NewSiteDialog = dynamic(() => import("./NewSiteDialog").then((module) => module.NewSiteDialog));
 const SpecimenDialog = dynamic(() => import("./SpecimenDialog").then((module) => module.SpecimenDialog));
 
 const day = 24 * 60 * 60 * 1000;
@@ -67,7 +68,7 @@ function useOpening() {
 /** The start: ways to open a site, and the sites kept in this browser. */
 export function Shelf() {
   const { open, busy, problem } = useOpening();
-  const [dialog, setDialog] = useState<"paste" | "specimen" | null>(null);
+  const [dialog, setDialog] = useState<"paste" | "specimen" | "new" | null>(null);
   const [dragging, setDragging] = useState(false);
   const folderInput = useRef<HTMLInputElement>(null);
   const filesInput = useRef<HTMLInputElement>(null);
@@ -144,9 +145,10 @@ export function Shelf() {
               onClick={() => filesInput.current?.click()}
             />
             <Way label="Paste HTML and CSS" note="one page and its sheet" onClick={() => setDialog("paste")} />
+            <Way label="New site" note="a page and a style sheet, from scratch" onClick={() => setDialog("new")} />
             <Way
               label="Specimen page"
-              note="headings, lists, a table and a form, to try a sheet on"
+              note="the parts of a page that you choose, to try a sheet on"
               onClick={() => setDialog("specimen")}
             />
             <Way
@@ -195,6 +197,12 @@ export function Shelf() {
         <PasteDialog
           onClose={() => setDialog(null)}
           onOpen={(opened) => unwaited(open("the pasted page", () => opened))}
+        />
+      )}
+      {dialog === "new" && (
+        <NewSiteDialog
+          onClose={() => setDialog(null)}
+          onOpen={(opened) => unwaited(open("the new site", () => opened))}
         />
       )}
       {dialog === "specimen" && (

@@ -27,7 +27,13 @@ const words: Readonly<Record<string, string>> = {
   ol: "list in its order",
 };
 
-const wordsFor = (tag: string) => words[tag] ?? `heading of level ${tag.slice(1)}`;
+/** @param all what the element can be made */
+function wordsFor(tag: string, all: readonly string[]): string {
+  const isList = !all.includes("h1") && !all.includes("em");
+  if (tag === "p" && isList) return "paragraphs instead of the list";
+  if (tag === "ul" || tag === "ol") return `${isList ? "" : "these paragraphs in a row: "}${words[tag]}`;
+  return words[tag] ?? `heading of level ${tag.slice(1)}`;
+}
 
 /** What the picked element is, and what it can be made: this one, or all that are alike. */
 export function TagSelect({ slip }: { slip: Slip }) {
@@ -52,7 +58,7 @@ export function TagSelect({ slip }: { slip: Slip }) {
       value: `${reach} ${tag}`,
       label: (
         <>
-          <code>{tag}</code> {wordsFor(tag)}
+          <code>{tag}</code> {wordsFor(tag, otherTags)}
         </>
       ),
     }));

@@ -2,6 +2,7 @@
 
 import { Input } from "antd";
 import { useState } from "react";
+import type { WordsElement } from "@/core";
 import type { ShownPage } from "@/preview/frame";
 import { indexOfSpan } from "@/preview/words";
 import { Problem } from "../shared/Problem";
@@ -9,23 +10,34 @@ import { useWorkspace, useWorkspaceStore } from "../workspace/context";
 import styles from "./Slip.module.css";
 import { unwaited } from "../shared/unwaited";
 
-/** Words picked inside the text: a span of their own, with a class or a style. */
+/** What words can be said to be (HTML, 4.5). */
+const meanings = [
+  ["em", "stressed"],
+  ["strong", "important"],
+  ["mark", "marked for the reader"],
+  ["small", "small print"],
+  ["cite", "the title of a work"],
+  ["code", "code"],
+] as const;
+
+/** Words picked inside the text: a span of their own, with a class or a style, or an element that says what they are. */
 export function Words({ page }: { page: ShownPage }) {
   const words = useWorkspace((state) => state.words);
   const store = useWorkspaceStore();
   const [name, setName] = useState("words");
   const [problem, setProblem] = useState<string | null>(null);
   if (!words) return null;
-  const wrap = async (attribute: "class" | "style", value: string) => {
+  const wrap = async (around: WordsElement) => {
     const { ref, node, start, end, text } = words;
     const span = { page: ref.page, index: indexOfSpan(page, { index: ref.index, node, start, end, text }) };
     const { plan, problem: why } = await store
       .getState()
-      .write({ kind: "wrap", element: ref, node, start, end, attribute, value }, `A span around \u201c${text}\u201d`);
+      .write({ kind: "wrap", element: ref, node, start, end, around }, `${around.tag} around \u201c${text}\u201d`);
     if (!plan) return setProblem(why);
     setProblem(null);
     await store.getState().pick(span);
   };
+  const asClass: WordsElement = { tag: "span", attribute: "class", value: name.trim() };
   return (
     <div className={styles.words} role="group" aria-label="Picked words">
       <p>
@@ -39,15 +51,28 @@ export function Words({ page }: { page: ShownPage }) {
           value={name}
           onChange={({ target }) => setName(target.value)}
           spellCheck={false}
-          onPressEnter={() => unwaited(wrap("class", name.trim()))}
+          onPressEnter={() => unwaited(wrap(asClass))}
         />
-        <button type="button" className="chip" onClick={() => unwaited(wrap("class", name.trim()))}>
+        <button type="button" className="chip" onClick={() => unwaited(wrap(asClass))}>
           Give them a class
         </button>
-        <button type="button" className="chip" onClick={() => unwaited(wrap("style", "font-style: inherit"))}>
+        <button
+          type="button"
+          className="chip"
+          onClick={() => unwaited(wrap({ tag: "span", attribute: "style", value: "font-style: inherit" }))}
+        >
           Give them a style
         </button>
       </span>
+      <span>
+        Or say what they are:
+        {meanings.map(([tag, what]) => (
+          <button key={tag} type="button" className="chip" title={what} onClick={() => unwaited(wrap({ tag }))}>
+            {tag}
+          </button>
+        ))}
+      </span>
+      <p className="quiet">A look of their own needs no meaning: that is what the span is for.</p>
       <Problem>{problem}</Problem>
     </div>
   );

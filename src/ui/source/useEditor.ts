@@ -4,6 +4,7 @@ import { completionStatus } from "@codemirror/autocomplete";
 import { defaultKeymap } from "@codemirror/commands";
 import { css } from "@codemirror/lang-css";
 import { html } from "@codemirror/lang-html";
+import { indentOnInput } from "@codemirror/language";
 import { highlightSelectionMatches, search, searchKeymap } from "@codemirror/search";
 import { EditorState, type Extension } from "@codemirror/state";
 import { EditorView, keymap, lineNumbers } from "@codemirror/view";
@@ -101,6 +102,7 @@ export function useEditor(
       completing(asking),
       search({ top: true }),
       highlightSelectionMatches(),
+      indentOnInput(),
       keymap.of([commentKey, { key: mendKey, run: () => (onMend(), true) }, ...searchKeymap, ...defaultKeymap]),
       EditorView.contentAttributes.of({ "aria-label": `Source of ${path}` }),
       follow,
