@@ -102,6 +102,7 @@ export { helpFor, type PropertyHelp } from "./help";
 export * from "./files";
 export { rebased } from "./source/changes";
 export { type Encoding } from "./source/encoding";
+export { indexesAfter } from "./source/html/movedElements";
 export { documentOf, shortSelector } from "./source/html/document";
 export {
   safeDocument,

@@ -24,6 +24,7 @@ import {
   groundsUnder,
   helpFor,
   ignoredMessage,
+  indexesAfter,
   inksOn,
   judgeChange,
   judgeSteps,
@@ -70,6 +71,7 @@ import {
   type Judged,
   type Conditions,
   type Edit,
+  type ElementRef,
   type Finding,
   type AddressOf,
   type Layouts,
@@ -333,6 +335,16 @@ function siteAsTyped({ path, text }: Typed): Site {
   return change ? changeSite(site, [change]) : site;
 }
 
+/** Where a place is after changes; null where its element is gone. */
+function followed(before: Site, after: Site, ref: ElementRef, changes: readonly TextChange[]): ElementRef | null {
+  const [old, now] = [textFile(before, ref.page), textFile(after, ref.page)];
+  if (!old || !now) return null;
+  if (old === now) return ref;
+  const own = changes.filter(({ path }) => path === ref.page);
+  const index = indexesAfter(old, now, own).get(ref.index);
+  return index === undefined ? null : { ...ref, index };
+}
+
 /** What was made, or why it cannot be. */
 function attempt<Made>(make: () => Made): { made: Made | null; problem: string | null } {
   try {
@@ -546,13 +558,15 @@ const answers: Omit<Engine, "started"> = {
     return Object.values(stress).some((list) => list.length > 0);
   },
 
-  commit: async (changes, files) => {
+  commit: async (changes, files, follow = null) => {
+    const before = site;
     site = changeSite(withFiles(site, files), changes);
     const key = JSON.stringify(changes);
     if (rehearsed?.changes === key) shown.set(rehearsed.path, rehearsed.page);
     if (tried?.changes === key) layouts.set(tried.path, { ...tried.known, whole: false });
     tried = null;
     rehearsed = null;
+    return follow && followed(before, site, follow, changes);
   },
 
   patch: async (path, structure, conditions) => patchOf(site, path, structure, conditions),

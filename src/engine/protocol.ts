@@ -315,8 +315,12 @@ export interface Engine {
   unstressedPages(conditions: Conditions): Promise<string[]>;
   /** Takes that in. Whether anything gives way. */
   stressed(path: string, conditions: Conditions, stress: PageStress): Promise<boolean>;
-  /** Makes changes: files are put in and taken out before texts are changed. */
-  commit(changes: TextChange[], files: FileChange[]): Promise<void>;
+  /**
+   * Makes changes: files are put in and taken out before texts are changed.
+   * @param follow a place that is to be found again
+   * @returns where it is then; null where it is gone, or none was to be found
+   */
+  commit(changes: TextChange[], files: FileChange[], follow?: ElementRef | null): Promise<ElementRef | null>;
   patch(path: string, structure: string, conditions: Conditions): Promise<PagePatch>;
   /** The rule around an offset; the whole file when there is none. */
   source(path: string, offset: number): Promise<RuleSource | null>;

@@ -6,6 +6,7 @@ import { type StyledPage } from "../cascade/styles";
 import { styledPage } from "../cascade/styledPages";
 import { refOf, textsOf } from "../text/pageTexts";
 import { textId } from "../ground/layout";
+import { indexesAfter } from "../source/html/movedElements";
 import { pagesOf, textFile, type Site, type TextFile } from "../source/site";
 import type { TextChange } from "../source/changes";
 import type { Reach } from "./types";
@@ -89,31 +90,9 @@ function differing(old: StyledPage, now: StyledPage, changes: readonly TextChang
   };
 }
 
-/** The element each one was before the page's text was changed, by its start tag; those that are new have none. */
+/** The element each one was before the page's text was changed; those that are new, or have another tag, have none. */
 function elementsBefore(old: StyledPage, now: StyledPage, changes: readonly TextChange[]): Map<number, number> {
-  const sorted = [...changes].sort((a, b) => a.start - b.start);
-  const moved = (offset: number): number | null => {
-    let by = 0;
-    for (const { start, end, insert } of sorted) {
-      if (start > offset || (start === offset && end > start)) break;
-      if (end > offset) return null;
-      by += insert.length - (end - start);
-    }
-    return offset + by;
-  };
-  const starts = new Map<number, number>();
-  const implied: number[] = [];
-  for (const { index, source } of old.document.elements) {
-    const start = source && moved(source.startTag.start);
-    if (start !== null) starts.set(start, index);
-    else if (!source) implied.push(index);
-  }
-  const found = new Map<number, number>();
-  for (const { index, tag, source } of now.document.elements) {
-    const was = source
-      ? starts.get(source.startTag.start)
-      : implied.find((one) => old.document.elements[one]!.tag === tag && ![...found.values()].includes(one));
-    if (was !== undefined && old.document.elements[was]!.tag === tag) found.set(index, was);
-  }
-  return found;
+  const after = [...indexesAfter(old.file, now.file, changes)];
+  const tagOf = ({ document }: StyledPage, index: number) => document.elements[index]!.tag;
+  return new Map(after.filter(([was, is]) => tagOf(old, was) === tagOf(now, is)).map(([was, is]) => [is, was]));
 }

@@ -1,7 +1,7 @@
 "use client";
 
-import { Checkbox, Input, Modal, Radio } from "antd";
-import { useId, useState } from "react";
+import { Checkbox, Input, Modal, Radio, type InputRef } from "antd";
+import { useId, useRef, useState } from "react";
 import type { SheetEdit } from "@/core";
 import { unwaited } from "../shared/unwaited";
 import styles from "./NewSheet.module.css";
@@ -21,6 +21,7 @@ export function NewSheet({ pages, first: asked = pages, onCancel, onEdit }: Prop
   const [chosen, setChosen] = useState<readonly string[] | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const field = useId();
+  const input = useRef<InputRef>(null);
   const linked = chosen ?? asked;
   const [first, setFirst] = useState(false);
   const propose = async () => {
@@ -30,6 +31,7 @@ export function NewSheet({ pages, first: asked = pages, onCancel, onEdit }: Prop
   return (
     <Modal
       open
+      afterOpenChange={(isOpen) => isOpen && input.current?.focus({ cursor: "all" })}
       title="A new style sheet"
       okText="Look at it"
       cancelText="Cancel"
@@ -39,8 +41,8 @@ export function NewSheet({ pages, first: asked = pages, onCancel, onEdit }: Prop
       <div className={styles.form}>
         <label htmlFor={field}>Name, with its folder</label>
         <Input
+          ref={input}
           id={field}
-          autoFocus
           value={name}
           aria-invalid={problem !== null}
           aria-describedby={`${field}-why`}

@@ -1,5 +1,5 @@
 /** The files of the site and their history: edits are written one after the other, and nothing that is not stored is lost. */
-import type { Edit, FileChange, StoredFile } from "@/core";
+import type { Conditions, Edit, ElementRef, FileChange, StoredFile } from "@/core";
 import type { PlanResult } from "@/engine/protocol";
 import type { FileRecord } from "@/store/database";
 import type * as sites from "@/store/sites";
@@ -77,7 +77,10 @@ export function createHistory({ engine, get, set, renew }: Desk, storage: Storag
   });
 
   const commit = async ({ changes, files }: Changed) => {
-    await engine.commit([...changes], [...files]);
+    const { picked } = get();
+    const now = await engine.commit([...changes], [...files], picked);
+    // What was picked stays picked, wherever it stands among the elements by now.
+    if (picked && get().picked === picked) set({ picked: now, conditions: followedIn(get().conditions, picked, now) });
     renew();
   };
 
@@ -203,7 +206,7 @@ export function createHistory({ engine, get, set, renew }: Desk, storage: Storag
       // What is shown is what is written.
       const isPlanned = rehearsal?.files === known && JSON.stringify(rehearsal.edit) === JSON.stringify(edit);
       const result = isPlanned ? rehearsal.result : await engine.plan(edit, get().conditions, get().page);
-      if (!result.plan || !record || result.plan.changes.length === 0) {
+      if (!result.plan || !record || (result.plan.changes.length === 0 && files.length === 0)) {
         set({ rehearsal: null, reach: null });
         return result;
       }
@@ -273,4 +276,11 @@ export function createHistory({ engine, get, set, renew }: Desk, storage: Storag
       }
     },
   };
+}
+
+/** A state that is forced on what is picked is forced on it where it is then. */
+function followedIn(conditions: Conditions, picked: ElementRef, now: ElementRef | null): Conditions {
+  const states = conditions.forced[picked.page]?.[picked.index];
+  if (!states || picked.index === now?.index) return conditions;
+  return { ...conditions, forced: now ? { [now.page]: { [now.index]: states } } : {} };
 }

@@ -50,7 +50,7 @@ function engineWith(own: Partial<Engine>) {
   const asked: string[] = [];
   const plain: Partial<Engine> = {
     open: async () => undefined,
-    commit: async () => undefined,
+    commit: async (_changes, _files, follow = null) => follow,
     summary: async () => null,
     page: async (path) => viewOf(path),
     patch: async (path) => patchOf(path, css),
@@ -231,6 +231,15 @@ describe("the selection", () => {
     expect(asked.filter((name) => name === "targets")).toHaveLength(2);
   });
 
+  test("what was picked stays picked where it stands among the elements by then", async () => {
+    const { now } = await open({
+      commit: async (_, __, follow = null) => follow && { ...follow, index: follow.index + 2 },
+    });
+    await now().pick({ page: "page.html", index: 1 });
+    await now().write({ kind: "text", changes: [blue] }, "Link a sheet");
+    expect([now().picked?.index, now().slip?.ref.index]).toEqual([3, 3]);
+  });
+
   test("what is no text any more is not picked any more", async () => {
     const { now } = await open({ slip: async () => null });
     await now().pick({ page: "page.html", index: 1 });
@@ -300,7 +309,10 @@ describe("the history", () => {
   test("a font that is added is written with its rule, and undone with it", async () => {
     const committed: (string | null)[][] = [];
     const { now } = await open({
-      commit: async (_, files) => void committed.push(files.map(({ after }) => after && after.path)),
+      commit: async (_, files) => {
+        committed.push(files.map(({ after }) => after && after.path));
+        return null;
+      },
       checkFont: async () => ({ family: "Pier", style: "Regular", problem: null }),
       declareFont: async () => ({ changes: [{ ...blue, start: 0, end: 0, insert: "@font-face{}" }], problem: null }),
     });
