@@ -32,6 +32,7 @@ const none: readonly ElementRef[] = [];
 /** Everything about the picked text. */
 export function Slip({ shown }: { shown: Shown | null }) {
   const slip = useWorkspace((state) => state.slip);
+  const picks = useWorkspace((state) => state.picks);
   if (!slip) {
     return (
       <aside className={styles.slip} aria-label="Slip">
@@ -50,9 +51,8 @@ export function Slip({ shown }: { shown: Shown | null }) {
       </aside>
     );
   }
-  const { page, index, pseudo } = slip.ref;
   // What is measured of an element is not that of a pseudo-element of it.
-  return <SlipOf key={`${page}:${index}:${pseudo ?? ""}`} slip={slip} shown={pseudo === undefined ? shown : null} />;
+  return <SlipOf key={picks} slip={slip} shown={slip.ref.pseudo === undefined ? shown : null} />;
 }
 
 function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {

@@ -25,7 +25,8 @@ export function createSelection({ engine, get, set, failed }: Desk) {
   return {
     refresh,
     /** Lays the pen on a text; its slip follows. */
-    mark: (picked: ElementRef | null) => set({ picked, reach: null, source: null, words: null }),
+    mark: (picked: ElementRef | null) =>
+      set({ picked, picks: get().picks + 1, reach: null, source: null, words: null }),
     showReach: (reach: readonly ElementRef[] | null) => set({ reach }),
     showSource: (source: SourcePlace) => set({ source }),
     pickWords: (words: PickedWords | null) => set({ words }),

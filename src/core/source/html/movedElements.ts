@@ -45,7 +45,7 @@ function movedBy(changes: readonly TextChange[]): (offset: number) => number | n
   return (offset) => {
     let by = 0;
     for (const { start, end, insert } of sorted) {
-      if (start > offset || (start === offset && end > start)) break;
+      if (start > offset || (start === offset && end > start && insert !== "")) break;
       if (end > offset) return null;
       by += insert.length - (end - start);
     }
