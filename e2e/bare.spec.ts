@@ -105,6 +105,18 @@ test("a bare page's head takes rules, and a sheet made on the spot takes the nex
   await expect(page.getByRole("article", { name: "main.css" })).toContainText("line-height: 1.2;");
 });
 
+test("a paragraph is made a heading, with what that does to the outline", async ({ page }) => {
+  await openFiles(page, { "index.html": "<!doctype html>\n<h1>Fares</h1>\n<p>Adults</p>\n" });
+  await pickByKeyboard(page, "Adults");
+  await slip(page).getByRole("combobox", { name: "Element" }).click();
+  await page.getByText("heading of level 3").first().click();
+  await expect(dialog(page).getByRole("region", { name: "The headings of index.html" })).toContainText("h3 Adults");
+  await expect(dialog(page)).toContainText("Level 2 is left out before “Adults”.");
+  await dialog(page).getByRole("button", { name: "Write" }).click();
+  await expect(shownPage(page).getByRole("heading", { level: 3 })).toHaveText("Adults");
+  await expect(page.getByRole("status", { name: "Picked text" })).toContainText("Adults");
+});
+
 test("paragraphs in a row are made a list", async ({ page }) => {
   await openFiles(page, { "index.html": "<!doctype html>\n<h1>Fares</h1>\n<p>Adults</p>\n<p>Dogs</p>\n" });
   await pickByKeyboard(page, "Adults");

@@ -57,7 +57,7 @@ const bare =
   "<!doctype html>\n<html lang=en>\n<head>\n  <title>Ossel</title>\n</head>\n<body>\n<h1>Sailings</h1>\n</body>\n</html>\n";
 
 test("a bare page gets a new sheet, which is renamed with its links, and taken out again", async ({ page }) => {
-  await openFiles(page, { "index.html": bare, "fares.html": bare });
+  await openFiles(page, { "index.html": bare, "fares.html": bare, "guide.html": bare });
   await page.getByRole("complementary", { name: "Slip" }).getByRole("button", { name: "Make a style sheet…" }).click();
   const name = page.getByLabel("Name, with its folder");
   await name.fill("styles");
@@ -68,10 +68,15 @@ test("a bare page gets a new sheet, which is renamed with its links, and taken o
   await expect(dialog(page)).toContainText("css/styles.css is put into the site.");
   await write(page);
   await openSheets(page);
-  for (const path of ["index.html", "fares.html"])
+  for (const path of ["index.html", "fares.html", "guide.html"])
     await expect(table(page).getByLabel(`${path} reads css/styles.css as number 1`)).toBeVisible();
   const linked = bare.replace("</title>\n", '</title>\n  <link rel="stylesheet" href="css/styles.css">\n');
-  expect(await exported(page)).toEqual({ "index.html": linked, "fares.html": linked, "css/styles.css": "" });
+  expect(await exported(page)).toEqual({
+    "index.html": linked,
+    "fares.html": linked,
+    "guide.html": linked,
+    "css/styles.css": "",
+  });
   await page.getByRole("button", { name: "Rename…" }).click();
   await page.getByLabel("New name").fill("main.css");
   await page.getByLabel("New name").press("Enter");
@@ -79,12 +84,17 @@ test("a bare page gets a new sheet, which is renamed with its links, and taken o
   await write(page);
   await expect(table(page).getByLabel("fares.html reads main.css as number 1")).toBeVisible();
   const renamed = linked.replace("css/styles.css", "main.css");
-  expect(await exported(page)).toEqual({ "index.html": renamed, "fares.html": renamed, "main.css": "" });
+  expect(await exported(page)).toEqual({
+    "index.html": renamed,
+    "fares.html": renamed,
+    "guide.html": renamed,
+    "main.css": "",
+  });
   await page.getByText("More…", { exact: true }).click();
   await page.getByRole("button", { name: "Delete it…" }).click();
   await write(page);
   await expect(page.getByText("No style sheet yet.")).toBeVisible();
-  expect(await exported(page)).toEqual({ "index.html": bare, "fares.html": bare });
+  expect(await exported(page)).toEqual({ "index.html": bare, "fares.html": bare, "guide.html": bare });
   await page.getByRole("button", { name: "Undo" }).click();
   await expect(table(page).getByLabel("fares.html reads main.css as number 1")).toBeVisible();
   await page.reload();
@@ -96,7 +106,7 @@ test("what a page holds itself is moved into a sheet, and proven to leave all as
   const head = (style: string) =>
     `<!doctype html>\n<html lang="en">\n<head>\n  <link rel="stylesheet" href="main.css">${style}\n</head>\n`;
   const body = (first: string, second: string) =>
-    `<body>\n<h1>Fares</h1>\n<p${first}>One</p>\n<p${second}>Two</p>\n</body>\n</html>\n`;
+    `<body>\n<h1>Fares</h1>\n<p${first}>One</p>\n<p${second}>Two</p>\n<p${first}>Three</p>\n<p${second}>Four</p>\n</body>\n</html>\n`;
   const style = "\n  <style>\n    h1 { color: #345 }\n  </style>";
   const red = ' style="color: #900"';
   await openFiles(page, {
@@ -105,7 +115,7 @@ test("what a page holds itself is moved into a sheet, and proven to leave all as
     "main.css": "body { color: #222; background: #fff }\n",
   });
   await openSheets(page);
-  await table(page).getByLabel("index.html: 2, style attributes").click();
+  await table(page).getByLabel("index.html: 4, style attributes").click();
   await page.getByRole("button", { name: "Move into main.css" }).click();
   const selector = page.getByLabel("Selector for color: #900");
   await expect(selector).toHaveValue("body p");

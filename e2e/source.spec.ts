@@ -69,6 +69,18 @@ test("a comment is put round a declaration by a key, and taken off again", async
   await expect(source(page)).toContainText("as it was opened");
 });
 
+test("what was typed is taken back by the keys for it, in the one history", async ({ page }) => {
+  await behindTheInk(page);
+  await page.keyboard.press("Enter");
+  await page.keyboard.type("letter-spacing: 3px;");
+  await expect(heading(page)).toHaveCSS("letter-spacing", "3px");
+  await page.keyboard.press("Control+z");
+  await expect(heading(page)).toHaveCSS("letter-spacing", "normal");
+  await expect(source(page)).toContainText("as it was opened");
+  await page.keyboard.press("Control+y");
+  await expect(heading(page)).toHaveCSS("letter-spacing", "3px");
+});
+
 test("a page is written in, with the classes of its sheets", async ({ page }) => {
   await source(page).getByRole("combobox", { name: "File" }).click();
   await page.getByTitle("fares.html").click();

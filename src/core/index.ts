@@ -84,6 +84,7 @@ export {
   type StandsOn,
 } from "./slip/stands";
 export { findSteps, replaceFound, type Hit, type Search } from "./edits/find";
+export { outlineAfter, type OutlineChange } from "./edits/outline";
 export { rulePlaces, type RulePlace } from "./edits/rulePlaces";
 export { applyPlan, planEdit, planOnPage, planSteps, planWithFiles } from "./edits/plan";
 export { differenceOf, type Difference } from "./edits/difference";

@@ -35,6 +35,7 @@ import {
   matchFallback,
   nameColor,
   nameStack,
+  outlineAfter,
   pagesOf,
   paletteOf,
   planOnPage,
@@ -438,7 +439,10 @@ const answers: Omit<Engine, "started"> = {
 
   attributeGroups: async (page, sheet) => attributeGroups(site, page, sheet),
 
-  retag: async (ref, to, all) => changesOf(() => retag(site, all ? alikeOf(site, ref) : [ref], to)),
+  retag: async (ref, to, all) => {
+    const { changes, problem } = changesOf(() => retag(site, all ? alikeOf(site, ref) : [ref], to));
+    return { changes, outline: outlineAfter(site, changes), problem };
+  },
 
   differences: async (changes, conditions) =>
     turns.inSlices(differing(site, changes, conditions), asLatest("differences")),

@@ -18,6 +18,7 @@ import type {
   InkThere,
   Judged,
   LinkLooks,
+  OutlineChange,
   Override,
   PageLayout,
   PageStress,
@@ -225,8 +226,12 @@ export interface Engine {
   ): Promise<{ changes: TextChange[]; files: FileChange[]; problem: string | null }>;
   /** The style attributes of a page as they would be gathered into a sheet. */
   attributeGroups(page: string, sheet: string): Promise<AttributeGroup[]>;
-  /** Another tag for an element, or for all with the same tag, id and classes; the problem when one cannot be that. */
-  retag(ref: ElementRef, to: string, all: boolean): Promise<{ changes: TextChange[]; problem: string | null }>;
+  /** Another tag for an element, or for all with the same tag, id and classes; with what it does to the headings of the page; the problem when one cannot be that. */
+  retag(
+    ref: ElementRef,
+    to: string,
+    all: boolean,
+  ): Promise<{ changes: TextChange[]; outline: OutlineChange | null; problem: string | null }>;
   /** Texts that come out differently with changes, whatever a reader brings about; null where others were asked about meanwhile. */
   differences(changes: readonly TextChange[], conditions: Conditions): Promise<Differing | null>;
   /** A fallback with the measures of a stack's first member, from a local face. */

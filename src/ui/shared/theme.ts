@@ -46,6 +46,8 @@ export function themeFor(room: "light" | "dark"): ThemeConfig {
       colorBorder: dark ? "#8a908d" : "#868c89",
       colorBorderSecondary: dark ? "#4a4d4b" : "#cfd2d0",
       controlItemBgActive: dark ? "#1e3a30" : "#e0efe8",
+      controlItemBgActiveHover: dark ? "#1e3a30" : "#e0efe8",
+      colorTextDescription: dark ? "#b9bebb" : "#525855",
       controlItemBgHover: dark ? "#2d2e2e" : "#eeefee",
       controlOutline: "transparent",
     },

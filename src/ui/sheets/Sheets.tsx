@@ -64,6 +64,7 @@ export function Sheets() {
           onEdit={propose}
           onMoveAttributes={(page, sheet) => setMoving({ page, sheet })}
         />
+        <OwnStyles rows={table.rows} />
         {sheets.length === 0 && <NoSheet onNew={() => setMaking(true)} />}
       </div>
       {row ? (
@@ -97,6 +98,27 @@ export function Sheets() {
 function summaryOf(sheets: readonly SheetTableRow[], pages: number): string {
   if (sheets.length === 0) return "No style sheet yet.";
   return `${plural(sheets.length, "sheet")} ${sheets.length === 1 ? "dresses" : "dress"} ${plural(pages, "page")}.`;
+}
+
+/** What pages hold themselves that could stand in a sheet, where there is one to take it. */
+function OwnStyles({ rows }: { rows: readonly SheetTableRow[] }) {
+  const count = (wanted: SheetTableRow["kind"]) =>
+    rows
+      .filter(({ kind }) => kind === wanted)
+      .flatMap(({ cells }) => cells)
+      .reduce((sum, cell) => sum + (cell?.count ?? 0), 0);
+  const [attributes, inHeads] = [count("elements"), count("head")];
+  const parts = [
+    ...(attributes ? [plural(attributes, "style attribute")] : []),
+    ...(inHeads ? [`${plural(inHeads, "rule")} in the pages' heads`] : []),
+  ];
+  if (parts.length === 0 || !rows.some(({ kind }) => kind === "sheet")) return null;
+  return (
+    <p className={styles.own}>
+      {parts.join(" and ")} could stand in a sheet, where every page has them: a press on the number shows what would
+      move, and whether any text comes out differently.
+    </p>
+  );
 }
 
 function NoSheet({ onNew }: { onNew(): void }) {

@@ -2,7 +2,7 @@
 
 import { Select } from "antd";
 import { useState } from "react";
-import type { Slip } from "@/core";
+import type { OutlineChange, Slip } from "@/core";
 import { unwaited } from "../shared/unwaited";
 import { useEngine } from "../workspace/context";
 import { WriteChanges, type Proposal } from "../workspace/WriteChanges";
@@ -35,6 +35,27 @@ function wordsFor(tag: string, all: readonly string[]): string {
   return words[tag] ?? `heading of level ${tag.slice(1)}`;
 }
 
+/** What becomes of the headings of a page. */
+function Outline({ outline: { page, headings, warnings } }: { outline: OutlineChange }) {
+  return (
+    <section aria-label={`The headings of ${page}`}>
+      <p>The headings of {page} then:</p>
+      <ol className={styles.outline}>
+        {headings.map(({ level, words: own }, at) => (
+          <li key={at} style={{ paddingInlineStart: (level - 1) * 14 }}>
+            <code>h{level}</code> {own}
+          </li>
+        ))}
+      </ol>
+      {warnings.map((warning) => (
+        <p key={warning} className="doubtful">
+          ◆ {warning}
+        </p>
+      ))}
+    </section>
+  );
+}
+
 /** What the picked element is, and what it can be made: this one, or all that are alike. */
 export function TagSelect({ slip }: { slip: Slip }) {
   const engine = useEngine();
@@ -43,14 +64,21 @@ export function TagSelect({ slip }: { slip: Slip }) {
   if (otherTags.length === 0) return <code>{selector}</code>;
   const propose = async (choice: string) => {
     const [reach, to] = choice.split(" ") as ["one" | "all", string];
-    const { changes, problem } = await engine.retag(ref, to, reach === "all");
+    const { changes, outline, problem } = await engine.retag(ref, to, reach === "all");
     const title = reach === "all" ? `Make all ${selector} ${to}` : `Make this ${selector} ${to}`;
     const note = "Rules that name the tag no longer match; what comes out differently is counted above.";
     setProposal({
       title,
       changes,
       counted: "tag",
-      proof: problem ? <p className="fails">{problem}</p> : <p>{note}</p>,
+      proof: problem ? (
+        <p className="fails">{problem}</p>
+      ) : (
+        <>
+          <p>{note}</p>
+          {outline && <Outline outline={outline} />}
+        </>
+      ),
     });
   };
   const options = (reach: "one" | "all") =>

@@ -73,6 +73,11 @@ export function useEditor(
         timer.current = setTimeout(writeAtRest, rest);
       else flush();
     };
+    // The history is the site's: what is typed is written before it is gone back to.
+    const step = (direction: "undo" | "redo") => {
+      flush();
+      unwaited(store.getState()[direction]());
+    };
     const follow = EditorView.updateListener.of((update) => {
       const { doc, selection } = update.state;
       if (update.selectionSet) setLine(doc.lineAt(selection.main.head).number);
@@ -103,7 +108,14 @@ export function useEditor(
       search({ top: true }),
       highlightSelectionMatches(),
       indentOnInput(),
-      keymap.of([commentKey, { key: mendKey, run: () => (onMend(), true) }, ...searchKeymap, ...defaultKeymap]),
+      keymap.of([
+        { key: "Mod-z", run: () => (step("undo"), true) },
+        { key: "Mod-y", mac: "Mod-Shift-z", run: () => (step("redo"), true) },
+        commentKey,
+        { key: mendKey, run: () => (onMend(), true) },
+        ...searchKeymap,
+        ...defaultKeymap,
+      ]),
       EditorView.contentAttributes.of({ "aria-label": `Source of ${path}` }),
       follow,
       EditorView.domEventHandlers({ blur: () => flush() }),

@@ -1,0 +1,36 @@
+import { expect, test } from "vitest";
+import { site } from "../testing/site";
+import { outlineAfter } from "./outline";
+
+const from = site({ "index.html": "<h1>Fares</h1><p>Winter</p><h2>Dogs <em>too</em></h2>", "a.css": "p{}" });
+const put = (from: string, to: string, text: string) => {
+  const start = text.indexOf(from);
+  return { path: "index.html", start, end: start + from.length, insert: to };
+};
+const page = "<h1>Fares</h1><p>Winter</p><h2>Dogs <em>too</em></h2>";
+
+test("the headings as they come to be", () => {
+  expect(outlineAfter(from, [put("<p>Winter</p>", "<h2>Winter</h2>", page)])).toEqual({
+    page: "index.html",
+    headings: [
+      { level: 1, words: "Fares" },
+      { level: 2, words: "Winter" },
+      { level: 2, words: "Dogs" },
+    ],
+    warnings: [],
+  });
+});
+
+test("a level that comes to be left out, and a page without a first one", () => {
+  expect(outlineAfter(from, [put("<p>Winter</p>", "<h4>Winter</h4>", page)])!.warnings).toEqual([
+    "Level 2 is left out before “Winter”.",
+  ]);
+  expect(outlineAfter(from, [put("<h1>Fares</h1>", "<p>Fares</p>", page)])!.warnings).toEqual([
+    "No heading of level 1 is left.",
+  ]);
+});
+
+test("nothing where the outline stays", () => {
+  expect(outlineAfter(from, [{ path: "a.css", start: 0, end: 0, insert: "i{}" }])).toBeNull();
+  expect(outlineAfter(from, [put("<em>", "<b>", page), put("</em>", "</b>", page)])).toBeNull();
+});
