@@ -1,10 +1,11 @@
 "use client";
 
 import { Modal } from "antd";
-import { useEffect, useState, type ReactNode } from "react";
+import { useEffect, useMemo, useState, type ReactNode } from "react";
 import { applyChanges, type FileChange, type TextChange } from "@/core";
 import type { PlanResult } from "@/engine/protocol";
-import { useEngine, useWorkspace } from "./context";
+import { useEngine, useWorkspace, useWorkspaceStore } from "./context";
+import type { Workspace } from "./state";
 import { Contrasts } from "../shared/Contrasts";
 import { LineDifference } from "../shared/LineDifference";
 import { plural, showReach } from "../shared/numbers";
@@ -36,6 +37,7 @@ interface Props {
 /** Changes of the files, line by line, with what they reach, before they are written. */
 export function WriteChanges({ proposal, onClose }: Props) {
   const engine = useEngine();
+  const store = useWorkspaceStore();
   const files = useWorkspace((state) => state.files);
   const conditions = useWorkspace((state) => state.conditions);
   const write = useWorkspace((state) => state.write);
@@ -53,9 +55,11 @@ export function WriteChanges({ proposal, onClose }: Props) {
       current = false;
     };
   }, [engine, proposal, conditions]);
+  // The lines are those that it was planned for: while it is written the files are others already.
+  const shown = useMemo(() => (proposal ? linesOf(proposal.changes, store.getState().files) : null), [proposal, store]);
+  const isOld = shown !== null && shown.files !== files;
   const result = planned && planned.of === proposal ? planned.result : null;
   const changes = proposal?.changes ?? [];
-  const paths = [...new Set(changes.map(({ path }) => path))];
   const done = async () => {
     if (proposal) await write({ kind: "text", changes }, proposal.label ?? proposal.title, proposal.files);
     onClose(true);
@@ -69,7 +73,7 @@ export function WriteChanges({ proposal, onClose }: Props) {
       okText="Write"
       cancelText="Leave as it is"
       width={720}
-      okButtonProps={{ disabled: !result?.plan || (changes.length === 0 && !proposal?.files?.length) }}
+      okButtonProps={{ disabled: isOld || !result?.plan || (changes.length === 0 && !proposal?.files?.length) }}
       destroyOnHidden
     >
       <div className={styles.body}>
@@ -77,7 +81,7 @@ export function WriteChanges({ proposal, onClose }: Props) {
           {changes.length === 0 && !proposal?.files?.length
             ? "Nothing would change."
             : result
-              ? `${plural(proposal?.count ?? changes.length, proposal?.counted ?? "value")} in ${plural(paths.length, "file")}; ${reachWords(result)}`
+              ? `${plural(proposal?.count ?? changes.length, proposal?.counted ?? "value")} in ${plural(shown?.texts.length ?? 0, "file")}; ${reachWords(result)}`
               : "Looking at all pages…"}
         </p>
         {proposal?.files?.map(({ path, after }) => (
@@ -92,26 +96,27 @@ export function WriteChanges({ proposal, onClose }: Props) {
         {proposal?.proof}
         {result?.judged && <Contrasts judged={result.judged} />}
         <div className={styles.files}>
-          {paths.map((path) => {
-            const file = files.get(path)?.file;
-            if (!file || file.kind === "other") return null;
-            return (
-              <section key={path} aria-label={path}>
-                <h3 className="mono">{path}</h3>
-                <LineDifference
-                  before={file.text}
-                  after={applyChanges(
-                    file.text,
-                    changes.filter((change) => change.path === path),
-                  )}
-                />
-              </section>
-            );
-          })}
+          {shown?.texts.map(({ path, before, after }) => (
+            <section key={path} aria-label={path}>
+              <h3 className="mono">{path}</h3>
+              <LineDifference before={before} after={after} />
+            </section>
+          ))}
         </div>
       </div>
     </Modal>
   );
+}
+
+/** What changes make of the files, and the files themselves. */
+function linesOf(changes: readonly TextChange[], files: Workspace["files"]) {
+  const texts = [...new Set(changes.map(({ path }) => path))].flatMap((path) => {
+    const file = files.get(path)?.file;
+    if (!file || file.kind === "other") return [];
+    const own = changes.filter((change) => change.path === path);
+    return [{ path, before: file.text, after: applyChanges(file.text, own) }];
+  });
+  return { files, texts };
 }
 
 function reachWords({ plan }: PlanResult): string {
