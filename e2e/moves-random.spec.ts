@@ -19,33 +19,20 @@ import { chanceOf, type Chance } from "./support/random";
 const sites = Number(process.env.HEVRET_MOVES ?? 24);
 const from = Number(process.env.HEVRET_SEED ?? 1);
 
+/** Few properties with several values, so that rules get into each other's way. */
 const declarations = [
   "color: #345",
+  "color: teal",
   "color: navy !important",
   "background: #eee",
   "font: 18px/1.4 serif",
   "font-size: 1.2em",
+  "font-size: 20px",
   "letter-spacing: .02em",
+  "letter-spacing: 1px",
   "margin: 0 0 8px",
-  "text-transform: uppercase",
-  "border-left: 3px solid",
-  "padding: 2px",
 ];
-const selectors = [
-  "h1",
-  "h2",
-  "p",
-  "em",
-  ".lead",
-  ".late",
-  "main p",
-  "main .lead",
-  "p.late",
-  "h1, h2",
-  ".lead, h2",
-  "#one",
-  "body",
-];
+const selectors = ["h1", "h2", "p", "em", ".lead", ".late", "main p", ".lead, h2", "h1, p", "#one"];
 const conditions = [
   "",
   "",
@@ -86,7 +73,8 @@ function filesOf(seed: number) {
 /** The rules of a sheet that stand at its top, by where they start. */
 const starts = (text: string): number[] => [...text.matchAll(/^(?!@)[^\n]/gm)].map(({ index }) => index);
 
-function moveOf(seed: number, site: Site): SheetEdit | RuleEdit {
+/** A move that can be made, with what it changes; null where none can. */
+function moveOf(seed: number, site: Site): { move: SheetEdit | RuleEdit; changes: TextChange[] } | null {
   const random = chanceOf(seed + 10_000);
   const file = site.files.get("a.css")!;
   const at = file.kind === "other" ? [] : starts(file.text);
@@ -98,12 +86,17 @@ function moveOf(seed: number, site: Site): SheetEdit | RuleEdit {
     { kind: "to-head", page: "one.html", sheet: "b.css" },
     { kind: "move", sheet: "b.css", pages: ["one.html", "two.html"], by: -1 },
     { kind: "move-rule", path: "a.css", start, by: 1 },
-    { kind: "gather-rules", path: "a.css", starts: at },
+    { kind: "move-rule", path: "a.css", start, by: -1 },
     { kind: "gather-rules", path: "a.css", starts: at.slice(0, 2) },
     { kind: "split-selectors", path: "a.css", start, selectors: [0] },
     { kind: "copy-rule", path: "a.css", start, selectors: "p" },
   ];
-  return random.among(moves);
+  const first = random.upTo(moves.length);
+  for (const move of [...moves.slice(first), ...moves.slice(0, first)]) {
+    const changes = changesFor(site, move);
+    if (changes) return { move, changes };
+  }
+  return null;
 }
 
 function changesFor(site: Site, move: SheetEdit | RuleEdit): TextChange[] | null {
@@ -148,15 +141,12 @@ test(`moves on ${sites} random sites: what leaves every text as it was does so i
     (["light", "dark"] as const).map((colorScheme) => browser.newContext({ colorScheme })),
   );
   const wrong: string[] = [];
-  const told = { same: 0, differing: 0, refused: 0 };
+  const told = { same: 0, differing: 0 };
   for (let seed = from; seed < from + sites; seed += 1) {
     const before = openSite(filesOf(seed));
-    const move = moveOf(seed, before);
-    const changes = changesFor(before, move);
-    if (!changes) {
-      told.refused += 1;
-      continue;
-    }
+    const found = moveOf(seed, before);
+    if (!found) continue;
+    const { move, changes } = found;
     const after = changeSite(before, changes);
     const places = finished(differenceSteps(before, after, changes, defaultConditions));
     if (places.length) {

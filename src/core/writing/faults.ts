@@ -2,12 +2,20 @@
 import { invalidReason } from "../cascade/declarations";
 import { declarationsOfFile, descriptorRules, sheetTexts } from "../source/declarations";
 import type { Item } from "../source/css/syntax";
-import { textFile, type Site } from "../source/site";
+import { textFile, type Site, type TextFile } from "../source/site";
 
 /** Parts that are skipped, and declarations that are invalid, in the sheets and style attributes of a file. */
 export function faultsIn(site: Site, path: string): number {
   const file = textFile(site, path);
   if (!file) return 0;
+  let faults = known.get(file);
+  if (faults === undefined) known.set(file, (faults = countIn(site, file)));
+  return faults;
+}
+
+const known = new WeakMap<TextFile, number>();
+
+function countIn(site: Site, file: TextFile): number {
   const invalid = declarationsOfFile(site, file).filter(
     ({ declaration: { property, valueText } }) => invalidReason(property, valueText) !== null,
   );
