@@ -2,7 +2,7 @@
 
 import { Button, Input } from "antd";
 import { useSearchParams } from "next/navigation";
-import { useState } from "react";
+import { useState, type ReactNode } from "react";
 import { mostColumns, type SheetTableRow } from "@/core";
 import { plural } from "../shared/numbers";
 import { Reading, Space, View } from "../shared/View";
@@ -32,22 +32,11 @@ export function Sheets() {
       label="Sheets"
       className={styles.view}
       bar={
-        <>
-          <b>{summaryOf(sheets, table.pages.length)}</b>
-          <span>In the order in which they are read; what comes later wins a tie.</span>
-          <Space />
-          {table.pages.length > mostColumns && (
-            <Input
-              allowClear
-              className={styles.filter}
-              aria-label="Pages whose path holds"
-              placeholder="Pages whose path holds…"
-              value={wanted}
-              onChange={({ target }) => setWanted(target.value)}
-            />
-          )}
-          <Button onClick={() => setMaking(true)}>New sheet…</Button>
-        </>
+        <Bar
+          summary={summaryOf(sheets, table.pages.length)}
+          filter={table.pages.length > mostColumns && <Filter wanted={wanted} onWant={setWanted} />}
+          onNew={() => setMaking(true)}
+        />
       }
     >
       <div className={styles.left}>
@@ -92,6 +81,32 @@ export function Sheets() {
         }}
       />
     </View>
+  );
+}
+
+function Bar({ summary, filter, onNew }: { summary: string; filter: ReactNode; onNew(): void }) {
+  return (
+    <>
+      <b>{summary}</b>
+      <span>In the order in which they are read; what comes later wins a tie.</span>
+      <Space />
+      {filter}
+      <Button onClick={onNew}>New sheet…</Button>
+    </>
+  );
+}
+
+/** Narrows the pages where there are many. */
+function Filter({ wanted, onWant }: { wanted: string; onWant(wanted: string): void }) {
+  return (
+    <Input
+      allowClear
+      className={styles.filter}
+      aria-label="Pages whose path holds"
+      placeholder="Pages whose path holds…"
+      value={wanted}
+      onChange={({ target }) => onWant(target.value)}
+    />
   );
 }
 

@@ -1,8 +1,8 @@
 "use client";
 
 import { Button, Checkbox, Input, Modal } from "antd";
-import { useEffect, useState } from "react";
-import { groupBy, type Hit } from "@/core";
+import { useEffect, useState, type ReactNode } from "react";
+import { groupBy, type Hit, type Search } from "@/core";
 import { plural } from "../shared/numbers";
 import { unwaited } from "../shared/unwaited";
 import { useEngine, useWorkspace } from "../workspace/context";
@@ -25,57 +25,32 @@ export function FindEverywhere({ open, onClose }: { open: boolean; onClose(): vo
 function Finder({ onClose }: { onClose(): void }) {
   const engine = useEngine();
   const files = useWorkspace((state) => state.files);
-  const seeSource = useSeeSource();
-  const [text, setText] = useState("");
+  const [asked, setAsked] = useState<Search>({ text: "", matchCase: false, wholeWords: false });
   const [by, setBy] = useState("");
-  const [matchCase, setMatchCase] = useState(false);
-  const [wholeWords, setWholeWords] = useState(false);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [hits, setHits] = useState<readonly Hit[]>([]);
   const [proposal, setProposal] = useState<Proposal | null>(null);
   useEffect(() => {
-    unwaited(engine.find({ text, matchCase, wholeWords }).then((found) => found && setHits(found)));
-  }, [engine, files, text, matchCase, wholeWords]);
+    unwaited(engine.find(asked).then((found) => found && setHits(found)));
+  }, [engine, files, asked]);
 
   const groups = [...groupBy(hits, ({ path }) => path)];
   const chosen = groups.map(([path]) => path).filter((path) => !left.has(path));
   const replace = async () => {
-    const changes = await engine.replaceFound({ text, matchCase, wholeWords }, by, chosen);
-    setProposal({ title: `Put \u201c${by}\u201d for \u201c${text}\u201d`, changes, counted: "place" });
+    const changes = await engine.replaceFound(asked, by, chosen);
+    setProposal({ title: `Put \u201c${by}\u201d for \u201c${asked.text}\u201d`, changes, counted: "place" });
   };
   const leave = (path: string, isChosen: boolean) =>
     setLeft(new Set(isChosen ? [...left].filter((one) => one !== path) : [...left, path]));
   return (
     <div className={styles.finder}>
-      <div className={styles.fields}>
-        <label>
-          Find
-          <Input
-            className="mono"
-            autoFocus
-            value={text}
-            spellCheck={false}
-            onChange={(event) => setText(event.target.value)}
-          />
-        </label>
-        <label>
-          Put instead
-          <Input className="mono" value={by} spellCheck={false} onChange={(event) => setBy(event.target.value)} />
-        </label>
-        <span className={styles.ways}>
-          <Checkbox checked={matchCase} onChange={(event) => setMatchCase(event.target.checked)}>
-            As it is written
-          </Checkbox>
-          <Checkbox checked={wholeWords} onChange={(event) => setWholeWords(event.target.checked)}>
-            Whole words
-          </Checkbox>
-          <Button disabled={text === "" || chosen.length === 0} onClick={() => unwaited(replace())}>
-            Look at what would change…
-          </Button>
-        </span>
-      </div>
+      <Fields asked={asked} onAsk={setAsked} by={by} onBy={setBy}>
+        <Button disabled={asked.text === "" || chosen.length === 0} onClick={() => unwaited(replace())}>
+          Look at what would change…
+        </Button>
+      </Fields>
       <p role="status" className="quiet">
-        {foundWords(text, hits.length, groups.length)}
+        {foundWords(asked.text, hits.length, groups.length)}
       </p>
       <div className={styles.hits}>
         {groups.map(([path, own]) => (
@@ -83,28 +58,76 @@ function Finder({ onClose }: { onClose(): void }) {
             <Checkbox checked={!left.has(path)} onChange={(event) => leave(path, event.target.checked)}>
               <span className="mono">{path}</span> {plural(own.length, "place")}
             </Checkbox>
-            <ul>
-              {own.slice(0, listed).map((hit) => (
-                <li key={hit.start}>
-                  <button
-                    type="button"
-                    onClick={() => {
-                      seeSource(hit.path, hit.line, hit.column);
-                      onClose();
-                    }}
-                  >
-                    <span>{hit.line}</span>
-                    <HitLine hit={hit} />
-                  </button>
-                </li>
-              ))}
-            </ul>
-            {own.length > listed && <p className="quiet">and {own.length - listed} more</p>}
+            <Hits hits={own} onSeen={onClose} />
           </section>
         ))}
       </div>
       <WriteChanges proposal={proposal} onClose={(written) => (written ? onClose() : setProposal(null))} />
     </div>
+  );
+}
+
+interface FieldsProps {
+  asked: Search;
+  onAsk(asked: Search): void;
+  by: string;
+  onBy(by: string): void;
+  children: ReactNode;
+}
+
+/** What is looked for and how, and what is put instead. */
+function Fields({ asked, onAsk, by, onBy, children }: FieldsProps) {
+  const { text, matchCase, wholeWords } = asked;
+  return (
+    <div className={styles.fields}>
+      <label>
+        Find
+        <Input
+          className="mono"
+          autoFocus
+          value={text}
+          spellCheck={false}
+          onChange={(event) => onAsk({ ...asked, text: event.target.value })}
+        />
+      </label>
+      <label>
+        Put instead
+        <Input className="mono" value={by} spellCheck={false} onChange={(event) => onBy(event.target.value)} />
+      </label>
+      <span className={styles.ways}>
+        <Checkbox checked={matchCase} onChange={(event) => onAsk({ ...asked, matchCase: event.target.checked })}>
+          As it is written
+        </Checkbox>
+        <Checkbox checked={wholeWords} onChange={(event) => onAsk({ ...asked, wholeWords: event.target.checked })}>
+          Whole words
+        </Checkbox>
+        {children}
+      </span>
+    </div>
+  );
+}
+
+/** Places in a file, each a step to it. */
+function Hits({ hits, onSeen }: { hits: readonly Hit[]; onSeen(): void }) {
+  const seeSource = useSeeSource();
+  const see = ({ path, line, column }: Hit) => {
+    seeSource(path, line, column);
+    onSeen();
+  };
+  return (
+    <>
+      <ul>
+        {hits.slice(0, listed).map((hit) => (
+          <li key={hit.start}>
+            <button type="button" onClick={() => see(hit)}>
+              <span>{hit.line}</span>
+              <HitLine hit={hit} />
+            </button>
+          </li>
+        ))}
+      </ul>
+      {hits.length > listed && <p className="quiet">and {hits.length - listed} more</p>}
+    </>
   );
 }
 

@@ -2,6 +2,7 @@
 
 import { Select } from "antd";
 import { useEffect, useState } from "react";
+import type { FileRecord } from "@/store/database";
 import { plural } from "../shared/numbers";
 import { lineParts } from "../shared/lineParts";
 import { unwaited } from "../shared/unwaited";
@@ -25,10 +26,8 @@ export function SourcePane() {
   const page = useWorkspace((state) => state.page);
   const files = useWorkspace((state) => state.files);
   const rehearsal = useWorkspace((state) => state.rehearsal);
-  const showSource = useWorkspace((state) => state.showSource);
   const [shown, setShown] = useState<Shown | null>(null);
   const [finding, setFinding] = useState(0);
-  const [everywhere, setEverywhere] = useState(false);
 
   const asked = useWorkspace((state) => state.source);
   const target = slip?.targets[0]?.target;
@@ -50,35 +49,9 @@ export function SourcePane() {
   const record = shown ? files.get(shown.path) : undefined;
   if (!shown || !record || record.file.kind === "other") return <div className={styles.pane} />;
   const own = rehearsal?.plan.changes.filter((change) => change.path === shown.path) ?? [];
-  const changed = countChangedLines(record.original ?? "", record.file.text);
-  const written = [...files.values()].flatMap(({ file }) => (file.kind === "other" ? [] : [file.path]));
   return (
     <section className={styles.pane} aria-label="Source">
-      <div className={styles.head}>
-        <Select
-          size="small"
-          variant="borderless"
-          aria-label="File"
-          className={`mono ${styles.file}`}
-          showSearch
-          popupMatchSelectWidth={false}
-          value={shown.path}
-          onChange={(chosen: string) => showSource({ path: chosen, offset: 0 })}
-          options={written.sort().map((value) => ({ value, label: value }))}
-        />
-        {!shown.whole && (
-          <span>{shown.last > shown.first ? `lines ${shown.first} to ${shown.last}` : `line ${shown.first}`}</span>
-        )}
-        <span className={styles.space} />
-        <span>{changed === 0 ? "as it was opened" : `${plural(changed, "line")} changed since opening`}</span>
-        <button type="button" className="text-button" onClick={() => setFinding(finding + 1)}>
-          Find
-        </button>
-        <button type="button" className="text-button" onClick={() => setEverywhere(true)}>
-          Find in all files
-        </button>
-        <FindEverywhere open={everywhere} onClose={() => setEverywhere(false)} />
-      </div>
+      <Head shown={shown} record={record} onFind={() => setFinding(finding + 1)} />
       <Source
         key={shown.path}
         path={shown.path}
@@ -91,6 +64,41 @@ export function SourcePane() {
         finding={finding}
       />
     </section>
+  );
+}
+
+/** Which file and lines are shown, how much of it is changed, and ways to find something. */
+function Head({ shown, record, onFind }: { shown: Shown; record: FileRecord; onFind(): void }) {
+  const files = useWorkspace((state) => state.files);
+  const showSource = useWorkspace((state) => state.showSource);
+  const [everywhere, setEverywhere] = useState(false);
+  const { path, first, last, whole } = shown;
+  const written = [...files.values()].flatMap(({ file }) => (file.kind === "other" ? [] : [file.path]));
+  const changed = record.file.kind === "other" ? 0 : countChangedLines(record.original ?? "", record.file.text);
+  return (
+    <div className={styles.head}>
+      <Select
+        size="small"
+        variant="borderless"
+        aria-label="File"
+        className={`mono ${styles.file}`}
+        showSearch
+        popupMatchSelectWidth={false}
+        value={path}
+        onChange={(chosen: string) => showSource({ path: chosen, offset: 0 })}
+        options={written.sort().map((value) => ({ value, label: value }))}
+      />
+      {!whole && <span>{last > first ? `lines ${first} to ${last}` : `line ${first}`}</span>}
+      <span className={styles.space} />
+      <span>{changed === 0 ? "as it was opened" : `${plural(changed, "line")} changed since opening`}</span>
+      <button type="button" className="text-button" onClick={onFind}>
+        Find
+      </button>
+      <button type="button" className="text-button" onClick={() => setEverywhere(true)}>
+        Find in all files
+      </button>
+      <FindEverywhere open={everywhere} onClose={() => setEverywhere(false)} />
+    </div>
   );
 }
 

@@ -25,6 +25,34 @@ const rest = 700;
 /** The key that opens the ways to set right what is found at the cursor's line. */
 const mendKey = "Alt-m";
 
+/** What an editor of such a file has by itself. */
+function writingIn(path: string, kind: "html" | "css"): Extension[] {
+  return [
+    lineNumbers(),
+    kind === "html" ? html({ autoCloseTags: false }) : css(),
+    findingSigns,
+    ruleTicks,
+    lineMarks,
+    colorSquares,
+    search({ top: true }),
+    highlightSelectionMatches(),
+    indentOnInput(),
+    EditorView.contentAttributes.of({ "aria-label": `Source of ${path}` }),
+  ];
+}
+
+/** @param step goes back or on in the history @param mend opens the ways to set right what is found at the cursor's line */
+function keys(step: (direction: "undo" | "redo") => void, mend: () => void): Extension {
+  return keymap.of([
+    { key: "Mod-z", run: () => (step("undo"), true) },
+    { key: "Mod-y", mac: "Mod-Shift-z", run: () => (step("redo"), true) },
+    { key: mendKey, run: () => (mend(), true) },
+    commentKey,
+    ...searchKeymap,
+    ...defaultKeymap,
+  ]);
+}
+
 export interface Editor {
   host: RefObject<HTMLDivElement | null>;
   view: RefObject<EditorView | null>;
@@ -69,14 +97,9 @@ export function useEditor(
     };
     // What is still chosen from a list is not written.
     const writeAtRest = () => {
-      if (view.current && completionStatus(view.current.state) === "active")
-        timer.current = setTimeout(writeAtRest, rest);
+      const isChoosing = view.current && completionStatus(view.current.state) === "active";
+      if (isChoosing) timer.current = setTimeout(writeAtRest, rest);
       else flush();
-    };
-    // The history is the site's: what is typed is written before it is gone back to.
-    const step = (direction: "undo" | "redo") => {
-      flush();
-      unwaited(store.getState()[direction]());
     };
     const follow = EditorView.updateListener.of((update) => {
       const { doc, selection } = update.state;
@@ -90,6 +113,11 @@ export function useEditor(
       if (timer.current) clearTimeout(timer.current);
       timer.current = setTimeout(writeAtRest, rest);
     });
+    // The history is the site's: what is typed is written before it is gone back to.
+    const step = (direction: "undo" | "redo") => {
+      flush();
+      unwaited(store.getState()[direction]());
+    };
     const asking = {
       writing: (now: string, offset: number) => {
         const { page, conditions } = store.getState();
@@ -97,29 +125,8 @@ export function useEditor(
       },
       help: (property: string) => engine.help(property),
     };
-    const extensions: Extension[] = [
-      lineNumbers(),
-      kind === "html" ? html({ autoCloseTags: false }) : css(),
-      findingSigns,
-      ruleTicks,
-      lineMarks,
-      colorSquares,
-      completing(asking),
-      search({ top: true }),
-      highlightSelectionMatches(),
-      indentOnInput(),
-      keymap.of([
-        { key: "Mod-z", run: () => (step("undo"), true) },
-        { key: "Mod-y", mac: "Mod-Shift-z", run: () => (step("redo"), true) },
-        commentKey,
-        { key: mendKey, run: () => (onMend(), true) },
-        ...searchKeymap,
-        ...defaultKeymap,
-      ]),
-      EditorView.contentAttributes.of({ "aria-label": `Source of ${path}` }),
-      follow,
-      EditorView.domEventHandlers({ blur: () => flush() }),
-    ];
+    const own = [follow, EditorView.domEventHandlers({ blur: () => flush() }), completing(asking)];
+    const extensions = [keys(step, onMend), ...writingIn(path, kind), ...own];
     const editor = new EditorView({
       parent: host.current!,
       state: EditorState.create({ doc: saved.current, extensions }),

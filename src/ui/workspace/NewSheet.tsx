@@ -52,22 +52,7 @@ export function NewSheet({ pages, first: asked = pages, onCancel, onEdit }: Prop
         <p id={`${field}-why`} className="fails" role="alert">
           {problem}
         </p>
-        <fieldset>
-          <legend>Pages that link to it</legend>
-          <Checkbox
-            checked={linked.length === pages.length}
-            indeterminate={linked.length > 0 && linked.length < pages.length}
-            onChange={({ target }) => setChosen(target.checked ? pages : [])}
-          >
-            All pages
-          </Checkbox>
-          <Checkbox.Group
-            className={styles.pages}
-            options={[...pages]}
-            value={[...linked]}
-            onChange={(values) => setChosen(values)}
-          />
-        </fieldset>
+        <LinkedPages pages={pages} linked={linked} onChoose={setChosen} />
         <Radio.Group
           aria-label="Where they read it"
           value={first}
@@ -79,5 +64,33 @@ export function NewSheet({ pages, first: asked = pages, onCancel, onEdit }: Prop
         />
       </div>
     </Modal>
+  );
+}
+
+interface LinkedPagesProps {
+  pages: readonly string[];
+  linked: readonly string[];
+  onChoose(linked: readonly string[]): void;
+}
+
+/** Which pages link to it: all at once, or one by one. */
+function LinkedPages({ pages, linked, onChoose }: LinkedPagesProps) {
+  return (
+    <fieldset>
+      <legend>Pages that link to it</legend>
+      <Checkbox
+        checked={linked.length === pages.length}
+        indeterminate={linked.length > 0 && linked.length < pages.length}
+        onChange={({ target }) => onChoose(target.checked ? pages : [])}
+      >
+        All pages
+      </Checkbox>
+      <Checkbox.Group
+        className={styles.pages}
+        options={[...pages]}
+        value={[...linked]}
+        onChange={(values) => onChoose(values)}
+      />
+    </fieldset>
   );
 }

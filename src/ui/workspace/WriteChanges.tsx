@@ -36,12 +36,42 @@ interface Props {
 
 /** Changes of the files, line by line, with what they reach, before they are written. */
 export function WriteChanges({ proposal, onClose }: Props) {
-  const engine = useEngine();
   const store = useWorkspaceStore();
   const files = useWorkspace((state) => state.files);
-  const conditions = useWorkspace((state) => state.conditions);
   const write = useWorkspace((state) => state.write);
-  const folder = useWorkspace((state) => state.record?.folder?.name);
+  const result = useReach(proposal);
+  // The lines are those that it was planned for: while it is written the files are others already.
+  const shown = useMemo(() => (proposal ? linesOf(proposal.changes, store.getState().files) : null), [proposal, store]);
+  const done = async () => {
+    if (proposal) {
+      const { changes, label, title, files: put } = proposal;
+      await write({ kind: "text", changes }, label ?? title, put);
+    }
+    onClose(true);
+  };
+  return (
+    <Modal
+      open={proposal !== null}
+      title={proposal?.title}
+      onCancel={() => onClose(false)}
+      onOk={() => unwaited(done())}
+      okText="Write"
+      cancelText="Leave as it is"
+      width={720}
+      okButtonProps={{ disabled: shown?.files !== files || !result?.plan || isNothing(proposal) }}
+      destroyOnHidden
+    >
+      {proposal && shown && <Body proposal={proposal} result={result} texts={shown.texts} />}
+    </Modal>
+  );
+}
+
+const isNothing = (proposal: Proposal | null) => !proposal?.changes.length && !proposal?.files?.length;
+
+/** What a proposal reaches; null until it is counted. */
+function useReach(proposal: Proposal | null): PlanResult | null {
+  const engine = useEngine();
+  const conditions = useWorkspace((state) => state.conditions);
   const [planned, setPlanned] = useState<{ of: Proposal; result: PlanResult } | null>(null);
   useEffect(() => {
     if (!proposal) return;
@@ -55,57 +85,51 @@ export function WriteChanges({ proposal, onClose }: Props) {
       current = false;
     };
   }, [engine, proposal, conditions]);
-  // The lines are those that it was planned for: while it is written the files are others already.
-  const shown = useMemo(() => (proposal ? linesOf(proposal.changes, store.getState().files) : null), [proposal, store]);
-  const isOld = shown !== null && shown.files !== files;
-  const result = planned && planned.of === proposal ? planned.result : null;
-  const changes = proposal?.changes ?? [];
-  const done = async () => {
-    if (proposal) await write({ kind: "text", changes }, proposal.label ?? proposal.title, proposal.files);
-    onClose(true);
-  };
+  return planned && planned.of === proposal ? planned.result : null;
+}
+
+interface BodyProps {
+  proposal: Proposal;
+  result: PlanResult | null;
+  texts: ReturnType<typeof linesOf>["texts"];
+}
+
+/** How much changes and what it reaches, the files that come and go, the proof, and every line. */
+function Body({ proposal, result, texts }: BodyProps) {
+  const folder = useWorkspace((state) => state.record?.folder?.name);
   return (
-    <Modal
-      open={proposal !== null}
-      title={proposal?.title}
-      onCancel={() => onClose(false)}
-      onOk={() => unwaited(done())}
-      okText="Write"
-      cancelText="Leave as it is"
-      width={720}
-      okButtonProps={{ disabled: isOld || !result?.plan || (changes.length === 0 && !proposal?.files?.length) }}
-      destroyOnHidden
-    >
-      <div className={styles.body}>
-        <p role="status" className="good">
-          {changes.length === 0 && !proposal?.files?.length
-            ? "Nothing would change."
-            : result
-              ? `${plural(proposal?.count ?? changes.length, proposal?.counted ?? "value")} in ${plural(shown?.texts.length ?? 0, "file")}; ${reachWords(result)}`
-              : "Looking at all pages…"}
+    <div className={styles.body}>
+      <p role="status" className="good">
+        {statusWords(proposal, result, texts.length)}
+      </p>
+      {proposal.files?.map(({ path, after }) => (
+        <p key={path}>
+          <span className="mono">{path}</span>{" "}
+          {after
+            ? "is put into the site."
+            : `is taken out of the site${folder ? `; in ${folder} it stays until it is deleted there` : ""}.`}
         </p>
-        {proposal?.files?.map(({ path, after }) => (
-          <p key={path}>
-            <span className="mono">{path}</span>{" "}
-            {after
-              ? "is put into the site."
-              : `is taken out of the site${folder ? `; in ${folder} it stays until it is deleted there` : ""}.`}
-          </p>
+      ))}
+      {result?.problem && <p className="fails">{result.problem}</p>}
+      {proposal.proof}
+      {result?.judged && <Contrasts judged={result.judged} />}
+      <div className={styles.files}>
+        {texts.map(({ path, before, after }) => (
+          <section key={path} aria-label={path}>
+            <h3 className="mono">{path}</h3>
+            <LineDifference before={before} after={after} />
+          </section>
         ))}
-        {result?.problem && <p className="fails">{result.problem}</p>}
-        {proposal?.proof}
-        {result?.judged && <Contrasts judged={result.judged} />}
-        <div className={styles.files}>
-          {shown?.texts.map(({ path, before, after }) => (
-            <section key={path} aria-label={path}>
-              <h3 className="mono">{path}</h3>
-              <LineDifference before={before} after={after} />
-            </section>
-          ))}
-        </div>
       </div>
-    </Modal>
+    </div>
   );
+}
+
+function statusWords(proposal: Proposal, result: PlanResult | null, files: number): string {
+  if (isNothing(proposal)) return "Nothing would change.";
+  if (!result) return "Looking at all pages…";
+  const { count, counted = "value", changes } = proposal;
+  return `${plural(count ?? changes.length, counted)} in ${plural(files, "file")}; ${reachWords(result)}`;
 }
 
 /** What changes make of the files, and the files themselves. */
