@@ -83,14 +83,14 @@ export {
   type Judged,
   type StandsOn,
 } from "./slip/stands";
-export { findSteps, replaceFound, type Hit, type Search } from "./edits/find";
+export { findSteps, replaceFound, type FileHits, type Hit, type Search } from "./edits/find";
 export { outlineAfter, type OutlineChange } from "./edits/outline";
 export { rulePlaces, type RulePlace } from "./edits/rulePlaces";
 export { applyPlan, planEdit, planOnPage, planSteps, planWithFiles } from "./edits/plan";
 export { differenceOf, type Difference } from "./edits/difference";
 export { differenceSteps } from "./edits/proof";
 export { alikeOf, retag } from "./edits/retag";
-export { attributeGroups, type AttributeGroup } from "./edits/attributesIntoSheet";
+export { attributeGroupSteps, type AttributeGroup } from "./edits/attributesIntoSheet";
 export { planRuleEdit, selectorsOf, type RuleEdit } from "./edits/ruleEdits";
 export { planSheetEdit, type SheetEdit, type SheetPlan } from "./edits/sheetLinks";
 export { shorthandOf } from "./edits/fold";

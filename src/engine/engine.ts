@@ -2,7 +2,7 @@
 import {
   alikeOf,
   allRightSteps,
-  attributeGroups,
+  attributeGroupSteps,
   changeBetween,
   changeSite,
   colorSpots,
@@ -106,7 +106,17 @@ let site: Site = siteOf([]);
 const turns = new Turns();
 
 /** Counts what is asked about all pages; what takes long gives way to the next of its kind. */
-const latest = { allRight: 0, differences: 0, find: 0, reach: 0, selectors: 0, summary: 0, survey: 0, targets: 0 };
+const latest = {
+  allRight: 0,
+  attributeGroups: 0,
+  differences: 0,
+  find: 0,
+  reach: 0,
+  selectors: 0,
+  summary: 0,
+  survey: 0,
+  targets: 0,
+};
 
 /** Whether what is asked now is still wanted: until the next of its kind is asked for, or stopped. */
 function asLatest(kind: keyof typeof latest): () => boolean {
@@ -437,7 +447,8 @@ const answers: Omit<Engine, "started"> = {
     return { changes: made?.changes ?? [], files: made?.files ?? [], problem };
   },
 
-  attributeGroups: async (page, sheet) => attributeGroups(site, page, sheet),
+  attributeGroups: async (page, sheet) =>
+    turns.inSlices(attributeGroupSteps(site, page, sheet), asLatest("attributeGroups")),
 
   retag: async (ref, to, all) => {
     const { changes, problem } = changesOf(() => retag(site, all ? alikeOf(site, ref) : [ref], to));

@@ -14,7 +14,7 @@ import type {
   SheetTable,
   Finding,
   Fix,
-  Hit,
+  FileHits,
   InkThere,
   Judged,
   LinkLooks,
@@ -224,8 +224,8 @@ export interface Engine {
   planSheets(
     edit: SheetEdit | RuleEdit,
   ): Promise<{ changes: TextChange[]; files: FileChange[]; problem: string | null }>;
-  /** The style attributes of a page as they would be gathered into a sheet. */
-  attributeGroups(page: string, sheet: string): Promise<AttributeGroup[]>;
+  /** The style attributes of a page as they would be gathered into a sheet; null where another page's were asked for meanwhile. */
+  attributeGroups(page: string, sheet: string): Promise<AttributeGroup[] | null>;
   /** Another tag for an element, or for all with the same tag, id and classes; with what it does to the headings of the page; the problem when one cannot be that. */
   retag(
     ref: ElementRef,
@@ -335,7 +335,7 @@ export interface Engine {
   /** What a list of selectors reaches on the pages that read a sheet; null where it is none. */
   selectorReach(path: string, selectors: string, conditions: Conditions): Promise<Reach | null>;
   /** Where something stands in pages and sheets; null where something else was looked for meanwhile. */
-  find(search: Search): Promise<Hit[] | null>;
+  find(search: Search): Promise<FileHits[] | null>;
   /** The changes that put other words in its place, in these files. */
   replaceFound(search: Search, by: string, paths: string[]): Promise<TextChange[]>;
   /** How one can go on writing in a file. */

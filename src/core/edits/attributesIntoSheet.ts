@@ -34,14 +34,22 @@ export interface AttributeGroup {
 
 /** The style attributes of a page as they would be gathered into a sheet. */
 export function attributeGroups(site: Site, path: string, sheet: string): AttributeGroup[] {
+  return finished(attributeGroupSteps(site, path, sheet));
+}
+
+/** The same in steps, a group each. */
+export function* attributeGroupSteps(site: Site, path: string, sheet: string): Generator<void, AttributeGroup[]> {
   const taken = new Set<string>();
-  return groupsOf(fileAt(site, path)).map((elements) => {
+  const groups: AttributeGroup[] = [];
+  for (const elements of groupsOf(fileAt(site, path))) {
     const { selector, how } = proposalFor(site, path, sheet, elements, taken);
     taken.add(selector);
     const [first] = elements as [ElementNode, ...ElementNode[]];
     const declarations = first.attributes.get("style")!.trim();
-    return { declarations, elements: elements.length, first: first.tag, selector, how };
-  });
+    groups.push({ declarations, elements: elements.length, first: first.tag, selector, how });
+    yield;
+  }
+  return groups;
 }
 
 /**

@@ -10,7 +10,9 @@ const files = {
   "css/ferry.css": ".ink { color: #123 }\n.ink-dark { color: #000 }\n",
 };
 const found = (search: Partial<Search>) =>
-  finished(findSteps(site(files), { text: "ink", matchCase: false, wholeWords: false, ...search }));
+  finished(findSteps(site(files), { text: "ink", matchCase: false, wholeWords: false, ...search })).flatMap(
+    ({ hits }) => hits,
+  );
 
 describe("find", () => {
   test("sheets first, each with its line", () => {
@@ -34,6 +36,15 @@ describe("find", () => {
     expect(found({ text: "" })).toEqual([]);
     expect(found({ text: "color: #" })).toHaveLength(2);
     expect(found({ text: "(.*" })).toEqual([]);
+  });
+
+  test("of many in a file the first are listed, and all are counted and replaced", () => {
+    const many = site({ "a.css": "x ".repeat(1000) });
+    const search = { text: "x", matchCase: true, wholeWords: true };
+    const [own] = finished(findSteps(many, search));
+    expect([own!.count, own!.hits.length]).toEqual([1000, 300]);
+    expect(replaceFound(many, search, "y", ["a.css"])).toHaveLength(1000);
+    expect(replaceFound(many, search, "y", [])).toEqual([]);
   });
 
   test("line ends are alike", () => {

@@ -1,8 +1,7 @@
 /** Words looked for in all pages and style sheets of a site, and others put in their place. */
 import { positionAt } from "../source/lines";
 import type { TextChange } from "../source/changes";
-import { pagesOf, sheetsOf, type Site, type TextFile } from "../source/site";
-import { finished } from "../source/steps";
+import { pagesOf, sheetsOf, textFile, type Site, type TextFile } from "../source/site";
 
 export interface Search {
   text: string;
@@ -24,30 +23,45 @@ export interface Hit {
   after: string;
 }
 
-/** All places, file by file, sheets first; in steps, a file each. Nothing for no text. */
-export function* findSteps(site: Site, search: Search): Generator<void, Hit[]> {
-  const hits: Hit[] = [];
-  if (search.text === "") return hits;
+/** What was found in a file. */
+export interface FileHits {
+  path: string;
+  /** How often in all. */
+  count: number;
+  /** The first of them, as many as are worth listing. */
+  hits: Hit[];
+}
+
+/** So many of a file are listed. */
+const listed = 300;
+
+/** Files in which it was found, sheets first; in steps, a file each. None for no text. */
+export function* findSteps(site: Site, search: Search): Generator<void, FileHits[]> {
+  const found: FileHits[] = [];
+  if (search.text === "") return found;
   for (const file of [...sheetsOf(site), ...pagesOf(site)]) {
-    hits.push(...hitsIn(file, search));
+    const matches = [...file.text.matchAll(patternOf(search))];
+    if (matches.length)
+      found.push({
+        path: file.path,
+        count: matches.length,
+        hits: matches.slice(0, listed).map((match) => hitOf(file, match)),
+      });
     yield;
   }
-  return hits;
+  return found;
 }
 
 /** So many characters of its line. */
 const shownBefore = 40;
 const shownBehind = 160;
 
-function hitsIn({ path, text }: TextFile, search: Search): Hit[] {
-  return [...text.matchAll(patternOf(search))].map((found) => {
-    const start = found.index;
-    const { line, column } = positionAt(text, start);
-    const end = start + found[0].length;
-    const before = text.slice(Math.max(start - column + 1, start - shownBefore), start);
-    const after = /^[^\r\n]*/.exec(text.slice(end, end + shownBehind))![0];
-    return { path, start, end, line, column, before, found: found[0], after };
-  });
+function hitOf({ path, text }: TextFile, { 0: found, index: start }: RegExpExecArray): Hit {
+  const { line, column } = positionAt(text, start);
+  const end = start + found.length;
+  const before = text.slice(Math.max(start - column + 1, start - shownBefore), start);
+  const after = /^[^\r\n]*/.exec(text.slice(end, end + shownBehind))![0];
+  return { path, start, end, line, column, before, found, after };
 }
 
 /** Line ends are alike, however a file ends its lines. */
@@ -59,8 +73,13 @@ function patternOf({ text, matchCase, wholeWords }: Search): RegExp {
 
 /** The changes that put other words in the place of those that are found in these files. */
 export function replaceFound(site: Site, search: Search, by: string, paths: readonly string[]): TextChange[] {
-  const among = new Set(paths);
-  return finished(findSteps(site, search)).flatMap(({ path, start, end }) =>
-    among.has(path) ? [{ path, start, end, insert: by }] : [],
+  if (search.text === "") return [];
+  return paths.flatMap((path) =>
+    [...(textFile(site, path)?.text.matchAll(patternOf(search)) ?? [])].map(({ 0: found, index: start }) => ({
+      path,
+      start,
+      end: start + found.length,
+      insert: by,
+    })),
   );
 }

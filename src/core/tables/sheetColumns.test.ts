@@ -23,13 +23,11 @@ test("many that are dressed alike are one, a folder each, with what they hold th
     }),
   );
   const columns = sheetColumns(table);
-  expect(columns.map(({ name, pages: own }) => [name, own.length])).toEqual(
-    [
-      ["guide/p00.html and 19 more", 20],
-      ["odd.html", 1],
-      ["p00.html and 2 more", 3],
-    ].map(([name, count]) => [String(name).replace("guide/p00.html", "guide/"), count]),
-  );
+  expect(columns.map(({ name, pages: own }) => [name, own.length])).toEqual([
+    ["guide/ 20 pages", 20],
+    ["odd.html", 1],
+    ["p00.html and 2 more", 3],
+  ]);
   const elements = table.rows.findIndex(({ kind }) => kind === "elements");
   expect(columns[0]!.cells[elements]).toMatchObject({ count: 20 });
 });

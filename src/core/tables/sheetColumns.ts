@@ -31,7 +31,8 @@ export function sheetColumns({ pages, rows }: SheetTable, wanted = ""): SheetCol
     if (known) add(known, column);
     else groups.set(key, column);
   }
-  return [...groups.values()].map((group) => ({ ...group, name: nameOf(group.pages) }));
+  const inFolder = (folder: string) => shown.filter((at) => folderOf(pages[at]!) === folder).length;
+  return [...groups.values()].map((group) => ({ ...group, name: nameOf(group.pages, inFolder) }));
 }
 
 /** What is the same of pages that are dressed alike. */
@@ -46,8 +47,12 @@ function add(group: SheetColumn, { pages, cells }: SheetColumn): void {
   );
 }
 
-function nameOf(pages: readonly string[]): string {
-  const [first] = pages as [string, ...string[]];
-  if (pages.length === 1) return first;
-  return `${folderOf(first) || first} and ${pages.length - 1} more`;
+/** A folder's name stands for all of its pages, or else the first page for those that are like it. */
+function nameOf(pages: readonly string[], inFolder: (folder: string) => number): string {
+  const [first, ...more] = pages as [string, ...string[]];
+  const folder = folderOf(first);
+  if (more.length === 0) return first;
+  return folder && inFolder(folder) === pages.length
+    ? `${folder} ${pages.length} pages`
+    : `${first} and ${more.length} more`;
 }

@@ -32,6 +32,7 @@ export function MoveAttributes({ page, sheet, onClose, onEdit }: Props) {
   useEffect(() => {
     unwaited(
       engine.attributeGroups(page, sheet).then((found) => {
+        if (!found) return;
         setGroups(found);
         setSelectors(found.map(({ selector }) => selector));
       }),

@@ -2,16 +2,13 @@
 
 import { Button, Checkbox, Input, Modal } from "antd";
 import { useEffect, useState, type ReactNode } from "react";
-import { groupBy, type Hit, type Search } from "@/core";
+import type { FileHits, Hit, Search } from "@/core";
 import { plural } from "../shared/numbers";
 import { unwaited } from "../shared/unwaited";
 import { useEngine, useWorkspace } from "../workspace/context";
 import { useSeeSource } from "../workspace/useSeeSource";
 import { WriteChanges, type Proposal } from "../workspace/WriteChanges";
 import styles from "./FindEverywhere.module.css";
-
-/** So many places are listed; all are counted and replaced. */
-const listed = 300;
 
 /** Finds words in all pages and sheets, steps to them, and puts others in their place after a look at every line. */
 export function FindEverywhere({ open, onClose }: { open: boolean; onClose(): void }) {
@@ -28,14 +25,13 @@ function Finder({ onClose }: { onClose(): void }) {
   const [asked, setAsked] = useState<Search>({ text: "", matchCase: false, wholeWords: false });
   const [by, setBy] = useState("");
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
-  const [hits, setHits] = useState<readonly Hit[]>([]);
+  const [found, setFound] = useState<readonly FileHits[]>([]);
   const [proposal, setProposal] = useState<Proposal | null>(null);
   useEffect(() => {
-    unwaited(engine.find(asked).then((found) => found && setHits(found)));
+    unwaited(engine.find(asked).then((files) => files && setFound(files)));
   }, [engine, files, asked]);
 
-  const groups = [...groupBy(hits, ({ path }) => path)];
-  const chosen = groups.map(([path]) => path).filter((path) => !left.has(path));
+  const chosen = found.map(({ path }) => path).filter((path) => !left.has(path));
   const replace = async () => {
     const changes = await engine.replaceFound(asked, by, chosen);
     setProposal({ title: `Put \u201c${by}\u201d for \u201c${asked.text}\u201d`, changes, counted: "place" });
@@ -50,15 +46,15 @@ function Finder({ onClose }: { onClose(): void }) {
         </Button>
       </Fields>
       <p role="status" className="quiet">
-        {foundWords(asked.text, hits.length, groups.length)}
+        {foundWords(asked.text, found)}
       </p>
       <div className={styles.hits}>
-        {groups.map(([path, own]) => (
+        {found.map(({ path, count, hits }) => (
           <section key={path} aria-label={path}>
             <Checkbox checked={!left.has(path)} onChange={(event) => leave(path, event.target.checked)}>
-              <span className="mono">{path}</span> {plural(own.length, "place")}
+              <span className="mono">{path}</span> {plural(count, "place")}
             </Checkbox>
-            <Hits hits={own} onSeen={onClose} />
+            <Hits hits={hits} count={count} onSeen={onClose} />
           </section>
         ))}
       </div>
@@ -108,7 +104,7 @@ function Fields({ asked, onAsk, by, onBy, children }: FieldsProps) {
 }
 
 /** Places in a file, each a step to it. */
-function Hits({ hits, onSeen }: { hits: readonly Hit[]; onSeen(): void }) {
+function Hits({ hits, count, onSeen }: { hits: readonly Hit[]; count: number; onSeen(): void }) {
   const seeSource = useSeeSource();
   const see = ({ path, line, column }: Hit) => {
     seeSource(path, line, column);
@@ -117,7 +113,7 @@ function Hits({ hits, onSeen }: { hits: readonly Hit[]; onSeen(): void }) {
   return (
     <>
       <ul>
-        {hits.slice(0, listed).map((hit) => (
+        {hits.map((hit) => (
           <li key={hit.start}>
             <button type="button" onClick={() => see(hit)}>
               <span>{hit.line}</span>
@@ -126,14 +122,15 @@ function Hits({ hits, onSeen }: { hits: readonly Hit[]; onSeen(): void }) {
           </li>
         ))}
       </ul>
-      {hits.length > listed && <p className="quiet">and {hits.length - listed} more</p>}
+      {count > hits.length && <p className="quiet">and {count - hits.length} more</p>}
     </>
   );
 }
 
-function foundWords(text: string, places: number, files: number): string {
+function foundWords(text: string, found: readonly FileHits[]): string {
+  const places = found.reduce((sum, { count }) => sum + count, 0);
   if (text === "") return "Pages and style sheets are looked through.";
-  return places === 0 ? "Nothing is found." : `${plural(places, "place")} in ${plural(files, "file")}.`;
+  return places === 0 ? "Nothing is found." : `${plural(places, "place")} in ${plural(found.length, "file")}.`;
 }
 
 function HitLine({ hit: { before, found, after } }: { hit: Hit }) {
