@@ -19,7 +19,7 @@ const lists = ["ul", "ol"];
 export function otherTags(element: ElementNode): string[] {
   const { tag, source, namespace, parent } = element;
   if (namespace !== "html" || !source) return [];
-  const list = isList(element) ? element : tag === "li" && parent && isList(parent) ? parent : null;
+  const list = [element, tag === "li" ? parent : null].find((one) => one && isList(one));
   if (list) return list.source?.endTag ? ["p", ...lists.filter((one) => one !== list.tag)] : [];
   if (tag === "p" && !source.endTag) return lists;
   if (!source.endTag || (tag === "div" && !holdsLines(element))) return [];

@@ -55,9 +55,10 @@ const isHeading = (name: string): boolean => /^h[1-6]$/.test(name);
 function subjectsOf(selectors: string): string[] {
   return (tryParseSelectorList(selectors) ?? []).flatMap(({ compounds }) => {
     const simples = compounds.at(-1)?.simples ?? [];
-    const names = simples.flatMap((one) =>
-      one.kind === "class" ? [`.${one.name}`] : one.kind === "id" ? [`#${one.name}`] : [],
-    );
+    const names = simples.flatMap((one) => {
+      if (one.kind === "class") return [`.${one.name}`];
+      return one.kind === "id" ? [`#${one.name}`] : [];
+    });
     return names.length ? names : simples.flatMap((one) => (one.kind === "type" ? [one.lower] : []));
   });
 }

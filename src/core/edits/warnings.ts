@@ -18,7 +18,7 @@ import { textFile, type Site, type TextFile } from "../source/site";
 import { positionAt } from "../source/lines";
 import { elementAt, fileAt, ruleAt, sheetForNewRule } from "./locate";
 import { hasOwnStyles } from "./newRule";
-import type { Edit } from "./types";
+import type { Edit, Target } from "./types";
 
 /** Says what was open and is closed first. */
 export function endWarnings(site: Site, { target, value }: Edit & { kind: "declare" }): string[] {
@@ -135,6 +135,13 @@ function proofWarnings({ property, value }: Edit & { kind: "declare" }, { page, 
   return off.length ? [`The picked text does not come out with it: ${is.join(", ")}.`] : [];
 }
 
+/** The selectors of the rule that is made; null where none is. */
+function selectorsOf(target: Target): string | null {
+  if (target.kind === "new-rule") return target.selector;
+  if (target.kind === "class") return `.${target.name}`;
+  return target.kind === "id" ? `#${target.name}` : null;
+}
+
 /** Says which rule beats what was written, for the element the edit is meant for. */
 function declareWarnings(
   after: Site,
@@ -146,14 +153,7 @@ function declareWarnings(
   const { contenders, from } = explain(after, page, placed, longhand);
   const winner = contenders.find(({ lost }) => lost === null);
   if (!winner) return [];
-  const selectors =
-    target.kind === "new-rule"
-      ? target.selector
-      : target.kind === "class"
-        ? `.${target.name}`
-        : target.kind === "id"
-          ? `#${target.name}`
-          : null;
+  const selectors = selectorsOf(target);
   const mine = (one: typeof winner) => {
     if (target.kind === "style-attribute") return one.attached;
     // A rule's start stays where it is: what is written comes after it.

@@ -6,6 +6,12 @@ import { insertAttribute, spliceAttribute } from "../edits/attributes";
 import { at, type Check, type Found, type Way } from "./types";
 
 /** Elements of old that only say how something looks (HTML, 16.2), with what is written now. */
+/** What keeps the look of an element that is written as another. */
+const styleOfTag = table({
+  center: ' style="text-align: center"',
+  big: ' style="font-size: larger"',
+});
+
 const elements: Readonly<Record<string, string>> = table({
   font: "span",
   center: "div",
@@ -20,12 +26,10 @@ const elements: Readonly<Record<string, string>> = table({
 /** Attributes of old that only say how something looks, with the declaration that says the same (HTML, 15.3). */
 const attributes: Readonly<Record<string, (value: string, tag: string) => string | null>> = table({
   bgcolor: (value) => `background-color: ${value}`,
-  align: (value, tag) =>
-    /^(?:img|table|iframe|object)$/.test(tag)
-      ? /^(?:left|right)$/i.test(value)
-        ? `float: ${value.toLowerCase()}`
-        : null
-      : `text-align: ${value.toLowerCase()}`,
+  align: (value, tag) => {
+    if (!/^(?:img|table|iframe|object)$/.test(tag)) return `text-align: ${value.toLowerCase()}`;
+    return /^(?:left|right)$/i.test(value) ? `float: ${value.toLowerCase()}` : null;
+  },
   valign: (value) => `vertical-align: ${value.toLowerCase()}`,
   face: (value) => `font-family: ${value}`,
   nowrap: () => "white-space: nowrap",
@@ -58,8 +62,7 @@ function oldElements(file: TextFile): Found[] {
     ways: (): Way[] => {
       const to = elements[tag]!;
       if (to === "" || all.some(({ source, attributes: own }) => !source!.endTag || own.size > 0)) return [];
-      const style =
-        tag === "center" ? ' style="text-align: center"' : tag === "big" ? ' style="font-size: larger"' : "";
+      const style = styleOfTag[tag] ?? "";
       return [
         {
           label: `Write \`${to}\` instead`,
@@ -115,7 +118,8 @@ function intoStyle(file: TextFile, element: ElementNode, name: string, declarati
   const out = { path, start: from, end, insert: "" };
   const style = attributeSource(text, element, "style");
   if (!style) return [{ path, ...insertAttribute(text, element, "style", declaration) }, out];
-  const lead = style.value.trim() === "" ? "" : /;\s*$/.test(style.value) ? " " : "; ";
+  const joint = /;\s*$/.test(style.value) ? " " : "; ";
+  const lead = style.value.trim() === "" ? "" : joint;
   const behind = style.value.length;
   const added = spliceAttribute(text, style, [{ start: behind, end: behind, insert: lead + declaration }]);
   return [out, ...added.map((splice) => ({ path, ...splice }))];

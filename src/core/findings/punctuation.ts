@@ -20,13 +20,11 @@ export const punctuation: Check = {
 
 function inBlock(block: Block): Found[] {
   return block.items.flatMap((item, at) => {
-    const found =
-      item.kind === "declaration"
-        ? withoutSemicolon(block, item)
-        : item.kind === "skipped" && block.depth > 0
-          ? (withoutColon(block, item, block.items[at + 1]) ?? partedValue(block, item, block.items[at - 1]))
-          : null;
-    return found ? [found] : [];
+    const [before, behind] = [block.items[at - 1], block.items[at + 1]];
+    const found = item.kind === "declaration" ? withoutSemicolon(block, item) : null;
+    if (found) return [found];
+    if (item.kind !== "skipped" || block.depth === 0) return [];
+    return withoutColon(block, item, behind) ?? partedValue(block, item, before) ?? [];
   });
 }
 

@@ -131,7 +131,7 @@ function inOrder(a: Finding, b: Finding): number {
   return (
     levelRank[a.level] - levelRank[b.level] ||
     groupRank.get(a.group)! - groupRank.get(b.group)! ||
-    (a.path < b.path ? -1 : a.path > b.path ? 1 : 0) ||
+    Number(a.path > b.path) - Number(a.path < b.path) ||
     a.line - b.line ||
     a.column - b.column
   );

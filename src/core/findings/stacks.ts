@@ -110,15 +110,7 @@ function slipOf(text: string): Slip | null {
     if (generic) continue;
     const plain = lower.replace(/[\s_-]+/g, "-");
     const isQuoted = genericFamilies.has(lower);
-    const near = isQuoted
-      ? lower
-      : genericFamilies.has(plain)
-        ? plain
-        : platformFace(lower)
-          ? null
-          : [...genericFamilies].find(
-              (one) => !one.startsWith("-") && one.length > 4 && editDistance(plain, one) <= (one.length > 6 ? 2 : 1),
-            );
+    const near = isQuoted ? lower : nearGeneric(plain, lower);
     if (near && !/^(?:math|system)$/.test(lower)) {
       const meant = put({ name: near, generic: true });
       const message = isQuoted
@@ -184,4 +176,13 @@ function partedNames(part: string): string[] | null {
 function isFamily(text: string): boolean {
   const name = text.replace(/^["']|["']$/g, "").toLowerCase();
   return /^["']/.test(text) || platformFace(name) !== undefined || genericFamilies.has(name);
+}
+
+/** The generic family that a name is, or is nearly; nothing for a face that systems have. */
+function nearGeneric(plain: string, lower: string): string | undefined {
+  if (genericFamilies.has(plain)) return plain;
+  if (platformFace(lower)) return undefined;
+  return [...genericFamilies].find(
+    (one) => !one.startsWith("-") && one.length > 4 && editDistance(plain, one) <= (one.length > 6 ? 2 : 1),
+  );
 }

@@ -78,12 +78,8 @@ interface Sized {
 function sizeIn({ property, valueText }: Declaration): Omit<Sized, "block" | "declaration"> | null {
   if (property !== "font-size" && property !== "font") return null;
   const parts = componentsOf(valueText);
-  const part =
-    property === "font-size"
-      ? parts.length === 1
-        ? parts[0]
-        : undefined
-      : parts.find(({ type }) => type === "dimension");
+  const sole = parts.length === 1 ? parts[0] : undefined;
+  const part = property === "font-size" ? sole : parts.find(({ type }) => type === "dimension");
   if (part?.type !== "dimension") return null;
   return { unit: part.unit, amount: part.value, start: part.start, end: part.end };
 }

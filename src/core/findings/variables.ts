@@ -35,8 +35,9 @@ function undefinedName(name: string, all: readonly Asked[], near: string | null)
   const { declaration, file } = first!.one;
   const follows = bare.length ? "is as if it were not written" : "comes from what stands behind its comma";
   const places = all.length > 1 ? ` It is asked for in ${all.length} declarations.` : "";
+  const asked = near ? "error" : "warning";
   return {
-    level: bare.length === 0 ? "note" : near ? "error" : "warning",
+    level: bare.length === 0 ? "note" : asked,
     message: `\`${name}\` is set nowhere, so \`${declaration.property}\` ${follows}.${near ? ` Meant: \`${near}\`.` : ""}${places}`,
     because:
       "A declaration with a custom property that has no value is void where it is computed; letters and their case count (CSS Variables 1, 3).",

@@ -37,6 +37,6 @@ function nameOf(standard: string): string {
   if (standard === "css2") return "CSS 2.2";
   return standard
     .split("-")
-    .map((word) => (word === "css" ? "CSS" : word === "ui" ? "UI" : word[0]!.toUpperCase() + word.slice(1)))
+    .map((word) => (["css", "ui"].includes(word) ? word.toUpperCase() : word[0]!.toUpperCase() + word.slice(1)))
     .join(" ");
 }

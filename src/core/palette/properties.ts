@@ -44,29 +44,28 @@ const hues: readonly [upTo: number, word: string][] = [
   [361, "pink"],
 ];
 
+const shades: readonly [below: number, word: string][] = [
+  [0.32, "deep"],
+  [0.5, "dark"],
+  [0.72, "mid"],
+  [0.88, "light"],
+  [Infinity, "pale"],
+];
+
+/** @param hue in degrees */
+function wordFor(lightness: number, chroma: number, hue: number): string {
+  if (lightness > 0.99) return "white";
+  if (lightness < 0.01) return "black";
+  return chroma < 0.018 ? "grey" : hues.find(([upTo]) => hue <= upTo)![1];
+}
+
 /** Names for a colour that no custom property has yet, from its lightness, its hue and what it is used for. */
 export function proposedNames(value: string, roles: readonly string[], taken: ReadonlySet<string>): string[] {
   const color = parseColor(value);
   if (!color) return [];
   const [lightness, chroma, hue] = oklch(color);
-  const shade =
-    lightness < 0.32
-      ? "deep"
-      : lightness < 0.5
-        ? "dark"
-        : lightness < 0.72
-          ? "mid"
-          : lightness < 0.88
-            ? "light"
-            : "pale";
-  const word =
-    lightness > 0.99
-      ? "white"
-      : lightness < 0.01
-        ? "black"
-        : chroma < 0.018
-          ? "grey"
-          : hues.find(([upTo]) => hue <= upTo)![1];
+  const shade = shades.find(([below]) => lightness < below)![1];
+  const word = wordFor(lightness, chroma, hue);
   const plain = word === "white" || word === "black" ? word : `${shade}-${word}`;
   const role = roles.find((one) => one === "ink" || one === "ground" || one === "edge" || one === "line");
   const proposals = [plain, ...(role ? [`${word}-${role}`, `${role}`] : []), nearestName(color).name];

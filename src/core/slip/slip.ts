@@ -216,7 +216,8 @@ function idleDeclarations(site: Site, page: StyledPage, style: Style, row: SlipR
     at: number | null,
   ) => {
     for (const item of items) {
-      const declaration = item.kind === "disabled" ? item.declaration : item.kind === "declaration" ? item : null;
+      const written = item.kind === "declaration" ? item : null;
+      const declaration = item.kind === "disabled" ? item.declaration : written;
       if (!declaration || !concerns(declaration.property, row)) continue;
       const ignored =
         item.kind === "declaration" && invalidReason(declaration.property, declaration.valueText) !== null;

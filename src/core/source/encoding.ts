@@ -109,7 +109,7 @@ function decodeBrokenUtf8(bytes: Uint8Array): string {
   const parts: string[] = [];
   for (let at = 0; at < bytes.length;) {
     const first = bytes[at]!;
-    const length = first < 0x80 ? 1 : first >= 0xf0 ? 4 : first >= 0xe0 ? 3 : 2;
+    const length = lengthOf(first);
     try {
       parts.push(decoder.decode(bytes.subarray(at, at + length)));
       at += length;
@@ -209,4 +209,11 @@ export function holdsText(added: string, file: { kind: TextKind; text: string; e
 function escapeFor(character: string, kind: TextKind): string {
   const code = character.codePointAt(0)!;
   return kind === "html" ? `&#${code};` : `\\${code.toString(16)} `;
+}
+
+/** How many bytes a character has that begins with this one (RFC 3629, 3). */
+function lengthOf(first: number): number {
+  if (first < 0x80) return 1;
+  if (first < 0xe0) return 2;
+  return first < 0xf0 ? 3 : 4;
 }

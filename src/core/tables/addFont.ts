@@ -23,7 +23,8 @@ export function fontFaceFor(site: Site, path: string, font: FontFile, family: st
   );
   const [from, to] = font.weight;
   const width = font.axes.find(({ tag }) => tag === "wdth");
-  const stretch = width ? `${width.min}% ${width.max}%` : font.stretch === 100 ? null : `${font.stretch}%`;
+  const sole = font.stretch === 100 ? null : `${font.stretch}%`;
+  const stretch = width ? `${width.min}% ${width.max}%` : sole;
   const declarations: (readonly [string, string])[] = [
     ["font-family", `"${family.replace(/["\\]/g, "\\$&")}"`],
     ["src", `url("${addressFrom(sheet.file.path, path)}") format("${formats[font.format]}")`],

@@ -1,4 +1,5 @@
 /** Texts that no element holds: what pseudo-elements put on the page, or set in their own way. */
+import { table } from "../source/table";
 import { valueOf, type Style } from "../cascade/style";
 import { pseudoStyler, type StyledPage } from "../cascade/styles";
 import type { Component } from "../source/css/components";
@@ -88,14 +89,12 @@ function generated(style: Style): string {
   return (end < 0 ? parts : parts.slice(0, end)).map((part) => textOf(part, style)).join("");
 }
 
+/** What these words of `content` show in English (CSS Content 3, 2.3.1). */
+const quotes = table({ "open-quote": "\u201c", "close-quote": "\u201d" });
+
 function textOf(part: Component, { element }: Style): string {
   if (part.type === "string") return part.value;
-  if (part.type === "ident")
-    return part.name.toLowerCase() === "open-quote"
-      ? "\u201c"
-      : part.name.toLowerCase() === "close-quote"
-        ? "\u201d"
-        : "";
+  if (part.type === "ident") return quotes[part.name.toLowerCase()] ?? "";
   if (part.type !== "function") return "";
   const [first] = part.args;
   if (part.name === "attr" && first?.type === "ident") return element.attributes.get(first.name.toLowerCase()) ?? "";

@@ -22,11 +22,10 @@ export function axisSettings(text: string): AxisSetting[] | null {
 /** `font-variation-settings` with one axis set otherwise; null takes it out. */
 export function withAxis(settings: readonly AxisSetting[], tag: string, value: number | null): string {
   const others = settings.filter((one) => one.tag !== tag);
-  const all =
-    value === null
-      ? others
-      : settings.some((one) => one.tag === tag)
-        ? settings.map((one) => (one.tag === tag ? { tag, value } : one))
-        : [...others, { tag, value }];
+  const put = (own: number) =>
+    settings.some((one) => one.tag === tag)
+      ? settings.map((one) => (one.tag === tag ? { tag, value: own } : one))
+      : [...others, { tag, value: own }];
+  const all = value === null ? others : put(value);
   return all.map((one) => `"${one.tag}" ${Number(one.value.toFixed(2))}`).join(", ") || "normal";
 }

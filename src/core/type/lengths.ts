@@ -76,7 +76,8 @@ export function fluidSize(a: SizeAt, b: SizeAt, root: number): FluidSize | null 
   const base = narrow.size - slope * narrow.width;
   const rem = (px: number) => `${shortest(px / root)}rem`;
   const vw = `${shortest(Math.abs(slope) * 100)}vw`;
-  const line = slope < 0 ? `${rem(base)} - ${vw}` : base < 0 ? `${vw} - ${rem(-base)}` : `${rem(base)} + ${vw}`;
+  const rising = base < 0 ? `${vw} - ${rem(-base)}` : `${rem(base)} + ${vw}`;
+  const line = slope < 0 ? `${rem(base)} - ${vw}` : rising;
   const [low, high] = [Math.min(a.size, b.size), Math.max(a.size, b.size)];
   return { text: `clamp(${rem(low)}, ${line}, ${rem(high)})`, base, slope };
 }

@@ -76,12 +76,9 @@ export function nearestFamily(name: string, own: readonly string[]): string | nu
   const plain = (text: string) => text.toLowerCase().replace(/[\s_-]/g, "");
   let best: { family: string; distance: number } | null = null;
   for (const family of known) {
-    const distance =
-      plain(family) === plain(name)
-        ? 0.5
-        : Math.abs(family.length - name.length) > most
-          ? Infinity
-          : editDistance(family.toLowerCase(), lower);
+    const isFar = Math.abs(family.length - name.length) > most;
+    const written = isFar ? Infinity : editDistance(family.toLowerCase(), lower);
+    const distance = plain(family) === plain(name) ? 0.5 : written;
     if (distance <= most && (!best || distance < best.distance)) best = { family, distance };
   }
   return best?.family ?? null;
@@ -93,11 +90,9 @@ export function likelyGeneric(members: readonly FamilyName[]): string {
     const known = platformFace(name);
     if (known) return known.generic;
   }
-  return members.some(
+  const hasSerifs = members.some(
     ({ name }) => /serif|roman|book|text|slab|bitter|garamond|caslon/i.test(name) && !/sans/i.test(name),
-  )
-    ? "serif"
-    : members.some(({ name }) => /mono|code|courier/i.test(name))
-      ? "monospace"
-      : "sans-serif";
+  );
+  if (hasSerifs) return "serif";
+  return members.some(({ name }) => /mono|code|courier/i.test(name)) ? "monospace" : "sans-serif";
 }

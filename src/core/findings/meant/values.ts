@@ -122,7 +122,8 @@ export const calledOtherwise: ValueSlip = {
       const lower = word.toLowerCase();
       const own = ownWords[property]?.[lower.replace(/-/g, "")];
       const other = otherWords[lower];
-      return own ? [own] : other ? [other] : [];
+      const meant = own || other;
+      return meant ? [meant] : [];
     }),
 };
 
@@ -149,7 +150,8 @@ export const valueSlips: readonly ValueSlip[] = [
       const most = Math.max(0, ...[...value.matchAll(bare)].map(([number]) => Math.abs(Number(number))));
       const isSpacing = /^(?:letter|word)-spacing$/.test(property);
       const isSize = /^(?:font-size|line-height|text-indent)$/.test(property);
-      if (most > 0 && most < (isSpacing ? 0.5 : isSize ? 4 : 0)) yield put("em");
+      const below = isSize ? 4 : 0;
+      if (most > 0 && most < (isSpacing ? 0.5 : below)) yield put("em");
       for (const unit of ["px", "deg", "s", "em"]) yield put(unit);
     },
   },

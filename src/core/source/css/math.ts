@@ -217,8 +217,10 @@ function call(component: ComponentOf<"function">, environment: MathEnvironment):
   if (values.some((one) => one.percent !== 0)) throw new UnresolvedPercentage();
   const sameType = consistent(values);
   const plain = values.every((one) => measureOf(one) === "number");
-  const angle = () =>
-    measureOf(a) === "angle" ? (a.value * Math.PI) / 180 : measureOf(a) === "number" ? a.value : NaN;
+  const angle = () => {
+    if (measureOf(a) === "angle") return (a.value * Math.PI) / 180;
+    return measureOf(a) === "number" ? a.value : NaN;
+  };
   const degrees = (radians: number): Quantity => ({
     value: (radians * 180) / Math.PI,
     percent: 0,

@@ -22,8 +22,7 @@ export function indexesAfter(
   }
   const found = new Map<number, number>();
   for (const { index, tag, source } of documentOf(before).elements) {
-    const start = source ? moved(source.startTag.start) : null;
-    const now = source ? (start === null ? undefined : starts.get(start)) : implied.get(tag)?.shift();
+    const now = source ? starts.get(moved(source.startTag.start) ?? -1) : implied.get(tag)?.shift();
     if (now !== undefined) found.set(index, now);
   }
   return found;

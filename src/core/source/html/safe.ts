@@ -223,12 +223,8 @@ function safeBody(sheet: SheetSource, base: string, rewriting: SheetRewriting, a
         continue;
       }
       const before = item.preludeText;
-      const insert =
-        item.kind === "style"
-          ? rewriting.selectors(before, item.items.some(isRule))
-          : item.name === "media"
-            ? rewriting.media(before)
-            : before;
+      const condition = item.kind === "at" && item.name === "media" ? rewriting.media(before) : before;
+      const insert = item.kind === "style" ? rewriting.selectors(before, item.items.some(isRule)) : condition;
       if (insert === null) cuts.push({ start: item.start, end: item.end, insert: "" });
       else {
         if (insert !== before) cuts.push({ ...item.prelude, insert });
