@@ -151,12 +151,8 @@ function underLayer(
   for (let current: Painter | null = painter; current && !isWithin(place, current); current = current.parent)
     opacity *= Number(current.style.opacity);
   const backdrop = (style as { backdropFilter?: string }).backdropFilter;
-  const filtered =
-    style.filter !== "none"
-      ? "A filter changes what it looks like."
-      : backdrop && backdrop !== "none"
-        ? "A filter changes what lies under it."
-        : null;
+  const under = backdrop && backdrop !== "none" ? "A filter changes what lies under it." : null;
+  const filtered = style.filter === "none" ? under : "A filter changes what it looks like.";
   return {
     index,
     box: clipped(painter, style.backgroundClip.split(",").at(-1)!.trim()),

@@ -15,11 +15,9 @@ export function hiddenBy(
   while (view.getComputedStyle(boxed).display === "contents" && boxed.parentElement) boxed = boxed.parentElement;
   const [right, bottom] = [text.left + text.width, text.top + text.height];
   const outside = right <= 0 || bottom <= 0 || text.left >= Math.max(root.scrollWidth, view.innerWidth);
-  const unseen = !boxed.checkVisibility({ contentVisibilityAuto: false })
-    ? "What it stands in is not rendered."
-    : outside
-      ? "It is moved out of the page."
-      : null;
+  const moved = outside ? "It is moved out of the page." : null;
+  const isRendered = boxed.checkVisibility({ contentVisibilityAuto: false });
+  const unseen = isRendered ? moved : "What it stands in is not rendered.";
   let hides: string | null = null;
   let away: string | null = null;
   for (let node: Element | null = place; node; node = node.parentElement) {

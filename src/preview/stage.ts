@@ -31,11 +31,9 @@ export function readStage({ document, mode, nodes, textOf }: ShownPage): ReadSta
   const bodyStyle = body && view.getComputedStyle(body);
   const shows = (style: CSSStyleDeclaration) => !isClear(style.backgroundColor) || style.backgroundImage !== "none";
   const hands = (style: CSSStyleDeclaration) => style.display !== "none" && style.display !== "contents";
-  const owner = shows(rootStyle)
-    ? root
-    : body && bodyStyle && shows(bodyStyle) && hands(bodyStyle) && !contains(rootStyle) && !contains(bodyStyle)
-      ? body
-      : null;
+  const isHanded = bodyStyle && shows(bodyStyle) && hands(bodyStyle) && !contains(rootStyle) && !contains(bodyStyle);
+  const handed = isHanded ? body : null;
+  const owner = shows(rootStyle) ? root : handed;
   const width = Math.max(root.scrollWidth, body?.scrollWidth ?? 0, view.innerWidth);
   const height = Math.max(root.scrollHeight, body?.scrollHeight ?? 0, view.innerHeight);
   const scrolls = height > view.innerHeight + 1;

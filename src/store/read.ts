@@ -172,12 +172,8 @@ export function readPasted(html: string, css: string): Opened {
   const linked = /<link\b[^>]*stylesheet|<style\b/i.test(html);
   const link = '<link rel="stylesheet" href="style.css">\n';
   const head = /<head\b[^>]*>/i.exec(html);
-  const page =
-    linked || css.trim() === ""
-      ? html
-      : head
-        ? html.slice(0, head.index + head[0].length) + `\n${link}` + html.slice(head.index + head[0].length)
-        : link + html;
+  const at = head ? head.index + head[0].length : 0;
+  const page = linked || css.trim() === "" ? html : `${html.slice(0, at)}${head ? "\n" : ""}${link}${html.slice(at)}`;
   const files: SiteFile[] = [{ path: "page.html", text: page }];
   if (css.trim() !== "") files.push({ path: "style.css", text: css });
   return { name: "Pasted page", files: files.map((file) => readFile(file) as StoredFile), refused: [], folder: null };

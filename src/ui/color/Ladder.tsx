@@ -63,7 +63,8 @@ export function Ladder({ color, tracks, nearest, onTry, onWrite, onPutBack }: Pr
     setHeld(null);
   };
   const onKeyDown = (event: React.KeyboardEvent) => {
-    const step = event.shiftKey ? 0.1 : event.altKey ? 0.001 : 0.01;
+    const fine = event.altKey ? 0.001 : 0.01;
+    const step = event.shiftKey ? 0.1 : fine;
     const by: Record<string, number> = {
       ArrowRight: step,
       ArrowUp: step,

@@ -5,5 +5,6 @@ export function colorName(css: string): string {
   const color = parseColor(css);
   if (color?.space !== "srgb") return css;
   const hex = formatColor(color, "hex", { short: true });
-  return hex === "#fff" ? "white" : hex === "#000" ? "black" : hex;
+  if (hex === "#fff") return "white";
+  return hex === "#000" ? "black" : hex;
 }

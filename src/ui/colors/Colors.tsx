@@ -103,7 +103,7 @@ export function Colors() {
       </div>
       <Naming
         open={naming}
-        values={chosen.length ? chosen : value ? [value] : []}
+        values={chosen.length || !value ? chosen : [value]}
         palette={palette}
         onClose={() => setNaming(false)}
         onPropose={setProposal}

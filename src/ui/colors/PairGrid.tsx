@@ -41,11 +41,7 @@ export function PairGrid({ pairs, word, current, onCurrent }: Props) {
               <th scope="col">Ink on ground</th>
               {grounds.map((pair) => (
                 <th key={pair.ground} scope="col">
-                  {pair.range
-                    ? pair.groundName
-                    : pair.groundName === pair.ground
-                      ? colorName(pair.ground)
-                      : pair.groundName}
+                  {!pair.range && pair.groundName === pair.ground ? colorName(pair.ground) : pair.groundName}
                 </th>
               ))}
             </tr>
@@ -91,7 +87,8 @@ function PairCell({
     >
       {pairs.map((pair) => {
         const figure = pair.range ? `${showRatio(pair.ratio)} to ${showRatio(pair.best)}` : showRatio(pair.ratio);
-        const verdict = pair.passes ? "passes" : pair.certain || pair.best < pair.needs ? "fails" : "doubtful";
+        const missed = pair.certain || pair.best < pair.needs ? "fails" : "doubtful";
+        const verdict = pair.passes ? "passes" : missed;
         return (
           <button
             key={pair.needs}

@@ -35,7 +35,10 @@ function sorted(values: readonly PaletteValue[], order: Order): PaletteValue[] {
   const keys: Record<Order, (one: PaletteValue) => number> = {
     use: () => 0,
     // Greys have no hue worth the name: they come last, by lightness.
-    hue: ({ hue, chroma, lightness }) => (hue === null ? 3000 : chroma! < greyBelow ? 1000 + lightness! * 100 : hue),
+    hue: ({ hue, chroma, lightness }) => {
+      if (hue === null) return 3000;
+      return chroma! < greyBelow ? 1000 + lightness! * 100 : hue;
+    },
     lightness: ({ lightness }) => lightness ?? 2,
   };
   return [...values].sort((a, b) => keys[order](a) - keys[order](b));

@@ -122,8 +122,8 @@ function Tab({ href, view: { label, count } }: { href: string; view: (typeof vie
 
 function SaveNote() {
   const save = useWorkspace((state) => state.save);
-  const text =
-    save.kind === "saved" ? `Saved ${showTime(save.time)}` : save.kind === "saving" ? "Saving…" : "Not saved";
+  const unsaved = save.kind === "saving" ? "Saving…" : "Not saved";
+  const text = save.kind === "saved" ? `Saved ${showTime(save.time)}` : unsaved;
   return (
     <span className={matStyles.state} role="status" title={save.kind === "unsaved" ? save.reason : undefined}>
       {text}

@@ -15,6 +15,14 @@ interface Props {
   onWidth(width: number): void;
 }
 
+/** What keys do to the width. */
+const directions = new Map([
+  ["ArrowRight", 1],
+  ["ArrowUp", 1],
+  ["ArrowLeft", -1],
+  ["ArrowDown", -1],
+]);
+
 /** The ruler over the page; its end can be dragged, or moved with the arrow keys. */
 export function Ruler({ left, width, measure, onWidth }: Props) {
   const drag = useRef<{ x: number; width: number } | null>(null);
@@ -63,12 +71,7 @@ export function Ruler({ left, width, measure, onWidth }: Props) {
           drag.current = null;
         }}
         onKeyDown={(event) => {
-          const direction =
-            event.key === "ArrowRight" || event.key === "ArrowUp"
-              ? 1
-              : event.key === "ArrowLeft" || event.key === "ArrowDown"
-                ? -1
-                : 0;
+          const direction = directions.get(event.key);
           if (!direction) return;
           event.preventDefault();
           set(width + direction * (event.shiftKey ? 10 : 1));

@@ -26,9 +26,10 @@ function linesOf(before: string, after: string): Line[] {
   const near = all.map((_, at) =>
     all.slice(Math.max(0, at - around), at + around + 1).some(({ kind }) => kind !== "same"),
   );
-  return all.flatMap((line, at) =>
-    near[at] ? [line] : near[at - 1] ? [{ kind: "gap" as const, before: null, after: null, text: "" }] : [],
-  );
+  return all.flatMap((line, at) => {
+    if (near[at]) return [line];
+    return near[at - 1] ? [{ kind: "gap" as const, before: null, after: null, text: "" }] : [];
+  });
 }
 
 const signs = { same: "", gone: "\u2212", new: "+", gap: "" };

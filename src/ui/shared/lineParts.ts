@@ -22,10 +22,15 @@ export function lineParts(before: string, after: string): LinePart[] {
   const parts: LinePart[] = [
     { kind: "same", lines: old.slice(0, first) },
     ...diffLines(middle(old), middle(now)).map(({ value, added, removed }): LinePart => ({
-      kind: added ? "new" : removed ? "gone" : "same",
+      kind: kindOf(added, removed),
       lines: linesOf(value),
     })),
     { kind: "same", lines: last ? old.slice(-last) : [] },
   ];
   return parts.filter(({ lines }) => lines.length > 0);
+}
+
+function kindOf(isAdded: boolean, isRemoved: boolean): LinePart["kind"] {
+  if (isAdded) return "new";
+  return isRemoved ? "gone" : "same";
 }

@@ -162,13 +162,7 @@ function ContenderLine({ one, page }: { one: Contender; page: string }) {
         {one.important && " !important"}
       </code>
       <span>
-        {one.origin === "browser" ? (
-          "the browser's own sheet"
-        ) : one.place ? (
-          <SourceStep label={one.selector} path={one.place.path} line={one.place.line} offset={one.place.offset} />
-        ) : (
-          one.selector
-        )}
+        <Where one={one} />
         {one.specificity && one.origin === "author" && ` (${one.specificity.join(", ")})`}
         {one.layer !== null && `, layer ${one.layer}`}
       </span>
@@ -184,6 +178,13 @@ function ContenderLine({ one, page }: { one: Contender; page: string }) {
       )}
     </li>
   );
+}
+
+/** Where a declaration stands. */
+function Where({ one: { origin, place, selector } }: { one: Contender }) {
+  if (origin === "browser") return "the browser's own sheet";
+  if (!place) return selector;
+  return <SourceStep label={selector} path={place.path} line={place.line} offset={place.offset} />;
 }
 
 /** A step to where something stands in the source. */

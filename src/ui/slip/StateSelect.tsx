@@ -21,7 +21,8 @@ export function StateSelect({ picked }: { picked: ElementRef }) {
   const setConditions = useWorkspace((state) => state.setConditions);
   const choose = (state: string) => {
     // A text that got the focus by key has the focus, too.
-    const names = state === "focus-visible" ? ["focus", state] : state ? [state] : null;
+    const own = state ? [state] : null;
+    const names = state === "focus-visible" ? ["focus", state] : own;
     unwaited(setConditions({ forced: names ? { [picked.page]: { [picked.index]: names } } : {} }));
   };
   return (

@@ -9,7 +9,7 @@ import { Prose } from "../shared/Prose";
 import { stepNumber } from "../shared/stepping";
 import { useEngine } from "../workspace/context";
 import styles from "./Slip.module.css";
-import type { Draft } from "./useDraft";
+import type { Draft, Verdict } from "./useDraft";
 import { unwaited } from "../shared/unwaited";
 
 interface Props {
@@ -59,7 +59,8 @@ export function ValueField({ row, target, draft, onAttribute }: Props) {
       write();
     } else if (event.key === "ArrowUp" || event.key === "ArrowDown") {
       const field = input.current?.input;
-      const size = event.shiftKey ? 10 : event.altKey ? 0.1 : 1;
+      const fine = event.altKey ? 0.1 : 1;
+      const size = event.shiftKey ? 10 : fine;
       const stepped = field && stepNumber(value, field.selectionStart ?? 0, event.key === "ArrowUp" ? 1 : -1, size);
       if (!stepped) return;
       event.preventDefault();
@@ -100,25 +101,7 @@ export function ValueField({ row, target, draft, onAttribute }: Props) {
       </AutoComplete>
       {tried && (
         <div ref={said} className={styles.verdict} role="status">
-          {verdict === null ? (
-            <p className="quiet">Looking at what it touches…</p>
-          ) : verdict.kind === "refused" ? (
-            <p className="fails">
-              <Prose>{verdict.reason}</Prose>
-            </p>
-          ) : (
-            <>
-              <p className="good">
-                {targetWords(target)}: {showReach(verdict.plan.reach)}
-              </p>
-              {verdict.plan.warnings.map((warning) => (
-                <p key={warning} className="doubtful">
-                  ◆ {warning}
-                </p>
-              ))}
-              <Contrasts judged={verdict.judged} />
-            </>
-          )}
+          <VerdictLines verdict={verdict} target={target} />
           <span className={styles.actions}>
             {verdict?.kind === "ready" && (
               <button type="button" className="text-button" onClick={write}>
@@ -136,6 +119,30 @@ export function ValueField({ row, target, draft, onAttribute }: Props) {
           </span>
         </div>
       )}
+    </>
+  );
+}
+
+/** What came of the value: refused, or what it touches and does. */
+function VerdictLines({ verdict, target }: { verdict: Verdict; target: Target | null }) {
+  if (verdict === null) return <p className="quiet">Looking at what it touches…</p>;
+  if (verdict.kind === "refused")
+    return (
+      <p className="fails">
+        <Prose>{verdict.reason}</Prose>
+      </p>
+    );
+  return (
+    <>
+      <p className="good">
+        {targetWords(target)}: {showReach(verdict.plan.reach)}
+      </p>
+      {verdict.plan.warnings.map((warning) => (
+        <p key={warning} className="doubtful">
+          ◆ {warning}
+        </p>
+      ))}
+      <Contrasts judged={verdict.judged} />
     </>
   );
 }

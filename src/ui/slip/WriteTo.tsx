@@ -76,7 +76,9 @@ function placed(target: Target, behind: number | null): Target {
 
 /** Stays the same while the text around a rule changes. */
 function keyOf({ group, label, path }: TargetOption): string {
-  return `${group}|${group === "rule" ? label : group === "class" ? label.replace(/^\S+/, "") : ""}|${path}`;
+  // A class is told by whom it is given to: its name is typed.
+  const given = group === "class" ? label.replace(/^\S+/, "") : "";
+  return `${group}|${group === "rule" ? label : given}|${path}`;
 }
 
 function nameIn(target: Target): string | null {
@@ -169,6 +171,8 @@ function grouped(options: readonly TargetOption[]) {
   return [...all.slice(0, at), made, ...all.slice(at)];
 }
 
+const namings: Partial<Record<TargetOption["group"], string>> = { "new rule": "Selectors", class: "Class", id: "Id" };
+
 /** The selectors, class or id of a new rule; of selectors, what they reach at once. */
 function Naming({ choice, option }: { choice: Choice; option: TargetOption }) {
   const conditions = useWorkspace((state) => state.conditions);
@@ -177,7 +181,7 @@ function Naming({ choice, option }: { choice: Choice; option: TargetOption }) {
   const reach = asked?.args[1] === choice.name ? asked.answer : null;
   return (
     <label className={styles.naming}>
-      {isRule ? "Selectors" : option.group === "class" ? "Class" : "Id"}
+      {namings[option.group]}
       <Input
         className="mono"
         value={choice.name ?? ""}

@@ -193,20 +193,7 @@ function Table({ rows: whole, all, own, open, onOpen, preview, steps, onPropose 
           const twin = row.twin ? all.find(({ key }) => key === row.twin) : null;
           const tried = preview.get(row.key);
           const leading = tried ? tried.leading : row.leading;
-          const declarations =
-            tried === undefined
-              ? row.specimen
-              : row.specimen.map(
-                  ([name, value]) =>
-                    [
-                      name,
-                      name === "font-size"
-                        ? `${tried.sizePx}px`
-                        : name === "line-height" && leading !== null
-                          ? String(leading)
-                          : value,
-                    ] as const,
-                );
+          const declarations = tried ? row.specimen.map((one) => triedIn(one, tried.sizePx, leading)) : row.specimen;
           return (
             <div key={row.key} className={row.key === open ? `${styles.entry} ${styles.open}` : styles.entry}>
               <div
@@ -283,12 +270,11 @@ function Axis({
   // A size of nothing has no place on the axis: it stands at its end.
   const seen = sizes.filter((size) => size > 0);
   const [largest, smallest] = [Math.max(...seen, 0.01), Math.min(...seen, Infinity)];
-  const place = (size: number) =>
-    size <= 0 || largest <= smallest
-      ? size <= 0
-        ? bottom
-        : (top + bottom) / 2
-      : top + ((Math.log(largest) - Math.log(size)) / (Math.log(largest) - Math.log(smallest))) * (bottom - top);
+  const place = (size: number) => {
+    if (size <= 0) return bottom;
+    if (largest <= smallest) return (top + bottom) / 2;
+    return top + ((Math.log(largest) - Math.log(size)) / (Math.log(largest) - Math.log(smallest))) * (bottom - top);
+  };
   // The scale gives way to the rows, so that no tie has to go far.
   const between = (size: number) => {
     const own = centres.filter((_, at) => sizes[at] === size);
@@ -333,4 +319,14 @@ function Axis({
       })}
     </svg>
   );
+}
+
+/** A declaration of a specimen with the size and leading that are tried. @param leading null leaves it */
+function triedIn(
+  [name, value]: readonly [string, string],
+  sizePx: number,
+  leading: number | null,
+): readonly [string, string] {
+  if (name === "font-size") return [name, `${sizePx}px`];
+  return [name, name === "line-height" && leading !== null ? String(leading) : value];
 }

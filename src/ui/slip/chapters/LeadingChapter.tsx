@@ -42,14 +42,11 @@ export function LeadingChapter({ row, slip, draft, places, shown }: ChapterProps
       : null;
   const metrics = stack?.members.find((member) => member.metrics)?.metrics ?? null;
   const needed = metrics ? (metrics.ascent - metrics.descent) / metrics.unitsPerEm : null;
-  const inUnit = (text: number) =>
-    isLength && written.endsWith("px")
-      ? `${showNumber(text * size, 1)}px`
-      : isLength && written.endsWith("%")
-        ? `${showNumber(text * 100, 1)}%`
-        : isLength && written.endsWith("em")
-          ? `${showNumber(text, 3)}em`
-          : String(text);
+  const inUnit = (text: number) => {
+    if (isLength && written.endsWith("px")) return `${showNumber(text * size, 1)}px`;
+    if (isLength && written.endsWith("%")) return `${showNumber(text * 100, 1)}%`;
+    return isLength && written.endsWith("em") ? `${showNumber(text, 3)}em` : String(text);
+  };
   return (
     <div className={styles.chapter}>
       <Spellings
@@ -104,7 +101,8 @@ export function LeadingChapter({ row, slip, draft, places, shown }: ChapterProps
         figures={(value) => {
           const number = Number.parseFloat(value);
           if (!Number.isFinite(number)) return null;
-          const of = value.endsWith("px") ? number : value.endsWith("%") ? (number * size) / 100 : number * size;
+          const relative = value.endsWith("%") ? (number * size) / 100 : number * size;
+          const of = value.endsWith("px") ? number : relative;
           return <span>{value.endsWith("px") ? showNumber(of / size, 2) : `${showPx(of)} px`}</span>;
         }}
       />

@@ -26,13 +26,10 @@ export function SizeChapter({ row, slip, draft, places, shown }: ChapterProps) {
   const basis = { parent: setting.parent, root: setting.root, width: conditions.width };
   const unit: SizeUnit = unitOf(row.written ?? "") ?? "px";
   const now = setting.size;
-  const proposed = steps.map((step) =>
-    step === 1
-      ? unitOf(row.written ?? "")
-        ? row.written!
-        : sizeIn(now, unit, basis)
-      : sizeIn(Math.round(now * step), unit, basis),
-  );
+  const proposed = steps.map((step) => {
+    if (step === 1) return unitOf(row.written ?? "") ? row.written! : sizeIn(now, unit, basis);
+    return sizeIn(Math.round(now * step), unit, basis);
+  });
   // At this width it comes to the same, on narrower windows to less.
   const fluid =
     conditions.width > narrow

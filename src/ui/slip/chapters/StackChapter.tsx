@@ -2,7 +2,15 @@
 
 import { AutoComplete } from "antd";
 import { useState } from "react";
-import { platformFaces, platforms, stackFaults, stackMembers, writeStack, type StyleRow } from "@/core";
+import {
+  platformFaces,
+  platforms,
+  stackFaults,
+  stackMembers,
+  writeStack,
+  type MemberInfo,
+  type StyleRow,
+} from "@/core";
 import { memberHere } from "@/preview/present";
 import { specimenStack } from "@/preview/siteFonts";
 import { Prose } from "../../shared/Prose";
@@ -78,16 +86,7 @@ export function StackChapter({ row, slip, draft, places, shown }: ChapterProps) 
             >
               <span style={{ fontFamily: specimenStack(writeStack([{ name, generic }])) }}>{name}</span>
               <em>
-                {generic
-                  ? "generic"
-                  : known?.source === "site"
-                    ? (known.problem ?? "comes with the site")
-                    : known?.source === "system"
-                      ? platforms
-                          .filter(({ platform }) => known.platforms.includes(platform))
-                          .map(({ label }) => label)
-                          .join(", ")
-                      : "comes with no system"}
+                {generic ? "generic" : sourceWords(known)}
                 {size && ` · ${size}`}
               </em>
               {at === here && <b>used here</b>}
@@ -193,4 +192,14 @@ function stacksOf(table: readonly StyleRow[]): string[] {
   const uses = new Map<string, number>();
   for (const { stack, places } of table) uses.set(stack, (uses.get(stack) ?? 0) + places.length);
   return [...uses].sort((a, b) => b[1] - a[1]).map(([stack]) => stack);
+}
+
+/** Where a face comes from. */
+function sourceWords(known: MemberInfo | undefined): string {
+  if (known?.source === "site") return known.problem ?? "comes with the site";
+  if (known?.source !== "system") return "comes with no system";
+  return platforms
+    .filter(({ platform }) => known.platforms.includes(platform))
+    .map(({ label }) => label)
+    .join(", ");
 }

@@ -1,6 +1,6 @@
 "use client";
 
-import { isWeightFaked, weightTaken } from "@/core";
+import { isWeightFaked, weightTaken, type MemberInfo } from "@/core";
 import { memberHere } from "@/preview/present";
 import { weightWords } from "../../shared/numbers";
 import { Trials } from "../Trials";
@@ -51,15 +51,12 @@ export function WeightChapter({ row, slip, target, draft, places, shown }: Chapt
           <tr>
             <th scope="col">Face</th>
             <th scope="col">Weights</th>
-            <th scope="col">
-              {row.id === "weight" ? `At ${asked}` : row.id === "style" ? "Italic" : "Small capitals"}
-            </th>
+            <th scope="col">{row.id === "weight" ? `At ${asked}` : (formNames[row.id] ?? "Small capitals")}</th>
           </tr>
         </thead>
         <tbody>
           {members.map((member, index) => {
-            const taken = weightTaken(member, asked);
-            const faked = isWeightFaked(member, asked);
+            const face = faceWords(row.id, member, asked);
             return (
               <tr key={`${member.name} ${index}`}>
                 <th scope="row">
@@ -71,28 +68,7 @@ export function WeightChapter({ row, slip, target, draft, places, shown }: Chapt
                   {member.axes.length > 0 &&
                     `; axes ${member.axes.map(({ tag, min, max }) => `${tag} ${min} to ${max}`).join(", ")}`}
                 </td>
-                <td
-                  className={
-                    (row.id === "weight" && faked) ||
-                    (row.id === "style" && member.italic === false) ||
-                    (row.id === "caps" && member.smallCaps === false)
-                      ? "doubtful"
-                      : undefined
-                  }
-                >
-                  {row.id === "weight" &&
-                    (taken === null
-                      ? "not known"
-                      : faked
-                        ? "◆ made up from " + taken
-                        : taken === asked
-                          ? "real"
-                          : `takes ${taken}`)}
-                  {row.id === "style" &&
-                    (member.italic === null ? "not known" : member.italic ? "real" : "◆ made up by slanting")}
-                  {row.id === "caps" &&
-                    (member.smallCaps === null ? "not known" : member.smallCaps ? "real" : "◆ made up by scaling")}
-                </td>
+                <td className={face.startsWith("◆") ? "doubtful" : undefined}>{face}</td>
               </tr>
             );
           })}
@@ -101,4 +77,22 @@ export function WeightChapter({ row, slip, target, draft, places, shown }: Chapt
       {row.id === "weight" && asked < 300 && <Doubt>So light a weight is hard to read below about 24 px.</Doubt>}
     </div>
   );
+}
+
+const formNames: Readonly<Record<string, string>> = { style: "Italic", caps: "Small capitals" };
+
+/** Whether a face has what a row asks for, or what the browser makes of it. */
+function faceWords(row: string, member: MemberInfo, asked: number): string {
+  if (row === "weight") return weightFaceWords(member, asked);
+  const has = row === "style" ? member.italic : member.smallCaps;
+  if (has === null) return "not known";
+  if (has) return "real";
+  return row === "style" ? "◆ made up by slanting" : "◆ made up by scaling";
+}
+
+function weightFaceWords(member: MemberInfo, asked: number): string {
+  const taken = weightTaken(member, asked);
+  if (taken === null) return "not known";
+  if (isWeightFaked(member, asked)) return `◆ made up from ${taken}`;
+  return taken === asked ? "real" : `takes ${taken}`;
 }
