@@ -16,7 +16,7 @@ import {
 } from "../src/core";
 import { chanceOf, type Chance } from "./support/random";
 
-const sites = Number(process.env.HEVRET_MOVES ?? 24);
+const sites = Number(process.env.HEVRET_MOVES ?? 12);
 const from = Number(process.env.HEVRET_SEED ?? 1);
 
 /** Few properties with several values, so that rules get into each other's way. */
