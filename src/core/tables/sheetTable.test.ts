@@ -50,3 +50,18 @@ test("a sheet's rules stand under the comments over them, with how many elements
   expect(rules[2]!.under).toEqual(["@media print", "a:hover"]);
   expect(outline[0]!.rules[0]!.properties).toEqual(["top", "color"]);
 });
+
+test("what a link says of whom it is for; an alternative is there to be chosen", () => {
+  const { rows } = sheetTable(
+    site({
+      "index.html":
+        '<link rel=stylesheet href=a.css media=print><link rel="alternate stylesheet" title="Large" href=b.css><p>x',
+      "a.css": "",
+      "b.css": "",
+    }),
+  );
+  expect(rows.map(({ path, cells }) => [path, cells[0]?.order, cells[0]?.media, cells[0]?.alternative])).toEqual([
+    ["a.css", 1, "print", null],
+    ["b.css", null, null, "Large"],
+  ]);
+});

@@ -1,6 +1,7 @@
 /** The sheets of a site against its pages: which page reads which, as which number. */
 import { attachedDeclarations, sheetTexts, styleRules } from "../source/declarations";
-import { documentOf, writtenElements } from "../source/html/document";
+import { linksTo } from "../edits/links";
+import { documentOf, writtenElements, type ElementNode } from "../source/html/document";
 import { sheetsOfPage, type PageSheets } from "../source/html/sheets";
 import { positionAt } from "../source/lines";
 import { pagesOf, sheetsOf, type Site, type TextFile } from "../source/site";
@@ -14,6 +15,10 @@ export interface SheetCell {
   linked: boolean;
   /** Line of the page where it is asked for, from 1; null where that is in another sheet. */
   line: number | null;
+  /** The condition its link sets; null for everybody. */
+  media: string | null;
+  /** The name under which readers can choose it; null where it is not an alternative. Such a one is not numbered. */
+  alternative: string | null;
 }
 
 export interface SheetTableRow {
@@ -71,15 +76,25 @@ function sheetRow(sheet: TextFile, pages: readonly PageWithSheets[], site: Site)
 function cellFor(path: string, page: TextFile, { owners }: PageSheets): SheetCell | null {
   const all = owners.flatMap(({ element, sheets }) => sheets.map((sheet) => ({ element, sheet })));
   const at = all.findIndex(({ sheet }) => sheet.path === path && sheet.kind !== "embedded");
-  if (at < 0) return null;
+  // What is linked and not among those that are read is there to be chosen (HTML, 4.6.7.4).
+  if (at < 0) return linksTo(page, path)[0] ? linkCell(page, linksTo(page, path)[0]!, null) : null;
   const { element, sheet } = all[at]!;
-  const tag = documentOf(page).elements[element]?.source?.startTag;
-  const linked = sheet.kind === "linked";
+  const link = documentOf(page).elements[element];
+  if (sheet.kind === "linked" && link) return linkCell(page, link, at + 1);
+  return { ...plain, order: at + 1 };
+}
+
+const plain: SheetCell = { order: null, count: null, linked: false, line: null, media: null, alternative: null };
+
+function linkCell(page: TextFile, { attributes, source }: ElementNode, order: number | null): SheetCell {
+  const isAlternative = /\balternate\b/i.test(attributes.get("rel") ?? "");
   return {
-    order: at + 1,
+    order,
     count: null,
-    linked,
-    line: linked && tag ? positionAt(page.text, tag.start).line : null,
+    linked: true,
+    line: source ? positionAt(page.text, source.startTag.start).line : null,
+    media: attributes.get("media")?.trim() || null,
+    alternative: isAlternative ? (attributes.get("title") ?? "") : null,
   };
 }
 
@@ -94,13 +109,13 @@ function missingRows(pages: readonly PageWithSheets[]): SheetTableRow[] {
         rows.set(key, (row = { kind: "missing", path: key, rules: 0, size: 0, near: nearest, cells }));
       }
       const line = path === file.path ? positionAt(file.text, offset).line : null;
-      row.cells[at] = { order: null, count: null, linked: line !== null, line };
+      row.cells[at] = { ...plain, linked: line !== null, line };
     }
   });
   return [...rows.values()];
 }
 
-const counted = (count: number): SheetCell | null => (count ? { order: null, count, linked: false, line: null } : null);
+const counted = (count: number): SheetCell | null => (count ? { ...plain, count } : null);
 
 function headRow(site: Site, files: readonly TextFile[]): SheetTableRow {
   const counts = files.map((file) => rulesIn(site, file));

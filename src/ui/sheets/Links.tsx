@@ -2,7 +2,7 @@
 
 import { Input, Modal } from "antd";
 import { useId, useState } from "react";
-import type { SheetTableRow } from "@/core";
+import type { SheetCell, SheetTableRow } from "@/core";
 import { Menu } from "../shared/Menu";
 import { unwaited } from "../shared/unwaited";
 import type { SheetsEdit } from "../workspace/useSheetProposal";
@@ -50,15 +50,30 @@ export function Links({ row, pages, onEdit }: Props) {
           Delete it…
         </button>
       </Menu>
-      {isUsing && <Use path={path} pages={linked} onClose={() => setUsing(false)} onEdit={onEdit} />}
+      {isUsing && (
+        <Use
+          path={path}
+          now={cells.find((cell) => cell?.linked) ?? null}
+          pages={linked}
+          onClose={() => setUsing(false)}
+          onEdit={onEdit}
+        />
+      )}
     </>
   );
 }
 
+interface UseProps extends Pick<Props, "pages" | "onEdit"> {
+  path: string;
+  /** As the first page that links to it has it. */
+  now: SheetCell | null;
+  onClose(): void;
+}
+
 /** Asks for the media condition, and whether the sheet is one that readers choose instead of others. */
-function Use({ path, pages, onClose, onEdit }: Pick<Props, "pages" | "onEdit"> & { path: string; onClose(): void }) {
-  const [media, setMedia] = useState("");
-  const [alternative, setAlternative] = useState("");
+function Use({ path, now, pages, onClose, onEdit }: UseProps) {
+  const [media, setMedia] = useState(now?.media ?? "");
+  const [alternative, setAlternative] = useState(now?.alternative ?? "");
   const [problem, setProblem] = useState<string | null>(null);
   const field = useId();
   const propose = async () => {

@@ -71,7 +71,9 @@ export function SheetTable({ table, wanted, chosen, onChoose, onEdit, onMoveAttr
 /** The sheets that pages link to themselves, in the order in which they read them. */
 const readBy = (rows: readonly SheetTableRow[], { cells }: SheetColumn): string[] =>
   rows
-    .flatMap(({ kind, path }, at) => (kind === "sheet" && cells[at]?.linked ? [{ path, order: cells[at].order! }] : []))
+    .flatMap(({ kind, path }, at) =>
+      kind === "sheet" && cells[at]?.linked && cells[at].order !== null ? [{ path, order: cells[at].order }] : [],
+    )
     .sort((a, b) => a.order - b.order)
     .map(({ path }) => path);
 
@@ -193,17 +195,19 @@ function Order({
   return (
     <Menu
       group="sheet-cell"
-      name={`${name} reads ${path} as number ${cell.order}`}
+      name={
+        cell.order === null ? `${name} has ${path} as an alternative` : `${name} reads ${path} as number ${cell.order}`
+      }
       className={styles.order}
-      summary={cell.order}
+      summary={cell.order ?? "to choose"}
       label={`${path} on ${name}`}
     >
-      {into[0] !== path && (
+      {into.includes(path) && into[0] !== path && (
         <button type="button" onClick={() => onEdit({ kind: "move", sheet: path, pages, by: -1 })}>
           Read it earlier
         </button>
       )}
-      {into.at(-1) !== path && (
+      {into.includes(path) && into.at(-1) !== path && (
         <button type="button" onClick={() => onEdit({ kind: "move", sheet: path, pages, by: 1 })}>
           Read it later
         </button>

@@ -1,5 +1,5 @@
 /** A comment round the declaration or rule that the cursor is in, and off again. */
-import { toggleBlockComment } from "@codemirror/commands";
+import { toggleBlockComment, toggleComment } from "@codemirror/commands";
 import { syntaxTree } from "@codemirror/language";
 import type { EditorState } from "@codemirror/state";
 import { EditorView, type KeyBinding } from "@codemirror/view";
@@ -19,7 +19,7 @@ export function toggleCommentHere(view: EditorView): boolean {
   const comment = around(state, "Comment");
   if (comment) return uncomment(view, comment);
   const part = around(state, "Declaration") ?? around(state, "RuleSet");
-  return part ? commentIn(view, withSemicolon(state, part)) : toggleBlockComment(view);
+  return part ? commentIn(view, withSemicolon(state, part)) : toggleComment(view);
 }
 
 /** The innermost node of a kind at the cursor, or else at the first word of its line. */
@@ -59,7 +59,7 @@ function commentIn(view: EditorView, { from, to }: Span): boolean {
 function uncomment(view: EditorView, { from, to }: Span): boolean {
   const written = view.state.sliceDoc(from, to);
   const [, inner] = /^\/\* ?([\s\S]*?) ?\*\/$/.exec(written) ?? [];
-  if (inner === undefined) return false;
+  if (inner === undefined) return toggleComment(view);
   view.dispatch({ changes: { from, to, insert: inner }, userEvent: "input.comment" });
   return true;
 }
