@@ -4,7 +4,7 @@ import { compareSite, type Difference } from "./fidelity/compare";
 import { causePages } from "./fidelity/causes";
 import { pageText, randomPage, type RandomPage } from "./fidelity/random";
 
-const pages = Number(process.env.HEVRET_PAGES ?? 120);
+const pages = Number(process.env.HEVRET_PAGES ?? 100);
 const from = Number(process.env.HEVRET_SEED ?? 1);
 /** More differing pages than this are not shrunk. */
 const mostShrunk = 5;

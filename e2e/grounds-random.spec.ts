@@ -4,7 +4,7 @@ import { GroundCounts } from "./grounds/count";
 import { look } from "./grounds/look";
 import { randomGroundPage } from "./grounds/random";
 
-const pages = Number(process.env.HEVRET_GROUNDS ?? 24) || 24;
+const pages = Number(process.env.HEVRET_GROUNDS ?? 16) || 16;
 const from = Number(process.env.HEVRET_SEED ?? 1);
 
 test(`grounds of ${pages} random pages`, async ({ browser }) => {
