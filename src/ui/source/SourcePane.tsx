@@ -90,7 +90,9 @@ function Head({ shown, record, onFind }: { shown: Shown; record: FileRecord; onF
       />
       {!whole && <span>{last > first ? `lines ${first} to ${last}` : `line ${first}`}</span>}
       <span className={styles.space} />
-      <span>{changed === 0 ? "as it was opened" : `${plural(changed, "line")} changed since opening`}</span>
+      <span className={styles.changed}>
+        {changed === 0 ? "as it was opened" : `${plural(changed, "line")} changed since opening`}
+      </span>
       <button type="button" className="text-button" onClick={onFind}>
         Find
       </button>
