@@ -279,8 +279,13 @@ function* fontSteps(from: Site): Generator<void, SiteFont[]> {
 const toldOf = 5;
 
 /** Texts that come out differently with changes, and how. */
-function* differing(from: Site, changes: readonly TextChange[], conditions: Conditions): Generator<void, Differing> {
-  const after = changeSite(from, changes);
+function* differing(
+  from: Site,
+  changes: readonly TextChange[],
+  files: readonly FileChange[],
+  conditions: Conditions,
+): Generator<void, Differing> {
+  const after = changeSite(withFiles(from, files), changes);
   const places = yield* differenceSteps(from, after, changes, conditions);
   const told = places.slice(0, toldOf).map((ref) => differenceOf(from, after, ref, changes, conditions));
   return { places, told: told.filter((one) => one !== null) };
@@ -455,8 +460,8 @@ const answers: Omit<Engine, "started"> = {
     return { changes, outline: outlineAfter(site, changes), problem };
   },
 
-  differences: async (changes, conditions) =>
-    turns.inSlices(differing(site, changes, conditions), asLatest("differences")),
+  differences: async (changes, files, conditions) =>
+    turns.inSlices(differing(site, changes, files, conditions), asLatest("differences")),
 
   matchFallback: async (stack, fallback, conditions) =>
     changesOf(() => matchFallback(site, stack, fallback, conditions)),

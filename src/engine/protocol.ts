@@ -232,8 +232,12 @@ export interface Engine {
     to: string,
     all: boolean,
   ): Promise<{ changes: TextChange[]; outline: OutlineChange | null; problem: string | null }>;
-  /** Texts that come out differently with changes, whatever a reader brings about; null where others were asked about meanwhile. */
-  differences(changes: readonly TextChange[], conditions: Conditions): Promise<Differing | null>;
+  /** Texts that come out differently with changes, and files put in and taken out before, whatever a reader brings about; null where others were asked about meanwhile. */
+  differences(
+    changes: readonly TextChange[],
+    files: readonly FileChange[],
+    conditions: Conditions,
+  ): Promise<Differing | null>;
   /** A fallback with the measures of a stack's first member, from a local face. */
   matchFallback(
     stack: string,

@@ -3,7 +3,7 @@ import type { ElementRef } from "../text/refs";
 import type { Conditions } from "../cascade/conditions";
 import { sameBox, sameValues, type Style } from "../cascade/style";
 import { type StyledPage } from "../cascade/styles";
-import { styledPage } from "../cascade/styledPages";
+import { styledPage, type KnownPage } from "../cascade/styledPages";
 import { refOf, textsOf } from "../text/pageTexts";
 import { textId } from "../ground/layout";
 import { indexesAfter } from "../source/html/movedElements";
@@ -23,16 +23,21 @@ export function* reachSteps(
   only: string | null,
 ): Generator<void, Reach> {
   const reach = noReach(before, only);
-  const changed = new Set(changes.map(({ path }) => path));
+  const isChanged = (path: string) => before.files.get(path) !== after.files.get(path);
   for (const file of pagesAmong(before, only)) {
     const old = styledPage(before, file, conditions);
-    if (!changed.has(file.path) && !old.sources.some((path) => changed.has(path))) continue;
+    if (!isChanged(file.path) && !asksFor(old, isChanged)) continue;
     const places = reachedOn(old, styledPage(after, textFile(after, file.path)!, conditions), changes);
     if (places.length) reach.pages.push(file.path);
     reach.places.push(...places);
     yield;
   }
   return reach;
+}
+
+/** Whether a page reads one of some files, or would if it were there. */
+function asksFor({ sources, sheets }: KnownPage, isOne: (path: string) => boolean): boolean {
+  return sources.some(isOne) || sheets.missing.some(({ target }) => target !== null && isOne(target));
 }
 
 /** All pages of a site, or only one. */

@@ -124,10 +124,12 @@ describe("a sheet", () => {
     expect(text(now, "guide/x.html")).toBe(link("../styles/main.css"));
     expect(text(now, "css/b.css")).toBe("@import url(../styles/main.css);");
   });
-  test("is deleted with its links", () => {
+  test("is deleted with its links and imports", () => {
     const now = after(from, { kind: "delete", sheet: "css/a.css" });
     expect(text(now, "guide/x.html")).toBe("");
     expect(text(now, "css/a.css")).toBeNull();
+    expect(text(now, "css/b.css")).toBe("");
+    expect(text(now, "index.html")).toBe("<head></head><style></style>");
   });
   test.each([
     ["css/b.css", "among the files already"],

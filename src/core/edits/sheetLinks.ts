@@ -6,10 +6,12 @@ import { baseOf } from "../source/html/sheets";
 import { leadBefore } from "../source/lines";
 import { addressFrom, normalisePath, resolveAddress } from "../source/path";
 import { pagesOf, readFile, sheetsOf, type FileChange, type Site, type TextFile } from "../source/site";
-import { addressesIn, readdressed } from "../source/css/addresses";
-import { sheetTexts } from "../source/declarations";
+import { addressesIn, readdressed, type WrittenAddress } from "../source/css/addresses";
+import type { AtRule } from "../source/css/syntax";
+import { sheetTexts, type SheetText } from "../source/declarations";
 import { escapeAttribute, replaceValue } from "./attributes";
 import { attributesIntoSheet } from "./attributesIntoSheet";
+import { ruleWithBlanks } from "./gather";
 import { intoHead } from "./intoHead";
 import { headIntoSheet, sheetIntoHead } from "./intoSheet";
 import { isSheetLink, linksTo } from "./links";
@@ -31,7 +33,7 @@ export type SheetEdit =
   | { kind: "from-head" | "to-head"; sheet: string; page: string }
   /** The style attributes of a page made rules of a sheet. @see attributesIntoSheet */
   | { kind: "from-elements"; sheet: string; page: string; selectors: readonly string[] | null }
-  /** Taken off all pages and out of the site. */
+  /** Taken off all pages, out of the sheets that import it, and out of the site. */
   | { kind: "delete"; sheet: string };
 
 /** For whom a sheet is. */
@@ -68,13 +70,8 @@ export function planSheetEdit(site: Site, edit: SheetEdit): SheetPlan {
       return newSheet(site, edit);
     case "rename":
       return renameSheet(site, edit.sheet, edit.to);
-    case "delete": {
-      const before = fileAt(site, edit.sheet);
-      const changes = pagesOf(site).flatMap((page) =>
-        linksTo(page, edit.sheet).length ? unlink(site, page.path, edit.sheet) : [],
-      );
-      return { changes, files: [{ path: edit.sheet, before, after: null }] };
-    }
+    case "delete":
+      return deleteSheet(site, edit.sheet);
   }
 }
 
@@ -180,6 +177,41 @@ function newSheet(site: Site, { sheet, pages, first }: SheetEdit & { kind: "new"
   };
 }
 
+function deleteSheet(site: Site, sheet: string): SheetPlan {
+  const before = fileAt(site, sheet);
+  const links = pagesOf(site).flatMap((page) => (linksTo(page, sheet).length ? unlink(site, page.path, sheet) : []));
+  const imports = importsOf(site, sheet).map(({ file, offset, text, rule }): TextChange => {
+    const [start, end] = ruleWithBlanks(text, rule);
+    return { path: file.path, start: offset + start, end: offset + end, insert: "" };
+  });
+  return { changes: [...links, ...imports], files: [{ path: sheet, before, after: null }] };
+}
+
+/** An import of a sheet, in the text of another or of one that a page embeds. */
+interface ImportOf extends SheetText {
+  rule: AtRule;
+  /** Where its address is written, offsets of the text. */
+  address: WrittenAddress;
+  /** What that is resolved against. */
+  base: string;
+}
+
+function importsOf(site: Site, sheet: string): ImportOf[] {
+  const files = [...sheetsOf(site), ...pagesOf(site)].filter(({ path }) => path !== sheet);
+  return files.flatMap((file) => {
+    const base = file.kind === "html" ? baseOf(documentOf(file)) : file.path;
+    return sheetTexts(site, file).flatMap((own) =>
+      own.items.flatMap((rule): ImportOf[] => {
+        if (rule.kind !== "at" || rule.name !== "import") return [];
+        const [address] = addressesIn(own.text.slice(rule.start, rule.end));
+        if (!address || leadsTo(address.address, base) !== sheet) return [];
+        const { start, end } = address;
+        return [{ ...own, base, rule, address: { ...address, start: rule.start + start, end: rule.start + end } }];
+      }),
+    );
+  });
+}
+
 function renameSheet(site: Site, sheet: string, typed: string): SheetPlan {
   const before = fileAt(site, sheet);
   const to = newPath(site, typed);
@@ -191,20 +223,12 @@ function renameSheet(site: Site, sheet: string, typed: string): SheetPlan {
       return source ? [{ path: page.path, ...replaceValue(page.text, source, addressFrom(base, to) + rest) }] : [];
     });
   });
-  const files = [...sheetsOf(site), ...pagesOf(site)].filter(({ path }) => path !== sheet);
-  const imports = files.flatMap((file) => {
-    const base = file.kind === "html" ? baseOf(documentOf(file)) : file.path;
-    return sheetTexts(site, file).flatMap(({ text, offset }) =>
-      addressesIn(text)
-        .filter(({ address }) => leadsTo(address, base) === sheet)
-        .map(({ start, end }) => ({
-          path: file.path,
-          start: offset + start,
-          end: offset + end,
-          insert: addressFrom(base, to),
-        })),
-    );
-  });
+  const imports = importsOf(site, sheet).map(({ file, offset, base, address: { start, end } }): TextChange => ({
+    path: file.path,
+    start: offset + start,
+    end: offset + end,
+    insert: addressFrom(base, to),
+  }));
   return {
     changes: [...links, ...imports],
     files: [

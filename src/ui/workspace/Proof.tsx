@@ -1,7 +1,7 @@
 "use client";
 
 import { useEffect, useState } from "react";
-import { refKey, type TextChange } from "@/core";
+import { refKey, type FileChange, type TextChange } from "@/core";
 import type { Differing } from "@/engine/protocol";
 import { plural } from "../shared/numbers";
 import { unwaited } from "../shared/unwaited";
@@ -12,17 +12,17 @@ import styles from "./NewSheet.module.css";
 const most = 6;
 
 /** Whether a move leaves every text as it is, in both schemes, at several widths and in each state of links. */
-export function Proof({ changes }: { changes: readonly TextChange[] }) {
+export function Proof({ changes, files }: { changes: readonly TextChange[]; files: readonly FileChange[] }) {
   const engine = useEngine();
   const conditions = useWorkspace((state) => state.conditions);
   const [differing, setDiffering] = useState<Differing | null>(null);
   useEffect(() => {
     let current = true;
-    unwaited(engine.differences(changes, conditions).then((found) => current && found && setDiffering(found)));
+    unwaited(engine.differences(changes, files, conditions).then((found) => current && found && setDiffering(found)));
     return () => {
       current = false;
     };
-  }, [engine, changes, conditions]);
+  }, [engine, changes, files, conditions]);
   if (!differing)
     return (
       <p role="status" className={styles.proof}>

@@ -30,7 +30,7 @@ export function useSheetProposal() {
         files,
         counted: "change",
         sheet: sheetAfter(edit),
-        proof: files.length === 0 ? <Proof changes={changes} /> : null,
+        proof: <Proof changes={changes} files={files} />,
       });
     return why;
   };
