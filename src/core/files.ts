@@ -4,7 +4,7 @@
  */
 export { applyChanges, changeBetween, invertChanges, type TextChange } from "./source/changes";
 export { encodeText } from "./source/encoding";
-export { normalisePath } from "./source/path";
+export { barredInPaths, normalisePath } from "./source/path";
 export {
   fileBytes,
   invertFiles,

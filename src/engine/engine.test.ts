@@ -121,6 +121,31 @@ describe("the engine", () => {
     expect(await engine.unlaidPages(defaultConditions, null)).toEqual(["index.html", "more.html"]);
   });
 
+  test("a place is found again where a change put elements before it", async () => {
+    const link = { path: "index.html", start: 0, end: 0, insert: "<link><link>" };
+    const back = { path: "index.html", start: 0, end: link.insert.length, insert: "" };
+    const place = { page: "index.html", index: 5 };
+    const moved = await engine.commit([link], [], place);
+    expect(moved).toEqual({ page: "index.html", index: 7 });
+    expect(await engine.commit([back], [], moved)).toEqual(place);
+    expect(await engine.commit([], [], { page: "none.html", index: 0 })).toBeNull();
+  });
+
+  test("what is written by hand is asked about as it is typed", async () => {
+    const typed = { path: "a.css", text: css.replace("30px", "30") };
+    expect(await engine.parses(typed)).toBe(false);
+    expect(await engine.parses({ path: "a.css", text: css })).toBe(true);
+    const at = typed.text.indexOf("30") + 2;
+    const found = await engine.writing(typed, at, "index.html", defaultConditions);
+    expect(found!.options.map(({ text }) => text)).toContain("30px");
+    const { rule, help } = await engine.written(typed, at, "index.html", defaultConditions);
+    expect([rule!.elements, help!.property]).toEqual([1, "font-size"]);
+    expect((await engine.colorsIn(typed)).map(({ css: color }) => color)).toEqual([
+      "rgb(119, 119, 119)",
+      "rgb(0, 128, 128)",
+    ]);
+  });
+
   test("changes of files come with those of text", async () => {
     await engine.commit([], [{ path: "a.css", before: file("a.css", css), after: null }]);
     expect((await view()).sheets).toEqual([]);

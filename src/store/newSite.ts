@@ -1,6 +1,6 @@
 /** A site from scratch: a page, and a sheet that it links to. */
 import { object, string } from "yup";
-import { readFile, type StoredFile } from "@/core/files";
+import { barredInPaths, readFile, type StoredFile } from "@/core/files";
 import type { Opened } from "./read";
 
 export interface NewSite {
@@ -17,7 +17,7 @@ const path = (ending: RegExp, words: string) =>
   string()
     .trim()
     .max(200, "A name of 200 characters at most.")
-    .matches(/^[^\\?#*:|"<>\u0000-\u001f]*$/, 'A name has none of these in it: \\ ? # * : | " < >')
+    .test("plain", 'A name has none of these in it: \\ ? # * : | " < >', (value = "") => !barredInPaths.test(value))
     .test(
       "inside",
       "A name stays inside the site's folder.",
@@ -25,7 +25,7 @@ const path = (ending: RegExp, words: string) =>
     )
     .matches(ending, { message: words, excludeEmptyString: true });
 
-export const newSiteSchema = object({
+const newSiteSchema = object({
   name: string()
     .trim()
     .min(1, "The site needs a name.")

@@ -5,17 +5,16 @@ import { tryParseSelectorList } from "../cascade/selectors/parse";
 import { changeBetween, type TextChange } from "../source/changes";
 import { attachedDeclarations, sheetTexts } from "../source/declarations";
 import { groupBy } from "../source/groups";
-import { readdressed } from "../source/css/addresses";
 import { documentOf, plainSelector, writtenElements, type ElementNode } from "../source/html/document";
-import { baseOf } from "../source/html/sheets";
 import { changeSite, pagesOf, sheetsOf, textFile, type Site, type TextFile } from "../source/site";
 import { finished } from "../source/steps";
-import { classNameFor, gatherAttributes, isClassTaken, withoutAttribute } from "./gather";
+import { attributeFor, classNameFor, gatherAttributes, isClassTaken, withoutAttribute } from "./gather";
 import { fileAt } from "./locate";
 import { newRule } from "./newRule";
 import { reachSteps } from "./reach";
 import { blockText, changeIn, moved } from "./ruleText";
 import { checkSelectors } from "./selectorList";
+import type { ElementRef } from "../text/refs";
 import { EditError } from "./types";
 
 /** Style attributes that set the same. */
@@ -109,18 +108,13 @@ function groupInto(
   const left = elements.find(({ index }) => !own.includes(index));
   if (left) throw new EditError(`${written} does not match all of them: a ${left.tag} would be left out.`);
   const page = refs.map((ref) => withoutAttribute(site, ref));
-  return { page, rule: intoRule(site, path, sheet, elements[0]!, written) };
+  return { page, rule: intoRule(site, refs[0]!, sheet, written) };
 }
 
-/** What an element's style attribute sets put into the last rule of a sheet that has just this selector, or a new one. */
-function intoRule(site: Site, path: string, sheet: string, element: ElementNode, selector: string): TextChange[] {
-  const base = baseOf(documentOf(fileAt(site, path)));
-  const declarations = attachedDeclarations(element).map(({ property, valueText, important }) => {
-    const value = path === sheet ? valueText : readdressed(valueText, base, sheet);
-    return [property, important ? `${value} !important` : value] as const;
-  });
+/** What a style attribute sets put into the last rule of a sheet that has just this selector, or a new one. */
+function intoRule(site: Site, ref: ElementRef, sheet: string, selector: string): TextChange[] {
   let now = site;
-  for (const [property, value] of declarations) {
+  for (const [property, value] of attributeFor(site, ref, sheet)) {
     const file = fileAt(now, sheet);
     const own = ruleWith(now, file, selector);
     const change = own

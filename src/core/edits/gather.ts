@@ -1,7 +1,6 @@
 /** What stands in several places gathered into one. */
-import { attributeSource } from "../source/html/attributeSource";
 import { attachedDeclarations } from "../source/declarations";
-import type { StyleRule } from "../source/css/syntax";
+import type { Span, StyleRule } from "../source/css/syntax";
 import type { TextChange } from "../source/changes";
 import { leadBefore, lineLead } from "../source/lines";
 import type { Site, TextFile } from "../source/site";
@@ -64,12 +63,7 @@ export function gatherAttributes(
 ): TextChange[] {
   const [first] = elements;
   if (!first) throw new EditError("There is no element to gather from.");
-  const { file, element } = elementAt(site, first.page, first.index);
-  const base = baseOf(documentOf(file));
-  const declarations = attachedDeclarations(element).map(({ property, valueText, important }) => {
-    const value = path === file.path ? valueText : readdressed(valueText, base, path);
-    return [property, important ? `${value} !important` : value] as const;
-  });
+  const declarations = attributeFor(site, first, path);
   if (declarations.length === 0) throw new EditError("The style attribute sets nothing.");
   return [
     ...elements.flatMap((ref) => classForStyle(site, ref, name)),
@@ -77,20 +71,39 @@ export function gatherAttributes(
   ];
 }
 
-function classForStyle(site: Site, ref: ElementRef, name: string): TextChange[] {
+/** What an element's style attribute sets, as it is written in another file. @param path of that */
+export function attributeFor(
+  site: Site,
+  ref: ElementRef,
+  path: string,
+): (readonly [property: string, value: string])[] {
   const { file, element } = elementAt(site, ref.page, ref.index);
-  const span = attributeSource(file.text, element, "style") && element.source!.attributes.get("style");
+  const base = baseOf(documentOf(file));
+  return attachedDeclarations(element).map(({ property, valueText, important }) => {
+    const value = path === file.path ? valueText : readdressed(valueText, base, path);
+    return [property, important ? `${value} !important` : value];
+  });
+}
+
+function classForStyle(site: Site, ref: ElementRef, name: string): TextChange[] {
+  const { element } = elementAt(site, ref.page, ref.index);
+  if (element.attributes.has("class")) return [withoutAttribute(site, ref), ...giveClass(site, ref, name)];
+  return [{ path: ref.page, ...styleSpan(site, ref), insert: `class="${name}"` }];
+}
+
+/** Where an element's style attribute is written, name and value. @throws EditError where it has none */
+function styleSpan(site: Site, ref: ElementRef): Span {
+  const { element } = elementAt(site, ref.page, ref.index);
+  const span = element.source?.attributes.get("style");
   if (!span) throw new EditError("This element has no style attribute.");
-  if (!element.attributes.has("class")) return [{ path: file.path, ...span, insert: `class="${name}"` }];
-  return [withoutAttribute(site, ref), ...giveClass(site, ref, name)];
+  return span;
 }
 
 /** An element's style attribute taken out, with the blank before it. @throws EditError where it has none */
 export function withoutAttribute(site: Site, ref: ElementRef): TextChange {
-  const { file, element } = elementAt(site, ref.page, ref.index);
-  const span = attributeSource(file.text, element, "style") && element.source!.attributes.get("style");
-  if (!span) throw new EditError("This element has no style attribute.");
-  return { path: file.path, start: leadBefore(file.text, span.start), end: span.end, insert: "" };
+  const { file } = elementAt(site, ref.page, ref.index);
+  const { start, end } = styleSpan(site, ref);
+  return { path: file.path, start: leadBefore(file.text, start), end, insert: "" };
 }
 
 /** A class name for elements, from what they are and where they stand, that nothing in the site has. */

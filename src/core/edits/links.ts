@@ -7,13 +7,16 @@ import type { TextFile } from "../source/site";
 export const isSheetLink = ({ tag, attributes, source }: ElementNode): boolean =>
   tag === "link" && source !== null && (attributes.get("rel") ?? "").toLowerCase().split(/\s+/).includes("stylesheet");
 
-/** The links of a page that ask for a sheet. */
-export function linksTo(page: TextFile, sheet: string): ElementNode[] {
+/** The links of a page to files of the site, in order. */
+export function sheetLinks(page: TextFile): { element: ElementNode; sheet: string }[] {
   const document = documentOf(page);
   const base = baseOf(document);
-  return document.elements.filter((element) => {
-    if (!isSheetLink(element)) return false;
+  return document.elements.filter(isSheetLink).flatMap((element) => {
     const address = resolveAddress(element.attributes.get("href") ?? "", base);
-    return address.kind === "file" && address.path === sheet;
+    return address.kind === "file" ? [{ element, sheet: address.path }] : [];
   });
 }
+
+/** The links of a page that ask for a sheet. */
+export const linksTo = (page: TextFile, path: string): ElementNode[] =>
+  sheetLinks(page).flatMap(({ element, sheet }) => (sheet === path ? [element] : []));

@@ -1,5 +1,6 @@
 /** The headings of a page, which who listens to it goes by (HTML, 4.3.11; WCAG 2.2, 1.3.1). */
-import { documentOf, ownWords, type ElementNode, type HtmlDocument } from "../source/html/document";
+import { documentOf, type HtmlDocument } from "../source/html/document";
+import { headingLevel, wordsIn } from "../source/html/headings";
 import type { TextChange } from "../source/changes";
 import { changeSite, textFile, type Site } from "../source/site";
 
@@ -11,17 +12,10 @@ export interface OutlineChange {
   warnings: string[];
 }
 
-const levelOf = ({ tag }: ElementNode): number => Number(/^h([1-6])$/.exec(tag)?.[1] ?? 0);
-
-const wordsOf = (element: ElementNode): string => {
-  const own = ownWords(element);
-  return own || element.children.map(wordsOf).join(" ").trim();
-};
-
 function headingsOf(document: HtmlDocument): OutlineChange["headings"] {
   return document.elements.flatMap((element) => {
-    const level = levelOf(element);
-    return level ? [{ level, words: wordsOf(element).slice(0, 60) }] : [];
+    const level = headingLevel(element);
+    return level ? [{ level, words: wordsIn(element).slice(0, 60) }] : [];
   });
 }
 

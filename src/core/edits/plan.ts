@@ -18,7 +18,7 @@ import { effectWarnings, endWarnings, resetWarnings } from "./warnings";
 import { unwrapWords, wrapWords } from "./words";
 import { setSelectors } from "./selectorList";
 import { blockText, changeIn, moved } from "./ruleText";
-import { checkSelfContained, writable } from "./value";
+import { checkName, checkSelfContained, writable } from "./value";
 import { EditError, type Edit, type Plan, type Target } from "./types";
 
 /**
@@ -148,14 +148,6 @@ function declare(site: Site, target: Target, property: string, value: string | n
     }
     case "style-attribute":
       return styleAttribute(site, target.element, property, value);
-  }
-}
-
-function checkName(name: string, what: string): void {
-  if (!/^-?[_a-z\u0080-\uffff][-_\w\u0080-\uffff]*$/i.test(name)) {
-    throw new EditError(
-      `"${name}" cannot be ${what === "id" ? "an id" : "a class"} in a selector: start with a letter, then letters, digits, - and _.`,
-    );
   }
 }
 

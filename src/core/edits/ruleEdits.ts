@@ -184,7 +184,7 @@ const isAlike = (a: Declaration, b: Declaration): boolean =>
   a.property === b.property && a.valueText === b.valueText && a.important === b.important;
 
 /** The declarations that all rules have alike, as the first has them. */
-export function sharedDeclarations(rules: readonly StyleRule[]): Declaration[] {
+function sharedDeclarations(rules: readonly StyleRule[]): Declaration[] {
   const [first, ...others] = rules.map((rule) => rule.items.filter(isDeclaration));
   return (first ?? []).filter((own) => others.every((list) => list.some((one) => isAlike(own, one))));
 }

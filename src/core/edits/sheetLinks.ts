@@ -4,7 +4,7 @@ import { attributeSource } from "../source/html/attributeSource";
 import { documentOf, type ElementNode } from "../source/html/document";
 import { baseOf } from "../source/html/sheets";
 import { leadBefore } from "../source/lines";
-import { addressFrom, normalisePath, resolveAddress } from "../source/path";
+import { addressFrom, barredInPaths, normalisePath, resolveAddress } from "../source/path";
 import { pagesOf, readFile, sheetsOf, type FileChange, type Site, type TextFile } from "../source/site";
 import { addressesIn, readdressed, type WrittenAddress } from "../source/css/addresses";
 import type { AtRule } from "../source/css/syntax";
@@ -160,7 +160,7 @@ interface TagSpan {
 /** A path as files of the site have it. @throws EditError where it cannot be one, or is one already */
 function newPath(site: Site, typed: string): string {
   const path = normalisePath(typed.trim());
-  if (!path || /[\\?#*:|"<>\u0000-\u001f]/.test(path) || path.endsWith("/"))
+  if (!path || barredInPaths.test(path) || path.endsWith("/"))
     throw new EditError(`"${typed}" cannot be the name of a file.`);
   if (!/\.css$/i.test(path)) throw new EditError(`A style sheet ends in .css: ${path}.css would do.`);
   const taken = [...site.files.keys()].find((one) => one.toLowerCase() === path.toLowerCase());
@@ -243,7 +243,11 @@ const leadsTo = (address: string, base: string): string | null => {
   return found.kind === "file" ? found.path : null;
 };
 
-/** A link to a sheet put into a page: before its other links to sheets where it is to be the first; behind its other links to sheets, else before its own styles, else at the end of its head. */
+/**
+ * A link to a sheet put into a page: behind its other links to sheets, else before its own styles, else at the end of its
+ * head.
+ * @param first whether it goes before its other links
+ */
 export function linkTo(page: TextFile, sheet: string, first = false): TextChange {
   const document = documentOf(page);
   const { text } = page;

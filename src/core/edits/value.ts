@@ -40,3 +40,11 @@ export function writable(value: string, file: TextFile): string {
   if (/^[\u0000-\u007f]*$/.test(value) || holdsText(value, file)) return value;
   return value.replace(/[^\u0000-\u007f]/gu, (character) => `\\${character.codePointAt(0)!.toString(16)} `);
 }
+
+/** @throws EditError, in plain words, where a name cannot stand in a selector without escapes (CSS Syntax 3, 4.3.11) */
+export function checkName(name: string, what: "class" | "id"): void {
+  if (/^-?[_a-z\u0080-\uffff][-_\w\u0080-\uffff]*$/i.test(name)) return;
+  throw new EditError(
+    `"${name}" cannot be ${what === "id" ? "an id" : "a class"} in a selector: start with a letter, then letters, digits, - and _.`,
+  );
+}

@@ -6,6 +6,7 @@ import { escapeAttribute } from "./attributes";
 import type { Splice } from "./block";
 import { elementAt } from "./locate";
 import { EditError, type Edit, type WordsElement } from "./types";
+import { checkName } from "./value";
 
 /** @throws EditError when the words cannot be told apart in the source */
 export function wrapWords(
@@ -18,7 +19,7 @@ export function wrapWords(
     throw new EditError("These words do not stand in the page by themselves, so nothing can be put around them.");
   if (!(start >= 0 && start < end && end <= text.text.length) || text.text.slice(start, end).trim() === "")
     throw new EditError("There are no words to put anything around.");
-  checkAround(around);
+  if (around.tag === "span" && around.attribute === "class") checkName(around.value, "class");
   const offsets = rawOffsets(file.text.slice(text.source.start, text.source.end), text.text);
   if (!offsets)
     throw new EditError(
@@ -33,15 +34,6 @@ export function wrapWords(
       { start: to, end: to, insert: `</${around.tag}>` },
     ],
   };
-}
-
-function checkAround(around: WordsElement): void {
-  if (around.tag !== "span" || around.attribute !== "class") return;
-  const { value } = around;
-  if (!/^-?[_a-z\u0080-\uffff][-_\w\u0080-\uffff]*$/i.test(value))
-    throw new EditError(
-      `"${value}" cannot be a class in a selector: start with a letter, then letters, digits, - and _.`,
-    );
 }
 
 const attributeOf = (around: WordsElement): string =>

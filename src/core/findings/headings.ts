@@ -1,24 +1,19 @@
 import { fontSizeOf, valueOf } from "../cascade/style";
 import type { KnownPage } from "../cascade/styledPages";
-import { ownWords, type ElementNode } from "../source/html/document";
+import type { ElementNode } from "../source/html/document";
+import { headingLevel, wordsIn } from "../source/html/headings";
 import { otherTags, retag } from "../edits/retag";
 import { textsOf } from "../text/pageTexts";
 import { quoted } from "./texts";
 import { spotFor, declareWay, targetFor } from "./cause";
 import { at, type Check, type CheckContext, type Found, type Way } from "./types";
 
-const levelOf = ({ tag }: ElementNode) => Number(/^h([1-6])$/.exec(tag)?.[1] ?? 0);
-const wordsOf = (element: ElementNode): string => {
-  const own = ownWords(element);
-  return own || element.children.map(wordsOf).join(" ").trim();
-};
-
 /** Headings whose level and size say different things, levels left out, and text that only looks like a heading. */
 export const headings: Check = {
   name: "headings",
   group: "page",
   onPage: (page) => {
-    const all = page.document.elements.filter((element) => levelOf(element) > 0 && element.source);
+    const all = page.document.elements.filter((element) => headingLevel(element) > 0 && element.source);
     return [...leftOut(page, all), ...turnedRound(page, all), ...feigned(page)];
   },
 };
@@ -40,14 +35,14 @@ function retagged(
 function leftOut(page: KnownPage, all: readonly ElementNode[]): Found[] {
   let before = 0;
   return all.flatMap((element): Found[] => {
-    const level = levelOf(element);
+    const level = headingLevel(element);
     const [last, next] = [before, before + 1];
     before = level;
     if (level <= next || last === 0) return [];
     return [
       {
         level: "note",
-        message: `The heading ${quoted(wordsOf(element))} is of level ${level} below one of level ${last}: level ${next} is left out.`,
+        message: `The heading ${quoted(wordsIn(element))} is of level ${level} below one of level ${last}: level ${next} is left out.`,
         because:
           "Who listens to a page goes by its headings; a level that is missing sounds like a part that is missing (WCAG 2.2, 1.3.1).",
         ...at(page.file, element.source!.startTag.start),
@@ -61,7 +56,7 @@ function leftOut(page: KnownPage, all: readonly ElementNode[]): Found[] {
 function turnedRound(page: KnownPage, all: readonly ElementNode[]): Found[] {
   const byLevel = new Map<number, { element: ElementNode; size: number }>();
   for (const element of all) {
-    const level = levelOf(element);
+    const level = headingLevel(element);
     if (!byLevel.has(level)) byLevel.set(level, { element, size: fontSizeOf(page.styles[element.index]!) });
   }
   const levels = [...byLevel].sort(([a], [b]) => a - b);
@@ -103,7 +98,7 @@ function feigned(page: KnownPage): Found[] {
   const usual = sizes[sizes.length >> 1] ?? 16;
   return page.document.elements.flatMap((element): Found[] => {
     if ((element.tag !== "p" && element.tag !== "div") || !element.source?.endTag) return [];
-    const words = wordsOf(element);
+    const words = wordsIn(element);
     if (
       !/\p{L}{3}/u.test(words) ||
       words.length > longest ||
@@ -141,6 +136,6 @@ function isWithin(element: ElementNode, tags: RegExp): boolean {
 
 /** The level below the last heading of level 1, else that of the heading before. */
 function rankBefore(page: KnownPage, element: ElementNode): number {
-  const before = page.document.elements.slice(0, element.index).findLast((one) => levelOf(one) > 0);
-  return before ? Math.max(2, levelOf(before)) : 1;
+  const before = page.document.elements.slice(0, element.index).findLast((one) => headingLevel(one) > 0);
+  return before ? Math.max(2, headingLevel(before)) : 1;
 }

@@ -3,6 +3,7 @@ import type { ElementRef } from "../text/refs";
 
 import { withStatesEverywhere, type Conditions } from "../cascade/conditions";
 import { ruleNow } from "../cascade/explain";
+import { matchedBy } from "../cascade/matchedBy";
 import { matches } from "../cascade/selectors/match";
 import { tryParseSelectorList } from "../cascade/selectors/parse";
 import { styledPage } from "../cascade/styledPages";
@@ -197,20 +198,18 @@ function ruleDrafts(site: Site, page: StyledPage, style: Style): Draft[] {
       group: "rule",
       places: [],
       condition: under.media.length ? `@media ${under.media.join(" and ")}` : null,
-      touches: matchedBy(rule),
+      touches: matching(rule),
     });
   }
   return drafts;
 }
 
 /** What a rule matches. */
-function matchedBy(rule: StyleRule): Draft["touches"] {
-  const idsIn = new Map<StyledPage["rules"]["set"], ReadonlySet<number>>();
-  return ({ rules: { set } }) => {
-    const ids = idsIn.get(set) ?? new Set(set.rules.filter(({ entry }) => entry.rule === rule).map(({ id }) => id));
-    idsIn.set(set, ids);
-    if (ids.size === 0) return () => false;
-    return (style) => style.blocks.some(({ match }) => match !== null && ids.has(match.rule.id));
+function matching(rule: StyleRule): Draft["touches"] {
+  const matched = matchedBy(rule);
+  return (page) => {
+    const on = matched(page);
+    return (style) => on(style) !== null;
   };
 }
 

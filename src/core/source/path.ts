@@ -9,6 +9,9 @@ export function folderOf(path: string): string {
   return path.slice(0, path.lastIndexOf("/") + 1);
 }
 
+/** What the name of a file that is made here has none of: some systems, or addresses, take it for something else. */
+export const barredInPaths = /[\\?#*:|"<>\u0000-\u001f]/;
+
 /** Resolves `.` and `..`; steps above the root stay at the root, as in URLs. */
 export function normalisePath(path: string): string {
   const parts: string[] = [];

@@ -1,8 +1,7 @@
 /** The rules of a sheet in order, with the comments over them as headings, and how many elements each reaches. */
 import { elementsMatching } from "../cascade/selectors";
-import { atRest } from "../cascade/selectors/atRest";
+import { selectorsAtRest } from "../cascade/selectors/atRest";
 import { asksOnlyFor, namesIn } from "../cascade/selectors/named";
-import { tryParseSelectorList } from "../cascade/selectors/parse";
 import { selectorsOf } from "../edits/ruleEdits";
 import { descriptorRules, sheetTexts, type SheetText } from "../source/declarations";
 import { headingIn } from "../source/css/headings";
@@ -101,9 +100,7 @@ function reachOf(
   documents: readonly HtmlDocument[],
   names: ReadonlySet<string>,
 ): Pick<OutlineRule, "places" | "first"> {
-  const selectors = (tryParseSelectorList(atRest(preludeText.replaceAll("&", "*"))) ?? []).filter((one) =>
-    asksOnlyFor(one, names),
-  );
+  const selectors = selectorsAtRest(preludeText).filter((one) => asksOnlyFor(one, names));
   let places = 0;
   let first: ElementRef | null = null;
   if (selectors.length)

@@ -1,6 +1,6 @@
 /** The sheets of a site against its pages: which page reads which, as which number. */
 import { attachedDeclarations, sheetTexts, styleRules } from "../source/declarations";
-import { linksTo } from "../edits/links";
+import { sheetLinks } from "../edits/links";
 import { documentOf, writtenElements, type ElementNode } from "../source/html/document";
 import { sheetsOfPage, type PageSheets } from "../source/html/sheets";
 import { positionAt } from "../source/lines";
@@ -43,7 +43,7 @@ export interface SheetTable {
 /** Sheets in the order in which most pages read them, then those that are missing, then what pages hold themselves. */
 export function sheetTable(site: Site): SheetTable {
   const files = pagesOf(site);
-  const pages = files.map((file) => ({ file, sheets: sheetsOfPage(site, file) }));
+  const pages = files.map((file) => ({ file, sheets: sheetsOfPage(site, file), links: sheetLinks(file) }));
   const rows = sheetsOf(site).map((sheet) => sheetRow(sheet, pages, site));
   const rank = ({ cells }: SheetTableRow) => {
     const orders = cells.flatMap((cell) => cell?.order ?? []);
@@ -57,6 +57,7 @@ export function sheetTable(site: Site): SheetTable {
 interface PageWithSheets {
   file: TextFile;
   sheets: PageSheets;
+  links: ReturnType<typeof sheetLinks>;
 }
 
 const rulesIn = (site: Site, file: TextFile): number =>
@@ -69,15 +70,16 @@ function sheetRow(sheet: TextFile, pages: readonly PageWithSheets[], site: Site)
     rules: rulesIn(site, sheet),
     size: sheet.text.length,
     near: null,
-    cells: pages.map(({ file, sheets }) => cellFor(sheet.path, file, sheets)),
+    cells: pages.map((page) => cellFor(sheet.path, page)),
   };
 }
 
-function cellFor(path: string, page: TextFile, { owners }: PageSheets): SheetCell | null {
+function cellFor(path: string, { file: page, sheets: { owners }, links }: PageWithSheets): SheetCell | null {
   const all = owners.flatMap(({ element, sheets }) => sheets.map((sheet) => ({ element, sheet })));
   const at = all.findIndex(({ sheet }) => sheet.path === path && sheet.kind !== "embedded");
   // What is linked and not among those that are read is there to be chosen (HTML, 4.6.7.4).
-  if (at < 0) return linksTo(page, path)[0] ? linkCell(page, linksTo(page, path)[0]!, null) : null;
+  const chosen = at < 0 && links.find(({ sheet }) => sheet === path);
+  if (at < 0) return chosen ? linkCell(page, chosen.element, null) : null;
   const { element, sheet } = all[at]!;
   const link = documentOf(page).elements[element];
   if (sheet.kind === "linked" && link) return linkCell(page, link, at + 1);

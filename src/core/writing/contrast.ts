@@ -1,12 +1,11 @@
 /** Whether the text of a rule could be read with colours that are only proposed. */
 import { elementsMatching } from "../cascade/selectors";
-import { atRest } from "../cascade/selectors/atRest";
-import { tryParseSelectorList } from "../cascade/selectors/parse";
+import { selectorsAtRest } from "../cascade/selectors/atRest";
 import { styledPage } from "../cascade/styledPages";
 import type { Style } from "../cascade/style";
 import type { StyledPage } from "../cascade/styles";
 import { contrastRatio, paintOver } from "../color/contrast";
-import { parseColor } from "../color";
+import { parseColor, type Color } from "../color";
 import { textId } from "../ground/layout";
 import { groundsOf, legibilityOf, type Legibility } from "../ground/ground";
 import { ruleAround } from "../source/declarations";
@@ -24,7 +23,11 @@ export function withContrast(
   const judge = rule === null ? null : judgeFor(property);
   const text = judge && firstText(asked, rule!);
   if (!judge || !text) return [...options];
-  return options.map((option) => (option.css === null ? option : { ...option, contrast: judge(text, option.css) }));
+  const contrastOf = judge(text);
+  return options.map((option) => {
+    const color = option.css === null ? null : parseColor(option.css);
+    return color ? { ...option, contrast: contrastOf(color) } : option;
+  });
 }
 
 interface Text {
@@ -33,36 +36,31 @@ interface Text {
   layouts: Asked["layouts"];
 }
 
-type Judge = (text: Text, css: string) => WritingOption["contrast"];
+/** Made for a text, asked for each colour. */
+type Judge = (text: Text) => (color: Color) => NonNullable<WritingOption["contrast"]>;
+
+const legibilityHere = ({ page, style, layouts }: Text, ink: Parameters<typeof legibilityOf>[3] = null): Legibility =>
+  legibilityOf(style, layouts[page.file.path]?.[textId(style.element.index, style.pseudo)], page.styles, ink);
+
+const asInk: Judge = (text) => (ink) => {
+  const { ratio, needs } = legibilityHere(text, ink);
+  return { ratio, needs };
+};
+
+const asGround: Judge = (text) => {
+  const { ink, ground, needs } = legibilityHere(text);
+  const under = groundsOf(ground);
+  return (color) => ({ ratio: Math.min(...under.map((one) => contrastRatio(ink, paintOver(color, one)))), needs });
+};
 
 function judgeFor(property: string): Judge | null {
   if (property === "color") return asInk;
   return property === "background-color" || property === "background" ? asGround : null;
 }
 
-const legibilityHere = ({ page, style, layouts }: Text, ink: Parameters<typeof legibilityOf>[3] = null): Legibility =>
-  legibilityOf(style, layouts[page.file.path]?.[textId(style.element.index, style.pseudo)], page.styles, ink);
-
-function asInk(text: Text, css: string): WritingOption["contrast"] {
-  const ink = parseColor(css);
-  if (!ink) return null;
-  const { ratio, needs } = legibilityHere(text, ink);
-  return { ratio, needs };
-}
-
-function asGround(text: Text, css: string): WritingOption["contrast"] {
-  const color = parseColor(css);
-  if (!color) return null;
-  const { ink, ground, needs } = legibilityHere(text);
-  const ratios = groundsOf(ground).map((under) => contrastRatio(ink, paintOver(color, under)));
-  return { ratio: Math.min(...ratios), needs };
-}
-
 /** The first text that a rule dresses: an element it matches, or one inside of it. */
 function firstText({ site, path, page: shown, conditions, layouts }: Asked, rule: number): Text | null {
-  const prelude = ruleAround(site, path, rule)?.rule.preludeText;
-  const selectors = prelude === undefined ? null : tryParseSelectorList(atRest(prelude.replaceAll("&", "*")));
-  if (!selectors) return null;
+  const selectors = selectorsAtRest(ruleAround(site, path, rule)?.rule.preludeText ?? "");
   const files = [...pagesOf(site)].sort((a, b) => Number(b.path === shown) - Number(a.path === shown));
   for (const file of files) {
     const matched = new Set(elementsMatching(documentOf(file), selectors));

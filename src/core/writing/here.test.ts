@@ -61,9 +61,12 @@ describe("in a page", () => {
     expect(at(written, "index.html")).toMatchObject({ kind, typed, from: written.indexOf("|") - typed.length });
   });
 
-  test.each(["<p>wor|ds", '<p class="a"|', "a < b |"])("nothing in %s", (written) => {
-    expect(at(written, "index.html")).toBeNull();
-  });
+  test.each(['<p style="color: red /* |">a</p>', "<p>wor|ds", '<p class="a"|', "a < b |"])(
+    "nothing in %s",
+    (written) => {
+      expect(at(written, "index.html")).toBeNull();
+    },
+  );
 
   test("a value in a style attribute stands in no rule", () => {
     expect(at('<p style="color: da|">', "index.html")).toMatchObject({ kind: "value", property: "color", rule: null });

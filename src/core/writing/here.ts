@@ -1,7 +1,7 @@
 /** What can be written at a place of a file. */
 import { descriptorRules, sheetTexts } from "../source/declarations";
 import { isKnownProperty } from "../cascade/declarations";
-import { openEndOf } from "../source/css/open";
+import { openTokenOf } from "../source/css/open";
 import { closerOf, T, tokensOf } from "../source/css/tokens";
 import { textFile, type Site } from "../source/site";
 
@@ -43,12 +43,11 @@ interface Open {
   prelude: string;
 }
 
-const silent = new Set(["a comment", "a string", "an address"]);
-
 /** @param text of the sheet up to the cursor @param base its offset in the file */
 function inSheet(text: string, base: number): Here | null {
-  if (silent.has(openEndOf(text)?.what ?? "")) return null;
-  const { open, start } = statementAtEnd(text);
+  const ended = statementAtEnd(text);
+  if (!ended) return null;
+  const { open, start } = ended;
   const statement = text.slice(start);
   const braces = open.filter(({ closer }) => closer === T.RightCurlyBracket);
   const rule = braces.findLast(({ prelude }) => !prelude.startsWith("@"));
@@ -62,9 +61,11 @@ function inSheet(text: string, base: number): Here | null {
   );
 }
 
-/** What is open at the end of a text, and where the statement there starts. */
-function statementAtEnd(text: string): { open: Open[]; start: number } {
-  const { types, starts, count } = tokensOf(text);
+/** What is open at the end of a text, and where the statement there starts; null in comments, strings and addresses. */
+function statementAtEnd(text: string): { open: Open[]; start: number } | null {
+  const tokens = tokensOf(text);
+  if (openTokenOf(text, tokens)) return null;
+  const { types, starts, count } = tokens;
   const open: Open[] = [];
   let start = -1;
   for (let token = 0; token < count; token += 1) {
@@ -149,8 +150,8 @@ function inTag(written: string, at: number, tag: string, base: number): Here | n
 
 function inValue(tag: string, attribute: string, value: string, end: number): Here | null {
   if (attribute === "style") {
-    const { open, start } = statementAtEnd(value);
-    return declarationAt(value, start, end - value.length, open, null);
+    const ended = statementAtEnd(value);
+    return ended && declarationAt(value, ended.start, end - value.length, ended.open, null);
   }
   const typed = /[^\s]*$/.exec(value)![0];
   const before = value.slice(0, value.length - typed.length);

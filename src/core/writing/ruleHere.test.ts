@@ -20,7 +20,6 @@ const here = (from: Site, offset: number) =>
 test("a rule's texts, and where its declarations are in force", () => {
   const from = site({ "index.html": page, "ferry.css": sheet });
   expect(here(from, 4)).toMatchObject({
-    start: 0,
     elements: 2,
     declarations: [
       { property: "color", line: 2, wins: 1 },
@@ -49,4 +48,16 @@ test("the same where the sheet was changed before the rule", () => {
 test("a custom property is in force where no other sets it", () => {
   const from = site({ "index.html": page, "ferry.css": "h2 { --ink: red; color: var(--ink) }" });
   expect(here(from, 4)!.declarations.map(({ wins }) => wins)).toEqual([2, 2]);
+});
+
+test("a rule that a page embeds, beaten by a style attribute", () => {
+  const embedded = "<style>p { color: red }</style><p>x</p><p style='color: blue'>y</p>";
+  const from = site({ "index.html": embedded });
+  const found = ruleHere(
+    from,
+    styledPage(from, textFile(from, "index.html")!, defaultConditions),
+    "index.html",
+    embedded.indexOf("color"),
+  );
+  expect(found).toMatchObject({ elements: 2, declarations: [{ property: "color", line: 1, wins: 1 }] });
 });

@@ -1,19 +1,16 @@
 /** What a rule does on a page: the texts it dresses, and which of its declarations are in force there. */
 import { forEachInOrder } from "../cascade/blocks";
-import { ruleNow } from "../cascade/explain";
-import type { Style } from "../cascade/style";
+import { matchedBy } from "../cascade/matchedBy";
+import type { SharedStyle, Style } from "../cascade/style";
 import type { StyledPage } from "../cascade/styles";
 import { ruleAround } from "../source/declarations";
 import type { Declaration, StyleRule } from "../source/css/syntax";
 import { positionAt } from "../source/lines";
-import { textFile, type Site } from "../source/site";
+import type { Site } from "../source/site";
 import { refOf, textsOf } from "../text/pageTexts";
 import type { ElementRef } from "../text/refs";
 
 export interface RuleHere {
-  /** Of the rule, offsets of the file. */
-  start: number;
-  end: number;
   /** The texts of the page that it matches, or that stand in what it matches. */
   places: ElementRef[];
   /** How many elements of the page it matches. */
@@ -32,50 +29,47 @@ export interface DeclarationHere {
 /** The rule around an offset of a file, on a page; null where there is none. */
 export function ruleHere(site: Site, page: StyledPage, path: string, offset: number): RuleHere | null {
   const around = ruleAround(site, path, offset);
-  const text = textFile(site, path)?.text;
-  if (!around || text === undefined) return null;
+  if (!around) return null;
   const { sheet, rule } = around;
-  const matched = new Set(page.styles.filter((style) => matchOf(page, style, path, sheet.offset + rule.start)));
+  const matchOn = matchedBy(rule)(page);
+  const matched = new Set<Style>();
+  const declarations = declarationsIn(rule);
+  const wins = declarations.map(() => 0);
+  for (const style of page.styles) {
+    const match = matchOn(style);
+    if (!match) continue;
+    matched.add(style);
+    const inForce = declarationsInForce(style);
+    declarationsIn(match.rule.entry.rule).forEach((own, at) => (wins[at]! += Number(inForce.has(own))));
+  }
   const isIn = (style: Style | null): boolean => style !== null && (matched.has(style) || isIn(style.parent));
-  const declarations = rule.items.filter((item) => item.kind === "declaration");
   return {
-    start: sheet.offset + rule.start,
-    end: sheet.offset + rule.end,
     places: textsOf(page)
       .filter(isIn)
       .map((style) => refOf(page.file.path, style)),
     elements: matched.size,
-    declarations: declarations.map((declaration, at) => ({
-      property: declaration.property,
-      line: positionAt(text, sheet.offset + declaration.start).line,
-      wins: [...matched].filter((style) => winsOn(page, style, path, sheet.offset + rule.start, at)).length,
+    declarations: declarations.map(({ property, start }, at) => ({
+      property,
+      line: positionAt(sheet.file.text, sheet.offset + start).line,
+      wins: wins[at]!,
     })),
   };
 }
 
-/** The rule as the style knows it, which may be an earlier reading of the same; null where it does not apply to the element. */
-function matchOf(page: StyledPage, style: Style, path: string, start: number): StyleRule | null {
-  for (const { match } of style.blocks) {
-    if (!match) continue;
-    const { sheet, entry } = ruleNow(page, match);
-    if (sheet?.path === path && sheet.offset + entry.rule.start === start) return match.rule.entry.rule;
+const declarationsIn = ({ items }: StyleRule): Declaration[] => items.filter((item) => item.kind === "declaration");
+
+const known = new WeakMap<SharedStyle, ReadonlySet<Declaration>>();
+
+/** The declarations that something comes of on an element: of a longhand, or as they are written (custom properties, what is not computed). */
+function declarationsInForce({ shared, blocks }: Style): ReadonlySet<Declaration> {
+  let found = known.get(shared);
+  if (!found) {
+    const asWritten = new Map<string, Declaration>();
+    forEachInOrder(blocks, (_, { declaration, entries }) => {
+      if (entries.length === 0) asWritten.set(declaration.property, declaration);
+    });
+    const winners = [...shared.winners.values()].map(({ declaration }) => declaration);
+    known.set(shared, (found = new Set([...winners, ...asWritten.values()])));
   }
-  return null;
-}
-
-function winsOn(page: StyledPage, style: Style, path: string, start: number, at: number): boolean {
-  const declarations = matchOf(page, style, path, start)!.items.filter((item) => item.kind === "declaration");
-  const own = declarations[at];
-  if (!own) return false;
-  if ([...style.shared.winners.values()].some(({ declaration }) => declaration === own)) return true;
-  return lastUncomputed(style, own.property) === own;
-}
-
-/** The declaration of a property that is in force as it is written: a custom property, or one that is not computed. */
-function lastUncomputed(style: Style, property: string): Declaration | null {
-  let last: Declaration | null = null;
-  forEachInOrder(style.blocks, (_, { declaration, entries }) => {
-    if (entries.length === 0 && declaration.property === property) last = declaration;
-  });
-  return last;
+  return found;
 }

@@ -49,7 +49,7 @@ export function valueOptions({ site }: Asked, here: Value): WritingOption[] {
 const named = (name: string): WritingOption => ({ ...plain(name), css: name });
 
 /** Whether a colour is one of the things a property's value can hold. */
-export const takesColors = (property: string): boolean =>
+const takesColors = (property: string): boolean =>
   property.startsWith("--") || keywordsFor(property).includes("rebeccapurple");
 
 /** Whether a property takes a value, or would with more behind it. */

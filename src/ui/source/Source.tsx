@@ -2,7 +2,7 @@
 
 import { openSearchPanel } from "@codemirror/search";
 import { EditorView } from "@codemirror/view";
-import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { plainLines } from "@/core";
 import type { WrittenHere } from "@/engine/protocol";
 import { unwaited } from "../shared/unwaited";
@@ -35,14 +35,7 @@ interface Props {
 export function Source({ path, text, original, first, last, kind, waiting, finding }: Props) {
   /** The line whose findings are being set right. */
   const [mending, setMending] = useState<number | null>(null);
-  const current = useRef<Editor | null>(null);
-  const editor = useEditor(
-    { path, text, kind },
-    useCallback(() => setMending(current.current!.line), []),
-  );
-  useEffect(() => {
-    current.current = editor;
-  });
+  const editor = useEditor({ path, text, kind }, setMending);
   const { host, view, line, typed } = editor;
 
   useEffect(() => {

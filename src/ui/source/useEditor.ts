@@ -25,6 +25,19 @@ const rest = 700;
 /** The key that opens the ways to set right what is found at the cursor's line. */
 const mendKey = "Alt-m";
 
+/** Our words in the panel that finds: those of "Find in all files". */
+const phrases = {
+  next: "Next",
+  previous: "Back",
+  all: "Pick all",
+  "match case": "As it is written",
+  regexp: "A pattern",
+  "by word": "Whole words",
+  Replace: "Put instead",
+  replace: "Put it",
+  "replace all": "Put all",
+};
+
 /** What an editor of such a file has by itself. */
 function writingIn(path: string, kind: "html" | "css"): Extension[] {
   return [
@@ -35,18 +48,20 @@ function writingIn(path: string, kind: "html" | "css"): Extension[] {
     lineMarks,
     colorSquares,
     search({ top: true }),
+    EditorState.phrases.of(phrases),
     highlightSelectionMatches(),
     indentOnInput(),
     EditorView.contentAttributes.of({ "aria-label": `Source of ${path}` }),
   ];
 }
 
-/** @param step goes back or on in the history @param mend opens the ways to set right what is found at the cursor's line */
-function keys(step: (direction: "undo" | "redo") => void, mend: () => void): Extension {
+/** @param step goes back or on in the history @param mend opens the ways to set right what is found at a line */
+function keys(step: (direction: "undo" | "redo") => void, mend: (line: number) => void): Extension {
+  const lineOf = ({ state }: EditorView) => state.doc.lineAt(state.selection.main.head).number;
   return keymap.of([
     { key: "Mod-z", run: () => (step("undo"), true) },
     { key: "Mod-y", mac: "Mod-Shift-z", run: () => (step("redo"), true) },
-    { key: mendKey, run: () => (mend(), true) },
+    { key: mendKey, run: (view) => (mend(lineOf(view)), true) },
     commentKey,
     ...searchKeymap,
     ...defaultKeymap,
@@ -69,7 +84,7 @@ export interface Editor {
 /** The editor of a file: what is typed is shown on the page at once, and written once typing rests. */
 export function useEditor(
   { path, text, kind }: { path: string; text: string; kind: "html" | "css" },
-  onMend: () => void,
+  onMend: (line: number) => void,
 ): Editor {
   const store = useWorkspaceStore();
   const engine = useEngine();

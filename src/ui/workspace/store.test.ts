@@ -240,6 +240,13 @@ describe("the selection", () => {
     expect([now().picked?.index, now().slip?.ref.index]).toEqual([3, 3]);
   });
 
+  test("a step that only puts a file into the site is written", async () => {
+    const { now } = await open({});
+    const after = { ...now().files.get("style.css")!.file, path: "b.css" };
+    await now().write({ kind: "text", changes: [] }, "Make b.css", [{ path: "b.css", before: null, after }]);
+    expect([...now().files.keys()]).toContain("b.css");
+  });
+
   test("what is no text any more is not picked any more", async () => {
     const { now } = await open({ slip: async () => null });
     await now().pick({ page: "page.html", index: 1 });

@@ -1,4 +1,6 @@
 /** Selectors as they are with no reader about (Selectors 4, 9). */
+import { tryParseSelectorList } from "./parse";
+import type { Selector } from "./types";
 
 const stateful =
   /:{1,2}(?:hover|focus(?:-visible|-within)?|active|visited|target|before|after|first-line|first-letter|marker|placeholder|selection|backdrop|-[\w-]+)/gi;
@@ -13,3 +15,7 @@ export function atRest(text: string): string {
     .map((one) => one.trim().replace(alone, "$1*$2").replace(stateful, "").trim() || "*")
     .join(",");
 }
+
+/** The selectors of a rule at rest, whatever it stands in; none where they cannot be read. */
+export const selectorsAtRest = (prelude: string): readonly Selector[] =>
+  tryParseSelectorList(atRest(prelude.replaceAll("&", "*"))) ?? [];

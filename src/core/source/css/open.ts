@@ -1,6 +1,6 @@
 /** What a text leaves open at its end: the end of a file closes it (CSS Syntax 3, 5), anything put behind would not. */
 import { parseSheet } from "./syntax";
-import { closerOf, T, tokensOf } from "./tokens";
+import { closerOf, T, tokensOf, type Tokens } from "./tokens";
 
 export interface OpenEnd {
   /** What has to be put behind the text to close it. */
@@ -25,9 +25,8 @@ export function openEndOf(text: string): OpenEnd | null {
     if (closer) open.push(closer);
     else if (type === open[open.length - 1]) open.pop();
   }
-  const last = count ? text.slice(starts[count - 1]!) : "";
   const escape = isEscaped(text, text.length) ? "\n" : "";
-  const inner = count ? openToken(types[count - 1]!, last) : null;
+  const inner = openTokenOf(text, { types, starts, count });
   if (!inner && !escape && open.length === 0) return null;
   const brackets = open.reverse().map((type) => marks[type]!);
   const line = inner?.[0] === "*/" || !escape ? "" : escape;
@@ -42,6 +41,14 @@ function isEscaped(text: string, at: number): boolean {
   let backslashes = 0;
   while (text[at - 1 - backslashes] === "\\") backslashes += 1;
   return backslashes % 2 === 1;
+}
+
+/** The token that a text breaks off in, a comment, a string or an address, with what closes it; null where it ends with a whole one. */
+export function openTokenOf(
+  text: string,
+  { types, starts, count }: Tokens,
+): readonly [closer: string, what: string] | null {
+  return count ? openToken(types[count - 1]!, text.slice(starts[count - 1]!)) : null;
 }
 
 function openToken(type: number, raw: string): readonly [closer: string, what: string] | null {
