@@ -62,6 +62,14 @@ describe("style attributes into a sheet", () => {
     expect(attributeGroups(own, "index.html", "a.css")).toMatchObject([{ selector: "ul li.late", how: "rule" }]);
   });
 
+  test("a rule that reaches just these is not proposed where another beats it", () => {
+    const own = site({
+      "index.html": list("", "", ' style="color: blue"'),
+      "a.css": "ul.fares li { color: red }\n.late { top: 0 }\n",
+    });
+    expect(attributeGroups(own, "index.html", "a.css")).toMatchObject([{ how: "class" }]);
+  });
+
   test("all of a kind in what they stand in", () => {
     const all = ' style="color: red"';
     const own = site({ "index.html": list(all, all, all).replace(' class="late"', ""), "a.css": "" });

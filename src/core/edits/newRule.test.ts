@@ -68,6 +68,12 @@ describe("where a new rule goes", () => {
     );
   });
 
+  test("behind a rule that only the end of the sheet closes, which is closed first", () => {
+    const from = site({ "a.css": "h1 { top: 0 }\nh2 { top: 0" });
+    const [change] = newRule(from, "a.css", "p", [["color", "red"]], 14);
+    expect(change!.insert).toBe("}\n\np {\n  color: red;\n}\n");
+  });
+
   test("what is not there any more is said", () => {
     const from = site({ "a.css": sheet });
     expect(() => newRule(from, "a.css", "p", [["color", "red"]], 3)).toThrow("Nothing that a rule could come behind");
@@ -81,6 +87,12 @@ describe("a page that embeds no sheet", () => {
   test("gets one in its head, before which nothing else changes", () => {
     expect(put("<!doctype html>\n<html>\n<head>\n  <title>Fares</title>\n</head>\n<body><p>x</body></html>")).toBe(
       "<!doctype html>\n<html>\n<head>\n  <title>Fares</title>\n  <style>\np {\n  color: red;\n}\n</style>\n</head>\n<body><p>x</body></html>",
+    );
+  });
+
+  test("inside of an empty head", () => {
+    expect(put("<html><head></head><body>")).toBe(
+      "<html><head>\n<style>\np {\n  color: red;\n}\n</style></head><body>",
     );
   });
 

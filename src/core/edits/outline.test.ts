@@ -30,6 +30,14 @@ test("a level that comes to be left out, and a page without a first one", () => 
   ]);
 });
 
+test("what was left out before is not told again", () => {
+  const before = "<h1>Fares</h1><h3>Dogs</h3><p>Cats</p>";
+  const other = site({ "index.html": before });
+  const start = before.indexOf("<p>");
+  const change = { path: "index.html", start, end: before.length, insert: "<h3>Cats</h3>" };
+  expect(outlineAfter(other, [change])!.warnings).toEqual([]);
+});
+
 test("nothing where the outline stays", () => {
   expect(outlineAfter(from, [{ path: "a.css", start: 0, end: 0, insert: "i{}" }])).toBeNull();
   expect(outlineAfter(from, [put("<em>", "<b>", page), put("</em>", "</b>", page)])).toBeNull();

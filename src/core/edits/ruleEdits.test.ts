@@ -62,6 +62,11 @@ describe("by hand", () => {
     expect(() => after({ kind: "move-rule", start: start("p {"), by: 1 })).toThrow("no rule behind it");
   });
 
+  test("nothing comes before what has to stand first", () => {
+    const sheet = '@import "b.css";\nh1 { top: 0 }\n';
+    expect(() => after({ kind: "move-rule", start: sheet.indexOf("h1"), by: -1 }, sheet)).toThrow("no rule before it");
+  });
+
   test("what several rules have alike is declared once", () => {
     expect(after({ kind: "gather-rules", starts: [start("h1"), start("h3")] })).toBe(
       text.replace("h1,\nh2 {", "h1,\nh2,\nh3 {").replace("h3 { color: navy; margin: 0; top: 0 }", "h3 { top: 0 }"),

@@ -37,7 +37,7 @@ export function sheetColumns({ pages, rows }: SheetTable, wanted = ""): SheetCol
 
 /** What is the same of pages that are dressed alike. */
 function signatureOf(cell: SheetCell | null): unknown {
-  return cell && [cell.order, cell.linked, cell.count === null, cell.alternative];
+  return cell && [cell.order, cell.linked, cell.count === null];
 }
 
 function add(group: SheetColumn, { pages, cells }: SheetColumn): void {
