@@ -33,7 +33,8 @@ test("under which circumstances", () => {
 });
 
 test("what is around it where that is what differs", () => {
-  expect(differences(page, "body { background-color: #eee }")[0]!.values[0]).toMatchObject({
-    property: "background-color",
-  });
+  const [own, inside] = differences(page, "body { background-color: #eee }");
+  expect(own).toMatchObject({ text: "Two", around: "body", values: [{ property: "background-color" }] });
+  expect(inside).toMatchObject({ text: "boats", around: "body" });
+  expect(differences(page, "p { color: blue }")[0]!.around).toBeNull();
 });

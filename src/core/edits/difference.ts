@@ -17,7 +17,9 @@ export interface Difference {
   text: string;
   /** What readers bring about when it differs: "in the dark scheme"; "" for what is looked at. */
   under: string;
-  /** Computed values that are others: of the text, or of the nearest that is around it. */
+  /** The tag of what is around it where that is what comes out differently; null where the text itself does. */
+  around: string | null;
+  /** Computed values that are others: of the text, or of what is around it. */
   values: { property: string; before: string; after: string }[];
 }
 
@@ -45,7 +47,8 @@ export function differenceOf(
       const values = valuesThatDiffer(earlier(style), style);
       if (values.length === 0) continue;
       const text = shownWords(is.styles[ref.index]!.element).slice(0, 40);
-      return { ref, text, under: underWords(under, conditions), values };
+      const around = style.element.index === ref.index ? null : style.element.tag;
+      return { ref, text, under: underWords(under, conditions), around, values };
     }
   }
   return null;

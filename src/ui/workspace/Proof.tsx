@@ -45,10 +45,15 @@ export function Proof({ changes, files }: { changes: readonly TextChange[]; file
         {pages.length > most && ` and ${plural(pages.length - most, "more page")}`}.
       </p>
       <ul className={styles.differing} aria-label="How they come out">
-        {told.map(({ ref, text, under, values }) => (
+        {told.map(({ ref, text, under, around, values }) => (
           <li key={refKey(ref)}>
             “{text}” in {ref.page}
             {under && `, ${under}`}:{" "}
+            {around && (
+              <>
+                of the <code>{around}</code> around it,{" "}
+              </>
+            )}
             {values.map(({ property, before, after }, at) => (
               <span key={property}>
                 {at > 0 && "; "}
