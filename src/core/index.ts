@@ -1,6 +1,6 @@
 /** The one face of the core. Nothing outside imports past it. */
 export { ruleAround } from "./source/declarations";
-export { refKey, type ElementRef } from "./text/refs";
+export { refAfter, refKey, type ElementRef } from "./text/refs";
 export { analyse, type Analysis, type AnalysedElement } from "./report/analysis";
 export { defaultConditions, type Conditions } from "./cascade/conditions";
 export {
@@ -87,7 +87,7 @@ export { findSteps, replaceFound, type FileHits, type Hit, type Search } from ".
 export { outlineAfter, type OutlineChange } from "./edits/outline";
 export { rulePlaces, type RulePlace } from "./edits/rulePlaces";
 export { applyPlan, planEdit, planOnPage, planSteps, planWithFiles } from "./edits/plan";
-export { differenceOf, type Difference } from "./edits/difference";
+export { differingSteps, type Differing } from "./edits/difference";
 export { differenceSteps } from "./edits/proof";
 export { alikeOf, retag } from "./edits/retag";
 export { attributeGroupSteps, type AttributeGroup } from "./edits/attributesIntoSheet";
@@ -103,7 +103,6 @@ export { helpFor, type PropertyHelp } from "./help";
 export * from "./files";
 export { rebased } from "./source/changes";
 export { type Encoding } from "./source/encoding";
-export { indexesAfter } from "./source/html/movedElements";
 export { documentOf, shortSelector } from "./source/html/document";
 export {
   safeDocument,
@@ -220,3 +219,4 @@ export { writingOptions, type WritingOptions } from "./writing/options";
 export { propertyAt } from "./writing/propertyAt";
 export { ruleHere, type RuleHere } from "./writing/ruleHere";
 export type { WritingOption } from "./writing/types";
+export { withTyped, type Typed } from "./writing/typed";

@@ -3,7 +3,6 @@ import {
   alikeOf,
   allRightSteps,
   attributeGroupSteps,
-  changeBetween,
   changeSite,
   colorSpots,
   colorSpotsIn,
@@ -11,8 +10,7 @@ import {
   completions,
   conditionsUnder,
   definedProperties,
-  differenceOf,
-  differenceSteps,
+  differingSteps,
   EditError,
   editsOn,
   facesOfPage,
@@ -24,7 +22,6 @@ import {
   groundsUnder,
   helpFor,
   ignoredMessage,
-  indexesAfter,
   inksOn,
   judgeChange,
   judgeSteps,
@@ -46,6 +43,7 @@ import {
   positionAt,
   propertyAt,
   readFontFile,
+  refAfter,
   replaceFound,
   reports,
   restack,
@@ -67,12 +65,12 @@ import {
   textStyleTable,
   trialContrasts,
   withFiles,
+  withTyped,
   writingOptions,
   type FileChange,
   type Judged,
   type Conditions,
   type Edit,
-  type ElementRef,
   type Finding,
   type AddressOf,
   type Layouts,
@@ -84,13 +82,13 @@ import {
   type StyledPage,
   type TextChange,
 } from "@/core";
+import { Addresses, dataAddress } from "./addresses";
 import { sinceEditions } from "./editions";
 import { summarySteps } from "./summary";
 import { Turns } from "./turns";
 import { warmSteps } from "./warm";
 import { pageAsPicture, pageOf, placesOf, sheetsOfPage, viewOf } from "./views";
 import type {
-  Differing,
   Engine,
   FindingView,
   PagePatch,
@@ -99,7 +97,6 @@ import type {
   SiteColor,
   SiteFont,
   SiteSummary,
-  Typed,
 } from "./protocol";
 
 let site: Site = siteOf([]);
@@ -127,61 +124,8 @@ function asLatest(kind: keyof typeof latest): () => boolean {
 /** How often each that shows ways to set a finding right has asked for some. */
 const askers = new Map<string, number>();
 
-const addresses = new Map<Uint8Array, string>();
-
-const mediaTypes: Readonly<Record<string, string>> = {
-  png: "image/png",
-  jpg: "image/jpeg",
-  jpeg: "image/jpeg",
-  gif: "image/gif",
-  webp: "image/webp",
-  avif: "image/avif",
-  svg: "image/svg+xml",
-  ico: "image/x-icon",
-  woff2: "font/woff2",
-  woff: "font/woff",
-  ttf: "font/ttf",
-  otf: "font/otf",
-};
-
-/** Pictures and fonts of the site, from memory; nothing else gets an address. */
-const addressOf: AddressOf = (path) => {
-  const file = site.files.get(path);
-  if (file?.kind !== "other") return null;
-  const type = mediaTypes[path.slice(path.lastIndexOf(".") + 1).toLowerCase()];
-  if (!type) return null;
-  let address = addresses.get(file.bytes);
-  if (!address) {
-    address = URL.createObjectURL(new Blob([file.bytes as BlobPart], { type }));
-    addresses.set(file.bytes, address);
-  }
-  return address;
-};
-
-/** So many bytes are written at once: functions take no more arguments than that everywhere. */
-const chunk = 0x6000;
-
-/** RFC 4648, 4. */
-function base64(bytes: Uint8Array): string {
-  let text = "";
-  // A multiple of three bytes gives whole groups of four digits.
-  for (let at = 0; at < bytes.length; at += chunk) text += btoa(String.fromCharCode(...bytes.subarray(at, at + chunk)));
-  return text;
-}
-
-const dataAddresses = new Map<string, string>();
-
-/** A picture or font that a page shows from memory, as an address that holds all of it. */
-function dataAddress(address: string): string {
-  const known = dataAddresses.get(address);
-  if (known !== undefined) return known;
-  const bytes = [...addresses].find(([, own]) => own === address)?.[0];
-  const path = [...site.files.values()].find((file) => file.kind === "other" && file.bytes === bytes)?.path ?? "";
-  const type = mediaTypes[path.slice(path.lastIndexOf(".") + 1).toLowerCase()];
-  const data = bytes ? `data:${type};base64,${base64(bytes)}` : "data:,";
-  dataAddresses.set(address, data);
-  return data;
-}
+const addresses = new Addresses((path) => site.files.get(path));
+const addressOf: AddressOf = (path) => addresses.of(path);
 
 /** What was read of a page that was shown, for one structure of it. */
 interface KnownLayout {
@@ -275,22 +219,6 @@ function* fontSteps(from: Site): Generator<void, SiteFont[]> {
   return [...fonts.values()];
 }
 
-/** So many texts that come out differently are told of. */
-const toldOf = 5;
-
-/** Texts that come out differently with changes, and how. */
-function* differing(
-  from: Site,
-  changes: readonly TextChange[],
-  files: readonly FileChange[],
-  conditions: Conditions,
-): Generator<void, Differing> {
-  const after = changeSite(withFiles(from, files), changes);
-  const places = yield* differenceSteps(from, after, changes, conditions);
-  const told = places.slice(0, toldOf).map((ref) => differenceOf(from, after, ref, changes, conditions));
-  return { places, told: told.filter((one) => one !== null) };
-}
-
 /** What a plan does to contrast. */
 function judged({ changes, reach }: Plan, conditions: Conditions): Judged {
   return judgeChange(site, changeSite(site, changes), reach.places, conditions, knownLayouts(conditions));
@@ -344,23 +272,6 @@ function* findingView(from: Site, finding: Finding, conditions: Conditions): Gen
   };
 }
 
-/** The site with a file as it is being written. */
-function siteAsTyped({ path, text }: Typed): Site {
-  const file = textFile(site, path);
-  const change = file && changeBetween(path, file.text, text);
-  return change ? changeSite(site, [change]) : site;
-}
-
-/** Where a place is after changes; null where its element is gone. */
-function followed(before: Site, after: Site, ref: ElementRef, changes: readonly TextChange[]): ElementRef | null {
-  const [old, now] = [textFile(before, ref.page), textFile(after, ref.page)];
-  if (!old || !now) return null;
-  if (old === now) return ref;
-  const own = changes.filter(({ path }) => path === ref.page);
-  const index = indexesAfter(old, now, own).get(ref.index);
-  return index === undefined ? null : { ...ref, index };
-}
-
 /** What was made, or why it cannot be. */
 function attempt<Made>(make: () => Made): { made: Made | null; problem: string | null } {
   try {
@@ -383,9 +294,7 @@ const answers: Omit<Engine, "started"> = {
   },
 
   open: async (files) => {
-    for (const address of addresses.values()) URL.revokeObjectURL(address);
     addresses.clear();
-    dataAddresses.clear();
     layouts.clear();
     shown.clear();
     tried = null;
@@ -461,7 +370,10 @@ const answers: Omit<Engine, "started"> = {
   },
 
   differences: async (changes, files, conditions) =>
-    turns.inSlices(differing(site, changes, files, conditions), asLatest("differences")),
+    turns.inSlices(
+      differingSteps(site, changeSite(withFiles(site, files), changes), changes, conditions),
+      asLatest("differences"),
+    ),
 
   matchFallback: async (stack, fallback, conditions) =>
     changesOf(() => matchFallback(site, stack, fallback, conditions)),
@@ -561,8 +473,8 @@ const answers: Omit<Engine, "started"> = {
   picture: async (path, changes, conditions, stage, look, unknown) => {
     const from = changes.length ? changeSite(site, changes) : site;
     const svg = pageAsPicture(from, path, conditions, addressOf, stage, look, unknown);
-    const whole = svg.replace(/blob:[^"'()\s&<>\\]+/g, (address) => dataAddress(address));
-    return `data:image/svg+xml;base64,${base64(new TextEncoder().encode(whole))}`;
+    const whole = svg.replace(/blob:[^"'()\s&<>\\]+/g, (address) => addresses.asData(address));
+    return dataAddress("image/svg+xml", new TextEncoder().encode(whole));
   },
 
   unlaidPages: async (conditions, shown) =>
@@ -586,7 +498,7 @@ const answers: Omit<Engine, "started"> = {
     if (tried?.changes === key) layouts.set(tried.path, { ...tried.known, whole: false });
     tried = null;
     rehearsed = null;
-    return follow && followed(before, site, follow, changes);
+    return follow && refAfter(before, site, follow, changes);
   },
 
   patch: async (path, structure, conditions) => patchOf(site, path, structure, conditions),
@@ -613,7 +525,7 @@ const answers: Omit<Engine, "started"> = {
   replaceFound: async (search, by, paths) => replaceFound(site, search, by, paths),
 
   writing: async (typed, offset, page, conditions) => {
-    const from = siteAsTyped(typed);
+    const from = withTyped(site, typed);
     return writingOptions(
       { site: from, path: typed.path, page, conditions, layouts: knownLayouts(conditions) },
       offset,
@@ -621,7 +533,7 @@ const answers: Omit<Engine, "started"> = {
   },
 
   written: async (typed, offset, page, conditions) => {
-    const from = siteAsTyped(typed);
+    const from = withTyped(site, typed);
     const property = propertyAt(from, typed.path, offset);
     const file = page === null ? null : textFile(from, page);
     return {
@@ -630,10 +542,10 @@ const answers: Omit<Engine, "started"> = {
     };
   },
 
-  parses: async (typed) => faultsIn(siteAsTyped(typed), typed.path) <= faultsIn(site, typed.path),
+  parses: async (typed) => faultsIn(withTyped(site, typed), typed.path) <= faultsIn(site, typed.path),
 
   colorsIn: async (typed) => {
-    const spots = colorSpotsIn(siteAsTyped(typed), typed.path);
+    const spots = colorSpotsIn(withTyped(site, typed), typed.path);
     return spots.flatMap(({ start, end, css }) => (css === null ? [] : [{ start, end, css }]));
   },
 

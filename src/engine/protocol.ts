@@ -5,7 +5,7 @@ import type {
   Box,
   ColorSpot,
   Conditions,
-  Difference,
+  Differing,
   Edit,
   ElementRef,
   FileChange,
@@ -47,6 +47,7 @@ import type {
   TextChange,
   TextLook,
   TrialContrast,
+  Typed,
   Verdict,
   WritingOptions,
 } from "@/core";
@@ -161,18 +162,6 @@ export interface FindingView {
   /** Null where it is about no text. */
   now: TextLook | null;
   fixes: (Fix & { then: TextLook | null })[];
-}
-
-/** Texts that come out differently, and how the first of them do. */
-export interface Differing {
-  places: ElementRef[];
-  told: Difference[];
-}
-
-/** A file as it is being written: its lines end in LF. Offsets are UTF-16 units of this text. */
-export interface Typed {
-  path: string;
-  text: string;
 }
 
 export interface WrittenHere {

@@ -3,16 +3,14 @@ import { defaultConditions } from "../cascade/conditions";
 import { changeSite } from "../source/site";
 import { finished } from "../source/steps";
 import { site } from "../testing/site";
-import { differenceOf } from "./difference";
-import { differenceSteps } from "./proof";
+import { differingSteps } from "./difference";
 
 /** What comes of other text at the end of the sheet. */
 function differences(page: string, more: string) {
   const from = site({ "index.html": page, "a.css": "p { color: red }" });
   const changes = [{ path: "a.css", start: 16, end: 16, insert: more }];
   const after = changeSite(from, changes);
-  const refs = finished(differenceSteps(from, after, changes, defaultConditions));
-  return refs.map((ref) => differenceOf(from, after, ref, changes, defaultConditions));
+  return finished(differingSteps(from, after, changes, defaultConditions)).told;
 }
 const page = '<!doctype html><link rel=stylesheet href=a.css><p>Two <a href="#">boats</a></p>';
 

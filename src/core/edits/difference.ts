@@ -8,7 +8,7 @@ import { textFile, type Site } from "../source/site";
 import { styleAt } from "../text/pageTexts";
 import { shownWords, textStyleProperties } from "../text/textStyles";
 import type { ElementRef } from "../text/refs";
-import { provenUnder } from "./proof";
+import { differenceSteps, provenUnder } from "./proof";
 import { styleBefore } from "./reach";
 
 export interface Difference {
@@ -29,8 +29,34 @@ const ordered = [...new Set(["color", ...textStyleProperties, ...reportedLonghan
 /** So many values are named. */
 const most = 3;
 
+/** Texts that come out differently, and how the first of them do. */
+export interface Differing {
+  places: ElementRef[];
+  told: Difference[];
+}
+
+/** So many texts that come out differently are told of. */
+const toldOf = 5;
+
+/** Texts that come out differently with changes, whatever a reader brings about, and how; in steps, a page or a text each. */
+export function* differingSteps(
+  before: Site,
+  after: Site,
+  changes: readonly TextChange[],
+  conditions: Conditions,
+): Generator<void, Differing> {
+  const places = yield* differenceSteps(before, after, changes, conditions);
+  const told: Difference[] = [];
+  for (const ref of places.slice(0, toldOf)) {
+    const difference = differenceOf(before, after, ref, changes, conditions);
+    if (difference) told.push(difference);
+    yield;
+  }
+  return { places, told };
+}
+
 /** @param ref a text that comes out differently, as it is found after the changes; null where nothing of it does */
-export function differenceOf(
+function differenceOf(
   before: Site,
   after: Site,
   ref: ElementRef,

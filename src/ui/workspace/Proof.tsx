@@ -1,8 +1,7 @@
 "use client";
 
 import { useEffect, useState } from "react";
-import { refKey, type FileChange, type TextChange } from "@/core";
-import type { Differing } from "@/engine/protocol";
+import { refKey, type Differing, type FileChange, type TextChange } from "@/core";
 import { plural } from "../shared/numbers";
 import { unwaited } from "../shared/unwaited";
 import { useEngine, useWorkspace } from "./context";
