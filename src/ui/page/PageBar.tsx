@@ -75,7 +75,7 @@ function Surveying() {
     <span className={styles.progress}>
       <span title="What lies under the texts of pages that are not shown is looked at while nothing else is done.">
         Seen {done} of {of} other pages
-      </span>{" "}
+      </span>
       <button type="button" className="text-button" onClick={() => pause(!paused)}>
         {paused ? "Go on" : "Pause"}
       </button>
@@ -90,7 +90,9 @@ function Reading() {
   if (!reading) return null;
   return (
     <span role="status" className={styles.progress}>
-      Reading page {reading.done} of {reading.of}{" "}
+      <span>
+        Reading page {reading.done} of {reading.of}
+      </span>
       <button type="button" className="text-button" onClick={stop}>
         Stop
       </button>
