@@ -1,5 +1,5 @@
 /** Opens a page in the browser, scripts off, and compares every element and longhand with the core's answer. */
-import type { Browser } from "@playwright/test";
+import type { Browser, Page } from "@playwright/test";
 import {
   computedValue,
   defaultConditions,
@@ -28,9 +28,75 @@ export interface Comparison {
   differences: Difference[];
 }
 
+/** Addresses are compared without their base, which only the browser has. */
+const withoutAddresses = (value: string) =>
+  value.includes("url(") ? value.replaceAll(/url\("(?!data:)[^"]*"\)/g, "url()") : value;
+
 export const origin = "http://site.example";
 
 const types: Record<string, string> = { html: "text/html", css: "text/css", svg: "image/svg+xml", woff2: "font/woff2" };
+
+/** How a text is set, as far as its font goes: CSS px. */
+interface FontSeen {
+  fontFamily: string;
+  size: number;
+  fontWeight: string;
+  fontStyle: string;
+  fontStretch: string;
+}
+
+/** What the browser makes of a page: the longhands of every element, sizes of containers by element, settings of fonts. */
+interface Seen {
+  styles: string[][];
+  sizes: [index: number, size: { width: number; height: number }][];
+  settings: FontSeen[];
+}
+
+/** Asked at once and as one text: many questions, and many small values, are slow on their way. */
+async function seenBy(page: Page): Promise<Seen> {
+  const text = await page.evaluate(
+    (names) => {
+      // Animations have come to their end, as the sheet says it.
+      for (const animation of document.getAnimations()) {
+        if (animation.effect?.getComputedTiming().endTime === Infinity) animation.cancel();
+        else animation.finish();
+      }
+      const all = [...document.querySelectorAll("*")];
+      const styles = all.map((element) => {
+        const style = getComputedStyle(element);
+        return names.map((name) => style.getPropertyValue(name));
+      });
+      const px = (...values: string[]) => values.reduce((sum, value) => sum + (parseFloat(value) || 0), 0);
+      const sizes = all.flatMap((element, index) => {
+        const style = getComputedStyle(element);
+        if (style.containerType === "normal") return [];
+        const around = style.boxSizing === "border-box";
+        const size = {
+          width:
+            px(style.width) -
+            (around ? px(style.paddingLeft, style.paddingRight, style.borderLeftWidth, style.borderRightWidth) : 0),
+          height:
+            px(style.height) -
+            (around ? px(style.paddingTop, style.paddingBottom, style.borderTopWidth, style.borderBottomWidth) : 0),
+        };
+        return [[index, size]];
+      });
+      const bare = document.createElement("div");
+      bare.style.all = "initial";
+      document.documentElement.append(bare);
+      const fonts = [bare, ...all].map((element) => {
+        const { fontFamily, fontSize, fontWeight, fontStyle, fontStretch } = getComputedStyle(element);
+        const zoom = (element as Element & { currentCSSZoom: number }).currentCSSZoom;
+        return { fontFamily, size: parseFloat(fontSize) * zoom, fontWeight, fontStyle, fontStretch };
+      });
+      bare.remove();
+      const settings = [...new Map(fonts.map((one) => [JSON.stringify(one), one])).values()];
+      return JSON.stringify({ styles, sizes, settings });
+    },
+    [...reportedLonghands],
+  );
+  return JSON.parse(text) as Seen;
+}
 
 /** @param compared told of each page as it was styled, under conditions that were measured in the browser */
 export async function compareSite(
@@ -60,49 +126,7 @@ export async function compareSite(
       await page.goto(`${origin}/${file.path}`);
       for (const width of widths) {
         await page.setViewportSize({ width, height: 800 });
-        const browserStyles = await page.evaluate(
-          (names) => {
-            // Animations have come to their end, as the sheet says it.
-            for (const animation of document.getAnimations()) {
-              if (animation.effect?.getComputedTiming().endTime === Infinity) animation.cancel();
-              else animation.finish();
-            }
-            return [...document.querySelectorAll("*")].map((element) => {
-              const style = getComputedStyle(element);
-              return { tag: element.localName, values: names.map((name) => style.getPropertyValue(name)) };
-            });
-          },
-          [...reportedLonghands],
-        );
-        const sizes = await page.evaluate(() =>
-          [...document.querySelectorAll("*")].flatMap((element, index) => {
-            const style = getComputedStyle(element);
-            if (style.containerType === "normal") return [];
-            const px = (...values: string[]) => values.reduce((sum, value) => sum + (parseFloat(value) || 0), 0);
-            const around = style.boxSizing === "border-box";
-            const size = {
-              width:
-                px(style.width) -
-                (around ? px(style.paddingLeft, style.paddingRight, style.borderLeftWidth, style.borderRightWidth) : 0),
-              height:
-                px(style.height) -
-                (around ? px(style.paddingTop, style.paddingBottom, style.borderTopWidth, style.borderBottomWidth) : 0),
-            };
-            return [[index, size] as const];
-          }),
-        );
-        const settings = await page.evaluate(() => {
-          const bare = document.createElement("div");
-          bare.style.all = "initial";
-          document.documentElement.append(bare);
-          const all = [bare, ...document.querySelectorAll("*")].map((element) => {
-            const { fontFamily, fontSize, fontWeight, fontStyle, fontStretch } = getComputedStyle(element);
-            const zoom = (element as Element & { currentCSSZoom: number }).currentCSSZoom;
-            return { fontFamily, size: parseFloat(fontSize) * zoom, fontWeight, fontStyle, fontStretch };
-          });
-          bare.remove();
-          return [...new Map(all.map((one) => [JSON.stringify(one), one])).values()];
-        });
+        const { styles: browserStyles, sizes, settings } = await seenBy(page);
         const measured = await page.evaluate(
           measureFontUnits,
           settings.map(
@@ -133,25 +157,27 @@ export async function compareSite(
           continue;
         }
         const pseudos = pseudoTexts(styled);
-        const pseudoStyles = await page.evaluate(
-          ([list, names]) => {
-            const all = document.querySelectorAll("*");
-            return list.map(([index, name]) =>
-              names.map((one) => getComputedStyle(all[index]!, `::${name}`).getPropertyValue(one)),
-            );
-          },
-          [pseudos.map(({ index, name }) => [index, name] as const), [...reportedLonghands]] as const,
-        );
+        const pseudoStyles =
+          pseudos.length === 0
+            ? []
+            : await page.evaluate(
+                ([list, names]) => {
+                  const all = document.querySelectorAll("*");
+                  return list.map(([index, name]) =>
+                    names.map((one) => getComputedStyle(all[index]!, `::${name}`).getPropertyValue(one)),
+                  );
+                },
+                [pseudos.map(({ index, name }) => [index, name] as const), [...reportedLonghands]] as const,
+              );
         const texts = [
-          ...styled.styles.map((style, index) => ({ style, part: "", values: browserStyles[index]!.values })),
+          ...styled.styles.map((style, index) => ({ style, part: "", values: browserStyles[index]! })),
           ...pseudos.map(({ style, name }, at) => ({ style, part: `::${name}`, values: pseudoStyles[at]! })),
         ];
         for (const { style, part, values } of texts) {
           const { index } = style.element;
           for (const [at, property] of reportedLonghands.entries()) {
-            // Addresses are compared without their base, which only the browser has.
-            const theirs = values[at]!.replaceAll(/url\("(?!data:)[^"]*"\)/g, "url()");
-            const ours = computedValue(style, property).replaceAll(/url\("(?!data:)[^"]*"\)/g, "url()");
+            const theirs = withoutAddresses(values[at]!);
+            const ours = withoutAddresses(computedValue(style, property));
             if (ours !== theirs && isExcepted(property, style, ours, theirs, part)) continue;
             result.compared += 1;
             if (ours === theirs) continue;
