@@ -1,6 +1,7 @@
 /** The one face of the core. Nothing outside imports past it. */
 export { ruleAround } from "./source/declarations";
-export { refAfter, refKey, type ElementRef } from "./text/refs";
+export { refAfter } from "./text/refAfter";
+export { refKey, type ElementRef } from "./text/refs";
 export { analyse, type Analysis, type AnalysedElement } from "./report/analysis";
 export { defaultConditions, type Conditions } from "./cascade/conditions";
 export {
@@ -93,7 +94,7 @@ export { alikeOf, retag } from "./edits/retag";
 export { attributeGroupSteps, type AttributeGroup } from "./edits/attributesIntoSheet";
 export { planRuleEdit, type RuleEdit } from "./edits/ruleEdits";
 export { planSheetEdit, type SheetEdit, type SheetPlan } from "./edits/sheetLinks";
-export { shorthandOf } from "./edits/fold";
+export { shorthandOf } from "./edits/foldable";
 export { EditError, type Edit, type Plan, type Reach, type Target, type WordsElement } from "./edits/types";
 export { linkLooks, type LinkLook, type LinkLooks, type LinkState } from "./slip/linkStates";
 export { rowOfFinding } from "./slip/found";
@@ -146,7 +147,8 @@ export { finished } from "./source/steps";
 export { pseudoTexts, type PseudoText } from "./text/pseudoTexts";
 export { isPlace, legibility, legibilityOn, roleName, textStyleKey, type Layouts } from "./text/textStyles";
 export { inkOf } from "./ground/backgrounds";
-export { invisibleBelow, type Ground, type Legibility, type Verdict } from "./ground/ground";
+export { invisibleBelow } from "./color/contrast";
+export type { Ground, Legibility, Verdict } from "./ground/types";
 export {
   bareLayout,
   gridColumns,
@@ -160,7 +162,7 @@ export {
   type UnderLayer,
 } from "./ground/layout";
 export type { FontMeasure, FaceMetrics } from "./cascade/fonts/metrics";
-export { fontKeyOf, usesFontUnits } from "./cascade/fonts/fontUnits";
+export { fontKeyOf, usesFontUnits } from "./cascade/fonts/fontKey";
 export {
   paletteOf,
   twinsIn,
@@ -188,7 +190,8 @@ export {
   type DecorationParts,
 } from "./type/decoration";
 export { fluidSize, keywordSizes, pxPerUnit, sizeIn, sizeUnits, unitOf, type SizeUnit } from "./type/lengths";
-export { isWeightFaked, matchedFallback, weightTaken, type MemberInfo, type StackInfo } from "./type/members";
+export { matchedFallback, type MemberInfo, type StackInfo } from "./type/members";
+export { isWeightFaked, weightTaken } from "./type/weights";
 export { platformFaces, platforms } from "./type/platforms";
 export { ratios, scaleSteps } from "./type/scale";
 export { stackFaults, stackMembers, writeStack, type StackFault } from "./type/stack";

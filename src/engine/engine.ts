@@ -397,6 +397,8 @@ const answers: Omit<Engine, "started"> = {
 
   nameStack: async (stack, name) => changesOf(() => nameStack(site, stack, name, definedProperties(site))),
 
+  reports: async () => reports.map(({ id, label }) => ({ id, label })),
+
   report: async (id, conditions) => {
     const report = reports.find((one) => one.id === id);
     if (!report) throw new RangeError(`There is no report ${id}.`);

@@ -266,6 +266,8 @@ export interface Engine {
   sizesAt(refs: ElementRef[], widths: number[], conditions: Conditions): Promise<number[][]>;
   /** Puts colours under a name of a custom property; the problem when it cannot be. */
   nameColor(spots: ColorSpot[], name: string): Promise<{ changes: TextChange[]; problem: string | null }>;
+  /** The reports that can be had, by their ids, with what each is in words. */
+  reports(): Promise<{ id: string; label: string }[]>;
   /** A report by its id. */
   report(id: string, conditions: Conditions): Promise<{ file: string; type: string; text: string }>;
   /** The ways to set a finding right, each computed; null where the same asker asked about another meanwhile. */

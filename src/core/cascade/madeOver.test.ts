@@ -10,7 +10,7 @@ import { changeSite, openSite, pagesOf, sheetsOf, textFile, type Site } from "..
 import { cssSoup, sampleFiles, site, stylesOf } from "../testing/site";
 import { defaultConditions } from "./conditions";
 import { explain } from "./explain";
-import { fontKeyOf } from "./fonts/fontUnits";
+import { fontKeyOf } from "./fonts/fontKey";
 import { reportedLonghands } from "./properties";
 import { styledPage } from "./styledPages";
 import { computedValue } from "./style";

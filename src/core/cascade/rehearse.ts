@@ -2,7 +2,7 @@
  * What has to be said to a browser so that it shows a page under conditions that are not its own:
  * another medium, scheme, contrast or text size, states forced on elements, fonts that are not there.
  */
-import { ident } from "css-tree";
+import { ident } from "css-tree/utils";
 import { T, tokensOf } from "../source/css/tokens";
 import type { SheetRewriting } from "../source/html/safe";
 import { defaultConditions, type Conditions } from "./conditions";

@@ -2,7 +2,7 @@
  * Functions that stand for other text: `var()`, `env()`, `attr()` and `if()` (CSS Values 5, 7; CSS Variables 1, 3), and
  * those that count siblings (CSS Values 5, 9). What they come to is known element by element.
  */
-import { string } from "css-tree";
+import { string } from "css-tree/utils";
 import { componentsOf, isDelim, isKeyword, splitAt, type Component, type ComponentOf } from "../source/css/components";
 import { table } from "../source/table";
 import { evaluateCondition, type Truth } from "./media";

@@ -54,3 +54,6 @@ export function neededRatio(sizePx: number, weight: number): 3 | 4.5 {
 export function showRatio(ratio: number): string {
   return (Math.floor(ratio * 10 + 1e-9) / 10).toFixed(1);
 }
+
+/** Below this ratio a text cannot be seen at all. */
+export const invisibleBelow = 1.2;

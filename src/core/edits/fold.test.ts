@@ -5,7 +5,7 @@ import { stylePage } from "../cascade/styles";
 import { textFile } from "../source/site";
 import { site } from "../testing/site";
 import { applyPlan, planEdit } from "./plan";
-import { shorthandOf } from "./fold";
+import { shorthandOf } from "./foldable";
 
 const made = (css: string, kind: "fold" | "unfold", shorthand: string) => {
   const from = site({ "index.html": "<link rel=stylesheet href=a.css><p>x</p>", "a.css": css });

@@ -1,5 +1,7 @@
 import { inkOf } from "../ground/backgrounds";
-import { groundsOf, invisibleBelow, type Legibility } from "../ground/ground";
+import { groundsOf } from "../ground/range";
+import { invisibleBelow } from "../color/contrast";
+import type { Legibility } from "../ground/types";
 import { fontSizeOf, type Style } from "../cascade/style";
 import type { KnownPage } from "../cascade/styledPages";
 import { differenceOk } from "../color/gamut";

@@ -1,7 +1,7 @@
 import type { FontFace } from "../cascade/fonts/pageFonts";
 import { valueOf, type Style } from "../cascade/style";
 import type { KnownPage } from "../cascade/styledPages";
-import { isWeightFaked } from "../type/members";
+import { isWeightFaked } from "../type/weights";
 import { refOf, textsOf } from "../text/pageTexts";
 import { declareWay, spotFor, targetFor } from "./cause";
 import { at, type Check, type Found } from "./types";

@@ -3,7 +3,6 @@
  * where the page was laid out, from what lies under the text's own box.
  */
 import { contrastRatio, neededRatio, relativeLuminance } from "../color/contrast";
-import { interpolateColors } from "../color/mix";
 import type { Color } from "../color/types";
 import { fontSizeOf, valueOf, type Style } from "../cascade/style";
 import { inkOf } from "./backgrounds";
@@ -11,59 +10,9 @@ import type { Painted, PlaceLayout } from "./layout";
 import { groundFromStyles, groundFromStylesWith } from "./layers";
 import { agrees, groundFromPaint, type PaintedGround } from "./painted";
 import { groundUnder } from "./under";
+import { dense } from "./range";
+import type { Found, Legibility } from "./types";
 import { exemption, unseenReason } from "./unseen";
-
-export interface Ground {
-  /** The colour behind the text; of several, the one with the least contrast to the ink. Opaque. */
-  color: Color;
-  /** Darkest and lightest, where there is more than one. */
-  range: [Color, Color] | null;
-  certain: boolean;
-  /** Why it is not certain, in plain words. */
-  doubt: string | null;
-  /** Index of the element that gives the topmost opaque layer; null for the browser's canvas. */
-  from: number | null;
-  kind: GroundKind;
-  /** Whether it was seen in the pixels the browser made, not only reasoned from styles. */
-  painted: boolean;
-}
-
-/** "painted": something that is no background, or is changed on its way to the screen. */
-export type GroundKind = "color" | "gradient" | "picture" | "canvas" | "painted";
-
-export interface Legibility {
-  ground: Ground;
-  /** The ink as it comes out on the ground, alpha and opacity included. */
-  ink: Color;
-  /** Contrast ratio, unrounded; of several grounds the worst, where it was painted that of the worst twentieth. */
-  ratio: number;
-  /** Ratio at the worst single point. */
-  least: number;
-  /** Ratio on the best of several grounds. */
-  best: number;
-  needs: 3 | 4.5;
-  passes: boolean;
-  verdict: Verdict;
-  /** Why the text is not judged, in plain words; null where it is. */
-  unjudged: string | null;
-}
-
-/**
- * "doubtful" where the ground is not certain and it would be enough on some of what may lie there, or nothing is known of
- * it; "unjudged" where nobody can see the text, or the standard exempts it.
- */
-export type Verdict = "passes" | "fails" | "doubtful" | "unjudged";
-
-/** What a way to look behind a text finds: colours that may lie there, and the ink as it comes out on each. */
-export interface Found {
-  bare: readonly Color[];
-  inked: readonly Color[];
-  doubt: string | null;
-  /** Whether something else than these colours may lie there, for all that is known. */
-  open: boolean;
-  from: number | null;
-  kind: GroundKind;
-}
 
 /**
  * @param layout of the text on the laid-out page
@@ -106,24 +55,6 @@ function fromStyles(found: Found, needs: 3 | 4.5): Legibility {
   if (!legibility) reckoned.set(found, (legibility = fromLayers(found, needs, null, null)));
   return legibility;
 }
-
-/** Colours looked at from one that is known to lie under a text to the next. */
-const between = 8;
-
-/** Colours with those between each and the next: gradients and pictures have all of them. */
-export function dense(colors: readonly Color[]): readonly Color[] {
-  return colors.flatMap((color, at) => {
-    const next = colors[at + 1];
-    if (!next) return [color];
-    return Array.from({ length: between }, (_, step) =>
-      interpolateColors(color, next, step / between, "srgb", "shorter"),
-    );
-  });
-}
-
-/** All that may lie under a text, as far as it has to be read on it. */
-export const groundsOf = ({ color, range }: Pick<Ground, "color" | "range">): readonly Color[] =>
-  range ? dense(range) : [color];
 
 /** @param covering why nothing of it is seen @param unseen why layers alone tell of it */
 function fromLayers(found: Found, needs: 3 | 4.5, covering: string | null, unseen: string | null): Legibility {
@@ -212,6 +143,3 @@ function judged(
   const verdict = open ? "doubtful" : ratio >= needs ? "passes" : !doubtful || best < needs ? "fails" : "doubtful";
   return { passes: verdict === "passes", verdict };
 }
-
-/** Below this ratio a text cannot be seen at all. */
-export const invisibleBelow = 1.2;

@@ -19,7 +19,7 @@ import {
 } from "./backgrounds";
 import { filterDoubt, isMoved } from "./moved";
 import { stopColors } from "./gradient";
-import type { Found, GroundKind } from "./ground";
+import type { Found, GroundKind } from "./types";
 
 interface Layer {
   /** The colours this layer may have under the text. */

@@ -1,6 +1,6 @@
 import type { Style } from "../cascade/style";
 import { shortSelector } from "../source/html/document";
-import type { Ground } from "./ground";
+import type { Ground } from "./types";
 
 /** What a ground is, for people: "the canvas", "section", "gradient of .band". @param styles of the page, by index */
 export function groundName({ from, kind, range }: Ground, styles: readonly Style[]): string {

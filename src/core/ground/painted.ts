@@ -1,7 +1,7 @@
 /** A verdict from pixels: what was seen of a text where the browser painted it. */
 import { contrastRatio, relativeLuminance } from "../color/contrast";
 import type { Color } from "../color/types";
-import type { Found } from "./ground";
+import type { Found } from "./types";
 import type { Painted } from "./layout";
 
 /** Part of a text's band that may be worse than its ratio says. */

@@ -3,7 +3,7 @@
  * loads as an image and paints. What a page has and an image has not is put in its place: the root, the window and
  * its units, the ground handed to the canvas, conditions of media.
  */
-import { ident } from "css-tree";
+import { ident } from "css-tree/utils";
 import { matchesMedia } from "../cascade/media";
 import { quirksText } from "../cascade/browserSheet";
 import { withStates, stateAttribute, type Override } from "../cascade/rehearse";

@@ -1,5 +1,5 @@
 /** Selectors that cannot match on a page, told by the names in them alone. */
-import { ident } from "css-tree";
+import { ident } from "css-tree/utils";
 import { closerOf, T, tokensOf } from "../source/css/tokens";
 import type { HtmlDocument } from "../source/html/document";
 

@@ -14,7 +14,7 @@ import {
   isCanvasOwner,
 } from "./backgrounds";
 import { gradientIn, type ColorAt } from "./gradient";
-import type { Found, GroundKind } from "./ground";
+import type { Found, GroundKind } from "./types";
 import { gridPoints, type Box, type ImageLayout, type PlaceLayout, type UnderLayer } from "./layout";
 
 /** What a layer paints at a point; two colours where a picture has a darkest and a lightest pixel around it. */

@@ -3,7 +3,7 @@ import { parseColor } from "../color";
 import { formatColor } from "../color/format";
 import { nearestPassingGround, nearestPassingInk, type Need, type Passing } from "../color/ladder";
 import type { Color } from "../color/types";
-import { groundsOf } from "../ground/ground";
+import { groundsOf } from "../ground/range";
 import type { TextChange } from "../source/changes";
 import { refKey } from "../text/refs";
 import type { Palette, PalettePair, PaletteUse } from "./palette";

@@ -13,7 +13,7 @@ import { okLab } from "../color/gamut";
 import { oklch } from "../color/ladder";
 import { notationOf } from "../color/written";
 import { inkOf } from "../ground/backgrounds";
-import { type Ground } from "../ground/ground";
+import type { Ground } from "../ground/types";
 import { groundName } from "../ground/name";
 import { pagesOf, type Site } from "../source/site";
 import { gatherTexts, refOf, textsOf } from "../text/pageTexts";

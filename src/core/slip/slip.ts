@@ -2,7 +2,7 @@
 import type { ElementRef } from "../text/refs";
 import { attributeSource } from "../source/html/attributeSource";
 import type { Conditions } from "../cascade/conditions";
-import type { Ground, Legibility, Verdict } from "../ground/ground";
+import type { Ground, Legibility, Verdict } from "../ground/types";
 import { explain, isSetBack, ruleNow, type Explanation } from "../cascade/explain";
 import { styledPage } from "../cascade/styledPages";
 import { fontSizeOf, leadingOf, valueOf, type Style } from "../cascade/style";

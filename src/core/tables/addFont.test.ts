@@ -7,7 +7,8 @@ import { changeSite, openSite, pagesOf, textFile, type SiteFile } from "../sourc
 import { fontFaceFor, matchFallback } from "./addFont";
 import { readFontFile } from "../cascade/fonts/fontFile";
 import { knownFace } from "../cascade/fonts/faces";
-import { isWeightFaked, matchedFallback, stackInfo, weightTaken } from "../type/members";
+import { matchedFallback, stackInfo } from "../type/members";
+import { isWeightFaked, weightTaken } from "../type/weights";
 
 const bytes = new Uint8Array(
   readFileSync(new URL("../../../samples/ossel-ferries/fonts/bitter-bold.woff2", import.meta.url)),

@@ -14,7 +14,7 @@ import { differenceOk } from "../color/gamut";
 import type { Edit, Target } from "../edits/types";
 import { changesFor } from "../edits/plan";
 import { inkOf } from "../ground/backgrounds";
-import { type Verdict } from "../ground/ground";
+import type { Verdict } from "../ground/types";
 import { changeBetween, type TextChange } from "../source/changes";
 import { plainSelector } from "../source/html/document";
 import { changeSite, pagesOf, textFile, type Site } from "../source/site";

@@ -5,7 +5,7 @@ import { styledPage } from "../cascade/styledPages";
 import { computedValue, fontSizeOf, type Style } from "../cascade/style";
 import { cssColor } from "../color/format";
 import { inkOf } from "../ground/backgrounds";
-import type { Verdict } from "../ground/ground";
+import type { Verdict } from "../ground/types";
 import { textFile, type Site } from "../source/site";
 import { styleAt } from "./pageTexts";
 import { legibilityOn, roleName, shownWords, textStyleProperties, type Layouts } from "./textStyles";

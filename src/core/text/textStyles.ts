@@ -1,7 +1,8 @@
 /** Places and the text styles they are set in. */
 import type { ElementRef } from "./refs";
 import { table } from "../source/table";
-import { legibilityOf, type Legibility } from "../ground/ground";
+import { legibilityOf } from "../ground/ground";
+import type { Legibility } from "../ground/types";
 import { mayBeOverlapped } from "../ground/moved";
 import { textId, type PageLayout, type PlaceLayout } from "../ground/layout";
 import { cssColor } from "../color/format";

@@ -4,8 +4,10 @@ import { styledPage } from "../cascade/styledPages";
 import { openSite, textFile } from "../source/site";
 import { testFont } from "../testing/font";
 import { FontError, readFontFile } from "../cascade/fonts/fontFile";
-import { isWeightFaked, matchedFallback, stackInfo, weightTaken } from "./members";
-import { faceFor, weightCost } from "../cascade/fonts/pageFonts";
+import { matchedFallback, stackInfo } from "./members";
+import { isWeightFaked, weightTaken } from "./weights";
+import { faceFor } from "../cascade/fonts/pageFonts";
+import { weightCost } from "../cascade/fonts/weightCost";
 
 const axes = [
   { tag: "wght", name: "Weight", min: 200, default: 400, max: 800 },

@@ -4,7 +4,7 @@ import type { FamilyName } from "../cascade/properties/font";
 import { genericFace, knownFace } from "../cascade/fonts/faces";
 import type { FontAxis } from "../cascade/fonts/fontFile";
 import type { FaceMetrics } from "../cascade/fonts/metrics";
-import { weightCost, type FontFace } from "../cascade/fonts/pageFonts";
+import type { FontFace } from "../cascade/fonts/pageFonts";
 import { memberOn, platformFace, platforms, type Platform } from "./platforms";
 import { stackFaults, stackMembers, type StackFault } from "./stack";
 
@@ -100,20 +100,6 @@ function memberInfo({ name, generic }: FamilyName, faces: readonly FontFace[]): 
     smallCaps: null,
     metrics,
   };
-}
-
-/** Whether a weight would be made up by the browser: bolder than 600 asked for, and nothing from 600 up to take (CSS Fonts 4, 2.4 and 5.2). */
-export function isWeightFaked({ weights }: Pick<MemberInfo, "weights">, weight: number): boolean {
-  return weights.length > 0 && weight >= 600 && weights.every(([, to]) => to < 600);
-}
-
-/** The weight that is taken where a weight is asked for; null where weights are not known. */
-export function weightTaken({ weights }: Pick<MemberInfo, "weights">, weight: number): number | null {
-  const taken = weights.reduce<readonly [number, number] | null>(
-    (best, range) => (best && weightCost(best, weight) <= weightCost(range, weight) ? best : range),
-    null,
-  );
-  return taken && Math.min(taken[1], Math.max(taken[0], weight));
 }
 
 /** An `@font-face` that makes a fallback as wide and as high as another face (CSS Fonts 5, 2.1 and 4, 4.9). Percentages. */

@@ -1,11 +1,12 @@
 "use client";
 
 import { App, Dropdown } from "antd";
-import { fileBytes, reports } from "@/core";
+import { fileBytes } from "@/core/files";
 import { markWritten } from "@/store/sites";
 import { changedMeanwhile, download, isChanged, writeBack, zipOf } from "@/store/write";
 import { MatButton } from "../shared/Mat";
 import { plural } from "../shared/numbers";
+import { useAnswer } from "../workspace/answers";
 import { useEngine, useWorkspace, useWorkspaceStore } from "../workspace/context";
 import { unwaited } from "../shared/unwaited";
 
@@ -92,6 +93,7 @@ export function ExportMenu() {
   const files = useWorkspace((state) => state.files);
   const record = useWorkspace((state) => state.record);
   const { saveZip, saveFile, saveBack, saveReport } = useExport();
+  const reports = useAnswer("reports") ?? [];
   const changed = [...files.values()].filter(isChanged);
   const items = [
     {

@@ -1,14 +1,17 @@
 "use client";
 
 import { Splitter } from "antd";
+import dynamic from "next/dynamic";
 import { useState } from "react";
 import type { Shown } from "@/preview/frame";
 import { Slip } from "../slip/Slip";
 import { useWorkspace } from "../workspace/context";
 import { PageBar } from "./PageBar";
-import { SourcePane } from "../source/SourcePane";
 import { Stage } from "./Stage";
 import styles from "./PageDesk.module.css";
+
+// The editor is as large as the rest of the view: the page is shown before it is there.
+const SourcePane = dynamic(() => import("../source/SourcePane").then((module) => module.SourcePane));
 
 /** The Page view: the page and its source on the left, the slip on the right. */
 export function PageDesk() {

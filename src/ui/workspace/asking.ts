@@ -11,6 +11,7 @@ export type Question =
   | "inks"
   | "linkLooks"
   | "palette"
+  | "reports"
   | "rulePlaces"
   | "selectorReach"
   | "outline"

@@ -6,7 +6,7 @@ import { stylePage } from "../styles";
 import { openSite, type SiteFile } from "../../source/site";
 import { FontError, readFontFile } from "./fontFile";
 import { knownFace } from "./faces";
-import { fontKeyOf } from "./fontUnits";
+import { fontKeyOf } from "./fontKey";
 import { measureAt, normalLine } from "./metrics";
 
 const bitter = new Uint8Array(

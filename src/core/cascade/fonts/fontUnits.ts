@@ -2,6 +2,7 @@
 import type { Conditions } from "../conditions";
 import { serialiseFamily, type FamilyName } from "../properties/font";
 import { genericFace, knownFace } from "./faces";
+import { fontKeyOf } from "./fontKey";
 import { assumedMeasure, measureAt, type FaceMetrics, type FontMeasure } from "./metrics";
 import { faceFor, type FontFace } from "./pageFonts";
 
@@ -16,19 +17,9 @@ export interface FontSetting {
   stretch: number;
 }
 
-/** What measured fonts are looked up by. @param stack as computed @param size in CSS px */
-export function fontKeyOf(stack: string, size: number, weight: number, italic: boolean, stretch: string): string {
-  return `${italic ? "italic " : ""}${stretch === "100%" ? "" : `${stretch} `}${weight} ${Math.round(size * 1000) / 1000}px ${stack}`;
-}
-
 /** Names a setting of type by what its units go by. */
 export function fontKey({ families, size, weight, italic, stretch }: FontSetting): string {
   return fontKeyOf(families.map(serialiseFamily).join(", "), size, weight, italic, `${stretch}%`);
-}
-
-/** Whether a sheet uses units that follow the metrics of a font. */
-export function usesFontUnits(text: string): boolean {
-  return /\d(?:r?(?:ex|ch|cap|ic|lh))\b/i.test(text);
 }
 
 /** Measured on the page where it was, else from the metrics of the first face that is there, else as the standard assumes. */

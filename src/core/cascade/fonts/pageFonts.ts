@@ -6,6 +6,7 @@ import type { SheetSource } from "../../source/html/sheets";
 import { resolveAddress } from "../../source/path";
 import type { Site } from "../../source/site";
 import { FontError, readFontFile, type FontFile } from "./fontFile";
+import { weightCost } from "./weightCost";
 
 /** One `@font-face` rule. */
 export interface FontFace {
@@ -66,17 +67,6 @@ export function faceFor(faces: readonly FontFace[], family: string, weight: numb
   const candidates = sloped.length ? sloped : named;
   const cost = ({ weight: own }: FontFace) => weightCost(own, weight);
   return candidates.reduce<FontFace | null>((best, face) => (best && cost(best) < cost(face) ? best : face), null);
-}
-
-/** How far a range of weights is from a weight asked for; the least is taken (CSS Fonts 4, 5.2). */
-export function weightCost([from, to]: readonly [number, number], weight: number): number {
-  if (weight >= from && weight <= to) return 0;
-  const nearest = weight < from ? from : to;
-  const way = Math.abs(nearest - weight);
-  // 400 and 500 look at each other first, lighter ones go down, bolder ones up.
-  if (weight >= 400 && weight <= 500)
-    return nearest > weight && nearest <= 500 ? way : nearest < weight ? 1000 + way : 2000 + way;
-  return weight < 400 === nearest < weight ? way : 1000 + way;
 }
 
 function weightRange(text: string): readonly [number, number] {

@@ -1,5 +1,5 @@
 /** Component values (CSS Syntax 3, 5.4): what is inside a declaration's value or a prelude. */
-import { ident, string, url } from "css-tree";
+import { ident, string, url } from "css-tree/utils";
 import { closerOf, T, tokensOf, type Tokens } from "./tokens";
 
 interface Located {

@@ -4,7 +4,7 @@
  * recovering from mistakes exactly as browsers do, and on knowing where each part stands.
  * Offsets are UTF-16 units into the text that was read.
  */
-import { ident } from "css-tree";
+import { ident } from "css-tree/utils";
 import { closerOf, T, tokensOf, type Tokens } from "./tokens";
 
 export interface Span {

@@ -1,4 +1,4 @@
-import { tokenize, tokenTypes } from "css-tree";
+import { tokenize, tokenTypes } from "css-tree/tokenizer";
 
 /** Token types of CSS Syntax 3, section 4, as css-tree's tokenizer numbers them. */
 export const T = tokenTypes;

@@ -2,7 +2,7 @@
  * A page made harmless: no script, no frame, no address that could be asked for, no refresh. Every element stays
  * in its place, so that selectors match as they do in the page itself.
  */
-import { ident, string, url } from "css-tree";
+import { ident, string, url } from "css-tree/utils";
 import { T, closerOf, tokensOf } from "../css/tokens";
 import type { Item } from "../css/syntax";
 import { resolveAddress } from "../path";

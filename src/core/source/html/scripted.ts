@@ -3,7 +3,7 @@
  * (`canvas`) are replaced by their bitmap (HTML, 15.4.1), otherwise their fallback is laid out; what stands in for
  * scripts (`noscript`) is not shown (HTML, 15.3.1).
  */
-import { string } from "css-tree";
+import { string } from "css-tree/utils";
 import type { SafeDocument, SafeElement } from "./safe";
 
 const known = new WeakMap<SafeDocument, string>();
