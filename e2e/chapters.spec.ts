@@ -24,15 +24,16 @@ test("the room above is tried beside the text above", async ({ page }) => {
     "index.html": "<!doctype html><style>h2{font-size:20px;margin-top:10px}</style><p>Fares</p><h2>Boats</h2>",
   });
   await pickByKeyboard(page, "Boats");
-  await openRow(page, "Above");
+  await openRow(page, "Room above");
   await expect(slip(page).getByText(/^10 px, 0.5 of the size, /)).toBeVisible();
-  const trials = trialsOf(page, "above");
+  const trials = trialsOf(page, "room above");
   await trials.nth(0).focus();
-  await trials.nth(0).press("ArrowLeft");
+  await trials.nth(0).press("ArrowUp");
+  await expect(page.getByRole("radiogroup", { name: "Trials of room above on the page" })).toBeVisible();
   await expect(shownPage(page).getByRole("heading")).toHaveCSS("margin-top", "30px");
   await expect(page.getByRole("status").filter({ hasText: /^page \d+ px higher$/ })).toBeVisible();
   await trials.nth(4).press("Enter");
-  await expect(field(page, "Above")).toHaveValue("1.5em");
+  await expect(field(page, "Room above")).toHaveValue("1.5em");
 });
 
 test("the site's own sizes are tried side by side, and kept for this kind of text", async ({ page }) => {
@@ -195,13 +196,13 @@ test("where the style attribute holds the value, it can be written there with on
     "a.css": "p { color: #333 }\n",
   });
   await pickByKeyboard(page, "Boats");
-  await field(page, "Letters").fill("2px");
+  await field(page, "Letter spacing").fill("2px");
   await expect(slip(page).getByText(/the style attribute in index.html line 1 beats it/)).toBeVisible();
   await slip(page).getByRole("button", { name: "Write to the style attribute instead" }).click();
   await expect(slip(page).getByText("Style attribute: 1 place on 1 page")).toBeVisible();
   await expect(shownPage(page).getByText("Boats")).toHaveCSS("letter-spacing", "2px");
-  await field(page, "Letters").press("Enter");
-  await expect(field(page, "Letters")).toHaveValue("2px");
+  await field(page, "Letter spacing").press("Enter");
+  await expect(field(page, "Letter spacing")).toHaveValue("2px");
   await page.getByRole("link", { name: /^Changes/ }).click();
   await expect(page.getByText('style="letter-spacing: 2px"')).toBeVisible();
 });

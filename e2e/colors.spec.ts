@@ -68,7 +68,7 @@ test("a heading that fails on two grounds passes on both, by the nearest and by 
   await expect(heading(page, "On paper")).toHaveCSS("color", "rgb(138, 154, 166)");
   await ladder.press("Shift+ArrowLeft");
   await ladder.press("Shift+ArrowLeft");
-  await ladder.press("ArrowLeft");
+  await ladder.press("ArrowUp");
   await ladder.press("Enter");
   await expect(marks).toHaveCount(0);
   expect(await changedFile(page, "main.css")).toMatch(
@@ -118,7 +118,7 @@ test("trials stand side by side, are walked with keys and written with Enter", a
   await expect(heading(page, "Winter sailings")).toHaveCSS("color", "rgb(93, 64, 55)");
   await trials.getByRole("radio", { name: "#5d4037" }).press("ArrowLeft");
   await expect(heading(page, "Winter sailings")).not.toHaveCSS("color", "rgb(93, 64, 55)");
-  await trials.getByRole("radio", { checked: true }).press("ArrowRight");
+  await trials.getByRole("radio", { checked: true }).press("ArrowDown");
   await trials.getByRole("radio", { checked: true }).press("Enter");
   await expect(field(page, "Ink")).toHaveValue("#5d4037");
 });

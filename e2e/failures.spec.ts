@@ -1,6 +1,6 @@
 /** What fails is said, and nothing is lost by it. */
 import { chromium, expect, test, type BrowserContext, type Page } from "@playwright/test";
-import { field, openFiles, openSample, ready, shownPage, slip } from "./support/desk";
+import { field, openFiles, openSample, ready, shownPage, slip, openRow } from "./support/desk";
 
 async function pick(page: Page, level: number): Promise<void> {
   const heading = shownPage(page).getByRole("heading", { level }).first();
@@ -237,6 +237,7 @@ test("values that are not closed are refused with the reason, and an open end of
     await expect(said).toBeInViewport();
   }
   // What is said stands under the value, wherever its row is.
+  await openRow(page, "Lines");
   await field(page, "Line place").fill("not(closed");
   const below = slip(page).getByRole("group", { name: "Line place", exact: true }).getByRole("status");
   await expect(below).toContainText(/does not end|sets nothing/);
@@ -247,7 +248,8 @@ test("values that are not closed are refused with the reason, and an open end of
   const heading = shownPage(page).getByRole("heading", { level: 1 });
   await expect(heading).toHaveCSS("font-size", "31px");
   await slip(page).getByRole("button", { name: "New rule" }).click();
-  await field(page, "Letters").fill("2px");
+  await openRow(page, "Letter spacing");
+  await field(page, "Letter spacing").fill("2px");
   await expect(slip(page)).toContainText("that is closed first");
   await page.keyboard.press("Enter");
   await expect(heading).toHaveCSS("letter-spacing", "2px");

@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { field, openSample, pickByKeyboard, ready, shownPage, slip, stage } from "./support/desk";
+import { field, openSample, pickByKeyboard, ready, shownPage, slip, stage, openRow } from "./support/desk";
 
 test.beforeEach(async ({ page }) => openSample(page));
 
@@ -84,6 +84,7 @@ test("a bad value stays with its reason and nothing is written", async ({ page }
 
 test("values are completed from the grammar and stepped with the arrow keys", async ({ page }) => {
   await pickByKeyboard(page, "Winter sailings");
+  await openRow(page, "Case");
   await field(page, "Case").fill("upp");
   await page.getByTitle("uppercase").click();
   await expect(shownPage(page).getByRole("heading", { name: "Winter sailings" })).toHaveCSS(
@@ -136,9 +137,10 @@ test("a class is given to all places like it", async ({ page }) => {
   await page.getByLabel("Write to").click();
   await page.getByText(/given to all like it/).click();
   await page.getByLabel("Class", { exact: true }).fill("section-title");
-  await field(page, "Letters").fill("1px");
+  await openRow(page, "Letter spacing");
+  await field(page, "Letter spacing").fill("1px");
   await expect(slip(page).getByText(/Class section-title, rule in css\/ferry.css: 8 places on 3 pages/)).toBeVisible();
-  await field(page, "Letters").press("Enter");
+  await field(page, "Letter spacing").press("Enter");
   await expect(shownPage(page).getByRole("heading", { name: "If the wind is up" })).toHaveCSS("letter-spacing", "1px");
   await page.getByRole("link", { name: /Changes/ }).click();
   await expect(page.getByRole("heading", { name: "4 files changed." })).toBeVisible();

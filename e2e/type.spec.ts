@@ -48,18 +48,40 @@ test("faults of a stack are told and mended", async ({ page }) => {
   await expect(field(page, "Stack")).toHaveValue("Georgia, serif");
 });
 
-test("five sizes are tried side by side and one is written", async ({ page }) => {
+test("five sizes are tried on the page by keyboard, with the lines that follow, and one is written", async ({
+  page,
+}) => {
   await openSample(page);
   await pickByKeyboard(page, "Winter sailings");
   await openRow(page, "Size");
   const trials = slip(page).getByRole("radiogroup", { name: "Trials of size" }).getByRole("radio");
   await expect(trials).toHaveCount(5);
   await trials.nth(2).focus();
-  await trials.nth(2).press("ArrowRight");
+  await trials.nth(2).press("ArrowDown");
   await expect(heading(page)).toHaveCSS("font-size", "32px");
-  await trials.nth(3).press("ArrowRight");
+  const onPage = page.getByRole("radiogroup", { name: "Trials of size on the page" }).getByRole("radio");
+  await expect(onPage).toHaveCount(5);
+  await expect(onPage.nth(3)).toBeChecked();
+  const sizes = ["22px", "25px", "28px", "32px", "37px"];
+  for (const [at, size] of sizes.entries()) {
+    await expect(onPage.nth(at)).toContainText(/1 line, \d+ px/);
+    const frame = onPage.nth(at).frameLocator("iframe");
+    await expect(frame.getByRole("heading", { name: "Winter sailings" })).toHaveCSS("font-size", size);
+    // Two lines of what follows stand under it.
+    const [strip, shown, paragraph] = await Promise.all([
+      onPage.nth(at).locator("iframe").locator("..").boundingBox(),
+      frame.getByRole("heading", { name: "Winter sailings" }).boundingBox(),
+      frame.getByText("From the first of November").boundingBox(),
+    ]);
+    expect(shown!.y).toBeGreaterThanOrEqual(strip!.y);
+    expect(paragraph!.y + 2 * 20).toBeLessThanOrEqual(strip!.y + strip!.height);
+  }
+  await onPage.nth(3).focus();
+  await onPage.nth(3).press("ArrowDown");
   await expect(heading(page)).toHaveCSS("font-size", "37px");
-  await trials.nth(4).press("Enter");
+  await expect(onPage.nth(4)).toBeFocused();
+  await onPage.nth(4).press("Enter");
+  await expect(onPage).toHaveCount(0);
   await expect(field(page, "Size")).toHaveValue("37px");
   await slip(page)
     .getByRole("group", { name: "The same size in other units" })

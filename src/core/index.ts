@@ -98,6 +98,7 @@ export { shorthandOf } from "./edits/foldable";
 export { EditError, type Edit, type Plan, type Reach, type Target, type WordsElement } from "./edits/types";
 export { linkLooks, type LinkLook, type LinkLooks, type LinkState } from "./slip/linkStates";
 export { rowOfFinding } from "./slip/found";
+export { slipSections } from "./slip/rows";
 export { slipAtOnce, slipTargets, type IdleDeclaration, type Slip, type SlipRowValue } from "./slip/slip";
 export { selectorReachSteps, type TargetOption } from "./slip/targets";
 export { helpFor, type PropertyHelp } from "./help";
@@ -197,6 +198,7 @@ export { ratios, scaleSteps } from "./type/scale";
 export { stackFaults, stackMembers, writeStack, type StackFault } from "./type/stack";
 export { editsOn } from "./slip/copying";
 export { settingOf, type Heir, type Setting } from "./slip/setting";
+export { candidateDeclarations } from "./slip/candidate";
 export { trialContrasts, type TrialContrast } from "./slip/trials";
 export {
   combine,

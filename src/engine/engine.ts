@@ -326,8 +326,8 @@ const answers: Omit<Engine, "started"> = {
 
   styleTable: async (conditions) => textStyleTable(site, conditions, knownLayouts(conditions)),
 
-  trialContrasts: async (picked, target, property, values, conditions) =>
-    trialContrasts(site, picked, target, property, values, conditions, knownLayouts(conditions)),
+  trialContrasts: async (picked, candidates, conditions) =>
+    trialContrasts(site, picked, candidates, conditions, knownLayouts(conditions)),
 
   editsOn: async (texts, conditions) => {
     const { made, problem } = attempt(() =>

@@ -245,12 +245,10 @@ export interface Engine {
   restack(stack: string, instead: string): Promise<{ changes: TextChange[]; problem: string | null }>;
   nameStack(stack: string, name: string): Promise<{ changes: TextChange[]; problem: string | null }>;
   styleTable(conditions: Conditions): Promise<StyleRow[]>;
-  /** The contrast of the picked text with values that are only tried. */
+  /** The contrast of the picked text with each candidate, as edits, that is only tried. */
   trialContrasts(
     picked: ElementRef,
-    target: Target,
-    property: string,
-    values: readonly string[],
+    candidates: readonly (readonly Edit[])[],
     conditions: Conditions,
   ): Promise<(TrialContrast | null)[]>;
   /** Declarations given to texts, as edits, each where the text has that property from; the problem when they cannot be given. */

@@ -55,6 +55,8 @@ export interface Explanation {
    * or a shorthand sets it back by leaving it out.
    */
   written: string | null;
+  /** Whether the one that wins is a shorthand that leaves it out. */
+  setBack: boolean;
   from: "declared" | "inherited" | "initial";
   /** The ancestor the value is inherited from. */
   inheritedFrom: number | null;
@@ -82,6 +84,7 @@ export function explain(site: Site, page: StyledPage, style: Style, property: st
       property,
       computed,
       written: null,
+      setBack: false,
       from: "initial",
       inheritedFrom: null,
       contenders: unmet,
@@ -100,6 +103,7 @@ export function explain(site: Site, page: StyledPage, style: Style, property: st
     property,
     computed,
     written: writtenValue(winner),
+    setBack: isSetBack(winner),
     from,
     inheritedFrom: from === "inherited" ? holder.element.index : null,
     contenders,

@@ -35,6 +35,7 @@ export function helpFor(property: string): PropertyHelp | null {
 /** "css-fonts-4" as "CSS Fonts 4". */
 function nameOf(standard: string): string {
   if (standard === "css2") return "CSS 2.2";
+  if (standard === "compat.spec.whatwg.org") return "Compatibility Standard";
   return standard
     .split("-")
     .map((word) => (["css", "ui"].includes(word) ? word.toUpperCase() : word[0]!.toUpperCase() + word.slice(1)))

@@ -84,6 +84,11 @@ export const propertyWords: Readonly<Record<string, PropertyWords>> = table({
     text: "For abbreviations at most.",
     standard: fonts,
   },
+  "font-variant-position": {
+    what: "Letters and figures raised or lowered, in the face's own forms for them. Where it has none, they stay as they are.",
+    text: "For the figures of notes.",
+    standard: fonts,
+  },
   "font-variant-numeric": {
     what: "Forms of figures: old style or lining, of one width for tables, with a slashed nought, as fractions.",
     text: "`tabular-nums` in tables.",
@@ -137,6 +142,12 @@ export const propertyWords: Readonly<Record<string, PropertyWords>> = table({
   },
   "text-align-last": {
     what: "How the last line of a block is set, where its lines are set to both sides.",
+    standard: text,
+  },
+  "text-wrap-style": {
+    what: "How the ends of lines are chosen: `balance` makes them alike in length, `pretty` avoids a last line of one word.",
+    headings: "`balance`.",
+    text: "`pretty`.",
     standard: text,
   },
   "text-wrap": {
@@ -238,6 +249,15 @@ export const propertyWords: Readonly<Record<string, PropertyWords>> = table({
     what: "Whether lines leave out the letters that they would cross.",
     text: "`auto`.",
     standard: decoration,
+  },
+  "-webkit-text-stroke": {
+    what: "A line along the edges of the letters, half of it inside them. It makes thin strokes thinner to read.",
+    headings: "At large sizes only.",
+    standard: "compat.spec.whatwg.org",
+  },
+  "-webkit-text-stroke-width": {
+    what: "How thick the line along the edges of the letters is.",
+    standard: "compat.spec.whatwg.org",
   },
   "text-shadow": {
     what: "Shadows of letters: how far to the side and down, how soft, and in which colour.",

@@ -1,7 +1,18 @@
-/** The rows of the slip, in order. One entry a row; the interface shows them as they come. */
+/** The sections of the slip and their rows, in the order in which people decide. One entry a row. */
+
+export type SlipSection = "face" | "colour" | "lines" | "spacing" | "room";
+
+export const slipSections: readonly { id: SlipSection; label: string }[] = [
+  { id: "face", label: "Face" },
+  { id: "colour", label: "Colour" },
+  { id: "lines", label: "Lines" },
+  { id: "spacing", label: "Spacing" },
+  { id: "room", label: "Room" },
+];
 
 export interface SlipRow {
   id: string;
+  section: SlipSection;
   label: string;
   /** The longhand that is explained. */
   longhand: string;
@@ -9,37 +20,83 @@ export interface SlipRow {
   property: string;
   /** The axis a font of the stack has to have for the row to be of use; "other" for any but weight and width. */
   axis?: "wdth" | "other";
+  /** What it is called where nobody set it, when that is not its label. */
+  unset?: string;
+  /** The row it belongs to: it stands in its chapter. */
+  part?: string;
 }
 
+/** Rows that are written as they are explained. */
+const rows = (
+  section: SlipSection,
+  list: readonly (readonly [id: string, label: string, longhand: string])[],
+): SlipRow[] => list.map(([id, label, longhand]) => ({ id, section, label, longhand, property: longhand }));
+
 export const slipRows: readonly SlipRow[] = [
-  { id: "stack", label: "Stack", longhand: "font-family", property: "font-family" },
-  { id: "size", label: "Size", longhand: "font-size", property: "font-size" },
-  { id: "leading", label: "Leading", longhand: "line-height", property: "line-height" },
-  { id: "weight", label: "Weight", longhand: "font-weight", property: "font-weight" },
-  { id: "style", label: "Style", longhand: "font-style", property: "font-style" },
-  { id: "width", label: "Width", longhand: "font-stretch", property: "font-stretch", axis: "wdth" },
+  ...rows("face", [
+    ["stack", "Stack", "font-family"],
+    ["size", "Size", "font-size"],
+    ["leading", "Leading", "line-height"],
+    ["weight", "Weight", "font-weight"],
+    ["style", "Style", "font-style"],
+    ["caps", "Small caps", "font-variant-caps"],
+  ]),
+  { id: "width", section: "face", label: "Width", longhand: "font-stretch", property: "font-stretch", axis: "wdth" },
   {
     id: "axes",
+    section: "face",
     label: "Axes",
     longhand: "font-variation-settings",
     property: "font-variation-settings",
     axis: "other",
   },
-  { id: "caps", label: "Small caps", longhand: "font-variant-caps", property: "font-variant-caps" },
-  { id: "letter-spacing", label: "Letters", longhand: "letter-spacing", property: "letter-spacing" },
-  { id: "word-spacing", label: "Words", longhand: "word-spacing", property: "word-spacing" },
-  { id: "case", label: "Case", longhand: "text-transform", property: "text-transform" },
-  { id: "indent", label: "Indent", longhand: "text-indent", property: "text-indent" },
-  { id: "alignment", label: "Alignment", longhand: "text-align", property: "text-align" },
-  { id: "hyphens", label: "Hyphens", longhand: "hyphens", property: "hyphens" },
-  { id: "above", label: "Above", longhand: "margin-top", property: "margin-top" },
-  { id: "below", label: "Below", longhand: "margin-bottom", property: "margin-bottom" },
-  { id: "lines", label: "Lines", longhand: "text-decoration-line", property: "text-decoration" },
-  { id: "offset", label: "Line offset", longhand: "text-underline-offset", property: "text-underline-offset" },
-  { id: "position", label: "Line place", longhand: "text-underline-position", property: "text-underline-position" },
-  { id: "skip", label: "Skip ink", longhand: "text-decoration-skip-ink", property: "text-decoration-skip-ink" },
-  { id: "shadow", label: "Shadow", longhand: "text-shadow", property: "text-shadow" },
-  { id: "opacity", label: "Opacity", longhand: "opacity", property: "opacity" },
-  { id: "ink", label: "Ink", longhand: "color", property: "color" },
-  { id: "ground", label: "Ground", longhand: "background-color", property: "background-color" },
+  ...rows("face", [
+    ["numerals", "Numerals", "font-variant-numeric"],
+    ["ligatures", "Ligatures", "font-variant-ligatures"],
+    ["kerning", "Kerning", "font-kerning"],
+    ["raised", "Raised or lowered", "font-variant-position"],
+  ]),
+  ...rows("colour", [
+    ["ink", "Ink", "color"],
+    ["ground", "Ground", "background-color"],
+    ["opacity", "Opacity", "opacity"],
+    ["shadow", "Shadow", "text-shadow"],
+  ]),
+  {
+    id: "stroke",
+    section: "colour",
+    label: "Stroke",
+    longhand: "-webkit-text-stroke-width",
+    property: "-webkit-text-stroke",
+  },
+  {
+    id: "lines",
+    section: "lines",
+    label: "Lines",
+    unset: "under, over, through",
+    longhand: "text-decoration-line",
+    property: "text-decoration",
+  },
+  ...rows("lines", [
+    ["offset", "Line offset", "text-underline-offset"],
+    ["position", "Line place", "text-underline-position"],
+    ["skip", "Skip ink", "text-decoration-skip-ink"],
+  ]).map((row) => ({ ...row, part: "lines" })),
+  ...rows("spacing", [
+    ["letter-spacing", "Letter spacing", "letter-spacing"],
+    ["word-spacing", "Word spacing", "word-spacing"],
+    ["case", "Case", "text-transform"],
+    ["indent", "Indent", "text-indent"],
+    ["alignment", "Alignment", "text-align"],
+    ["hyphens", "Hyphens", "hyphens"],
+  ]),
+  { id: "breaks", section: "spacing", label: "Line breaks", longhand: "text-wrap-style", property: "text-wrap" },
+  ...rows("spacing", [
+    ["wrapping", "Long words", "overflow-wrap"],
+    ["overflow", "Cut-off end", "text-overflow"],
+  ]),
+  ...rows("room", [
+    ["above", "Room above", "margin-top"],
+    ["below", "Room below", "margin-bottom"],
+  ]),
 ];

@@ -41,6 +41,22 @@ describe("rows", () => {
     expect(row(pick("14:20"), "size")).toMatchObject({ from: "inherited", written: "16px" });
   });
 
+  test("tell whether somebody set them: not the browser alone, nor a shorthand that leaves out what nothing else sets", () => {
+    const heading = pick("Winter sailings");
+    const set = (one: ReturnType<typeof slipFor>) => one.rows.filter((each) => each.set).map(({ id }) => id);
+    expect(set(heading)).toEqual(["stack", "size", "leading", "weight", "ink", "ground", "above", "below"]);
+    const own = (css: string, tag = "h3") => {
+      const from = pageWith(css, `<${tag} id="t">x`);
+      return set(slipFor(from, { page: "index.html", index: styleOf(from, "t").element.index }, defaultConditions));
+    };
+    expect(own("")).toEqual([]);
+    expect(own("h3 { font: 20px serif }")).toEqual(["stack", "size", "weight"]);
+    expect(own("p { font: 20px serif }", "p")).toEqual(["stack", "size"]);
+    expect(own("body { letter-spacing: 1px }", "p")).toEqual(["letter-spacing"]);
+    expect(own("p { /* opacity: .5; */ hyphens: yes }", "p")).toEqual(["opacity", "hyphens"]);
+    expect(own("@media print { p { opacity: .5 } }", "p")).toEqual([]);
+  });
+
   test("a shorthand that people write stands as a whole", () => {
     expect(row(pick("foot passengers"), "lines")).toMatchObject({ property: "text-decoration", written: "none" });
   });

@@ -33,6 +33,8 @@ export interface SlipRowValue extends SlipRow, Omit<Explanation, "property"> {
   /** The rule to write to where it is not the slip's choice: the one a ground comes from. */
   ownTarget: Target | null;
   note: string | null;
+  /** Whether somebody wrote something for it: more than the browser's own sheet, or a shorthand that only leaves it out. */
+  set: boolean;
 }
 
 export interface IdleDeclaration {
@@ -184,15 +186,24 @@ function rowValue(site: Site, page: StyledPage, style: Style, row: SlipRow, { gr
       ? { kind: "rule", path: winner.place.path, start: winner.place.rule }
       : null;
   const whole = row.property !== row.longhand && winner?.property === row.property ? winner.value : null;
+  const idle = idleDeclarations(site, page, style, row);
   return {
     ...explanation,
     ...row,
     written: whole ?? explanation.written,
     computed: isGround ? cssColor(ground.color) : explanation.computed,
-    idle: idleDeclarations(site, page, style, row),
+    idle,
+    set: idle.length > 0 || isSet(explanation),
     ownTarget,
     note: isGround ? groundNote(ground, style, subject) : null,
   };
+}
+
+/** What a shorthand leaves out counts where it beats something. */
+function isSet({ contenders, setBack }: Explanation): boolean {
+  const winner = contenders.find(({ lost }) => lost === null);
+  if (!winner || winner.origin === "browser") return false;
+  return !setBack || contenders.some(({ lost }) => lost !== null && lost.kind !== "condition");
 }
 
 function groundNote(ground: Ground, style: Style, subject: Style): string | null {

@@ -1,11 +1,12 @@
 import type { ElementRef } from "../text/refs";
 import { expect, test } from "vitest";
 import { defaultConditions } from "../cascade/conditions";
-import type { Target } from "../edits/types";
+import type { Edit, Target } from "../edits/types";
 import { textFile } from "../source/site";
 import { site, stylesOf } from "../testing/site";
 import { editsOn } from "./copying";
 import { settingOf } from "./setting";
+import { candidateDeclarations } from "./candidate";
 import { trialContrasts } from "./trials";
 
 const css =
@@ -23,37 +24,56 @@ const rule = (selector: string): Target => ({ kind: "rule", path: "a.css", start
 
 test("what contrast comes to with each value tried, and what is needed there", () => {
   const looks = (property: string, ...values: string[]) =>
-    trialContrasts(from, ref("h"), rule("h1"), property, values, defaultConditions, {}).map(
-      (one) => one && [Math.floor(one.ratio * 10) / 10, one.needs, one.verdict],
-    );
+    trialContrasts(
+      from,
+      ref("h"),
+      values.map((value) =>
+        candidateDeclarations(property, value).map(([name, one]) => ({
+          kind: "declare",
+          target: rule("h1"),
+          property: name,
+          value: one,
+        })),
+      ),
+      defaultConditions,
+      {},
+    ).map((one) => one && [Math.floor(one.ratio * 10) / 10, one.needs, one.verdict]);
   expect(looks("opacity", "1", "0.5")).toEqual([
     [4.4, 3, "passes"],
     [1.9, 3, "fails"],
   ]);
   expect(looks("font-size", "12px", "nonsense")).toEqual([[4.4, 4.5, "fails"], null]);
+  expect(looks("color", "#fff; background-color: #000", "#777; font-size: 12px")).toEqual([
+    [21, 3, "passes"],
+    [4.4, 4.5, "fails"],
+  ]);
   expect(looks("color", "#000", "#fff")).toEqual([
     [21, 3, "passes"],
     [1, 3, "fails"],
   ]);
 });
 
-test("what a value that is only known on the page comes out as", () => {
-  const [size, shorthand] = [
-    ["font-size", "calc(1em + attr(data-none px, 2px))"],
-    ["font", "20px serif"],
-  ].map(
-    ([property, value]) =>
-      trialContrasts(from, ref("h"), rule("h1"), property!, [value!], defaultConditions, {})[0]!.computed,
-  );
-  expect([size, shorthand]).toEqual(["18px", null]);
+test("a candidate may set more than one property", () => {
+  expect(candidateDeclarations("font-size", "32px")).toEqual([["font-size", "32px"]]);
+  expect(candidateDeclarations("font-size", "32px; line-height: 1.2 ;")).toEqual([
+    ["font-size", "32px"],
+    ["line-height", "1.2"],
+  ]);
+  expect(candidateDeclarations("color", "red !important; background: url(a;b.png)")).toEqual([
+    ["color", "red !important"],
+    ["background", "url(a;b.png)"],
+  ]);
+  expect(candidateDeclarations("color", "")).toEqual([]);
 });
 
+const red = (target: Target): Edit => ({ kind: "declare", target, property: "color", value: "red" });
+
 test("nothing for a text or a rule that is not there", () => {
+  expect(trialContrasts(from, { page: "index.html", index: 99 }, [[red(rule("h1"))]], defaultConditions, {})).toEqual([
+    null,
+  ]);
   expect(
-    trialContrasts(from, { page: "index.html", index: 99 }, rule("h1"), "color", ["red"], defaultConditions, {}),
-  ).toEqual([null]);
-  expect(
-    trialContrasts(from, ref("h"), { kind: "rule", path: "b.css", start: 0 }, "color", ["red"], defaultConditions, {}),
+    trialContrasts(from, ref("h"), [[red({ kind: "rule", path: "b.css", start: 0 })]], defaultConditions, {}),
   ).toEqual([null]);
 });
 

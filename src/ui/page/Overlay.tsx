@@ -7,7 +7,6 @@ import type { PlaceView } from "@/engine/protocol";
 import type { ShownPage } from "@/preview/frame";
 import { boxOf, placeAt, scrollAt, type Box } from "@/preview/measure";
 import { boxesOfWords, stepWords, wordsBetween, type WordSpan } from "@/preview/words";
-import { plural } from "../shared/numbers";
 import { useWorkspace, useWorkspaceStore } from "../workspace/context";
 import type { Shown } from "@/preview/frame";
 import { Marks } from "./Marks";
@@ -128,10 +127,14 @@ export function Overlay({ shown, places, picked, width }: OverlayProps) {
   const alike = pickedPlace ? places.filter((place) => place.key === pickedPlace.key && place !== pickedPlace) : [];
   const reached = (reach ?? []).filter((ref) => ref.page === path);
   const touched = places.filter((place) => place !== pickedPlace && reached.some((ref) => isAt(place, ref)));
+  const pickedBox = picked ? (pickedPlace ? boxOfPlace(page, pickedPlace) : boxOf(page, picked.index)) : null;
+  const hoveredBox = hovered && hovered !== pickedPlace ? boxOfPlace(page, hovered) : null;
   const spoken = slip && picked ? `${slip.role}: ${slip.text.slice(0, 80)}` : "";
 
   return (
     <>
+      {hoveredBox && <Bracket box={hoveredBox} label={hovered!.selector} quiet />}
+      {pickedBox && <Bracket box={pickedBox} label={slip?.selector ?? pickedPlace?.selector ?? ""} />}
       <Marks
         shown={shown}
         places={places}
@@ -186,20 +189,8 @@ export function Overlay({ shown, places, picked, width }: OverlayProps) {
         ))}
         {known &&
           boxesOfWords(page, known).map((box, line) => <span key={line} className={styles.words} style={box} />)}
-        {hovered && hovered !== pickedPlace && (
-          <Outline box={boxOfPlace(page, hovered)} kind="hover" label={hovered.selector} />
-        )}
-        {picked && (
-          <Outline
-            box={pickedPlace ? boxOfPlace(page, pickedPlace) : boxOf(page, picked.index)}
-            kind="picked"
-            label={
-              slip
-                ? `${slip.selector} · ${plural(slip.targets[0]?.reach.places.length ?? 1, "place")}`
-                : pickedPlace?.selector
-            }
-          />
-        )}
+        {hoveredBox && <Outline box={hoveredBox} kind="hover" />}
+        {pickedBox && <Outline box={pickedBox} kind="picked" />}
       </div>
       <span className="visually-hidden" role="status" aria-label="Picked text">
         {spoken}
@@ -257,23 +248,22 @@ function isInside(index: number, ancestor: number, parents: ReadonlyMap<number, 
   return false;
 }
 
-function Outline({
-  box,
-  kind,
-  label,
-}: {
-  box: Box | null;
-  kind: "alike" | "reach" | "hover" | "picked";
-  label?: string;
-}) {
-  if (!box) return null;
+/** Around a text, never behind it. */
+function Outline({ box, kind }: { box: Box; kind: "alike" | "reach" | "hover" | "picked" }) {
   const { left, top, width, height } = box;
   return (
     <div
       className={`${styles.outline} ${styles[kind]}`}
-      style={{ left: left - 4, top: top - 3, width: width + 8, height: height + 6 }}
-    >
-      {label && <span className={top < 24 ? `${styles.tag} ${styles.below}` : styles.tag}>{label}</span>}
+      style={{ left: left - 6, top: top - 5, width: width + 12, height: height + 10 }}
+    />
+  );
+}
+
+/** In the margin beside a text, with what it is. */
+function Bracket({ box: { top, height }, label, quiet = false }: { box: Box; label: string; quiet?: boolean }) {
+  return (
+    <div className={quiet ? `${styles.bracket} ${styles.quiet}` : styles.bracket} style={{ top, height }}>
+      <code>{label}</code>
     </div>
   );
 }

@@ -4,6 +4,7 @@ import { Select } from "antd";
 import Link from "next/link";
 import { useMemo } from "react";
 import { plural } from "../shared/numbers";
+import { useBench } from "../workspace/bench";
 import { useWorkspace } from "../workspace/context";
 import { isAboutPage, troubles } from "../workspace/troubles";
 import styles from "./PageBar.module.css";
@@ -20,6 +21,7 @@ export function PageBar() {
   const setConditions = useWorkspace((state) => state.setConditions);
   const files = useWorkspace((state) => state.files);
   const pages = [...files.values()].filter(({ file }) => file.kind === "html").map(({ path }) => path);
+  const { set } = useBench();
   const go = (path: string) => {
     unwaited(openPage(path));
     window.history.pushState(null, "", `?file=${encodeURIComponent(path)}`);
@@ -34,11 +36,25 @@ export function PageBar() {
         onChange={go}
         options={pages.map((path) => ({ value: path, label: path }))}
       />
-      {summary && page && <span className={styles.share}>{sharingWords(summary, page)}</span>}
-      <FoundHere />
-      <Reading />
-      <Surveying />
-      <span className={styles.space} />
+      {set ? (
+        <>
+          <span className={styles.share}>
+            {plural(set.candidates.length, "candidate")} of {set.label} on trial for <code>{set.selector}</code>
+          </span>
+          <span className={styles.space} />
+          <button type="button" className="chip" onClick={set.leave}>
+            Back to the page
+          </button>
+        </>
+      ) : (
+        <>
+          {summary && page && <span className={styles.share}>{sharingWords(summary, page)}</span>}
+          <FoundHere />
+          <Reading />
+          <Surveying />
+          <span className={styles.space} />
+        </>
+      )}
       <Rehearse />
       <Select
         aria-label="Colour scheme"

@@ -5,6 +5,7 @@ import dynamic from "next/dynamic";
 import { useState } from "react";
 import type { Shown } from "@/preview/frame";
 import { Slip } from "../slip/Slip";
+import { BenchProvider } from "../workspace/bench";
 import { useWorkspace } from "../workspace/context";
 import { PageBar } from "./PageBar";
 import { Stage } from "./Stage";
@@ -20,23 +21,25 @@ export function PageDesk() {
   if (!hasPage)
     return <main className={styles.none}>There is no page among the files of this site, only style sheets.</main>;
   return (
-    <Splitter className={styles.desk}>
-      <Splitter.Panel min={400}>
-        <main className={styles.left} aria-label="Page">
-          <PageBar />
-          <Splitter orientation="vertical">
-            <Splitter.Panel min={160}>
-              <Stage shown={shown} onShown={setShown} />
-            </Splitter.Panel>
-            <Splitter.Panel defaultSize={172} min={60}>
-              <SourcePane />
-            </Splitter.Panel>
-          </Splitter>
-        </main>
-      </Splitter.Panel>
-      <Splitter.Panel defaultSize={520} min={400}>
-        <Slip shown={shown} />
-      </Splitter.Panel>
-    </Splitter>
+    <BenchProvider>
+      <Splitter className={styles.desk}>
+        <Splitter.Panel min={400}>
+          <main className={styles.left} aria-label="Page">
+            <PageBar />
+            <Splitter orientation="vertical">
+              <Splitter.Panel min={160}>
+                <Stage shown={shown} onShown={setShown} />
+              </Splitter.Panel>
+              <Splitter.Panel defaultSize={172} min={60}>
+                <SourcePane />
+              </Splitter.Panel>
+            </Splitter>
+          </main>
+        </Splitter.Panel>
+        <Splitter.Panel defaultSize={520} min={400}>
+          <Slip shown={shown} />
+        </Splitter.Panel>
+      </Splitter>
+    </BenchProvider>
   );
 }

@@ -6,9 +6,11 @@ import { linesOf } from "@/preview/measure";
 import { shiftWords } from "../shared/numbers";
 import { unwaited } from "../shared/unwaited";
 import { useWorkspace, useWorkspaceStore } from "../workspace/context";
+import { useBench } from "../workspace/bench";
 import { gutter, Overlay } from "./Overlay";
 import { narrowest, Ruler, widest } from "./Ruler";
 import styles from "./Stage.module.css";
+import { TrialStage } from "./TrialStage";
 import { useMeasures, useShift } from "./useMeasures";
 import { useShownPage } from "./useShownPage";
 import { WidthField } from "./WidthField";
@@ -38,6 +40,7 @@ export function Stage({ shown, onShown }: Props) {
   useShownPage(frame, onShown, onScroll);
   useMeasures(shown);
   const shift = useShift(shown, width);
+  const { set } = useBench();
   const lines = useMemo(
     () => (shown && pickedIndex !== null ? linesOf(shown.page, pickedIndex) : null),
     [shown, pickedIndex],
@@ -68,8 +71,9 @@ export function Stage({ shown, onShown }: Props) {
             className={styles.frame}
             style={{ left: gutter, width: width ?? 0, colorScheme: scheme }}
           />
-          {shown && places && <Overlay shown={shown} places={places} picked={picked} width={width ?? 0} />}
+          {shown && places && !set && <Overlay shown={shown} places={places} picked={picked} width={width ?? 0} />}
         </div>
+        {set && <TrialStage key={set.label} set={set} left={gutter} width={width ?? 0} />}
       </div>
     </div>
   );

@@ -26,17 +26,21 @@ import { useDraft } from "./useDraft";
 import { ValueField } from "./ValueField";
 import { unwaited } from "../shared/unwaited";
 
-interface Props {
+export interface RowProps {
   row: SlipRowValue;
-  /** What was found about its value. */
-  found: readonly KnownFinding[];
+  /** Rows that stand in its chapter. */
+  parts?: readonly SlipRowValue[];
+  /** What was found about values, by row. */
+  found: ReadonlyMap<string | null, readonly KnownFinding[]>;
   slip: Slip;
   target: Target | null;
   places: readonly ElementRef[];
   shown: Shown | null;
   open: boolean;
-  /** Opens the row with this id, null closes. */
-  onOpen(id: string | null): void;
+  /** Whether it was asked for: then it is where one goes on. */
+  asked?: boolean;
+  /** Opens the row with this id, null closes; told with the row that is to stay in its place. */
+  onOpen(id: string | null, row: Element): void;
   /** Chooses the style attribute to write to. */
   onAttribute(): void;
 }
@@ -45,13 +49,17 @@ interface Props {
 export const foundId = (row: string): string => `found-${row}`;
 
 /** One property: as written, as computed, where it comes from; opened, everything that competed for it. */
-export const Row = memo(function Row({ row, found, slip, target, places, shown, open, onOpen, onAttribute }: Props) {
+export const Row = memo(function Row(props: RowProps) {
+  const { row, parts = [], slip, target, places, shown, open, asked = false, onOpen, onAttribute } = props;
+  const found = props.found.get(row.id) ?? nothingFound;
   const draft = useDraft(row, slip, target);
   const Chapter = open ? chapters[row.id] : undefined;
   const group = useRef<HTMLDivElement>(null);
   useEffect(() => {
-    if (open) group.current!.scrollIntoView({ block: "nearest" });
-  }, [open]);
+    if (!asked) return;
+    onOpen(row.id, group.current!);
+    group.current!.querySelector("input")?.focus();
+  }, [asked, onOpen, row.id]);
   const off = row.idle.some(({ state }) => state === "off");
   // What the style attribute sets beats every rule that is not important.
   const isAttached = row.from === "declared" && row.contenders.some(({ lost, attached }) => lost === null && attached);
@@ -86,10 +94,11 @@ export const Row = memo(function Row({ row, found, slip, target, places, shown, 
         type="button"
         className={styles.origin}
         aria-expanded={open}
-        aria-label={`${row.label}: ${originLabel(row)}. Why`}
-        onClick={() => onOpen(open ? null : row.id)}
+        onClick={() => onOpen(open ? null : row.id, group.current!)}
       >
-        {originLabel(row)}
+        <span className="visually-hidden">{row.label}: </span>
+        <Origin row={row} />
+        <span className="visually-hidden">. Why</span>
         {off && " · off"}
       </button>
       {found.length > 0 && (
@@ -102,6 +111,7 @@ export const Row = memo(function Row({ row, found, slip, target, places, shown, 
         </ul>
       )}
       {Chapter && <Chapter row={row} slip={slip} target={target} draft={draft} places={places} shown={shown} />}
+      {open && parts.length > 0 && <Parts {...props} rows={parts} />}
       {open && <CopyTo row={row} value={draft.value || row.computed} ownKey={slip.key} />}
       {open && <Why row={row} page={slip.ref.page} />}
       {open && <RowHelp property={row.property} />}
@@ -109,20 +119,48 @@ export const Row = memo(function Row({ row, found, slip, target, places, shown, 
   );
 });
 
-const isColorRow = ({ id }: SlipRowValue) => id === "ink" || id === "ground";
+const nothingFound: readonly KnownFinding[] = [];
 
-function originLabel(row: SlipRowValue): string {
-  const winner = row.contenders.find(({ lost }) => lost === null);
-  if (!winner) return "not set";
-  if (winner.origin === "browser") return row.from === "inherited" ? "inherited, browser" : "browser";
-  if (winner.origin === "hint") return "attribute";
-  const where = winner.attached
-    ? "style attribute"
-    : `${winner.property === row.longhand ? shortSelector(winner.selector) : winner.property} · line ${winner.place?.line}`;
-  return row.from === "inherited" ? `inherited, ${where}` : where;
+/** Rows within the chapter of another. */
+function Parts({ rows, ...props }: RowProps & { rows: readonly SlipRowValue[] }) {
+  const [open, setOpen] = useState<string | null>(null);
+  return (
+    <div className={styles.parts}>
+      {rows.map((row) => (
+        <Row
+          key={row.id}
+          {...props}
+          row={row}
+          parts={undefined}
+          asked={false}
+          shown={open === row.id ? props.shown : null}
+          open={open === row.id}
+          onOpen={setOpen}
+        />
+      ))}
+    </div>
+  );
 }
 
-const shortSelector = (selector: string) => (selector.length > 14 ? `${selector.slice(0, 13)}…` : selector);
+const isColorRow = ({ id }: SlipRowValue) => id === "ink" || id === "ground";
+
+/** Where a value comes from: the property or selector, and the line. */
+function Origin({ row }: { row: SlipRowValue }) {
+  const winner = row.contenders.find(({ lost }) => lost === null);
+  if (!winner) return "not set";
+  const inherited = row.from === "inherited" ? "inherited, " : "";
+  if (winner.origin === "browser") return `${inherited}browser`;
+  if (winner.origin === "hint") return "attribute";
+  if (winner.attached) return `${inherited}style attribute`;
+  return (
+    <>
+      {inherited}
+      {winner.property === row.longhand ? winner.selector : winner.property} ·{" "}
+      <span className="visually-hidden">line </span>
+      {winner.place?.line}
+    </>
+  );
+}
 
 /** Why the value is what it is: the sentence, the winner, those that lose, those that do nothing. */
 function Why({ row, page }: { row: SlipRowValue; page: string }) {

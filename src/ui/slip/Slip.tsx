@@ -1,26 +1,27 @@
 "use client";
 
-import { useCallback, useMemo, useState } from "react";
+import { useCallback, useLayoutEffect, useMemo, useRef, useState } from "react";
 import {
   groupBy,
   invisibleBelow,
   readoutsOf,
   rowOfFinding,
   showRatio,
+  slipSections,
   type ElementRef,
   type Readout,
   type Slip as SlipData,
+  type SlipRowValue,
 } from "@/core";
 import { linesOf, xHeightOf, type Lines } from "@/preview/measure";
 import type { Shown } from "@/preview/frame";
 import { Sign } from "../shared/Sign";
 import { plural, showNumber, showPx, showReach } from "../shared/numbers";
-import { Specimen } from "../workspace/Specimen";
 import { useWorkspace } from "../workspace/context";
 import { FindingLine } from "../workspace/FindingLine";
 import { findingsAbout, type KnownFinding } from "../workspace/troubles";
 import { BarePage } from "./BarePage";
-import { foundId, Row } from "./Row";
+import { foundId, Row, type RowProps } from "./Row";
 import styles from "./Slip.module.css";
 import { StateSelect } from "./StateSelect";
 import { TagSelect } from "./TagSelect";
@@ -57,7 +58,7 @@ export function Slip({ shown }: { shown: Shown | null }) {
 
 function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
   const choice = useTarget(slip.targets);
-  const [open, setOpen] = useState<string | null>(null);
+  const { panel, open, onOpen } = useOpenRow();
   const reach = choice.option?.reach;
   const { choose, options } = choice;
   const toAttribute = useCallback(
@@ -66,7 +67,7 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
   );
   const found = useFoundByRow(slip);
   return (
-    <aside className={styles.slip} aria-label="Slip">
+    <aside ref={panel} className={styles.slip} aria-label="Slip">
       <div className={styles.who}>
         <h1>{slip.role}</h1>
         <TagSelect slip={slip} />
@@ -75,45 +76,95 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
         {reach && <span className={styles.reach}>{showReach(reach)}</span>}
       </div>
       {shown && <Words page={shown.page} />}
-      <Specimen
-        className={styles.specimen}
-        label={`Specimen: ${slip.text.slice(0, 60)}`}
-        text={slip.text}
-        ground={slip.ground.range ?? slip.ground.css}
-        declarations={[
-          ...slip.specimen,
-          ["color", slip.ink],
-          ["overflow", "hidden"],
-          ["max-height", "108px"],
-          ["padding-block", "6px"],
-          ["box-sizing", "border-box"],
-        ]}
-      />
       <Readouts slip={slip} shown={shown} />
       <FoundHere rows={slip.rows} found={found} />
       <BarePage onMade={choice.chooseSheet} />
       <WriteTo choice={choice} />
-      <div className={styles.rows}>
-        {slip.rows.map((row) => (
-          <Row
-            key={row.id}
-            row={row}
-            found={found.get(row.id) ?? nothingFound}
-            slip={slip}
-            target={row.ownTarget ?? choice.target}
-            places={reach?.places ?? none}
-            shown={open === row.id ? shown : null}
-            open={open === row.id}
-            onOpen={setOpen}
-            onAttribute={toAttribute}
-          />
-        ))}
-      </div>
+      <Sections
+        slip={slip}
+        found={found}
+        target={choice.target}
+        places={reach?.places ?? none}
+        shown={shown}
+        open={open}
+        onOpen={onOpen}
+        onAttribute={toAttribute}
+      />
     </aside>
   );
 }
 
-const nothingFound: readonly KnownFinding[] = [];
+/** Which row is open. The row that opens or closes stays where it was, whatever closes above it. */
+function useOpenRow() {
+  const panel = useRef<HTMLElement>(null);
+  const [open, setOpen] = useState<string | null>(null);
+  const kept = useRef<{ row: Element; top: number } | null>(null);
+  const onOpen = useCallback((id: string | null, row: Element) => {
+    kept.current = { row, top: row.getBoundingClientRect().top };
+    setOpen(id);
+  }, []);
+  useLayoutEffect(() => {
+    const { row, top } = kept.current ?? {};
+    kept.current = null;
+    if (row) panel.current!.scrollTop += row.getBoundingClientRect().top - top!;
+  }, [open]);
+  return { panel, open, onOpen };
+}
+
+interface SectionsProps extends Pick<RowProps, "slip" | "target" | "places" | "shown" | "onAttribute"> {
+  found: FoundProps["found"];
+  open: string | null;
+  onOpen: RowProps["onOpen"];
+}
+
+/** What somebody set, a row each; what nobody set, in a line of words a section. */
+function Sections({ slip, found, target, open, ...rest }: SectionsProps) {
+  const { rows } = slip;
+  /** Rows that were asked for, though nobody set them. */
+  const [asked, setAsked] = useState<ReadonlySet<string>>(new Set());
+  const ask = (id: string) => setAsked(new Set([...asked, id]));
+  const partsOf = (id: string) => rows.filter(({ part }) => part === id);
+  const isShown = ({ id, set }: SlipRowValue): boolean =>
+    set || asked.has(id) || found.has(id) || partsOf(id).some((part) => part.set || found.has(part.id));
+  return slipSections.map(({ id: section, label }) => {
+    const own = rows.filter((row) => row.section === section && row.part === undefined);
+    const unset = own.filter((row) => !isShown(row));
+    return (
+      <section key={section} className={styles.section} aria-labelledby={`slip-${section}`}>
+        <h2 id={`slip-${section}`}>{label}</h2>
+        {unset.length > 0 && <Unset rows={unset} onAsk={ask} />}
+        {own.filter(isShown).map((row) => (
+          <Row
+            key={row.id}
+            {...rest}
+            row={row}
+            slip={slip}
+            parts={partsOf(row.id)}
+            found={found}
+            target={row.ownTarget ?? target}
+            shown={open === row.id ? rest.shown : null}
+            open={open === row.id}
+            asked={asked.has(row.id)}
+          />
+        ))}
+      </section>
+    );
+  });
+}
+
+/** Steps to rows that nobody set. */
+function Unset({ rows, onAsk }: { rows: readonly SlipRowValue[]; onAsk(id: string): void }) {
+  return (
+    <p className={styles.unset}>
+      not set:{" "}
+      {rows.map(({ id, label, unset = label.toLowerCase() }) => (
+        <button key={id} type="button" className="text-button" onClick={() => onAsk(id)}>
+          {unset}
+        </button>
+      ))}
+    </p>
+  );
+}
 
 /** What was found about the picked text, by the rows it is about; what is about none of them under null. */
 function useFoundByRow({ rows }: SlipData): ReadonlyMap<string | null, readonly KnownFinding[]> {

@@ -1,287 +1,267 @@
 "use client";
 
-import { useMemo, useRef, useState, type ReactNode } from "react";
-import { showRatio, type Slip, type SlipRowValue, type Target, type TrialContrast } from "@/core";
-import { roomOf, type Neighbour } from "@/preview/measure";
-import type { Shown } from "@/preview/frame";
+import { useEffect, useRef, useState, type ReactNode } from "react";
+import { candidateDeclarations, type Slip, type SlipRowValue, type Target, type TrialContrast } from "@/core";
 import { plural } from "../shared/numbers";
-import { useAnswered } from "../workspace/answers";
-import { useWorkspace } from "../workspace/context";
-import { Specimen, type Declarations } from "../workspace/Specimen";
-import styles from "./Trials.module.css";
-import type { Draft } from "./useDraft";
 import { unwaited } from "../shared/unwaited";
+import { VerdictOf } from "../shared/VerdictOf";
+import { useAnswered } from "../workspace/answers";
+import { useBench, type Seen, type TrialSet } from "../workspace/bench";
+import { useWorkspace } from "../workspace/context";
+import styles from "./Trials.module.css";
+import { editsOfCandidate, type Draft } from "./useDraft";
 
 interface Props {
   row: SlipRowValue;
   slip: Slip;
   draft: Draft;
+  /** Where a candidate would be written. */
+  target: Target | null;
   /** Values to begin with, the one in force among them or not. */
   proposed: readonly string[];
   /** Other values to begin with, each set under a name. */
   sets?: readonly { label: string; values: readonly string[] }[];
   /** What matters about a value, in few words. */
   figures?(value: string): ReactNode;
-  /** Where it would be written: each trial then says what contrast it comes to. */
-  judgedIn?: Target | null;
-  /** For the room above or below: the text there. */
-  beside?: { side: "before" | "after"; text: Neighbour } | null;
-  /** Lines shown at least, where one is not enough to judge. */
-  lines?: number;
-  /** The page as it is shown: each trial then says how it breaks into lines in the room it has there. */
-  shown?: Shown | null;
+  /** Where the text beside the picked one is shown from. */
+  side?: "before" | "after";
 }
 
 /** More than this cannot be compared at a glance. */
 const most = 6;
 
-/** Values side by side on the picked words. The page shows the one that is chosen; nothing is written until Enter. */
-export function Trials({
-  row,
-  slip,
-  draft,
-  proposed,
-  sets = [],
-  figures,
-  judgedIn = null,
-  beside = null,
-  lines = 1,
-  shown = null,
-}: Props) {
+/**
+ * Candidates as rows; once one is chosen they stand on the page, one under another at the text's own width. Nothing is
+ * written until Enter.
+ */
+export function Trials({ row, slip, draft, target, proposed, sets = [], figures, side = "after" }: Props) {
   // A trial set is kept for one kind of text and one row.
   const keptAs = `${slip.selector} ${row.id}`;
-  const chosen = useWorkspace((state) => state.record?.trials?.[keptAs]);
+  const kept = useWorkspace((state) => state.record?.trials?.[keptAs]);
   const keepTrials = useWorkspace((state) => state.keepTrials);
-  const setChosen = (values: readonly string[]) => unwaited(keepTrials(keptAs, values.slice(0, most)));
-  const [typed, setTyped] = useState("");
-  const list = useRef<HTMLDivElement>(null);
-  const values = chosen?.length ? chosen : proposed.slice(0, most);
+  const setKept = (texts: readonly string[]) => unwaited(keepTrials(keptAs, texts.slice(0, most)));
+  const texts = kept?.length ? kept : proposed.slice(0, most);
   const written = row.written ?? row.computed;
-  const width = useMemo(() => shown && roomOf(shown.page, slip.ref.index), [shown, slip.ref.index]);
-  const contrasts = useContrasts(slip, judgedIn, row.property, values);
+  const { seen } = useBench();
+  const [onPage, setOnPage] = useState(false);
+  const list = useRef<HTMLDivElement>(null);
+  const candidates = texts.map((text) => ({ text, edits: editsOfCandidate(row, slip, target, text) ?? [] }));
+  const contrasts = useContrasts(slip, candidates);
 
-  const move = (event: React.KeyboardEvent, at: number) => {
-    const by: Record<string, number> = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 };
+  const choose = (text: string) => {
+    setOnPage(true);
+    draft.attempt(text, "candidate");
+  };
+  const leave = () => {
+    setOnPage(false);
+    draft.putBack();
+  };
+  const drop = (at: number): number | null => {
+    const left = texts.filter((_, index) => index !== at);
+    setKept(left);
+    return left.length > 0 ? Math.min(at, left.length - 1) : null;
+  };
+  const onKey = (event: React.KeyboardEvent, at: number): number | null => {
+    const by: Record<string, number> = { ArrowDown: 1, ArrowRight: 1, ArrowUp: -1, ArrowLeft: -1 };
+    let next: number | null = at;
     if (event.key in by) {
-      const next = values[(at + by[event.key]! + values.length) % values.length]!;
-      draft.attempt(next);
-      list.current?.querySelectorAll("button")[values.indexOf(next)]?.focus();
-    } else if (event.key === "Enter") unwaited(draft.write(values[at]!));
-    else if (event.key === "Escape") draft.putBack();
-    else if (event.key === "Delete" || event.key === "Backspace") setChosen(values.filter((_, index) => index !== at));
-    else return;
+      next = (at + by[event.key]! + texts.length) % texts.length;
+      choose(texts[next]!);
+    } else if (event.key === "Enter") {
+      setOnPage(false);
+      unwaited(draft.write(texts[at]!, "candidate"));
+    } else if (event.key === "Escape") leave();
+    else if (event.key === "Delete" || event.key === "Backspace") next = drop(at);
+    else return null;
     event.preventDefault();
     event.stopPropagation();
+    return next;
+  };
+  const add = (text: string) => {
+    if (!texts.includes(text)) setKept([...texts.slice(0, most - 1), text]);
+    choose(text);
   };
 
-  const add = () => {
-    const value = typed.trim();
-    if (value === "" || values.includes(value)) return;
-    setChosen([...values.slice(0, most - 1), value]);
-    setTyped("");
-    draft.attempt(value);
-  };
+  usePutOnPage(onPage, {
+    label: row.label.toLowerCase(),
+    subject: slip.ref,
+    selector: slip.selector,
+    candidates,
+    chosen: draft.value,
+    written,
+    side,
+    contrasts,
+    figures: (text) => figures?.(text),
+    choose,
+    onKey,
+    leave,
+  });
 
   return (
     <div className={styles.trials}>
-      <div
-        className={lines > 1 ? `${styles.list} ${styles.tall}` : styles.list}
-        ref={list}
-        role="radiogroup"
-        aria-label={`Trials of ${row.label.toLowerCase()}`}
-        style={{ gridTemplateColumns: `repeat(${values.length}, minmax(0, 1fr))` }}
-      >
-        {values.map((value, at) => (
+      <div className={styles.list} ref={list} role="radiogroup" aria-label={`Trials of ${row.label.toLowerCase()}`}>
+        {texts.map((text, at) => (
           <button
-            key={value}
+            key={text}
             type="button"
             role="radio"
-            aria-checked={value === draft.value}
-            aria-label={value}
-            className={value === draft.value ? `${styles.trial} ${styles.chosen}` : styles.trial}
-            tabIndex={value === draft.value || (at === 0 && !values.includes(draft.value)) ? 0 : -1}
-            onClick={() => draft.attempt(value)}
-            onDoubleClick={() => unwaited(draft.write(value))}
-            onKeyDown={(event) => move(event, at)}
+            aria-checked={text === draft.value}
+            aria-label={text}
+            className={text === draft.value ? `${styles.trial} ${styles.chosen}` : styles.trial}
+            tabIndex={text === draft.value || (at === 0 && !texts.includes(draft.value)) ? 0 : -1}
+            onClick={() => choose(text)}
+            onDoubleClick={() => {
+              setOnPage(false);
+              unwaited(draft.write(text, "candidate"));
+            }}
+            onKeyDown={(event) => {
+              const next = onKey(event, at);
+              if (next !== null) list.current?.querySelectorAll("button")[next]?.focus();
+            }}
           >
-            {beside ? (
-              <Beside slip={slip} value={value} {...beside} />
-            ) : (
-              <TrialSpecimen
-                slip={slip}
-                property={row.property}
-                value={resolved(value, value === row.written ? row.computed : contrasts?.[at]?.computed)}
-                wraps={lines > 1}
-                width={width}
-              />
-            )}
-            <span className={styles.figures}>
-              <code>{value}</code>
-              <span>{value === written ? "now" : null}</span>
-              {figures?.(value)}
-              {contrasts?.[at] && <Contrast {...contrasts[at]} />}
+            <code>{text}</code>
+            <span>{figures?.(text)}</span>
+            <span>{seen.has(text) && <SeenFigures {...seen.get(text)!} />}</span>
+            <span>
+              {text === written && "now "}
+              {contrasts?.[at] && <VerdictOf {...contrasts[at]} />}
             </span>
           </button>
         ))}
       </div>
-      <label className={styles.add}>
-        <span className="visually-hidden">Add a trial of {row.label.toLowerCase()}</span>
-        <input
-          className="mono"
-          value={typed}
-          placeholder="add a value"
-          spellCheck={false}
-          onChange={(event) => setTyped(event.target.value)}
-          onKeyDown={(event) => {
-            if (event.key === "Enter") add();
-            event.stopPropagation();
-          }}
-        />
-        <button type="button" className="text-button" onClick={add} disabled={typed.trim() === ""}>
-          Add
-        </button>
+      <div className={styles.add}>
+        <AddTrial row={row} slip={slip} onAdd={add} />
         {sets.map(({ label, values: others }) => (
-          <button key={label} type="button" className="text-button" onClick={() => setChosen(others)}>
+          <button key={label} type="button" className="text-button" onClick={() => setKept(others)}>
             {label}
           </button>
         ))}
-        {chosen && chosen.length > 0 && (
-          <button type="button" className="text-button" onClick={() => setChosen([])}>
+        {kept && kept.length > 0 && (
+          <button type="button" className="text-button" onClick={() => setKept([])}>
             Propose anew
           </button>
         )}
-      </label>
+        <button type="button" className="text-button" onClick={onPage ? leave : () => setOnPage(true)}>
+          {onPage ? "Back to the page" : "Show on the page"}
+        </button>
+      </div>
     </div>
   );
 }
 
-/** What contrast each value comes to; nothing is asked without a place to write to. */
-function useContrasts(
-  { ref: { page, index } }: Slip,
-  target: Target | null,
-  property: string,
-  values: readonly string[],
-): readonly (TrialContrast | null)[] | null {
-  const conditions = useWorkspace((state) => state.conditions);
-  const picked = { page, index };
-  return useAnswered("trialContrasts", target && [picked, target, property, values, conditions])?.answer ?? null;
+/** Keeps what stands on the page in step with the rows, for as long as it stands there. */
+function usePutOnPage(onPage: boolean, set: TrialSet): void {
+  const { put } = useBench();
+  const latest = useRef(set);
+  useEffect(() => {
+    latest.current = set;
+  });
+  const key = JSON.stringify([set.candidates, set.chosen, set.written, set.contrasts, set.subject]);
+  useEffect(() => {
+    if (!onPage) return;
+    put({
+      ...latest.current,
+      figures: (text) => latest.current.figures(text),
+      choose: (text) => latest.current.choose(text),
+      onKey: (event, at) => latest.current.onKey(event, at),
+      leave: () => latest.current.leave(),
+    });
+  }, [onPage, key, put]);
+  useEffect(() => (onPage ? () => put(null) : undefined), [onPage, put]);
 }
 
-function Contrast({ ratio, needs, verdict }: TrialContrast) {
-  if (verdict === "passes") return <b>{showRatio(ratio)}</b>;
-  return (
-    <b className={verdict === "fails" ? "fails" : "doubtful"}>
-      {verdict === "fails" ? "▲" : "◆"} {showRatio(ratio)} of {needs}
-    </b>
-  );
-}
-
-/** The picked words with the text above or below them, so far apart as the value says. */
-function Beside({ slip, value, side, text }: { slip: Slip; value: string; side: "before" | "after"; text: Neighbour }) {
-  const ground = slip.ground.range ?? slip.ground.css;
-  const own = (
-    <Specimen
-      className={undefined}
-      text={slip.text}
-      declarations={[...slip.specimen, ["color", slip.ink], ...oneLine]}
-      ground="transparent"
-    />
-  );
-  const other = (
-    <Specimen
-      className={undefined}
-      text={text.text}
-      declarations={[...text.declarations, ...oneLine]}
-      ground="transparent"
-    />
-  );
-  const gap = <div style={{ fontSize: slip.sizePx, height: value }} />;
-  return (
-    <div
-      className={styles.beside}
-      style={{ background: typeof ground === "string" ? ground : `linear-gradient(${ground[0]}, ${ground[1]})` }}
-    >
-      {side === "before" ? other : own}
-      {gap}
-      {side === "before" ? own : other}
-    </div>
-  );
-}
-
-const oneLine = [
-  ["white-space", "nowrap"],
-  ["overflow", "hidden"],
-  ["text-indent", "0"],
-] as const;
-
-/** A value that is only known on the page, as it comes out there. */
-function resolved(value: string, computed: string | null | undefined): string {
-  return /\b(?:var|env|attr|if|sibling-\w+)\(/i.test(value) ? (computed ?? value) : value;
-}
-
-/** The picked words with one property set otherwise, on their true ground. */
-function TrialSpecimen({
-  slip,
-  property,
-  value,
-  wraps,
-  width,
-}: {
-  slip: Slip;
-  property: string;
-  value: string;
-  wraps: boolean;
-  width: number | null;
-}) {
-  const [broken, setBroken] = useState<Broken | null>(null);
-  const isGround = property === "background-color";
-  const declarations: Declarations = [
-    ...slip.specimen,
-    ["color", property === "opacity" ? (slip.rows.find(({ id }) => id === "ink")?.computed ?? slip.ink) : slip.ink],
-    ["margin", "0"],
-    ["max-height", "100%"],
-    ["overflow", "hidden"],
-    ["text-indent", "0"],
-    ...(wraps ? [] : [["white-space", "nowrap"] as const]),
-    ...(isGround ? [] : [[property, value] as const]),
-  ];
+/** Another value, alone or with one of another row beside it. */
+function AddTrial({ row, slip, onAdd }: { row: SlipRowValue; slip: Slip; onAdd(text: string): void }) {
+  const [typed, setTyped] = useState("");
+  const [beside, setBeside] = useState<{ property: string; value: string } | null>(null);
+  const others = slip.rows.filter(({ id, part }) => id !== row.id && part === undefined);
+  const text = [typed.trim(), beside?.value.trim() && `${beside.property}: ${beside.value.trim()}`]
+    .filter(Boolean)
+    .join("; ");
+  const isWhole = typed.trim() !== "" && candidateDeclarations(row.property, text).length > 0;
+  const add = () => {
+    if (!isWhole) return;
+    onAdd(text);
+    setTyped("");
+    if (beside) setBeside({ ...beside, value: "" });
+  };
+  const onKeyDown = (event: React.KeyboardEvent) => {
+    if (event.key === "Enter") add();
+    event.stopPropagation();
+  };
   return (
     <>
-      <Specimen
-        className={styles.specimen}
-        text={slip.text}
-        declarations={declarations}
-        ground={isGround ? value : (slip.ground.range ?? slip.ground.css)}
-        onDrawn={(line) => setBroken(width === null ? null : brokenWithin(line, width))}
+      <input
+        aria-label={`Add a trial of ${row.label.toLowerCase()}`}
+        className="mono"
+        value={typed}
+        placeholder="add a value"
+        spellCheck={false}
+        onChange={({ target: { value } }) => setTyped(value)}
+        onKeyDown={onKeyDown}
       />
-      {broken && (
-        <span className={styles.lines}>
-          {plural(broken.lines, "line")},{" "}
-          {broken.lines > 1 ? `about ${Math.round(slip.text.length / broken.lines)}` : slip.text.length} ch,{" "}
-          {Math.round(broken.width)} px
-        </span>
+      {beside ? (
+        <>
+          <select
+            aria-label="Tried with it"
+            value={beside.property}
+            onChange={({ target: { value } }) => setBeside({ ...beside, property: value })}
+          >
+            {others.map(({ id, label, property }) => (
+              <option key={id} value={property}>
+                with {label.toLowerCase()}
+              </option>
+            ))}
+          </select>
+          <input
+            aria-label="Its value"
+            className="mono"
+            value={beside.value}
+            spellCheck={false}
+            onChange={({ target: { value } }) => setBeside({ ...beside, value })}
+            onKeyDown={onKeyDown}
+          />
+        </>
+      ) : (
+        <button
+          type="button"
+          className="text-button"
+          onClick={() => setBeside({ property: usualBeside[row.id] ?? others[0]!.property, value: "" })}
+        >
+          with another setting
+        </button>
       )}
+      <button type="button" className="text-button" onClick={add} disabled={!isWhole}>
+        Add
+      </button>
     </>
   );
 }
 
-interface Broken {
-  lines: number;
-  /** Of the longest line, px. */
-  width: number;
+/** What is most often chosen together. */
+const usualBeside: Readonly<Record<string, string>> = {
+  size: "line-height",
+  leading: "font-size",
+  stack: "font-weight",
+  weight: "font-family",
+  ink: "background-color",
+  ground: "color",
+};
+
+/** What contrast each candidate comes to. */
+function useContrasts(
+  { ref: picked }: Slip,
+  candidates: TrialSet["candidates"],
+): readonly (TrialContrast | null)[] | null {
+  const conditions = useWorkspace((state) => state.conditions);
+  const all = candidates.every(({ edits }) => edits.length > 0) && candidates.map(({ edits }) => edits);
+  return useAnswered("trialContrasts", all ? [picked, all, conditions] : null)?.answer ?? null;
 }
 
-/** How a specimen breaks in a width, px: it is set once more, out of sight. */
-function brokenWithin(line: HTMLElement, width: number): Broken {
-  const probe = line.cloneNode(true) as HTMLElement;
-  probe.style.cssText += `; position: absolute; visibility: hidden; width: ${width}px; max-height: none; white-space: normal`;
-  line.parentNode!.append(probe);
-  const range = document.createRange();
-  range.selectNodeContents(probe);
-  const rects = [...range.getClientRects()];
-  probe.remove();
-  return {
-    lines: new Set(rects.map(({ top }) => Math.round(top))).size,
-    width: Math.max(0, ...rects.map((rect) => rect.width)),
-  };
+function SeenFigures({ lines, longest, width }: Seen) {
+  return (
+    <>
+      {plural(lines, "line")}, {longest} ch, {Math.round(width)} px
+    </>
+  );
 }

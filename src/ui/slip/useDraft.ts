@@ -1,13 +1,24 @@
 "use client";
 
 import { useEffect, useRef, useState } from "react";
-import type { Edit, Judged, Plan, Slip, SlipRowValue, Target } from "@/core";
+import {
+  candidateDeclarations,
+  type Edit,
+  type Judged,
+  type Plan,
+  type Slip,
+  type SlipRowValue,
+  type Target,
+} from "@/core";
 import type { PlanResult } from "@/engine/protocol";
 import { useEngine, useWorkspace } from "../workspace/context";
 import { unwaited } from "../shared/unwaited";
 
 /** What came of the value tried: refused, or ready with what it would touch. */
 export type Verdict = { kind: "refused"; reason: string } | { kind: "ready"; plan: Plan; judged: Judged } | null;
+
+/** Whether a text is one value, or may hold more declarations after it. */
+export type Reading = "value" | "candidate";
 
 /** A row's value while it is tried: the text and all controls are one. */
 export interface Draft {
@@ -16,12 +27,22 @@ export interface Draft {
   tried: boolean;
   verdict: Verdict;
   /** Shows a value on the page without writing it. */
-  attempt(value: string): void;
-  write(value: string): Promise<void>;
+  attempt(value: string, reading?: Reading): void;
+  write(value: string, reading?: Reading): Promise<void>;
   putBack(): void;
 }
 
 const nowhere = "There is no rule, element or sheet to write this to.";
+
+/** The edits that write a candidate; null where there is nowhere to write it. What is set on another ground goes there. */
+export function editsOfCandidate(row: SlipRowValue, slip: Slip, target: Target | null, text: string): Edit[] | null {
+  const edits = candidateDeclarations(row.property, text).flatMap(([property, value]): Edit[] => {
+    const own = slip.rows.find((one) => one.property === property)?.ownTarget ?? target;
+    const at = property === row.property ? target : own;
+    return at ? [{ kind: "declare", target: at, property, value, place: slip.ref }] : [];
+  });
+  return edits.length > 0 ? edits : null;
+}
 
 export function useDraft(row: SlipRowValue, slip: Slip, target: Target | null): Draft {
   const engine = useEngine();
@@ -34,9 +55,25 @@ export function useDraft(row: SlipRowValue, slip: Slip, target: Target | null): 
   const writing = useRef(-1);
   const written = row.written ?? "";
 
-  const editFor = (value: string): Edit | null =>
-    target && { kind: "declare", target, property: row.property, value, place: slip.ref };
+  /** What would be written, or why it cannot be. */
+  const editFor = async (value: string, reading: Reading): Promise<{ edit: Edit } | { reason: string }> => {
+    const declarations = reading === "candidate" ? candidateDeclarations(row.property, value) : [];
+    const isSingle = declarations.length < 2;
+    for (const [property, one] of isSingle ? [[row.property, value] as const] : declarations) {
+      const reason = await engine.check(property, one);
+      if (reason !== null) return { reason };
+    }
+    if (isSingle)
+      return target
+        ? { edit: { kind: "declare", target, property: row.property, value, place: slip.ref } }
+        : { reason: nowhere };
+    const edits = editsOfCandidate(row, slip, target, value);
+    if (edits?.length !== declarations.length) return { reason: nowhere };
+    const { changes, problem } = await engine.combine(edits);
+    return problem === null ? { edit: { kind: "text", changes } } : { reason: problem };
+  };
 
+  const read = useRef<Reading>("value");
   const consider = async (value: string) => {
     const mine = (turn.current += 1);
     const current = () => mine === turn.current;
@@ -45,19 +82,18 @@ export function useDraft(row: SlipRowValue, slip: Slip, target: Target | null): 
       if (current()) setVerdict(null);
       return;
     }
-    const reason = await engine.check(row.property, value);
+    const asked = await editFor(value, read.current);
     if (!current()) return;
-    const edit = reason === null ? editFor(value) : null;
-    if (!edit) {
+    if ("reason" in asked) {
       unwaited(rehearse(null));
-      setVerdict({ kind: "refused", reason: reason ?? nowhere });
+      setVerdict({ kind: "refused", reason: asked.reason });
       return;
     }
     const say = ({ plan, judged, problem }: PlanResult) => {
       if (current())
         setVerdict(plan ? { kind: "ready", plan, judged: judged! } : { kind: "refused", reason: problem! });
     };
-    say(await rehearse(edit, say));
+    say(await rehearse(asked.edit, say));
   };
 
   // What is tried is judged anew when it would be written somewhere else.
@@ -76,7 +112,7 @@ export function useDraft(row: SlipRowValue, slip: Slip, target: Target | null): 
     unwaited(rehearse(null));
   };
 
-  const write = async (value: string) => {
+  const write = async (value: string, reading: Reading = "value") => {
     if (value === written) return putBack();
     const mine = (turn.current += 1);
     writing.current = mine;
@@ -87,17 +123,17 @@ export function useDraft(row: SlipRowValue, slip: Slip, target: Target | null): 
       setVerdict(said);
     };
     setText(value);
-    const reason = await engine.check(row.property, value);
-    const edit = reason === null ? editFor(value) : null;
-    if (!edit) return settle(value, { kind: "refused", reason: reason ?? nowhere });
-    const { plan, problem } = await writeEdit(edit, `${row.property}: ${value}`);
+    const asked = await editFor(value, reading);
+    if ("reason" in asked) return settle(value, { kind: "refused", reason: asked.reason });
+    const { plan, problem } = await writeEdit(asked.edit, `${row.property}: ${value}`);
     settle(plan ? null : value, plan ? null : { kind: "refused", reason: problem! });
   };
 
-  const attempt = (value: string) => {
+  const attempt = (value: string, reading: Reading = "value") => {
+    read.current = reading;
     setText(value);
     unwaited(consider(value));
   };
 
-  return { value: text ?? written, tried: text !== null, verdict, attempt, write, putBack };
+  return { value: text ?? written, tried: text !== null && text !== written, verdict, attempt, write, putBack };
 }

@@ -22,7 +22,7 @@ const properties: Readonly<Record<string, string>> = {
 };
 
 /** The axes of a variable font of the site: its width, or all that have no property of their own. */
-export function AxesChapter({ row, slip, draft, places, shown }: ChapterProps) {
+export function AxesChapter({ row, slip, draft, target, places }: ChapterProps) {
   const setting = useSetting(slip, places, row.longhand);
   const member = setting?.stack?.members.find(({ axes }) => axes.length > 0);
   if (!member) return <p className="quiet">No font file of this stack has axes: it does nothing here.</p>;
@@ -37,7 +37,7 @@ export function AxesChapter({ row, slip, draft, places, shown }: ChapterProps) {
           row={row}
           slip={slip}
           draft={draft}
-          shown={shown}
+          target={target}
           proposed={stepsOf(axis).map((value) => `${value}%`)}
         />
       </div>
@@ -72,7 +72,7 @@ export function AxesChapter({ row, slip, draft, places, shown }: ChapterProps) {
           row={row}
           slip={slip}
           draft={draft}
-          shown={shown}
+          target={target}
           proposed={[
             ...new Set([
               row.written ?? row.computed,

@@ -46,7 +46,7 @@ const black: Color = { space: "srgb", channels: [0, 0, 0], alpha: 1 };
 const mostTracks = 6;
 
 export function ColorChapter(props: ChapterProps) {
-  const { row, slip, draft, places } = props;
+  const { row, slip, target, draft, places } = props;
   const color = useMemo(
     () => parseColor(draft.value) ?? parseColor(row.computed) ?? black,
     [draft.value, row.computed],
@@ -85,13 +85,7 @@ export function ColorChapter(props: ChapterProps) {
         onWrite={(one) => unwaited(draft.write(spell(one)))}
         onPutBack={draft.putBack}
       />
-      <Trials
-        row={row}
-        slip={slip}
-        draft={draft}
-        proposed={proposed.slice(0, 5)}
-        figures={(value) => <Figure value={value} against={against} />}
-      />
+      <Trials row={row} slip={slip} draft={draft} target={target} proposed={proposed.slice(0, 5)} />
       <details className={styles.more}>
         <summary>Colours of the site</summary>
         <ul className={styles.colors} aria-label="Colours of the site">

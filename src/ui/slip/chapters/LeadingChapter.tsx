@@ -19,7 +19,7 @@ function heirWords({ role, sizePx, leadingPx, places }: Heir): string {
 
 const steps = [1, 1.15, 1.3, 1.45, 1.6];
 
-export function LeadingChapter({ row, slip, draft, places, shown }: ChapterProps) {
+export function LeadingChapter({ row, slip, draft, target, places }: ChapterProps) {
   const setting = useSetting(slip, places, "line-height");
   const write = useWorkspace((state) => state.write);
   if (!setting) return null;
@@ -93,8 +93,7 @@ export function LeadingChapter({ row, slip, draft, places, shown }: ChapterProps
         row={row}
         slip={slip}
         draft={draft}
-        shown={shown}
-        lines={2}
+        target={target}
         proposed={[
           ...new Set([written || plain, ...steps.filter((step) => Math.abs(step - ratio) > 0.04).map(inUnit)]),
         ].slice(0, 5)}

@@ -34,7 +34,7 @@ const labels: Readonly<Record<(typeof lineKinds)[number], string>> = {
 const trials = ["none", "underline", "underline dotted", "underline 2px", "underline overline"];
 
 /** Lines under, over and through; and how a link looks in each of its states. */
-export function LinesChapter({ row, slip, target, draft, shown }: ChapterProps) {
+export function LinesChapter({ row, slip, target, draft }: ChapterProps) {
   const parts = decorationParts(draft.value || row.computed);
   const set = (more: Partial<DecorationParts>) => draft.attempt(writeDecoration({ ...parts, ...more }));
   const toggle = (line: string) =>
@@ -79,7 +79,7 @@ export function LinesChapter({ row, slip, target, draft, shown }: ChapterProps) 
         row={row}
         slip={slip}
         draft={draft}
-        shown={shown}
+        target={target}
         proposed={[...new Set([row.written ?? row.computed, ...trials])].slice(0, 5)}
       />
       {dangling && (

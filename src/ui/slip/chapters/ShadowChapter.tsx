@@ -28,8 +28,8 @@ export function ShadowChapter({ row, slip, target, draft }: ChapterProps) {
         row={row}
         slip={slip}
         draft={draft}
+        target={target}
         proposed={[...new Set([row.written ?? row.computed, ...trials[row.id]!])].slice(0, 5)}
-        judgedIn={row.id === "opacity" ? target : null}
       />
       {row.id === "opacity" && Number.parseFloat(value) < 1 && (
         <Doubt>

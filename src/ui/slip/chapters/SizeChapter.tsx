@@ -2,7 +2,7 @@
 
 import { InputNumber } from "antd";
 import { useState } from "react";
-import { fluidSize, keywordSizes, neededRatio, pxPerUnit, sizeIn, sizeUnits, unitOf, type SizeUnit } from "@/core";
+import { fluidSize, keywordSizes, pxPerUnit, sizeIn, sizeUnits, unitOf, type SizeUnit } from "@/core";
 import { useStyleTable } from "../../workspace/answers";
 import { useWorkspace } from "../../workspace/context";
 import { showNumber, showPx } from "../../shared/numbers";
@@ -17,7 +17,7 @@ import { unwaited } from "../../shared/unwaited";
 const narrow = 360;
 const steps = [0.8, 0.9, 1, 1.15, 1.33];
 
-export function SizeChapter({ row, slip, draft, places, shown }: ChapterProps) {
+export function SizeChapter({ row, slip, draft, target, places }: ChapterProps) {
   const setting = useSetting(slip, places, "font-size");
   const conditions = useWorkspace((state) => state.conditions);
   const table = useStyleTable();
@@ -37,7 +37,6 @@ export function SizeChapter({ row, slip, draft, places, shown }: ChapterProps) {
       : null;
   const monospace = setting.stack?.members.length === 1 && setting.stack.members[0]!.name === "monospace";
   const keywords = keywordSizes(setting.parent, conditions.rootSize, monospace);
-  const weight = Number(slip.rows.find(({ id }) => id === "weight")?.computed ?? 400);
   return (
     <div className={styles.chapter}>
       <Spellings
@@ -50,7 +49,7 @@ export function SizeChapter({ row, slip, draft, places, shown }: ChapterProps) {
         row={row}
         slip={slip}
         draft={draft}
-        shown={shown}
+        target={target}
         proposed={[...new Set(proposed)]}
         sets={
           sizes.length > 1
@@ -70,7 +69,7 @@ export function SizeChapter({ row, slip, draft, places, shown }: ChapterProps) {
         }
         figures={(value) => {
           const px = pxOf(value, basis);
-          return px === null ? null : <span>needs {neededRatio(px, weight)}</span>;
+          return px === null ? null : unitOf(value) === "px" ? sizeIn(px, "rem", basis) : `${showPx(px)} px`;
         }}
       />
       <details className={styles.more}>

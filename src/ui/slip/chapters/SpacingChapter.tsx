@@ -1,7 +1,7 @@
 "use client";
 
 import { useMemo } from "react";
-import { linesOf, neighbourOf } from "@/preview/measure";
+import { linesOf } from "@/preview/measure";
 import { showNumber } from "../../shared/numbers";
 import { Trials } from "../Trials";
 import { useSetting } from "../useSetting";
@@ -24,7 +24,7 @@ const trials: Readonly<Record<string, readonly string[]>> = {
 };
 
 /** Spacing, case, indent, the place of lines, alignment, hyphens and the room above and below. */
-export function SpacingChapter({ row, slip, draft, places, shown }: ChapterProps) {
+export function SpacingChapter({ row, slip, draft, target, places, shown }: ChapterProps) {
   const setting = useSetting(slip, places, row.longhand);
   const { index } = slip.ref;
   const isMargin = row.id === "above" || row.id === "below";
@@ -34,14 +34,9 @@ export function SpacingChapter({ row, slip, draft, places, shown }: ChapterProps
     () => (shown && row.id === "alignment" ? linesOf(shown.page, index) : null),
     [shown, row.id, index],
   );
-  const neighbour = useMemo(
-    () => (shown && isMargin ? neighbourOf(shown.page, index, side) : null),
-    [shown, isMargin, index, side],
-  );
   if (!setting) return null;
   const { size, leading } = setting;
   const px = Number.parseFloat(row.computed);
-  const beside = neighbour && ({ side, text: neighbour } as const);
   const running = slip.text.length > 60;
   const value = draft.value || row.computed;
   const computed = (id: string) => slip.rows.find((one) => one.id === id)?.computed ?? "";
@@ -64,9 +59,8 @@ export function SpacingChapter({ row, slip, draft, places, shown }: ChapterProps
         row={row}
         slip={slip}
         draft={draft}
-        shown={isMargin ? null : shown}
-        lines={2}
-        beside={beside}
+        target={target}
+        side={side}
         proposed={[...new Set([row.written ?? row.computed, ...trials[row.id]!])].slice(0, 5)}
         figures={(one) => (one.endsWith("em") ? <span>{showNumber(Number.parseFloat(one) * size, 2)} px</span> : null)}
       />

@@ -27,7 +27,7 @@ import { unwaited } from "../../shared/unwaited";
 const genericNames = ["serif", "sans-serif", "monospace", "system-ui", "cursive"];
 
 /** The stack member by member: order, faults, who gets what, and how the faces compare. */
-export function StackChapter({ row, slip, draft, places, shown }: ChapterProps) {
+export function StackChapter({ row, slip, draft, target, places }: ChapterProps) {
   const setting = useSetting(slip, places, "font-family");
   const own = useWorkspace((state) => state.ownFamilies);
   const stacks = stacksOf(useStyleTable() ?? []);
@@ -177,7 +177,7 @@ export function StackChapter({ row, slip, draft, places, shown }: ChapterProps) 
           row={row}
           slip={slip}
           draft={draft}
-          shown={shown}
+          target={target}
           proposed={[
             ...new Set([draft.tried ? (row.written ?? row.computed) : draft.value || row.computed, ...stacks]),
           ].slice(0, 4)}

@@ -28,7 +28,7 @@ const trials: Readonly<Record<string, readonly string[]>> = {
 };
 
 /** Weight, slope and small capitals: what the faces of the stack really have, and what would be made up. */
-export function WeightChapter({ row, slip, target, draft, places, shown }: ChapterProps) {
+export function WeightChapter({ row, slip, target, draft, places }: ChapterProps) {
   const setting = useSetting(slip, places, row.longhand);
   const members = setting?.stack?.members ?? [];
   const own = members.filter(({ source, problem }) => source === "site" && !problem).map(({ name }) => name);
@@ -41,9 +41,8 @@ export function WeightChapter({ row, slip, target, draft, places, shown }: Chapt
         row={row}
         slip={slip}
         draft={draft}
-        shown={shown}
+        target={target}
         proposed={[...new Set([...(row.id === "weight" ? [] : [row.written ?? row.computed]), ...trials[row.id]!])]}
-        judgedIn={row.id === "weight" ? target : null}
         figures={(value) => (row.id === "weight" ? <span>{names[Number(value)]}</span> : null)}
       />
       <table className={styles.faces}>

@@ -3,6 +3,7 @@ import { AxesChapter } from "./AxesChapter";
 import { ColorChapter } from "./ColorChapter";
 import { LeadingChapter } from "./LeadingChapter";
 import { LinesChapter } from "./LinesChapter";
+import { PlainChapter } from "./PlainChapter";
 import { ShadowChapter } from "./ShadowChapter";
 import { SizeChapter } from "./SizeChapter";
 import { SpacingChapter } from "./SpacingChapter";
@@ -20,12 +21,20 @@ export const chapters: Readonly<Record<string, ComponentType<ChapterProps>>> = {
   width: AxesChapter,
   axes: AxesChapter,
   caps: WeightChapter,
+  numerals: PlainChapter,
+  ligatures: PlainChapter,
+  kerning: PlainChapter,
+  raised: PlainChapter,
+  stroke: PlainChapter,
   "letter-spacing": SpacingChapter,
   "word-spacing": SpacingChapter,
   case: SpacingChapter,
   indent: SpacingChapter,
   alignment: SpacingChapter,
   hyphens: SpacingChapter,
+  breaks: PlainChapter,
+  wrapping: PlainChapter,
+  overflow: PlainChapter,
   above: SpacingChapter,
   below: SpacingChapter,
   lines: LinesChapter,

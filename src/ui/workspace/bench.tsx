@@ -1,0 +1,75 @@
+"use client";
+
+/** What is on trial: put there by a row of the slip, and shown where the page stands. */
+import { createContext, useCallback, useContext, useMemo, useState, type ReactNode } from "react";
+import type { Conditions, Edit, ElementRef, TrialContrast } from "@/core";
+
+export interface Candidate {
+  /** As typed: a value, or a value and more declarations. Tells it from the others. */
+  text: string;
+  edits: readonly Edit[];
+  /** What else it is shown under than what the page is. */
+  conditions?: Conditions;
+}
+
+export interface TrialSet {
+  /** What is tried, in words: "size". */
+  label: string;
+  subject: ElementRef;
+  /** Selector of the subject, as the slip has it. */
+  selector: string;
+  candidates: readonly Candidate[];
+  /** The text of the candidate that is chosen. */
+  chosen: string;
+  /** The text that is written now. */
+  written: string;
+  /** Where the lines beside the text are taken from. */
+  side: "before" | "after";
+  contrasts: readonly (TrialContrast | null)[] | null;
+  /** What matters about a candidate. */
+  figures(text: string): ReactNode;
+  choose(text: string): void;
+  /** Enter, Escape, Delete and the arrows. @returns the place of the candidate to go to; null where it is none of them */
+  onKey(event: React.KeyboardEvent, at: number): number | null;
+  /** Back to the page. */
+  leave(): void;
+}
+
+/** What a candidate comes to on the page. */
+export interface Seen {
+  lines: number;
+  /** Characters of the longest line. */
+  longest: number;
+  /** Of the longest line, CSS px. */
+  width: number;
+}
+
+interface Bench {
+  /** Null while the page itself stands there. */
+  set: TrialSet | null;
+  put(set: TrialSet | null): void;
+  seen: ReadonlyMap<string, Seen>;
+  see(text: string, seen: Seen | null): void;
+}
+
+const BenchContext = createContext<Bench | null>(null);
+
+export function BenchProvider({ children }: { children: ReactNode }) {
+  const [set, setSet] = useState<TrialSet | null>(null);
+  const [seen, setSeen] = useState<ReadonlyMap<string, Seen>>(new Map());
+  const put = useCallback((next: TrialSet | null) => {
+    setSet(next);
+    if (!next) setSeen(new Map());
+  }, []);
+  const see = useCallback((text: string, one: Seen | null) => {
+    setSeen((known) => new Map([...known, ...(one ? [[text, one] as const] : [])]));
+  }, []);
+  const bench = useMemo(() => ({ set, put, seen, see }), [set, put, seen, see]);
+  return <BenchContext value={bench}>{children}</BenchContext>;
+}
+
+export function useBench(): Bench {
+  const bench = useContext(BenchContext);
+  if (!bench) throw new Error("There is no bench here.");
+  return bench;
+}
