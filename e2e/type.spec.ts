@@ -138,6 +138,15 @@ test("a link's hover is styled beside its other states", async ({ page }) => {
   const states = slip(page).getByRole("group", { name: "States of the link" });
   await states.getByRole("button", { name: /hover/ }).click();
   await expect(link).toHaveCSS("text-decoration-line", "underline");
+  // All of them stand on the page, in their sentence.
+  const onPage = page.getByRole("radiogroup", { name: "Trials of link state on the page" }).getByRole("radio");
+  await expect(onPage).toHaveCount(5);
+  const shownAt = (at: number) => onPage.nth(at).frameLocator("iframe").getByRole("link", { name: "foot passengers" });
+  await expect(shownAt(0)).toHaveCSS("text-decoration-line", "none");
+  await expect(shownAt(2)).toHaveCSS("text-decoration-line", "underline");
+  await expect(onPage.nth(2)).toBeChecked();
+  await page.getByRole("main", { name: "Page" }).getByRole("button", { name: "Back to the page" }).click();
+  await expect(onPage).toHaveCount(0);
   await slip(page).getByRole("checkbox", { name: "over" }).check();
   await expect(link).toHaveCSS("text-decoration-line", /underline overline/);
   await slip(page).getByRole("button", { name: "Write", exact: true }).first().click();

@@ -42,7 +42,6 @@ import type {
   StandsOn,
   StoredFile,
   StyleRow,
-  Target,
   TargetOption,
   TextChange,
   TextLook,

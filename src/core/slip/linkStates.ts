@@ -5,6 +5,7 @@ import { styledPage } from "../cascade/styledPages";
 import { computedValue } from "../cascade/style";
 import { contrastRatio } from "../color/contrast";
 import { cssColor } from "../color/format";
+import type { Verdict } from "../ground/types";
 import { ownWords } from "../source/html/document";
 import { textFile, type Site } from "../source/site";
 import { legibilityOn, type Layouts } from "../text/textStyles";
@@ -18,6 +19,8 @@ export interface LinkLook {
   ink: string;
   ground: string;
   ratio: number;
+  needs: number;
+  verdict: Verdict;
   /** As the `text-decoration` shorthand has it, computed. */
   lines: string;
 }
@@ -45,11 +48,11 @@ export function linkLooks(
   const states = linkStates.map((state): LinkLook => {
     const page = pageIn(state);
     const own = page.styles[index]!;
-    const { ink, ground, ratio } = legibilityOn(page, own, layouts);
+    const { ink, ground, ratio, needs, verdict } = legibilityOn(page, own, layouts);
     const lines = ["line", "style", "color", "thickness"]
       .map((part) => computedValue(own, `text-decoration-${part}`))
       .join(" ");
-    return { state, ink: cssColor(ink), ground: cssColor(ground.color), ratio, lines };
+    return { state, ink: cssColor(ink), ground: cssColor(ground.color), ratio, needs, verdict, lines };
   });
   const { parent } = style;
   const isBare =

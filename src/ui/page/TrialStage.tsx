@@ -1,7 +1,8 @@
 "use client";
 
 import { useEffect, useRef, useState } from "react";
-import { frameSandbox, showPage } from "@/preview/frame";
+import type { PageView } from "@/engine/protocol";
+import { frameSandbox, showPage, type ShownPage } from "@/preview/frame";
 import { linesOf } from "@/preview/measure";
 import { settle } from "@/preview/settle";
 import { stripOf } from "@/preview/strip";
@@ -71,6 +72,7 @@ export function TrialStage({ set, left, width }: { set: TrialSet; left: number; 
                 <Strip
                   candidate={candidate}
                   set={set}
+                  isChosen={index === at}
                   onSeen={(one) => {
                     see(text, one);
                     setReady((count) => Math.max(count, index + 2));
@@ -88,12 +90,13 @@ export function TrialStage({ set, left, width }: { set: TrialSet; left: number; 
 interface StripProps {
   candidate: Candidate;
   set: Pick<TrialSet, "subject" | "side">;
+  isChosen: boolean;
   /** Told what it comes to, null where the text is not shown. */
   onSeen(seen: Seen | null): void;
 }
 
 /** The page with one candidate, as much of it as the text is judged in. */
-function Strip({ candidate, set: { subject, side }, onSeen }: StripProps) {
+function Strip({ candidate, set: { subject, side }, isChosen, onSeen }: StripProps) {
   const engine = useEngine();
   const pageConditions = useWorkspace((state) => state.conditions);
   const edition = useWorkspace((state) => state.edition);
@@ -102,6 +105,8 @@ function Strip({ candidate, set: { subject, side }, onSeen }: StripProps) {
   const frame = useRef<HTMLIFrameElement>(null);
   const [cut, setCut] = useState<{ offset: number; height: number } | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  const [passing, setPassing] = useState<Passing | null>(null);
+  usePassing(passing, isChosen && !conditions.reducedMotion);
   const latest = useRef({ candidate, onSeen });
   useEffect(() => {
     latest.current = { candidate, onSeen };
@@ -111,7 +116,8 @@ function Strip({ candidate, set: { subject, side }, onSeen }: StripProps) {
   useEffect(() => {
     let current = true;
     const show = async () => {
-      const made = await engine.combine([...latest.current.candidate.edits]);
+      const { edits, from } = latest.current.candidate;
+      const made = edits.length > 0 ? await engine.combine([...edits]) : { changes: [], problem: null };
       if (!current || !frame.current) return;
       if (made.problem !== null) {
         setProblem(made.problem);
@@ -119,6 +125,7 @@ function Strip({ candidate, set: { subject, side }, onSeen }: StripProps) {
         return;
       }
       const view = await engine.variant(path, made.changes, conditions);
+      const before = from ? await engine.variant(path, made.changes, from) : null;
       if (!current || !frame.current) return;
       const page = await showPage(frame.current, view);
       const { document } = page;
@@ -126,6 +133,7 @@ function Strip({ candidate, set: { subject, side }, onSeen }: StripProps) {
       await document.fonts.ready;
       if (!current) return;
       setProblem(null);
+      setPassing(before && { page, before, view });
       const strip = stripOf(page, index, side);
       if (strip) {
         const window = document.defaultView!;
@@ -159,4 +167,28 @@ function Strip({ candidate, set: { subject, side }, onSeen }: StripProps) {
       />
     </div>
   );
+}
+
+/** A page that comes from one look to another. */
+interface Passing {
+  page: ShownPage;
+  before: PageView;
+  view: PageView;
+}
+
+/** Shows how the one passes into the other, as the sheets let it; for readers who wish for less motion it is there at once. */
+function usePassing(passing: Passing | null, plays: boolean): void {
+  useEffect(() => {
+    if (!passing || !plays || matchMedia("(prefers-reduced-motion: reduce)").matches) return;
+    const { page, before, view } = passing;
+    const { document } = page;
+    page.dress({ ...before, unstyled: false });
+    settle(document);
+    const frame = requestAnimationFrame(() => page.dress({ ...view, unstyled: false }));
+    return () => {
+      cancelAnimationFrame(frame);
+      page.dress({ ...view, unstyled: false });
+      settle(document);
+    };
+  }, [passing, plays]);
 }

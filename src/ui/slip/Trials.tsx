@@ -1,6 +1,6 @@
 "use client";
 
-import { useEffect, useRef, useState, type ReactNode } from "react";
+import { useRef, useState, type ReactNode } from "react";
 import { candidateDeclarations, type Slip, type SlipRowValue, type Target, type TrialContrast } from "@/core";
 import { plural } from "../shared/numbers";
 import { unwaited } from "../shared/unwaited";
@@ -10,6 +10,7 @@ import { useBench, type Seen, type TrialSet } from "../workspace/bench";
 import { useWorkspace } from "../workspace/context";
 import styles from "./Trials.module.css";
 import { editsOfCandidate, type Draft } from "./useDraft";
+import { usePutOnPage } from "./usePutOnPage";
 
 interface Props {
   row: SlipRowValue;
@@ -147,27 +148,6 @@ export function Trials({ row, slip, draft, target, proposed, sets = [], figures,
       </div>
     </div>
   );
-}
-
-/** Keeps what stands on the page in step with the rows, for as long as it stands there. */
-function usePutOnPage(onPage: boolean, set: TrialSet): void {
-  const { put } = useBench();
-  const latest = useRef(set);
-  useEffect(() => {
-    latest.current = set;
-  });
-  const key = JSON.stringify([set.candidates, set.chosen, set.written, set.contrasts, set.subject]);
-  useEffect(() => {
-    if (!onPage) return;
-    put({
-      ...latest.current,
-      figures: (text) => latest.current.figures(text),
-      choose: (text) => latest.current.choose(text),
-      onKey: (event, at) => latest.current.onKey(event, at),
-      leave: () => latest.current.leave(),
-    });
-  }, [onPage, key, put]);
-  useEffect(() => (onPage ? () => put(null) : undefined), [onPage, put]);
 }
 
 /** Another value, alone or with one of another row beside it. */

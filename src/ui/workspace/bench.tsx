@@ -10,6 +10,8 @@ export interface Candidate {
   edits: readonly Edit[];
   /** What else it is shown under than what the page is. */
   conditions?: Conditions;
+  /** What it passes from, as the sheets let it: shown whenever it is chosen. */
+  from?: Conditions;
 }
 
 export interface TrialSet {

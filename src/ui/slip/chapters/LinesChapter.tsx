@@ -19,7 +19,9 @@ import { Problem } from "../../shared/Problem";
 import { Prose } from "../../shared/Prose";
 import { useAnswer } from "../../workspace/answers";
 import { useEngine, useWorkspace } from "../../workspace/context";
+import { VerdictOf } from "../../shared/VerdictOf";
 import { Trials } from "../Trials";
+import { usePutOnPage } from "../usePutOnPage";
 import type { Draft } from "../useDraft";
 import { Doubt } from "./parts";
 import type { ChapterProps } from "./types";
@@ -140,26 +142,61 @@ const stateNames: Readonly<Record<LinkState, string>> = {
   active: "active",
 };
 
-/** The link in all its states side by side; a click looks at it in that state, and edits then go to its rule. */
-function States({ slip: { ref, text } }: { slip: Slip }) {
+/** The link in all its states; a click shows them on the page, in their sentence, and edits then go to that state's rule. */
+function States({ slip: { ref, selector } }: { slip: Slip }) {
   const conditions = useWorkspace((state) => state.conditions);
   const setConditions = useWorkspace((state) => state.setConditions);
   const { page, index } = ref;
   const looks = useAnswer("linkLooks", { page, index }, conditions);
-  const now = conditions.forced[page]?.[index]?.at(-1) ?? "rest";
-  const look = (state: LinkState) =>
-    unwaited(setConditions({ forced: state === "rest" ? {} : { [page]: { [index]: [state] } } }));
+  const [onPage, setOnPage] = useState(false);
+  const states = looks?.states ?? [];
+  const now = (conditions.forced[page]?.[index]?.at(-1) ?? "rest") as LinkState;
+  const forcedTo = (state: LinkState) => (state === "rest" ? {} : { [page]: { [index]: [state] } });
+  const look = (state: LinkState) => {
+    setOnPage(true);
+    unwaited(setConditions({ forced: forcedTo(state) }));
+  };
+  const onKey = (event: React.KeyboardEvent, at: number): number | null => {
+    const by: Record<string, number> = { ArrowDown: 1, ArrowUp: -1 };
+    if (event.key === "Escape") setOnPage(false);
+    else if (!(event.key in by)) return null;
+    event.preventDefault();
+    event.stopPropagation();
+    const next = (at + (by[event.key] ?? 0) + states.length) % states.length;
+    if (event.key in by) look(states[next]!.state);
+    return next;
+  };
+  usePutOnPage(onPage && states.length > 0, {
+    label: "link state",
+    subject: ref,
+    selector,
+    candidates: states.map(({ state }) => ({
+      text: stateNames[state],
+      edits: [],
+      conditions: { ...conditions, forced: forcedTo(state) },
+      from: state === "rest" ? undefined : { ...conditions, forced: {} },
+    })),
+    chosen: stateNames[now],
+    written: "",
+    side: "after",
+    contrasts: states,
+    figures: () => null,
+    choose: (text) => look(states.find(({ state }) => stateNames[state] === text)!.state),
+    onKey,
+    leave: () => setOnPage(false),
+  });
   return (
     <>
       <div className={styles.states} role="group" aria-label="States of the link">
-        {looks?.states.map(({ state, ink, ground, ratio, lines }) => (
+        {states.map(({ state, ink, ground, ratio, needs, verdict, lines }) => (
           <button key={state} type="button" aria-pressed={state === now} onClick={() => look(state)}>
-            <span style={{ background: ground }}>
-              <span style={{ color: ink, textDecoration: lines }}>{text.slice(0, 16)}</span>
-            </span>
             <b>{stateNames[state]}</b>
+            <span>
+              <Swatch css={ink} size={10} /> on <Swatch css={ground} size={10} />
+            </span>
+            <span>{lines.startsWith("none") ? "no line" : lines.split(" ")[0]}</span>
             <i>
-              <Swatch css={ink} size={10} /> {showRatio(ratio)}
+              <VerdictOf ratio={ratio} needs={needs} verdict={verdict} />
             </i>
           </button>
         ))}
