@@ -7,7 +7,7 @@ test("hover shows, a click picks, and keys walk to the parent and back", async (
   const heading = shownPage(page).getByRole("heading", { name: "Winter sailings" });
   const box = (await heading.boundingBox())!;
   await page.mouse.move(box.x + 10, box.y + 10);
-  await expect(stage(page).getByText("h2", { exact: true })).toBeVisible();
+  await expect(page.getByRole("main", { name: "Page" }).getByText("h2", { exact: true })).toBeVisible();
   await page.mouse.click(box.x + 10, box.y + 10);
   const picked = page.getByRole("status", { name: "Picked text" });
   await expect(picked).toHaveText("Section heading: Winter sailings");
@@ -60,6 +60,60 @@ test("the dark scheme changes page and figures", async ({ page }) => {
   await page.getByText("Dark", { exact: true }).click();
   await expect(slip(page).getByRole("group", { name: "Ground" })).toContainText("#10191e");
   await expect(shownPage(page).locator("body")).toHaveCSS("background-color", "rgb(16, 25, 30)");
+});
+
+test("a page is seen at 1280 px in a window of 1280, smaller to fit, and a text is picked there", async ({ page }) => {
+  const width = page.getByLabel("Page width in px");
+  await width.fill("1280");
+  await width.press("Enter");
+  const frame = page.locator('iframe[title="The page"]');
+  const scaled = page.getByRole("button", { name: /^at \d+%/ });
+  await expect(scaled).toBeVisible();
+  await expect.poll(() => frame.evaluate((one: HTMLIFrameElement) => one.contentWindow!.innerWidth)).toBe(1280);
+  const box = (await shownPage(page).getByRole("heading", { name: "Winter sailings" }).boundingBox())!;
+  expect((await frame.boundingBox())!.width).toBeLessThan(700);
+  await page.mouse.click(box.x + 20, box.y + box.height / 2);
+  await expect(slip(page).getByRole("heading", { name: "Section heading" })).toBeVisible();
+  // The site's own condition is a notch on the ruler, and a width to go to.
+  await page.getByRole("button", { name: /^\d+ px: .*(?:begins to hold|no longer holds)/ }).click();
+  await expect(width).not.toHaveValue("1280 px");
+  await width.fill("1280");
+  await width.press("Enter");
+  await stage(page).press("t");
+  await expect(page.getByRole("button", { name: "at true size" })).toBeVisible();
+  await expect.poll(async () => (await frame.boundingBox())!.width).toBe(1280);
+});
+
+test("slip and source are folded away, and come back as they were, also after a reload", async ({ page }) => {
+  await page.getByRole("button", { name: "Fold the slip away" }).click();
+  await page.getByRole("button", { name: "Fold the source away" }).click();
+  await expect(slip(page)).toHaveCount(0);
+  await expect(page.getByRole("region", { name: "Source" })).toHaveCount(0);
+  await expect(page.getByLabel("Page width in px")).toHaveValue(/^11\d\d px$/);
+  await page.reload();
+  await expect(stage(page)).toBeVisible();
+  await expect(slip(page)).toHaveCount(0);
+  await page.getByRole("button", { name: "← Slip" }).click();
+  await page.getByRole("button", { name: "↑ Source" }).click();
+  await expect(slip(page)).toBeVisible();
+  await expect(page.getByRole("region", { name: "Source" })).toBeVisible();
+  await expect(page.getByLabel("Page width in px")).toHaveValue(/^6\d\d px$/);
+});
+
+test("all that is set of a heading, and all sections, fit without scrolling", async ({ page }) => {
+  await pickByKeyboard(page, "Winter sailings");
+  for (const name of ["Face", "Colour", "Lines", "Spacing", "Room"])
+    await expect(slip(page).getByRole("region", { name, exact: true })).toBeInViewport({ ratio: 1 });
+  expect(await slip(page).evaluate((panel) => panel.scrollHeight - panel.clientHeight)).toBe(0);
+  // A row that opens stays where it was clicked.
+  const why = (label: string) => slip(page).getByRole("button", { name: new RegExp(`^${label}: .*Why$`) });
+  await why("Stack").click();
+  await expect(why("Stack")).toHaveAttribute("aria-expanded", "true");
+  await why("Ground").scrollIntoViewIfNeeded();
+  const before = (await why("Ground").boundingBox())!.y;
+  await why("Ground").click();
+  await expect(why("Ground")).toHaveAttribute("aria-expanded", "true");
+  expect(Math.abs((await why("Ground").boundingBox())!.y - before)).toBeLessThan(2);
 });
 
 test("another page is opened, and the address keeps it", async ({ page }) => {

@@ -1,5 +1,6 @@
 /** The one face of the core. Nothing outside imports past it. */
 export { ruleAround } from "./source/declarations";
+export { placeNames } from "./text/placeNames";
 export { refAfter } from "./text/refAfter";
 export { refKey, type ElementRef } from "./text/refs";
 export { analyse, type Analysis, type AnalysedElement } from "./report/analysis";
@@ -34,6 +35,7 @@ export { facesOfPage, usedScheme, stylePage, type StyledPage } from "./cascade/s
 export { styledPage, type KnownPage } from "./cascade/styledPages";
 export { type Contender, type Explanation } from "./cascade/explain";
 export { lossWords, type Loss } from "./cascade/losses";
+export { mediaWidths, type MediaWidth } from "./cascade/mediaWidths";
 export { matchingElements } from "./cascade/selectors";
 export { completions } from "./edits/completion";
 export {

@@ -63,6 +63,8 @@ import {
   styledPage,
   textFile,
   textStyleTable,
+  mediaWidths,
+  placeNames,
   trialContrasts,
   withFiles,
   withTyped,
@@ -325,6 +327,13 @@ const answers: Omit<Engine, "started"> = {
   palette: async (conditions) => paletteOf(site, conditions, knownLayouts(conditions)),
 
   styleTable: async (conditions) => textStyleTable(site, conditions, knownLayouts(conditions)),
+
+  placeNames: async (refs) => placeNames(site, refs),
+
+  mediaWidths: async (path, conditions) => {
+    const file = textFile(site, path);
+    return file ? mediaWidths(styledPage(site, file, conditions)) : [];
+  },
 
   trialContrasts: async (picked, candidates, conditions) =>
     trialContrasts(site, picked, candidates, conditions, knownLayouts(conditions)),

@@ -1,5 +1,6 @@
 /** What the interface can ask of the core in its worker. All of it is plain data. */
 import type {
+  MediaWidth,
   AllRight,
   AttributeGroup,
   Box,
@@ -244,6 +245,10 @@ export interface Engine {
   restack(stack: string, instead: string): Promise<{ changes: TextChange[]; problem: string | null }>;
   nameStack(stack: string, name: string): Promise<{ changes: TextChange[]; problem: string | null }>;
   styleTable(conditions: Conditions): Promise<StyleRow[]>;
+  /** Places by their words and lines, for people. */
+  placeNames(refs: readonly ElementRef[]): Promise<string[]>;
+  /** Where the media conditions of a page begin or cease to hold, narrowest first. */
+  mediaWidths(path: string, conditions: Conditions): Promise<MediaWidth[]>;
   /** The contrast of the picked text with each candidate, as edits, that is only tried. */
   trialContrasts(
     picked: ElementRef,

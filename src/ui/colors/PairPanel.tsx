@@ -16,6 +16,7 @@ import {
 } from "@/core";
 import { Ladder, type Track } from "../color/Ladder";
 import { plural } from "../shared/numbers";
+import { PlaceList } from "../workspace/PlaceList";
 import { usePick } from "../workspace/usePick";
 import type { Proposal } from "../workspace/WriteChanges";
 import styles from "./Colors.module.css";
@@ -112,16 +113,7 @@ export function PairPanel({
         </p>
       )}
       <h3>{plural(pair.places.length, "place")}</h3>
-      <ul className={styles.places}>
-        {pair.places.slice(0, 40).map((place) => (
-          <li key={`${place.page} ${place.index}`}>
-            <button type="button" className="text-button" onClick={() => pick(place)}>
-              {place.page}, element {place.index}
-            </button>
-          </li>
-        ))}
-        {pair.places.length > 40 && <li>and {pair.places.length - 40} more</li>}
-      </ul>
+      <PlaceList className={styles.places} label="Places" places={pair.places} most={40} onPick={pick} />
     </section>
   );
 }

@@ -26,13 +26,15 @@ function spread(tops: readonly number[]): number[] {
 interface Props {
   shown: Shown;
   places: readonly PlaceView[];
+  /** How much smaller than it is the page is drawn. */
+  scale: number;
   /** Where a place stands in the window; null where it is not shown. */
   boxOf(mark: MarkedPlace): Box | null;
   onPick(place: Pick<PlaceView, "index" | "pseudo">): void;
 }
 
 /** What was found, in the margin beside the line it is about. */
-export function Marks({ shown, places, boxOf, onPick }: Props) {
+export function Marks({ shown, places, scale, boxOf, onPick }: Props) {
   const page = useWorkspace((state) => state.page)!;
   const summary = useWorkspace((state) => state.summary);
   const record = useWorkspace((state) => state.record);
@@ -50,7 +52,9 @@ export function Marks({ shown, places, boxOf, onPick }: Props) {
       return box !== null && box.top + box.height > 0 && box.top < height;
     })
     .sort((a, b) => a.box.top - b.box.top);
-  const placed = spread(inSight.map(({ box }) => box.top + Math.min(box.height, 28) / 2 - markHeight / 2));
+  const placed = spread(
+    inSight.map(({ box }) => box.top * scale + Math.min(box.height * scale, 28) / 2 - markHeight / 2),
+  );
   return (
     <ul className={styles.marks} aria-label="Marks">
       {inSight.map(({ mark }, at) => {

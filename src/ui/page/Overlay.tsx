@@ -20,11 +20,15 @@ interface OverlayProps {
   shown: Shown;
   places: readonly PlaceView[];
   picked: ElementRef | null;
-  width: number;
+  /** Where and how large the page is drawn, and how much smaller than it is. */
+  drawn: React.CSSProperties;
+  scale: number;
+  /** Asks for the true size, or back. */
+  onTrueSize(): void;
 }
 
 /** Takes all input for the page, so that the page itself never gets any, and draws what is picked and marked. */
-export function Overlay({ shown, places, picked, width }: OverlayProps) {
+export function Overlay({ shown, places, picked, drawn, scale, onTrueSize }: OverlayProps) {
   const store = useWorkspaceStore();
   const slip = useWorkspace((state) => state.slip);
   const reach = useWorkspace((state) => state.reach);
@@ -102,6 +106,7 @@ export function Overlay({ shown, places, picked, width }: OverlayProps) {
       },
       Escape: () => (words ? pickWords(null) : pick(null)),
       u: () => setUnstyled(!store.getState().unstyled),
+      t: onTrueSize,
       PageDown: () => page.document.defaultView!.scrollBy(0, page.document.defaultView!.innerHeight * 0.9),
       PageUp: () => page.document.defaultView!.scrollBy(0, -page.document.defaultView!.innerHeight * 0.9),
     };
@@ -113,7 +118,7 @@ export function Overlay({ shown, places, picked, width }: OverlayProps) {
 
   const at = (event: React.MouseEvent) => {
     const { left, top } = event.currentTarget.getBoundingClientRect();
-    return { x: event.clientX - left, y: event.clientY - top };
+    return { x: (event.clientX - left) / scale, y: (event.clientY - top) / scale };
   };
   const under = (event: React.MouseEvent) => {
     const { x, y } = at(event);
@@ -133,20 +138,21 @@ export function Overlay({ shown, places, picked, width }: OverlayProps) {
 
   return (
     <>
-      {hoveredBox && <Bracket box={hoveredBox} label={hovered!.selector} quiet />}
-      {pickedBox && <Bracket box={pickedBox} label={slip?.selector ?? pickedPlace?.selector ?? ""} />}
+      {hoveredBox && <Bracket box={hoveredBox} scale={scale} label={hovered!.selector} quiet />}
+      {pickedBox && <Bracket box={pickedBox} scale={scale} label={slip?.selector ?? pickedPlace?.selector ?? ""} />}
       <Marks
         shown={shown}
         places={places}
         onPick={pick}
+        scale={scale}
         boxOf={({ place, index }) => (place ? boxOfPlace(page, place) : boxOf(page, index))}
       />
       <div
         role="application"
         tabIndex={0}
         className={styles.overlay}
-        style={{ left: gutter, width }}
-        aria-label="The page. Arrow down and up walk through its texts, left goes to the parent and right back, Shift with left and right picks words, U takes the styles off."
+        style={{ ...drawn, "--scale": scale } as React.CSSProperties}
+        aria-label="The page. Arrow down and up walk through its texts, left goes to the parent and right back, Shift with left and right picks words, U takes the styles off, T shows it at its true size."
         onKeyDown={onKeyDown}
         onMouseDown={(event) => {
           pressed.current = { ...at(event), far: false };
@@ -178,7 +184,9 @@ export function Overlay({ shown, places, picked, width }: OverlayProps) {
         }}
         onWheel={(event) => {
           const { left, top } = event.currentTarget.getBoundingClientRect();
-          scrollAt(page, event.clientX - left, event.clientY - top, event.deltaX, event.deltaY);
+          const point = [event.clientX - left, event.clientY - top, event.deltaX, event.deltaY] as const;
+          const [x, y, dx, dy] = point.map((value) => value / scale);
+          scrollAt(page, x!, y!, dx!, dy!);
         }}
       >
         {inSight(page, alike).map(([place, box]) => (
@@ -260,9 +268,10 @@ function Outline({ box, kind }: { box: Box; kind: "alike" | "reach" | "hover" | 
 }
 
 /** In the margin beside a text, with what it is. */
-function Bracket({ box: { top, height }, label, quiet = false }: { box: Box; label: string; quiet?: boolean }) {
+function Bracket({ box, scale, label, quiet = false }: { box: Box; scale: number; label: string; quiet?: boolean }) {
+  const style = { top: box.top * scale, height: box.height * scale };
   return (
-    <div className={quiet ? `${styles.bracket} ${styles.quiet}` : styles.bracket} style={{ top, height }}>
+    <div className={quiet ? `${styles.bracket} ${styles.quiet}` : styles.bracket} style={style}>
       <code>{label}</code>
     </div>
   );

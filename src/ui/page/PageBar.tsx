@@ -8,12 +8,20 @@ import { useBench } from "../workspace/bench";
 import { useWorkspace } from "../workspace/context";
 import { isAboutPage, troubles } from "../workspace/troubles";
 import styles from "./PageBar.module.css";
+import type { PanelName, Panels } from "./usePanels";
 import { Rehearse } from "./Rehearse";
 import { unwaited } from "../shared/unwaited";
 import type { SiteSummary } from "@/engine/protocol";
 
+interface Props {
+  panels: Panels;
+  onFold(panel: PanelName, folded: boolean): void;
+}
+
+const panelNames: readonly PanelName[] = ["source", "slip"];
+
 /** Over the page: which page, what it shares, what was found, and how it is looked at. */
-export function PageBar() {
+export function PageBar({ panels, onFold }: Props) {
   const summary = useWorkspace((state) => state.summary);
   const page = useWorkspace((state) => state.page);
   const openPage = useWorkspace((state) => state.openPage);
@@ -67,6 +75,13 @@ export function PageBar() {
           { value: "dark", label: "Dark" },
         ]}
       />
+      {panelNames
+        .filter((name) => panels[name].folded)
+        .map((name) => (
+          <button key={name} type="button" className="chip" onClick={() => onFold(name, false)}>
+            {name === "source" ? "↑ Source" : "← Slip"}
+          </button>
+        ))}
     </div>
   );
 }

@@ -1,6 +1,7 @@
 "use client";
 
 import { useRef } from "react";
+import type { MediaWidth } from "@/core";
 import styles from "./Ruler.module.css";
 
 export const narrowest = 240;
@@ -10,10 +11,18 @@ interface Props {
   /** Where the page starts in the ruler, and how wide it is. */
   left: number;
   width: number;
+  /** How much smaller than it is the page is drawn. */
+  scale: number;
+  /** Where media conditions begin or cease to hold. */
+  turns: readonly MediaWidth[];
   /** Where lines of 45 to 75 characters end, from the ruler's left. */
   measure: { from: number; to: number } | null;
   onWidth(width: number): void;
 }
+
+/** Which conditions turn at a width, in words. */
+export const turnWords = ({ conditions }: MediaWidth): string =>
+  conditions.map(({ text, begins }) => `${text} ${begins ? "begins to hold" : "no longer holds"}`).join("; ");
 
 /** What keys do to the width. */
 const directions = new Map([
@@ -24,9 +33,10 @@ const directions = new Map([
 ]);
 
 /** The ruler over the page; its end can be dragged, or moved with the arrow keys. */
-export function Ruler({ left, width, measure, onWidth }: Props) {
+export function Ruler({ left, width, scale, turns, measure, onWidth }: Props) {
   const drag = useRef<{ x: number; width: number } | null>(null);
-  const steps = Array.from({ length: Math.floor(width / 50) + 1 }, (_, at) => at * 50);
+  const every = scale > 0.7 ? 50 : 100;
+  const steps = Array.from({ length: Math.floor(width / every) + 1 }, (_, at) => at * every);
   const set = (next: number) => onWidth(Math.round(Math.min(widest, Math.max(narrowest, next))));
   return (
     <div className={styles.ruler}>
@@ -39,17 +49,34 @@ export function Ruler({ left, width, measure, onWidth }: Props) {
             </text>
           </g>
         )}
-        {steps.map((x) => (
-          <g key={x}>
-            <path d={`M${left + x + 0.5} 26v${x % 100 ? -5 : -9}`} className={styles.tick} />
-            {x % 100 === 0 && !(measure && left + x + 20 > measure.from && left + x < measure.to) && (
-              <text x={left + x + 4} y="13" className={styles.number}>
-                {x}
-              </text>
-            )}
-          </g>
-        ))}
+        {steps.map((step) => {
+          const x = left + step * scale;
+          const isNamed = step % (2 * every) === 0;
+          return (
+            <g key={step}>
+              <path d={`M${x + 0.5} 26v${isNamed ? -9 : -5}`} className={styles.tick} />
+              {isNamed && !(measure && x + 20 > measure.from && x < measure.to) && (
+                <text x={x + 4} y="13" className={styles.number}>
+                  {step}
+                </text>
+              )}
+            </g>
+          );
+        })}
       </svg>
+      {turns
+        .filter((turn) => turn.width <= width)
+        .map((turn) => (
+          <button
+            key={turn.width}
+            type="button"
+            className={styles.turn}
+            style={{ left: left + turn.width * scale - 12 }}
+            aria-label={`${turn.width} px: ${turnWords(turn)}`}
+            title={`${turn.width} px: ${turnWords(turn)}`}
+            onClick={() => onWidth(turn.width)}
+          />
+        ))}
       <div
         role="slider"
         tabIndex={0}
@@ -59,13 +86,13 @@ export function Ruler({ left, width, measure, onWidth }: Props) {
         aria-valuenow={width}
         aria-valuetext={`${width} px`}
         className={styles.end}
-        style={{ left: left + width - 4 }}
+        style={{ left: left + width * scale - 4 }}
         onPointerDown={(event) => {
           event.currentTarget.setPointerCapture(event.pointerId);
           drag.current = { x: event.clientX, width };
         }}
         onPointerMove={(event) => {
-          if (drag.current) set(drag.current.width + event.clientX - drag.current.x);
+          if (drag.current) set(drag.current.width + (event.clientX - drag.current.x) / scale);
         }}
         onPointerUp={() => {
           drag.current = null;

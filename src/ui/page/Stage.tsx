@@ -1,11 +1,13 @@
 "use client";
 
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, type RefObject } from "react";
+import type { MediaWidth } from "@/core";
 import { frameSandbox, type Shown } from "@/preview/frame";
 import { linesOf } from "@/preview/measure";
 import { shiftWords } from "../shared/numbers";
 import { unwaited } from "../shared/unwaited";
 import { useWorkspace, useWorkspaceStore } from "../workspace/context";
+import { useAnswered } from "../workspace/answers";
 import { useBench } from "../workspace/bench";
 import { gutter, Overlay } from "./Overlay";
 import { narrowest, Ruler, widest } from "./Ruler";
@@ -36,7 +38,11 @@ export function Stage({ shown, onShown }: Props) {
   /** What is drawn over the page follows it when it is scrolled. */
   const [, setScrolls] = useState(0);
   const onScroll = useCallback(() => setScrolls((count) => count + 1), []);
-  const width = useWidth(stage, chosenWidth);
+  const [trueSize, setTrueSize] = useState(false);
+  const { width, scale, height } = useWidth(stage, chosenWidth, trueSize);
+  const pagePath = useWorkspace((state) => state.page);
+  const conditions = useWorkspace((state) => state.conditions);
+  const turns = useAnswered("mediaWidths", pagePath === null ? null : [pagePath, conditions])?.answer ?? noTurns;
   useShownPage(frame, onShown, onScroll);
   useMeasures(shown);
   const shift = useShift(shown, width);
@@ -47,40 +53,73 @@ export function Stage({ shown, onShown }: Props) {
   );
   const left = gutter - sideways;
   const measure = lines
-    ? { from: left + lines.left + 45 * lines.character, to: left + lines.left + 75 * lines.character }
+    ? {
+        from: left + (lines.left + 45 * lines.character) * scale,
+        to: left + (lines.left + 75 * lines.character) * scale,
+      }
     : null;
+  const drawn = { left: gutter, width: width ?? 0, height: height ?? 0, transform: `scale(${scale})` };
 
   return (
     <div className={styles.area}>
       <div className={styles.top}>
-        <Ruler left={left} width={width ?? 0} measure={measure} onWidth={setChosenWidth} />
+        <Ruler left={left} width={width ?? 0} scale={scale} measure={measure} turns={turns} onWidth={setChosenWidth} />
         {shift && (
           <span className={styles.shift} role="status">
             page {shiftWords(shift)}
           </span>
         )}
-        <WidthField width={width ?? 0} fits={chosenWidth === null} onWidth={setChosenWidth} />
+        {(scale < 1 || trueSize) && (
+          <button
+            type="button"
+            className={`text-button ${styles.scale}`}
+            aria-pressed={trueSize}
+            onClick={() => setTrueSize(!trueSize)}
+          >
+            {trueSize ? "at true size" : `at ${Math.round(scale * 100)}%`}
+            <kbd>T</kbd>
+          </button>
+        )}
+        <WidthField width={width ?? 0} fits={chosenWidth === null} turns={turns} onWidth={setChosenWidth} />
       </div>
       <div className={styles.stage} ref={stage} onScroll={(event) => setSideways(event.currentTarget.scrollLeft)}>
-        <div className={styles.inner} style={{ width: gutter + (width ?? 0) + air }}>
+        <div className={styles.inner} style={{ width: gutter + (width ?? 0) * scale + air }}>
           <iframe
             ref={frame}
             title="The page"
             sandbox={frameSandbox}
             tabIndex={-1}
             className={styles.frame}
-            style={{ left: gutter, width: width ?? 0, colorScheme: scheme }}
+            style={{ ...drawn, colorScheme: scheme }}
           />
-          {shown && places && !set && <Overlay shown={shown} places={places} picked={picked} width={width ?? 0} />}
+          {shown && places && !set && (
+            <Overlay
+              shown={shown}
+              places={places}
+              picked={picked}
+              drawn={drawn}
+              scale={scale}
+              onTrueSize={() => setTrueSize(!trueSize)}
+            />
+          )}
         </div>
-        {set && <TrialStage key={set.label} set={set} left={gutter} width={width ?? 0} />}
+        {set && <TrialStage key={set.label} set={set} left={gutter} scale={scale} />}
       </div>
     </div>
   );
 }
 
-/** How wide the page is: as chosen, else as the room is. The page is told, with the height of the room. */
-function useWidth(stage: RefObject<HTMLDivElement | null>, chosen: number | null): number | null {
+const noTurns: readonly MediaWidth[] = [];
+
+/**
+ * How wide the page is: as chosen, else as the room is; drawn smaller where it is wider than the room, unless it is to be
+ * seen at its true size. The page is told, with the height that it has then.
+ */
+function useWidth(
+  stage: RefObject<HTMLDivElement | null>,
+  chosen: number | null,
+  trueSize: boolean,
+): { width: number | null; height: number | null; scale: number } {
   const store = useWorkspaceStore();
   const [room, setRoom] = useState<{ width: number; height: number } | null>(null);
   useLayoutEffect(() => {
@@ -91,11 +130,14 @@ function useWidth(stage: RefObject<HTMLDivElement | null>, chosen: number | null
     observer.observe(stage.current!);
     return () => observer.disconnect();
   }, [stage]);
-  const width = chosen ?? (room ? Math.min(widest, Math.max(narrowest, room.width - gutter - air)) : null);
+  const fits = room && Math.min(widest, Math.max(narrowest, room.width - gutter - air));
+  const width = chosen ?? fits;
+  const scale = width !== null && fits !== null && width > fits && !trueSize ? fits / width : 1;
+  const height = room && Math.round(room.height / scale);
   useEffect(() => {
-    if (width === null || !room) return;
+    if (width === null || height === null) return;
     const { conditions: known, setConditions } = store.getState();
-    if (known.width !== width || known.height !== room.height) unwaited(setConditions({ width, height: room.height }));
-  }, [store, width, room]);
-  return width;
+    if (known.width !== width || known.height !== height) unwaited(setConditions({ width, height }));
+  }, [store, width, height]);
+  return { width, height, scale };
 }

@@ -17,7 +17,7 @@ import styles from "./TrialStage.module.css";
 const air = 8;
 
 /** Candidates one under another where the page stands, each on the page as it would be, cut to the text and what follows it. */
-export function TrialStage({ set, left, width }: { set: TrialSet; left: number; width: number }) {
+export function TrialStage({ set, left, scale }: { set: TrialSet; left: number; scale: number }) {
   const { seen, see } = useBench();
   const list = useRef<HTMLDivElement>(null);
   /** How many may be laid out: one after the other, from the top. */
@@ -41,7 +41,7 @@ export function TrialStage({ set, left, width }: { set: TrialSet; left: number; 
               aria-label={text}
               tabIndex={index === Math.max(at, 0) ? 0 : -1}
               className={index === at ? `${styles.trial} ${styles.chosen}` : styles.trial}
-              style={{ gridTemplateColumns: `${left}px ${width}px` }}
+              style={{ gridTemplateColumns: `${left}px auto` }}
               onClick={(event) => {
                 event.currentTarget.focus({ preventScroll: true });
                 set.choose(text);
@@ -73,6 +73,7 @@ export function TrialStage({ set, left, width }: { set: TrialSet; left: number; 
                   candidate={candidate}
                   set={set}
                   isChosen={index === at}
+                  scale={scale}
                   onSeen={(one) => {
                     see(text, one);
                     setReady((count) => Math.max(count, index + 2));
@@ -91,12 +92,14 @@ interface StripProps {
   candidate: Candidate;
   set: Pick<TrialSet, "subject" | "side">;
   isChosen: boolean;
+  /** How much smaller than it is the page is drawn. */
+  scale: number;
   /** Told what it comes to, null where the text is not shown. */
   onSeen(seen: Seen | null): void;
 }
 
 /** The page with one candidate, as much of it as the text is judged in. */
-function Strip({ candidate, set: { subject, side }, isChosen, onSeen }: StripProps) {
+function Strip({ candidate, set: { subject, side }, isChosen, scale, onSeen }: StripProps) {
   const engine = useEngine();
   const pageConditions = useWorkspace((state) => state.conditions);
   const edition = useWorkspace((state) => state.edition);
@@ -155,7 +158,7 @@ function Strip({ candidate, set: { subject, side }, isChosen, onSeen }: StripPro
     };
   }, [engine, path, index, side, key, conditions, height, edition]);
   return (
-    <div className={styles.strip} style={{ height: cut?.height ?? 48 }}>
+    <div className={styles.strip} style={{ width: width * scale, height: (cut?.height ?? 48) * scale }}>
       {problem && <p className={styles.problem}>{problem}</p>}
       <iframe
         ref={frame}
@@ -163,7 +166,14 @@ function Strip({ candidate, set: { subject, side }, isChosen, onSeen }: StripPro
         aria-hidden="true"
         sandbox={frameSandbox}
         tabIndex={-1}
-        style={{ width, height, top: -(cut?.offset ?? 0), colorScheme: scheme, visibility: cut ? "visible" : "hidden" }}
+        style={{
+          width,
+          height,
+          top: -(cut?.offset ?? 0) * scale,
+          transform: `scale(${scale})`,
+          colorScheme: scheme,
+          visibility: cut ? "visible" : "hidden",
+        }}
       />
     </div>
   );

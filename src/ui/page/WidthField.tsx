@@ -2,19 +2,22 @@
 
 import { AutoComplete } from "antd";
 import { useState } from "react";
-import { narrowest, widest } from "./Ruler";
+import type { MediaWidth } from "@/core";
+import { narrowest, turnWords, widest } from "./Ruler";
 import styles from "./Stage.module.css";
 
 interface Props {
   width: number;
   /** Whether the page is as wide as the room is. */
   fits: boolean;
+  /** Where media conditions begin or cease to hold. */
+  turns: readonly MediaWidth[];
   /** Null to fit the room. */
   onWidth(width: number | null): void;
 }
 
 /** The page's width, typed or chosen. */
-export function WidthField({ width, fits, onWidth }: Props) {
+export function WidthField({ width, fits, turns, onWidth }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const take = (text: string) => {
     setTyped(null);
@@ -38,7 +41,12 @@ export function WidthField({ width, fits, onWidth }: Props) {
       }}
       options={[
         { value: "fit", label: fits ? "Fits the room (now)" : "Fit the room" },
-        ...[360, 600, 800, 1024, 1280, 1600].map((px) => ({ value: String(px), label: `${px} px` })),
+        ...[360, 600, 800, 1024, 1280, 1600]
+          .filter((px) => turns.every((turn) => turn.width !== px))
+          .map((px) => ({ value: String(px), label: `${px} px` })),
+        ...turns
+          .filter((turn) => turn.width >= narrowest && turn.width <= widest)
+          .map((turn) => ({ value: String(turn.width), label: `${turn.width} px: ${turnWords(turn)}` })),
       ]}
     />
   );

@@ -39,8 +39,8 @@ export interface RowProps {
   open: boolean;
   /** Whether it was asked for: then it is where one goes on. */
   asked?: boolean;
-  /** Opens the row with this id, null closes; told with the row that is to stay in its place. */
-  onOpen(id: string | null, row: Element): void;
+  /** Opens the row with this id, or closes it. */
+  onOpen(id: string, opens: boolean): void;
   /** Chooses the style attribute to write to. */
   onAttribute(): void;
 }
@@ -57,7 +57,7 @@ export const Row = memo(function Row(props: RowProps) {
   const group = useRef<HTMLDivElement>(null);
   useEffect(() => {
     if (!asked) return;
-    onOpen(row.id, group.current!);
+    onOpen(row.id, true);
     group.current!.querySelector("input")?.focus();
   }, [asked, onOpen, row.id]);
   const off = row.idle.some(({ state }) => state === "off");
@@ -90,12 +90,7 @@ export const Row = memo(function Row(props: RowProps) {
           row.computed
         )}
       </span>
-      <button
-        type="button"
-        className={styles.origin}
-        aria-expanded={open}
-        onClick={() => onOpen(open ? null : row.id, group.current!)}
-      >
+      <button type="button" className={styles.origin} aria-expanded={open} onClick={() => onOpen(row.id, !open)}>
         <span className="visually-hidden">{row.label}: </span>
         <Origin row={row} />
         <span className="visually-hidden">. Why</span>
@@ -135,7 +130,7 @@ function Parts({ rows, ...props }: RowProps & { rows: readonly SlipRowValue[] })
           asked={false}
           shown={open === row.id ? props.shown : null}
           open={open === row.id}
-          onOpen={setOpen}
+          onOpen={(id, opens) => setOpen(opens ? id : null)}
         />
       ))}
     </div>

@@ -1,6 +1,6 @@
 "use client";
 
-import { useCallback, useLayoutEffect, useMemo, useRef, useState } from "react";
+import { useCallback, useMemo, useState } from "react";
 import {
   groupBy,
   invisibleBelow,
@@ -58,7 +58,13 @@ export function Slip({ shown }: { shown: Shown | null }) {
 
 function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
   const choice = useTarget(slip.targets);
-  const { panel, open, onOpen } = useOpenRow();
+  // A row that opens closes no other: all stay where they are.
+  const [open, setOpen] = useState<ReadonlySet<string>>(new Set());
+  const onOpen = useCallback(
+    (id: string, opens: boolean) =>
+      setOpen((known) => new Set([...known].filter((one) => one !== id).concat(opens ? id : []))),
+    [],
+  );
   const reach = choice.option?.reach;
   const { choose, options } = choice;
   const toAttribute = useCallback(
@@ -67,7 +73,7 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
   );
   const found = useFoundByRow(slip);
   return (
-    <aside ref={panel} className={styles.slip} aria-label="Slip">
+    <aside className={styles.slip} aria-label="Slip">
       <div className={styles.who}>
         <h1>{slip.role}</h1>
         <TagSelect slip={slip} />
@@ -94,26 +100,9 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
   );
 }
 
-/** Which row is open. The row that opens or closes stays where it was, whatever closes above it. */
-function useOpenRow() {
-  const panel = useRef<HTMLElement>(null);
-  const [open, setOpen] = useState<string | null>(null);
-  const kept = useRef<{ row: Element; top: number } | null>(null);
-  const onOpen = useCallback((id: string | null, row: Element) => {
-    kept.current = { row, top: row.getBoundingClientRect().top };
-    setOpen(id);
-  }, []);
-  useLayoutEffect(() => {
-    const { row, top } = kept.current ?? {};
-    kept.current = null;
-    if (row) panel.current!.scrollTop += row.getBoundingClientRect().top - top!;
-  }, [open]);
-  return { panel, open, onOpen };
-}
-
 interface SectionsProps extends Pick<RowProps, "slip" | "target" | "places" | "shown" | "onAttribute"> {
   found: FoundProps["found"];
-  open: string | null;
+  open: ReadonlySet<string>;
   onOpen: RowProps["onOpen"];
 }
 
@@ -142,8 +131,8 @@ function Sections({ slip, found, target, open, ...rest }: SectionsProps) {
             parts={partsOf(row.id)}
             found={found}
             target={row.ownTarget ?? target}
-            shown={open === row.id ? rest.shown : null}
-            open={open === row.id}
+            shown={open.has(row.id) ? rest.shown : null}
+            open={open.has(row.id)}
             asked={asked.has(row.id)}
           />
         ))}

@@ -83,20 +83,24 @@ export function Trials({ row, slip, draft, target, proposed, sets = [], figures,
     choose(text);
   };
 
-  usePutOnPage(onPage, {
-    label: row.label.toLowerCase(),
-    subject: slip.ref,
-    selector: slip.selector,
-    candidates,
-    chosen: draft.value,
-    written,
-    side,
-    contrasts,
-    figures: (text) => figures?.(text),
-    choose,
-    onKey,
-    leave,
-  });
+  const stands = usePutOnPage(
+    onPage,
+    {
+      label: row.label.toLowerCase(),
+      subject: slip.ref,
+      selector: slip.selector,
+      candidates,
+      chosen: draft.value,
+      written,
+      side,
+      contrasts,
+      figures: (text) => figures?.(text),
+      choose,
+      onKey,
+      leave,
+    },
+    () => setOnPage(false),
+  );
 
   return (
     <div className={styles.trials}>
@@ -122,7 +126,7 @@ export function Trials({ row, slip, draft, target, proposed, sets = [], figures,
           >
             <code>{text}</code>
             <span>{figures?.(text)}</span>
-            <span>{seen.has(text) && <SeenFigures {...seen.get(text)!} />}</span>
+            <span>{stands && seen.has(text) && <SeenFigures {...seen.get(text)!} />}</span>
             <span>
               {text === written && "now "}
               {contrasts?.[at] && <VerdictOf {...contrasts[at]} />}

@@ -1,25 +1,34 @@
 "use client";
 
-import { useEffect, useRef } from "react";
+import { useEffect, useId, useRef } from "react";
 import { useBench, type TrialSet } from "../workspace/bench";
 
-/** Keeps what stands on the page in step with the rows, for as long as it stands there. */
-export function usePutOnPage(onPage: boolean, set: TrialSet): void {
-  const { put } = useBench();
-  const latest = useRef(set);
+/**
+ * Keeps what stands on the page in step with the rows, for as long as it stands there.
+ * @param onTaken told when something else was put in its place
+ * @returns whether it stands there now
+ */
+export function usePutOnPage(onPage: boolean, set: TrialSet, onTaken: () => void): boolean {
+  const { put, owner } = useBench();
+  const own = useId();
+  const latest = useRef({ set, onTaken });
   useEffect(() => {
-    latest.current = set;
+    latest.current = { set, onTaken };
   });
   const key = JSON.stringify([set.candidates, set.chosen, set.written, set.contrasts, set.subject]);
   useEffect(() => {
     if (!onPage) return;
-    put({
-      ...latest.current,
-      figures: (text) => latest.current.figures(text),
-      choose: (text) => latest.current.choose(text),
-      onKey: (event, at) => latest.current.onKey(event, at),
-      leave: () => latest.current.leave(),
+    put(own, {
+      ...latest.current.set,
+      figures: (text) => latest.current.set.figures(text),
+      choose: (text) => latest.current.set.choose(text),
+      onKey: (event, at) => latest.current.set.onKey(event, at),
+      leave: () => latest.current.set.leave(),
     });
-  }, [onPage, key, put]);
-  useEffect(() => (onPage ? () => put(null) : undefined), [onPage, put]);
+  }, [onPage, key, put, own]);
+  useEffect(() => (onPage ? () => put(own, null) : undefined), [onPage, put, own]);
+  useEffect(() => {
+    if (owner !== null && owner !== own) latest.current.onTaken();
+  }, [owner, own]);
+  return owner === own;
 }

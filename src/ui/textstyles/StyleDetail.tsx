@@ -8,6 +8,7 @@ import { Problem } from "../shared/Problem";
 import type { Proposal } from "../workspace/WriteChanges";
 import { usePick } from "../workspace/usePick";
 import { useEngine, useWorkspace } from "../workspace/context";
+import { PlaceList } from "../workspace/PlaceList";
 import styles from "./TextStyles.module.css";
 import { unwaited } from "../shared/unwaited";
 
@@ -121,16 +122,7 @@ export function StyleDetail({ row, twin, all, onPropose }: Props) {
         </button>
       </p>
       <Problem>{problem}</Problem>
-      <ul className={styles.places} aria-label="Places">
-        {row.places.slice(0, 24).map((place) => (
-          <li key={`${place.page} ${place.index}`}>
-            <button type="button" className="text-button" onClick={() => pick(place)}>
-              {place.page}, element {place.index}
-            </button>
-          </li>
-        ))}
-        {row.places.length > 24 && <li>and {row.places.length - 24} more</li>}
-      </ul>
+      <PlaceList className={styles.places} label="Places" places={row.places} most={24} onPick={pick} />
     </div>
   );
 }

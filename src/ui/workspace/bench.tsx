@@ -49,24 +49,33 @@ export interface Seen {
 interface Bench {
   /** Null while the page itself stands there. */
   set: TrialSet | null;
-  put(set: TrialSet | null): void;
+  /** Who put it there; null while nothing is. */
+  owner: string | null;
+  /** Puts a set in the place of whatever stands there; null takes away what the owner put there, if it still stands. */
+  put(owner: string, set: TrialSet | null): void;
   seen: ReadonlyMap<string, Seen>;
   see(text: string, seen: Seen | null): void;
 }
 
+const nothing = { set: null, owner: null };
+
 const BenchContext = createContext<Bench | null>(null);
 
 export function BenchProvider({ children }: { children: ReactNode }) {
-  const [set, setSet] = useState<TrialSet | null>(null);
+  const [{ set, owner }, setStanding] = useState<{ set: TrialSet | null; owner: string | null }>(nothing);
   const [seen, setSeen] = useState<ReadonlyMap<string, Seen>>(new Map());
-  const put = useCallback((next: TrialSet | null) => {
-    setSet(next);
-    if (!next) setSeen(new Map());
+  const put = useCallback((by: string, next: TrialSet | null) => {
+    setStanding((standing) => (next ? { set: next, owner: by } : standing.owner === by ? nothing : standing));
   }, []);
+  const [seenOf, setSeenOf] = useState(owner);
+  if (seenOf !== owner) {
+    setSeenOf(owner);
+    setSeen(new Map());
+  }
   const see = useCallback((text: string, one: Seen | null) => {
     setSeen((known) => new Map([...known, ...(one ? [[text, one] as const] : [])]));
   }, []);
-  const bench = useMemo(() => ({ set, put, seen, see }), [set, put, seen, see]);
+  const bench = useMemo(() => ({ set, owner, put, seen, see }), [set, owner, put, seen, see]);
   return <BenchContext value={bench}>{children}</BenchContext>;
 }
 

@@ -166,25 +166,29 @@ function States({ slip: { ref, selector } }: { slip: Slip }) {
     if (event.key in by) look(states[next]!.state);
     return next;
   };
-  usePutOnPage(onPage && states.length > 0, {
-    label: "link state",
-    subject: ref,
-    selector,
-    candidates: states.map(({ state }) => ({
-      text: stateNames[state],
-      edits: [],
-      conditions: { ...conditions, forced: forcedTo(state) },
-      from: state === "rest" ? undefined : { ...conditions, forced: {} },
-    })),
-    chosen: stateNames[now],
-    written: "",
-    side: "after",
-    contrasts: states,
-    figures: () => null,
-    choose: (text) => look(states.find(({ state }) => stateNames[state] === text)!.state),
-    onKey,
-    leave: () => setOnPage(false),
-  });
+  usePutOnPage(
+    onPage && states.length > 0,
+    {
+      label: "link state",
+      subject: ref,
+      selector,
+      candidates: states.map(({ state }) => ({
+        text: stateNames[state],
+        edits: [],
+        conditions: { ...conditions, forced: forcedTo(state) },
+        from: state === "rest" ? undefined : { ...conditions, forced: {} },
+      })),
+      chosen: stateNames[now],
+      written: "",
+      side: "after",
+      contrasts: states,
+      figures: () => null,
+      choose: (text) => look(states.find(({ state }) => stateNames[state] === text)!.state),
+      onKey,
+      leave: () => setOnPage(false),
+    },
+    () => setOnPage(false),
+  );
   return (
     <>
       <div className={styles.states} role="group" aria-label="States of the link">
