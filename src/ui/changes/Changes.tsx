@@ -21,20 +21,20 @@ export function Changes() {
   return (
     <main className={styles.view}>
       <section className={styles.files} aria-labelledby="changes-title">
-        <h1 id="changes-title">
+        <h2 id="changes-title">
           {changed.length === 0 ? "Nothing is changed." : `${plural(changed.length, "file")} changed.`}
-        </h1>
+        </h2>
         {changed.length === 0 && (
           <p className={styles.lead}>What you edit shows up here, line by line, before it goes out.</p>
         )}
         {changed.map(({ path, file, original }) => (
           <article key={path} aria-label={path}>
-            <h2>
+            <h3>
               <code>{path}</code>
               <button type="button" className="text-button" onClick={() => saveFile(path)}>
                 Save this file
               </button>
-            </h2>
+            </h3>
             {file.kind === "other" ? <p>A new file.</p> : <LineDifference before={original ?? ""} after={file.text} />}
           </article>
         ))}

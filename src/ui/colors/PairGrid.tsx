@@ -96,7 +96,11 @@ function PairCell({
             onClick={() => onCurrent(pair)}
             aria-label={`${pair.inkName} on ${pair.groundName}: ${figure}, needs ${pair.needs}, ${verdict}`}
           >
-            {pair === first && <span style={{ color: pair.ink }}>{word}</span>}
+            {pair === first && (
+              <span data-specimen="" style={{ color: pair.ink }}>
+                {word}
+              </span>
+            )}
             <i className={{ passes: undefined, fails: "fails", doubtful: "doubtful" }[verdict]}>
               {verdict === "passes" ? figure : `${verdict === "fails" ? "▲" : "◆"} ${figure} of ${pair.needs}`}
             </i>

@@ -60,11 +60,27 @@ function DeskBody({ children }: { children: ReactNode }) {
   }
   return (
     <>
+      <ViewTitle />
       <SiteFonts />
       <Survey />
       <Stress />
       <Boundary>{children}</Boundary>
     </>
+  );
+}
+
+/** Names the view that is shown: in the document's outline, and in its title. */
+function ViewTitle() {
+  const name = useWorkspace((state) => state.record?.name);
+  const path = usePathname();
+  const label = views.find((view) => path.endsWith(`/${view.path}`))?.label ?? "";
+  useEffect(() => {
+    document.title = [label, name, "Hevret"].filter(Boolean).join(" · ");
+  }, [label, name]);
+  return (
+    <h1 className="visually-hidden">
+      {label}, {name}
+    </h1>
   );
 }
 

@@ -94,9 +94,9 @@ function About({ finding }: { finding: Finding }) {
   );
   return (
     <div className={styles.block}>
-      <h1>
+      <h2>
         <Sign level={level} /> <Prose>{message}</Prose>
-      </h1>
+      </h2>
       <p>
         <Prose>{because}</Prose>
       </p>

@@ -52,7 +52,14 @@ export function themeFor(room: "light" | "dark"): ThemeConfig {
       controlOutline: "transparent",
     },
     components: {
-      Button: { primaryShadow: "none", defaultShadow: "none", dangerShadow: "none", fontWeight: 400 },
+      Button: {
+        primaryColor: dark ? "#10201a" : "#ffffff",
+        primaryShadow: "none",
+        defaultShadow: "none",
+        dangerShadow: "none",
+        fontWeight: 400,
+      },
+      Segmented: { itemColor: dark ? "#eceeed" : "#171918", itemHoverColor: dark ? "#eceeed" : "#171918" },
       Tooltip: { colorBgSpotlight: "#171918" },
       Modal: { titleFontSize: 18 },
     },

@@ -36,7 +36,7 @@ export function SheetDetail({ row, pages: all, onEdit }: Props) {
   return (
     <section className={styles.detail} aria-label="Sheet">
       <div className={styles.head}>
-        <h1 className="mono">{path}</h1>
+        <h2 className="mono">{path}</h2>
         <span>{plural(pages, "page")}</span>
         <span className={styles.space} />
         <Links row={row} pages={all} onEdit={onEdit} />

@@ -38,7 +38,7 @@ export function Slip({ shown }: { shown: Shown | null }) {
     return (
       <aside className={styles.slip} aria-label="Slip">
         <div className={styles.empty}>
-          <h1>Pick a text</h1>
+          <h2>Pick a text</h2>
           <p>
             Click any text on the page. Or press Tab until the page is outlined, then walk through its texts with the
             arrow keys.
@@ -75,7 +75,7 @@ function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
   return (
     <aside className={styles.slip} aria-label="Slip">
       <div className={styles.who}>
-        <h1>{slip.role}</h1>
+        <h2>{slip.role}</h2>
         <TagSelect slip={slip} />
         <StateSelect picked={slip.ref} />
         <Unwrap />
@@ -120,7 +120,7 @@ function Sections({ slip, found, target, open, ...rest }: SectionsProps) {
     const unset = own.filter((row) => !isShown(row));
     return (
       <section key={section} className={styles.section} aria-labelledby={`slip-${section}`}>
-        <h2 id={`slip-${section}`}>{label}</h2>
+        <h3 id={`slip-${section}`}>{label}</h3>
         {unset.length > 0 && <Unset rows={unset} onAsk={ask} />}
         {own.filter(isShown).map((row) => (
           <Row

@@ -15,18 +15,12 @@ interface Props {
   className: string | undefined;
   /** Said to assistive technology; without it the specimen is left out there. */
   label?: string;
-  /** Called with the line as it was drawn. */
-  onDrawn?(line: HTMLElement): void;
 }
 
 /** Words as they are set on the site, in a shadow tree that nothing of ours styles. */
-export function Specimen({ text, declarations, ground, className, label, onDrawn }: Props) {
+export function Specimen({ text, declarations, ground, className, label }: Props) {
   const own = useWorkspace((state) => state.ownFamilies);
   const host = useRef<HTMLDivElement>(null);
-  const drawn = useRef(onDrawn);
-  useEffect(() => {
-    drawn.current = onDrawn;
-  });
   const key = JSON.stringify([text, declarations]);
   useEffect(() => {
     const [words, list] = JSON.parse(key) as [string, Declarations];
@@ -35,7 +29,6 @@ export function Specimen({ text, declarations, ground, className, label, onDrawn
     for (const [property, value] of list) setSpecimen(line.style, property, value);
     line.textContent = words;
     root.replaceChildren(line);
-    drawn.current?.(line);
   }, [key, own]);
   const background = typeof ground === "string" ? ground : `linear-gradient(${ground[0]}, ${ground[1]})`;
   const spoken = label === undefined ? { "aria-hidden": true } : { role: "img", "aria-label": label };
