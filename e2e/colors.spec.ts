@@ -123,6 +123,29 @@ test("trials stand side by side, are walked with keys and written with Enter", a
   await expect(field(page, "Ink")).toHaveValue("#5d4037");
 });
 
+test("a pair of ink and ground is tried on the page as one candidate, and written as one step", async ({ page }) => {
+  await openFiles(page, twoGrounds);
+  await pickByKeyboard(page, "On paper");
+  await openRow(page, "Ink");
+  await slip(page).getByLabel("Add a trial of ink").fill("#fff");
+  await slip(page).getByRole("button", { name: "with another setting" }).click();
+  await expect(slip(page).getByLabel("Tried with it")).toHaveValue("background-color");
+  await slip(page).getByLabel("Its value").fill("#17445c");
+  await slip(page).getByLabel("Its value").press("Enter");
+  const pair = page
+    .getByRole("radiogroup", { name: "Trials of ink on the page" })
+    .getByRole("radio", { name: "#fff; background-color: #17445c" });
+  await expect(pair).toBeChecked();
+  await expect(pair).toContainText("10.4");
+  await expect(pair.frameLocator("iframe").getByText("On paper")).toHaveCSS("color", "rgb(255, 255, 255)");
+  await pair.focus();
+  await pair.press("Enter");
+  await expect(page.getByRole("link", { name: /^Changes ?1$/ })).toBeVisible();
+  await expect(field(page, "Ink")).toHaveValue("#fff");
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(field(page, "Ink")).not.toHaveValue("#fff");
+});
+
 test("twins are joined after a look at what changes", async ({ page }) => {
   await openSample(page);
   await page.getByRole("link", { name: /^Colours/ }).click();

@@ -80,3 +80,13 @@ for (const room of ["light", "dark"] as const) {
     expect(found).toEqual([]);
   });
 }
+
+test("all keys are listed in one place, which a key opens and one closes", async ({ page }) => {
+  await openSample(page);
+  await page.getByRole("application").press("?");
+  const keys = page.getByRole("dialog", { name: "Keys" });
+  await expect(keys.getByRole("region", { name: "On trial" })).toContainText("Write it");
+  await page.keyboard.press("Escape");
+  await expect(keys).toBeHidden();
+  await expect(page).toHaveTitle(/^Page · Ossel Island Ferries · Hevret$/);
+});

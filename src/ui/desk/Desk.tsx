@@ -11,6 +11,8 @@ import { showTime } from "../shared/numbers";
 import { useRoom } from "../shared/Room";
 import { useWorkspace, WorkspaceProvider } from "../workspace/context";
 import styles from "./Desk.module.css";
+import { isTyping } from "./isTyping";
+import { Keys } from "./Keys";
 import { Stress } from "./Stress";
 import { SiteFonts, Survey } from "./Survey";
 import { views } from "./views";
@@ -114,6 +116,7 @@ function DeskMat({ id }: { id: string }) {
         Redo
       </MatButton>
       <ExportMenu />
+      <Keys />
     </Mat>
   );
 }
@@ -161,13 +164,6 @@ function Notices() {
   );
 }
 
-function isTyping(target: EventTarget | null): boolean {
-  return (
-    target instanceof HTMLElement &&
-    (target.isContentEditable || ["INPUT", "TEXTAREA", "SELECT"].includes(target.tagName))
-  );
-}
-
 /** Undo and redo by the keys every program has, except while typing, where they belong to the field. */
 function useHistoryKeys(undo: () => Promise<void>, redo: () => Promise<void>): void {
   useEffect(() => {
@@ -182,5 +178,3 @@ function useHistoryKeys(undo: () => Promise<void>, redo: () => Promise<void>): v
     return () => window.removeEventListener("keydown", onKey);
   }, [undo, redo]);
 }
-
-export { isTyping };
