@@ -1,6 +1,6 @@
 /** The road from a bare page to a site's sheet. */
 import { expect, test, type Locator, type Page } from "@playwright/test";
-import { downloaded, openFiles, pickByKeyboard, shownPage, slip, unzipTexts } from "./support/desk";
+import { downloaded, openFiles, pickByKeyboard, shownPage, slip, unzipTexts, openRow } from "./support/desk";
 
 /** Walks with Tab until something has the focus. */
 async function tabTo(page: Page, locator: Locator, most = 150): Promise<void> {
@@ -86,6 +86,7 @@ test("by keyboard alone from a bare page to three rules in a linked sheet, and t
 test("a bare page's head takes rules, and a sheet made on the spot takes the next", async ({ page }) => {
   await openFiles(page, { "index.html": bare });
   await pickByKeyboard(page, "Winter");
+  await openRow(page, "Ink");
   const ink = page.getByLabel("Ink value", { exact: true });
   await ink.fill("navy");
   await ink.press("Enter");
@@ -96,6 +97,7 @@ test("a bare page's head takes rules, and a sheet made on the spot takes the nex
   await dialog(page).getByLabel("Name, with its folder").press("Enter");
   await dialog(page).getByRole("button", { name: "Write" }).click();
   await expect(dialog(page)).toHaveCount(0);
+  await openRow(page, "Leading");
   const leading = page.getByLabel("Leading value", { exact: true });
   await leading.fill("1.2");
   await expect(slip(page).getByText(/New rule (?:body )?h2 in main.css/)).toBeVisible();

@@ -84,6 +84,23 @@ test("a page is seen at 1280 px in a window of 1280, smaller to fit, and a text 
   await expect.poll(async () => (await frame.boundingBox())!.width).toBe(1280);
 });
 
+test("a glass shows the picked text several times as large, as it is tried", async ({ page }) => {
+  await pickByKeyboard(page, "Winter sailings");
+  await stage(page).press("g");
+  const glass = page.getByRole("region", { name: "Glass" });
+  const text = glass.frameLocator("iframe").getByRole("heading", { name: "Winter sailings" });
+  const heightOf = async () => (await text.boundingBox())!.height;
+  await expect.poll(heightOf).toBeGreaterThan(100);
+  const before = await heightOf();
+  await glass.getByLabel("How much larger").click();
+  await page.getByTitle("8 times as large").click();
+  await expect.poll(heightOf).toBeCloseTo(before * 2, 0);
+  await field(page, "Ink").fill("#00f");
+  await expect(text).toHaveCSS("color", "rgb(0, 0, 255)");
+  await glass.getByRole("button", { name: "Put the glass away" }).click();
+  await expect(glass).toHaveCount(0);
+});
+
 test("slip and source are folded away, and come back as they were, also after a reload", async ({ page }) => {
   await page.getByRole("button", { name: "Fold the slip away" }).click();
   await page.getByRole("button", { name: "Fold the source away" }).click();
@@ -226,7 +243,17 @@ test("two windows on one site follow each other", async ({ page, context }) => {
 });
 
 test("in a room of 1024 everything still fits", async ({ page }) => {
+  // Nothing stands out of the window, in the widest view of the mat either.
+  const fits = () =>
+    page.evaluate(
+      () =>
+        Math.max(...[...document.querySelectorAll("header *")].map((one) => one.getBoundingClientRect().right)) -
+        innerWidth,
+    );
+  await expect(page.getByRole("link", { name: /^Findings ?\d/ })).toBeVisible();
+  expect(await fits()).toBeLessThanOrEqual(0);
   await page.setViewportSize({ width: 1024, height: 768 });
+  expect(await fits()).toBeLessThanOrEqual(0);
   await pickByKeyboard(page, "Winter sailings");
   const overflow = await page.evaluate(
     () => document.documentElement.scrollWidth - document.documentElement.clientWidth,

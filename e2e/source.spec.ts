@@ -81,6 +81,15 @@ test("what was typed is taken back by the keys for it, in the one history", asyn
   await expect(heading(page)).toHaveCSS("letter-spacing", "3px");
 });
 
+test("Tab leaves the source and writes nothing", async ({ page }) => {
+  await behindTheInk(page);
+  const editor = page.getByRole("textbox", { name: "Source of css/ferry.css" });
+  await expect(editor).toBeFocused();
+  await page.keyboard.press("Tab");
+  await expect(editor).not.toBeFocused();
+  await expect(page.getByRole("link", { name: /^Changes ?0$/ })).toBeVisible();
+});
+
 test("a page is written in, with the classes of its sheets", async ({ page }) => {
   await source(page).getByRole("combobox", { name: "File" }).click();
   await page.getByTitle("fares.html").click();

@@ -25,10 +25,12 @@ interface OverlayProps {
   scale: number;
   /** Asks for the true size, or back. */
   onTrueSize(): void;
+  /** Puts a glass over the picked text, or away. */
+  onGlass(): void;
 }
 
 /** Takes all input for the page, so that the page itself never gets any, and draws what is picked and marked. */
-export function Overlay({ shown, places, picked, drawn, scale, onTrueSize }: OverlayProps) {
+export function Overlay({ shown, places, picked, drawn, scale, onTrueSize, onGlass }: OverlayProps) {
   const store = useWorkspaceStore();
   const slip = useWorkspace((state) => state.slip);
   const reach = useWorkspace((state) => state.reach);
@@ -107,6 +109,7 @@ export function Overlay({ shown, places, picked, drawn, scale, onTrueSize }: Ove
       Escape: () => (words ? pickWords(null) : pick(null)),
       u: () => setUnstyled(!store.getState().unstyled),
       t: onTrueSize,
+      g: onGlass,
       PageDown: () => page.document.defaultView!.scrollBy(0, page.document.defaultView!.innerHeight * 0.9),
       PageUp: () => page.document.defaultView!.scrollBy(0, -page.document.defaultView!.innerHeight * 0.9),
     };
@@ -152,7 +155,7 @@ export function Overlay({ shown, places, picked, drawn, scale, onTrueSize }: Ove
         tabIndex={0}
         className={styles.overlay}
         style={{ ...drawn, "--scale": scale } as React.CSSProperties}
-        aria-label="The page. Arrow down and up walk through its texts, left goes to the parent and right back, Shift with left and right picks words, U takes the styles off, T shows it at its true size."
+        aria-label="The page. Arrow down and up walk through its texts, left goes to the parent and right back, Shift with left and right picks words, U takes the styles off, T shows it at its true size, G puts a glass over the picked text."
         onKeyDown={onKeyDown}
         onMouseDown={(event) => {
           pressed.current = { ...at(event), far: false };

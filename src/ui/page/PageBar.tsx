@@ -47,7 +47,7 @@ export function PageBar({ panels, onFold }: Props) {
       {set ? (
         <>
           <span className={styles.share}>
-            {plural(set.candidates.length, "candidate")} of {set.label} on trial for <code>{set.selector}</code>
+            {set.heading} <code>{set.selector}</code>
           </span>
           <span className={styles.space} />
           <button type="button" className="chip" onClick={set.leave}>

@@ -19,17 +19,17 @@ const SourcePane = dynamic(() => import("../source/SourcePane").then((module) =>
 export function PageDesk() {
   const [shown, setShown] = useState<Shown | null>(null);
   const hasPage = useWorkspace((state) => state.page !== null);
-  const { panels, resize, fold } = usePanels();
+  const { panels, dragged, fold } = usePanels();
   const { source, slip } = panels;
   if (!hasPage)
     return <main className={styles.none}>There is no page among the files of this site, only style sheets.</main>;
   return (
     <BenchProvider>
-      <Splitter className={styles.desk} onResize={([, size]) => resize("slip", size)}>
+      <Splitter className={styles.desk} {...dragged("slip")}>
         <Splitter.Panel min={400}>
           <main className={styles.left} aria-label="Page">
             <PageBar panels={panels} onFold={fold} />
-            <Splitter orientation="vertical" onResize={([, size]) => resize("source", size)}>
+            <Splitter orientation="vertical" {...dragged("source")}>
               <Splitter.Panel min={160}>
                 <Stage shown={shown} onShown={setShown} />
               </Splitter.Panel>

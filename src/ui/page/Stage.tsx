@@ -9,6 +9,7 @@ import { unwaited } from "../shared/unwaited";
 import { useWorkspace, useWorkspaceStore } from "../workspace/context";
 import { useAnswered } from "../workspace/answers";
 import { useBench } from "../workspace/bench";
+import { Glass } from "./Glass";
 import { gutter, Overlay } from "./Overlay";
 import { narrowest, Ruler, widest } from "./Ruler";
 import styles from "./Stage.module.css";
@@ -47,6 +48,7 @@ export function Stage({ shown, onShown }: Props) {
   useMeasures(shown);
   const shift = useShift(shown, width);
   const { set } = useBench();
+  const [glass, setGlass] = useState(false);
   const lines = useMemo(
     () => (shown && pickedIndex !== null ? linesOf(shown.page, pickedIndex) : null),
     [shown, pickedIndex],
@@ -80,6 +82,16 @@ export function Stage({ shown, onShown }: Props) {
             <kbd>T</kbd>
           </button>
         )}
+        {picked && !set && (
+          <button
+            type="button"
+            className={`text-button ${styles.scale}`}
+            aria-pressed={glass}
+            onClick={() => setGlass(!glass)}
+          >
+            Glass<kbd>G</kbd>
+          </button>
+        )}
         <WidthField width={width ?? 0} fits={chosenWidth === null} turns={turns} onWidth={setChosenWidth} />
       </div>
       <div className={styles.stage} ref={stage} onScroll={(event) => setSideways(event.currentTarget.scrollLeft)}>
@@ -100,9 +112,11 @@ export function Stage({ shown, onShown }: Props) {
               drawn={drawn}
               scale={scale}
               onTrueSize={() => setTrueSize(!trueSize)}
+              onGlass={() => setGlass(!glass)}
             />
           )}
         </div>
+        {glass && picked && !set && <Glass picked={picked} onClose={() => setGlass(false)} />}
         {set && <TrialStage key={set.label} set={set} left={gutter} scale={scale} />}
       </div>
     </div>

@@ -1,6 +1,6 @@
 "use client";
 
-import { useCallback, useState } from "react";
+import { useCallback, useRef, useState } from "react";
 import { object, boolean, number } from "yup";
 
 export type PanelName = "source" | "slip";
@@ -37,7 +37,19 @@ export function usePanels() {
       return next;
     });
   }, []);
-  const resize = useCallback((name: PanelName, size?: number) => size !== undefined && set(name, { size }), [set]);
+  const isDragging = useRef(false);
+  /** Keeps the size of a panel that is dragged. What the window does to it is not what somebody chose. */
+  const dragged = (name: PanelName) => ({
+    onResizeStart: () => {
+      isDragging.current = true;
+    },
+    onResize: ([, size]: number[]) => {
+      if (isDragging.current && size !== undefined) set(name, { size });
+    },
+    onResizeEnd: () => {
+      isDragging.current = false;
+    },
+  });
   const fold = useCallback((name: PanelName, folded: boolean) => set(name, { folded }), [set]);
-  return { panels, resize, fold };
+  return { panels, dragged, fold };
 }

@@ -87,6 +87,7 @@ export function Trials({ row, slip, draft, target, proposed, sets = [], figures,
     onPage,
     {
       label: row.label.toLowerCase(),
+      heading: `${plural(texts.length, "candidate")} of ${row.label.toLowerCase()} on trial for`,
       subject: slip.ref,
       selector: slip.selector,
       candidates,

@@ -17,6 +17,8 @@ export interface Candidate {
 export interface TrialSet {
   /** What is tried, in words: "size". */
   label: string;
+  /** What stands there, in words that the selector goes on with: "5 candidates of size on trial for". */
+  heading: string;
   subject: ElementRef;
   /** Selector of the subject, as the slip has it. */
   selector: string;

@@ -170,6 +170,7 @@ function States({ slip: { ref, selector } }: { slip: Slip }) {
     onPage && states.length > 0,
     {
       label: "link state",
+      heading: `${states.length} states of`,
       subject: ref,
       selector,
       candidates: states.map(({ state }) => ({
