@@ -6,7 +6,7 @@ import type { ElementRef } from "@/core";
 import { frameSandbox, showPage, type ShownPage } from "@/preview/frame";
 import { boxOf } from "@/preview/measure";
 import { settle } from "@/preview/settle";
-import { unwaited } from "../shared/unwaited";
+import { unwaitedWhile } from "../shared/unwaited";
 import { useWorkspace } from "../workspace/context";
 import styles from "./Glass.module.css";
 
@@ -37,7 +37,10 @@ export function Glass({ picked, onClose }: Props) {
   useEffect(() => {
     if (!document) return;
     let current = true;
-    unwaited(showPage(frame.current!, { ...latest.current!, document }).then((shown) => current && setPage(shown)));
+    unwaitedWhile(
+      () => frame.current?.isConnected === true,
+      showPage(frame.current!, { ...latest.current!, document }).then((shown) => current && setPage(shown)),
+    );
     return () => {
       current = false;
     };
@@ -47,7 +50,8 @@ export function Glass({ picked, onClose }: Props) {
     let current = true;
     page.dress({ ...dress, unstyled: false });
     settle(page.document);
-    unwaited(
+    unwaitedWhile(
+      () => frame.current?.isConnected === true,
       page.document.fonts.ready.then(() => {
         const node = page.nodes[picked.index];
         if (!current || !node) return;

@@ -7,7 +7,7 @@ import { linesOf } from "@/preview/measure";
 import { settle } from "@/preview/settle";
 import { stripOf } from "@/preview/strip";
 import { plural } from "../shared/numbers";
-import { unwaited } from "../shared/unwaited";
+import { unwaitedWhile } from "../shared/unwaited";
 import { VerdictOf } from "../shared/VerdictOf";
 import { useBench, type Candidate, type Seen, type TrialSet } from "../workspace/bench";
 import { useEngine, useWorkspace } from "../workspace/context";
@@ -152,7 +152,7 @@ function Strip({ candidate, set: { subject, side }, isChosen, scale, onSeen }: S
         lines && { lines: lines.lines, longest: lines.longest, width: lines.longest * lines.character },
       );
     };
-    unwaited(show());
+    unwaitedWhile(() => frame.current?.isConnected === true, show());
     return () => {
       current = false;
     };

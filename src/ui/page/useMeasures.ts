@@ -5,7 +5,7 @@ import type { PlaceView } from "@/engine/protocol";
 import { differenceOf, extentOf, type Extent } from "@/preview/extent";
 import type { Shown } from "@/preview/frame";
 import { containerSizes, fontMeasures } from "@/preview/measure";
-import { unwaited } from "../shared/unwaited";
+import { unwaited, unwaitedWhile } from "../shared/unwaited";
 import { useWorkspace, useWorkspaceStore } from "../workspace/context";
 import { calm } from "./calm";
 
@@ -65,7 +65,7 @@ export function useShift(shown: Shown | null, width: number | null): Extent | nu
       if (plain) usual.current.set(key, now);
       setShift(now.height === 0 ? null : differenceOf(now, usual.current.get(key)));
     };
-    unwaited(count());
+    unwaitedWhile(() => shown?.page.document.defaultView != null, count());
     return () => {
       current = false;
     };

@@ -3,7 +3,7 @@ import { useCallback, useEffect, useMemo, useRef, useState, type RefObject } fro
 import type { PageView } from "@/engine/protocol";
 import { showPage, type Shown, type ShownPage } from "@/preview/frame";
 import { lookAt } from "@/preview/look";
-import { unwaited } from "../shared/unwaited";
+import { unwaited, unwaitedWhile } from "../shared/unwaited";
 import { useWorkspace, useWorkspaceStore } from "../workspace/context";
 import { calm } from "./calm";
 
@@ -61,7 +61,8 @@ function useBuilt(
     const scroll = frame.current!.contentWindow?.scrollY ?? 0;
     const { path } = latest.current.document;
     const stay = frame.current!.dataset.path === path;
-    unwaited(
+    unwaitedWhile(
+      () => frame.current?.isConnected === true,
       showPage(frame.current!, latest.current).then((next) => {
         if (stale) return;
         frame.current!.dataset.path = path;
@@ -92,7 +93,12 @@ function useDressed(built: Built | null, key: string, relayout: (page: ShownPage
       if (!waiting) return;
       relayout(page);
       const mine = (looks += 1);
-      if (!unstyled) unwaited(lookUnder(() => waiting && mine === looks));
+      const isThere = () => document.defaultView !== null;
+      if (!unstyled)
+        unwaitedWhile(
+          isThere,
+          lookUnder(() => waiting && isThere() && mine === looks),
+        );
     };
     const lookUnder = async (stillThere: () => boolean) => {
       if (store.getState().rehearsal) await calm(50);

@@ -16,3 +16,15 @@ export function unwaited(work: Promise<unknown>): void {
     for (const listener of listeners) listener(error);
   });
 }
+
+/**
+ * Work on something that may be taken away meanwhile, a frame for one: what fails once it is gone is nobody's concern.
+ * (React tells of an unmount only after the nodes are gone.)
+ */
+export function unwaitedWhile(isThere: () => boolean, work: Promise<unknown>): void {
+  unwaited(
+    work.catch((error: unknown) => {
+      if (isThere()) throw error;
+    }),
+  );
+}
