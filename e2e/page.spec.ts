@@ -91,6 +91,9 @@ test("a glass shows the picked text several times as large, as it is tried", asy
   const text = glass.frameLocator("iframe").getByRole("heading", { name: "Winter sailings" });
   const heightOf = async () => (await text.boundingBox())!.height;
   await expect.poll(heightOf).toBeGreaterThan(100);
+  // It stands where it can be seen.
+  const pane = (await glass.getByRole("img", { name: /^The picked text/ }).boundingBox())!;
+  await expect.poll(async () => Math.abs((await text.boundingBox())!.y - pane.y)).toBeLessThan(60);
   const before = await heightOf();
   await glass.getByLabel("How much larger").click();
   await page.getByTitle("8 times as large").click();

@@ -55,7 +55,9 @@ export function Glass({ picked, onClose }: Props) {
       page.document.fonts.ready.then(() => {
         const node = page.nodes[picked.index];
         if (!current || !node) return;
-        node.scrollIntoView({ block: "center", behavior: "instant" });
+        // Scrolled by itself alone: what is asked of an element scrolls the glass around its frame, too.
+        const window = page.document.defaultView!;
+        window.scrollTo({ top: node.getBoundingClientRect().top + window.scrollY - height / 2, behavior: "instant" });
         const box = boxOf(page, picked.index);
         setAt(box && { left: box.left - air, top: box.top - air });
       }),
@@ -63,7 +65,7 @@ export function Glass({ picked, onClose }: Props) {
     return () => {
       current = false;
     };
-  }, [page, dress, picked.index, width]);
+  }, [page, dress, picked.index, width, height]);
   return (
     <section className={styles.glass} aria-label="Glass">
       <div className={styles.head}>
