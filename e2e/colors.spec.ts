@@ -119,7 +119,14 @@ test("trials stand side by side, are walked with keys and written with Enter", a
   await trials.getByRole("radio", { name: "#5d4037" }).press("ArrowLeft");
   await expect(heading(page, "Winter sailings")).not.toHaveCSS("color", "rgb(93, 64, 55)");
   await trials.getByRole("radio", { checked: true }).press("ArrowDown");
-  await trials.getByRole("radio", { checked: true }).press("Enter");
+  // Dropped, its neighbour stands in its place, by key alone.
+  await trials.getByRole("radio", { checked: true }).press("ArrowUp");
+  const dropped = (await trials.getByRole("radio", { checked: true }).getAttribute("aria-label"))!;
+  await page.keyboard.press("Delete");
+  await expect(trials.getByRole("radio", { name: dropped, exact: true })).toHaveCount(0);
+  await expect(trials.getByRole("radio", { checked: true })).toBeFocused();
+  await expect(trials.getByRole("radio", { name: "#5d4037" })).toBeChecked();
+  await page.keyboard.press("Enter");
   await expect(field(page, "Ink")).toHaveValue("#5d4037");
 });
 

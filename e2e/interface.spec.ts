@@ -90,3 +90,20 @@ test("all keys are listed in one place, which a key opens and one closes", async
   await expect(keys).toBeHidden();
   await expect(page).toHaveTitle(/^Page · Ossel Island Ferries · Hevret$/);
 });
+
+test("the window itself loads no parser, no grammar of values and no reader of fonts: they are the worker's", async ({
+  page,
+}) => {
+  /** Words that none of them can do without. */
+  const marks = ["TABULATION", "<syntax-component>", ".notdef"];
+  await openSample(page);
+  await expect(page.getByRole("textbox", { name: /^Source of/ })).toBeVisible();
+  const loaded = () => performance.getEntriesByType("resource").map(({ name }) => name);
+  const held = async (names: string[]) => {
+    const scripts = names.filter((name) => name.endsWith(".js"));
+    const texts = await Promise.all(scripts.map(async (name) => (await page.request.get(name)).text()));
+    return marks.filter((mark) => texts.some((text) => text.includes(mark)));
+  };
+  expect(await held(await page.evaluate(loaded))).toEqual([]);
+  expect(await held(await page.workers()[0]!.evaluate(loaded))).toEqual(marks);
+});

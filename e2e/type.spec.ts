@@ -155,6 +155,38 @@ test("a link's hover is styled beside its other states", async ({ page }) => {
   await expect(link).toHaveCSS("text-decoration-line", "none");
 });
 
+for (const [motion, moves] of [
+  ["no-preference", true],
+  ["reduce", false],
+] as const) {
+  test(`a state of a link ${moves ? "passes there from rest" : "is there at once for who wishes for less motion"}`, async ({
+    page,
+  }) => {
+    await page.emulateMedia({ reducedMotion: motion });
+    await openFiles(page, {
+      "index.html":
+        "<!doctype html><style>a{color:#04c;transition:color 60s}a:hover{color:#a00}</style><p>See <a href=fares.html>the fares</a> first.</p>",
+    });
+    await pickByKeyboard(page, "the fares");
+    await openRow(page, "Lines");
+    await slip(page).getByRole("group", { name: "States of the link" }).getByRole("button", { name: /hover/ }).click();
+    const hover = page
+      .getByRole("radiogroup", { name: "Trials of link state on the page" })
+      .getByRole("radio", { name: "hover" });
+    const link = hover.frameLocator("iframe").getByRole("link");
+    const running = () => link.evaluate((node) => node.getAnimations().length);
+    await expect(hover).toContainText("1 line");
+    if (moves) await expect.poll(running).toBe(1);
+    else await expect(link).toHaveCSS("color", "rgb(170, 0, 0)");
+    // Another state is looked at in the same frames: nothing is laid out anew.
+    const frame = await hover.locator("iframe").evaluate((one: HTMLIFrameElement) => one.src);
+    await hover.press("ArrowUp");
+    await expect(hover).not.toBeChecked();
+    await expect(link).toHaveCSS("color", "rgb(170, 0, 0)");
+    expect(await hover.locator("iframe").evaluate((one: HTMLIFrameElement) => one.src)).toBe(frame);
+  });
+}
+
 const twins = {
   "index.html":
     "<!doctype html><link rel=stylesheet href=a.css><h1>One</h1><h2>Two</h2><h3>Three</h3><h4>Four</h4><p>Text</p>",

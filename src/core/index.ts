@@ -200,7 +200,7 @@ export { ratios, scaleSteps } from "./type/scale";
 export { stackFaults, stackMembers, writeStack, type StackFault } from "./type/stack";
 export { editsOn } from "./slip/copying";
 export { settingOf, type Heir, type Setting } from "./slip/setting";
-export { candidateDeclarations } from "./slip/candidate";
+export { candidateDeclarations, mayChangeContrast } from "./slip/candidate";
 export { trialContrasts, type TrialContrast } from "./slip/trials";
 export {
   combine,

@@ -332,7 +332,7 @@ const answers: Omit<Engine, "started"> = {
 
   mediaWidths: async (path, conditions) => {
     const file = textFile(site, path);
-    return file ? mediaWidths(styledPage(site, file, conditions)) : [];
+    return file ? mediaWidths(site, file, conditions) : [];
   },
 
   trialContrasts: async (picked, candidates, conditions) =>

@@ -5,11 +5,10 @@ import { textFile } from "../source/site";
 import { defaultConditions } from "./conditions";
 import { matchesMedia } from "./media";
 import { mediaWidths } from "./mediaWidths";
-import { stylePage } from "./styles";
 
 const widthsOf = (css: string, head = "") => {
   const from = site({ "index.html": `<link rel=stylesheet href=a.css>${head}<p>x`, "a.css": css });
-  return mediaWidths(stylePage(from, textFile(from, "index.html")!, defaultConditions));
+  return mediaWidths(from, textFile(from, "index.html")!, defaultConditions);
 };
 
 describe("widths at which media conditions turn", () => {
@@ -35,6 +34,14 @@ describe("widths at which media conditions turn", () => {
       [901, 1],
       [1200, 1],
     ]);
+  });
+
+  test("also where they are reckoned, and where they follow the height", () => {
+    const turns = widthsOf(
+      "@media (min-width: calc(30em + 17px)) { p { top: 0 } }\n@media (orientation: landscape) { p { top: 0 } }\n@media (min-aspect-ratio: 2/1) { p { top: 0 } }",
+    );
+    const { height } = defaultConditions;
+    expect(turns.map(({ width }) => width)).toEqual([497, height + 1, 2 * height].sort((a, b) => a - b));
   });
 
   test("as a sweep over all widths finds them", () => {

@@ -6,7 +6,7 @@ import { textFile } from "../source/site";
 import { site, stylesOf } from "../testing/site";
 import { editsOn } from "./copying";
 import { settingOf } from "./setting";
-import { candidateDeclarations } from "./candidate";
+import { candidateDeclarations, mayChangeContrast } from "./candidate";
 import { trialContrasts } from "./trials";
 
 const css =
@@ -21,6 +21,8 @@ const ref = (id: string): ElementRef => ({
   index: stylesOf(from).find(({ element }) => element.id === id)!.element.index,
 });
 const rule = (selector: string): Target => ({ kind: "rule", path: "a.css", start: css.indexOf(selector) });
+
+const red = (target: Target) => ({ kind: "declare", target, property: "color", value: "red" }) satisfies Edit;
 
 test("what contrast comes to with each value tried, and what is needed there", () => {
   const looks = (property: string, ...values: string[]) =>
@@ -53,6 +55,16 @@ test("what contrast comes to with each value tried, and what is needed there", (
   ]);
 });
 
+test("contrast is looked at where a candidate can change it", () => {
+  const may = (property: string, text: string) =>
+    mayChangeContrast(
+      candidateDeclarations(property, text).map(([name, value]) => ({ ...red(rule("h1")), property: name, value })),
+    );
+  expect(["color", "opacity", "font-size", "font"].map((property) => may(property, "1px"))).not.toContain(false);
+  expect(may("hyphens", "auto")).toBe(false);
+  expect(may("hyphens", "auto; color: red")).toBe(true);
+});
+
 test("a candidate may set more than one property", () => {
   expect(candidateDeclarations("font-size", "32px")).toEqual([["font-size", "32px"]]);
   expect(candidateDeclarations("font-size", "32px; line-height: 1.2 ;")).toEqual([
@@ -65,8 +77,6 @@ test("a candidate may set more than one property", () => {
   ]);
   expect(candidateDeclarations("color", "")).toEqual([]);
 });
-
-const red = (target: Target): Edit => ({ kind: "declare", target, property: "color", value: "red" });
 
 test("nothing for a text or a rule that is not there", () => {
   expect(trialContrasts(from, { page: "index.html", index: 99 }, [[red(rule("h1"))]], defaultConditions, {})).toEqual([

@@ -55,6 +55,7 @@ const places: readonly { where: string; keys: readonly (readonly [keys: string, 
     keys: [
       ["Ctrl Space", "What can be written here"],
       ["Ctrl /", "Comment round a declaration or rule, and off again"],
+      ["Alt M", "Set right what was found in this line"],
       ["Ctrl F", "Find in the file"],
     ],
   },

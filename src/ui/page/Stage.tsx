@@ -1,7 +1,7 @@
 "use client";
 
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, type RefObject } from "react";
-import type { MediaWidth } from "@/core";
+import type { Conditions, MediaWidth } from "@/core";
 import { frameSandbox, type Shown } from "@/preview/frame";
 import { linesOf } from "@/preview/measure";
 import { shiftWords } from "../shared/numbers";
@@ -41,9 +41,7 @@ export function Stage({ shown, onShown }: Props) {
   const onScroll = useCallback(() => setScrolls((count) => count + 1), []);
   const [trueSize, setTrueSize] = useState(false);
   const { width, scale, height } = useWidth(stage, chosenWidth, trueSize);
-  const pagePath = useWorkspace((state) => state.page);
-  const conditions = useWorkspace((state) => state.conditions);
-  const turns = useAnswered("mediaWidths", pagePath === null ? null : [pagePath, conditions])?.answer ?? noTurns;
+  const turns = useTurns();
   useShownPage(frame, onShown, onScroll);
   useMeasures(shown);
   const shift = useShift(shown, width);
@@ -124,6 +122,14 @@ export function Stage({ shown, onShown }: Props) {
 }
 
 const noTurns: readonly MediaWidth[] = [];
+
+/** Where the page's media conditions turn: not asked again when only its width is another, or what was measured on it. */
+function useTurns(): readonly MediaWidth[] {
+  const path = useWorkspace((state) => state.page);
+  const conditions = useWorkspace((state) => state.conditions);
+  const others: Conditions = { ...conditions, width: 0, fonts: {}, containers: {} };
+  return useAnswered("mediaWidths", path === null ? null : [path, others])?.answer ?? noTurns;
+}
 
 /**
  * How wide the page is: as chosen, else as the room is; drawn smaller where it is wider than the room, unless it is to be

@@ -75,7 +75,7 @@ export function TrialStage({ set, left, scale }: { set: TrialSet; left: number; 
                   isChosen={index === at}
                   scale={scale}
                   onSeen={(one) => {
-                    see(text, one);
+                    if (one) see(text, one);
                     setReady((count) => Math.max(count, index + 2));
                   }}
                 />
@@ -102,7 +102,7 @@ interface StripProps {
 function Strip({ candidate, set: { subject, side }, isChosen, scale, onSeen }: StripProps) {
   const engine = useEngine();
   const pageConditions = useWorkspace((state) => state.conditions);
-  const edition = useWorkspace((state) => state.edition);
+  const files = useWorkspace((state) => state.files);
   const conditions = candidate.conditions ?? pageConditions;
   const { width, height, scheme } = conditions;
   const frame = useRef<HTMLIFrameElement>(null);
@@ -110,15 +110,17 @@ function Strip({ candidate, set: { subject, side }, isChosen, scale, onSeen }: S
   const [problem, setProblem] = useState<string | null>(null);
   const [passing, setPassing] = useState<Passing | null>(null);
   usePassing(passing, isChosen && !conditions.reducedMotion);
-  const latest = useRef({ candidate, onSeen });
+  const latest = useRef({ candidate, conditions, onSeen });
   useEffect(() => {
-    latest.current = { candidate, onSeen };
+    latest.current = { candidate, conditions, onSeen };
   });
   const { page: path, index } = subject;
-  const key = JSON.stringify(candidate.edits);
+  // Other conditions of the page are no other page here, where they come to the same.
+  const key = JSON.stringify([candidate.edits, conditions, candidate.from]);
   useEffect(() => {
     let current = true;
     const show = async () => {
+      const { conditions: under } = latest.current;
       const { edits, from } = latest.current.candidate;
       const made = edits.length > 0 ? await engine.combine([...edits]) : { changes: [], problem: null };
       if (!current || !frame.current) return;
@@ -127,7 +129,7 @@ function Strip({ candidate, set: { subject, side }, isChosen, scale, onSeen }: S
         latest.current.onSeen(null);
         return;
       }
-      const view = await engine.variant(path, made.changes, conditions);
+      const view = await engine.variant(path, made.changes, under);
       const before = from ? await engine.variant(path, made.changes, from) : null;
       if (!current || !frame.current) return;
       const page = await showPage(frame.current, view);
@@ -156,7 +158,7 @@ function Strip({ candidate, set: { subject, side }, isChosen, scale, onSeen }: S
     return () => {
       current = false;
     };
-  }, [engine, path, index, side, key, conditions, height, edition]);
+  }, [engine, path, index, side, key, height, files]);
   return (
     <div className={styles.strip} style={{ width: width * scale, height: (cut?.height ?? 48) * scale }}>
       {problem && <p className={styles.problem}>{problem}</p>}

@@ -1,7 +1,7 @@
 "use client";
 
-import { useCallback, useRef, useState } from "react";
-import { object, boolean, number } from "yup";
+import { useRef, useState } from "react";
+import { boolean, number, object } from "yup";
 
 export type PanelName = "source" | "slip";
 
@@ -30,26 +30,29 @@ function readPanels(): Panels {
 /** How large the panels beside the page are, and which are folded away. */
 export function usePanels() {
   const [panels, setPanels] = useState(readPanels);
-  const set = useCallback((name: PanelName, more: Partial<Panel>) => {
-    setPanels((known) => {
-      const next = { ...known, [name]: { ...known[name], ...more } };
-      localStorage.setItem(kept, JSON.stringify(next));
-      return next;
-    });
-  }, []);
   const isDragging = useRef(false);
+  const keep = (next: Panels) => localStorage.setItem(kept, JSON.stringify(next));
+  const changed = (name: PanelName, more: Partial<Panel>): Panels => ({
+    ...panels,
+    [name]: { ...panels[name], ...more },
+  });
   /** Keeps the size of a panel that is dragged. What the window does to it is not what somebody chose. */
   const dragged = (name: PanelName) => ({
     onResizeStart: () => {
       isDragging.current = true;
     },
     onResize: ([, size]: number[]) => {
-      if (isDragging.current && size !== undefined) set(name, { size });
+      if (isDragging.current && size !== undefined) setPanels(changed(name, { size }));
     },
-    onResizeEnd: () => {
+    onResizeEnd: ([, size]: number[]) => {
       isDragging.current = false;
+      if (size !== undefined) keep(changed(name, { size }));
     },
   });
-  const fold = useCallback((name: PanelName, folded: boolean) => set(name, { folded }), [set]);
+  const fold = (name: PanelName, folded: boolean) => {
+    const next = changed(name, { folded });
+    setPanels(next);
+    keep(next);
+  };
   return { panels, dragged, fold };
 }

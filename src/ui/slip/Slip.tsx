@@ -112,9 +112,9 @@ function Sections({ slip, found, target, open, ...rest }: SectionsProps) {
   /** Rows that were asked for, though nobody set them. */
   const [asked, setAsked] = useState<ReadonlySet<string>>(new Set());
   const ask = (id: string) => setAsked(new Set([...asked, id]));
-  const partsOf = (id: string) => rows.filter(({ part }) => part === id);
+  const parts = useMemo(() => groupBy(rows, ({ part = null }) => part), [rows]);
   const isShown = ({ id, set }: SlipRowValue): boolean =>
-    set || asked.has(id) || found.has(id) || partsOf(id).some((part) => part.set || found.has(part.id));
+    set || asked.has(id) || found.has(id) || (parts.get(id) ?? []).some((part) => part.set || found.has(part.id));
   return slipSections.map(({ id: section, label }) => {
     const own = rows.filter((row) => row.section === section && row.part === undefined);
     const unset = own.filter((row) => !isShown(row));
@@ -128,7 +128,7 @@ function Sections({ slip, found, target, open, ...rest }: SectionsProps) {
             {...rest}
             row={row}
             slip={slip}
-            parts={partsOf(row.id)}
+            parts={parts.get(row.id)}
             found={found}
             target={row.ownTarget ?? target}
             shown={open.has(row.id) ? rest.shown : null}

@@ -1,7 +1,14 @@
 "use client";
 
 import { useRef, useState, type ReactNode } from "react";
-import { candidateDeclarations, type Slip, type SlipRowValue, type Target, type TrialContrast } from "@/core";
+import {
+  candidateDeclarations,
+  mayChangeContrast,
+  type Slip,
+  type SlipRowValue,
+  type Target,
+  type TrialContrast,
+} from "@/core";
 import { plural } from "../shared/numbers";
 import { unwaited } from "../shared/unwaited";
 import { VerdictOf } from "../shared/VerdictOf";
@@ -10,7 +17,7 @@ import { useBench, type Seen, type TrialSet } from "../workspace/bench";
 import { useWorkspace } from "../workspace/context";
 import styles from "./Trials.module.css";
 import { editsOfCandidate, type Draft } from "./useDraft";
-import { usePutOnPage } from "./usePutOnPage";
+import { usePutOnPage, walkedTo } from "./usePutOnPage";
 
 interface Props {
   row: SlipRowValue;
@@ -57,18 +64,19 @@ export function Trials({ row, slip, draft, target, proposed, sets = [], figures,
     setOnPage(false);
     draft.putBack();
   };
+  /** The one after it, else before it, is chosen in its place. */
   const drop = (at: number): number | null => {
-    const left = texts.filter((_, index) => index !== at);
-    setKept(left);
-    return left.length > 0 ? Math.min(at, left.length - 1) : null;
+    setKept(texts.filter((_, index) => index !== at));
+    const next = at + 1 < texts.length ? at + 1 : at - 1;
+    if (texts[next] === undefined) return null;
+    choose(texts[next]);
+    return next;
   };
   const onKey = (event: React.KeyboardEvent, at: number): number | null => {
-    const by: Record<string, number> = { ArrowDown: 1, ArrowRight: 1, ArrowUp: -1, ArrowLeft: -1 };
-    let next: number | null = at;
-    if (event.key in by) {
-      next = (at + by[event.key]! + texts.length) % texts.length;
-      choose(texts[next]!);
-    } else if (event.key === "Enter") {
+    const walked = walkedTo(event.key, at, texts.length);
+    let next: number | null = walked ?? at;
+    if (walked !== null) choose(texts[walked]!);
+    else if (event.key === "Enter") {
       setOnPage(false);
       unwaited(draft.write(texts[at]!, "candidate"));
     } else if (event.key === "Escape") leave();
@@ -239,8 +247,9 @@ function useContrasts(
   candidates: TrialSet["candidates"],
 ): readonly (TrialContrast | null)[] | null {
   const conditions = useWorkspace((state) => state.conditions);
-  const all = candidates.every(({ edits }) => edits.length > 0) && candidates.map(({ edits }) => edits);
-  return useAnswered("trialContrasts", all ? [picked, all, conditions] : null)?.answer ?? null;
+  const all = candidates.map(({ edits }) => edits);
+  const isJudged = all.every(({ length }) => length > 0) && all.some(mayChangeContrast);
+  return useAnswered("trialContrasts", isJudged ? [picked, all, conditions] : null)?.answer ?? null;
 }
 
 function SeenFigures({ lines, longest, width }: Seen) {

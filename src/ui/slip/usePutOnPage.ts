@@ -32,3 +32,11 @@ export function usePutOnPage(onPage: boolean, set: TrialSet, onTaken: () => void
   }, [owner, own]);
   return owner === own;
 }
+
+const steps: Readonly<Record<string, number>> = { ArrowDown: 1, ArrowRight: 1, ArrowUp: -1, ArrowLeft: -1 };
+
+/** Where an arrow key leads from a candidate, round at the ends; null for other keys. */
+export function walkedTo(key: string, at: number, count: number): number | null {
+  const by = steps[key];
+  return by === undefined ? null : (at + by + count) % count;
+}

@@ -56,28 +56,28 @@ interface Bench {
   /** Puts a set in the place of whatever stands there; null takes away what the owner put there, if it still stands. */
   put(owner: string, set: TrialSet | null): void;
   seen: ReadonlyMap<string, Seen>;
-  see(text: string, seen: Seen | null): void;
+  see(text: string, seen: Seen): void;
 }
 
-const nothing = { set: null, owner: null };
+/** What stands on the page, who put it there, and what its candidates come to. */
+type Standing = Pick<Bench, "set" | "owner" | "seen">;
+
+const nothing: Standing = { set: null, owner: null, seen: new Map() };
 
 const BenchContext = createContext<Bench | null>(null);
 
 export function BenchProvider({ children }: { children: ReactNode }) {
-  const [{ set, owner }, setStanding] = useState<{ set: TrialSet | null; owner: string | null }>(nothing);
-  const [seen, setSeen] = useState<ReadonlyMap<string, Seen>>(new Map());
-  const put = useCallback((by: string, next: TrialSet | null) => {
-    setStanding((standing) => (next ? { set: next, owner: by } : standing.owner === by ? nothing : standing));
+  const [standing, setStanding] = useState(nothing);
+  const put = useCallback((owner: string, set: TrialSet | null) => {
+    setStanding((now) => {
+      if (set) return { set, owner, seen: now.owner === owner ? now.seen : nothing.seen };
+      return now.owner === owner ? nothing : now;
+    });
   }, []);
-  const [seenOf, setSeenOf] = useState(owner);
-  if (seenOf !== owner) {
-    setSeenOf(owner);
-    setSeen(new Map());
-  }
-  const see = useCallback((text: string, one: Seen | null) => {
-    setSeen((known) => new Map([...known, ...(one ? [[text, one] as const] : [])]));
+  const see = useCallback((text: string, one: Seen) => {
+    setStanding((now) => ({ ...now, seen: new Map([...now.seen, [text, one]]) }));
   }, []);
-  const bench = useMemo(() => ({ set, owner, put, seen, see }), [set, owner, put, seen, see]);
+  const bench = useMemo(() => ({ ...standing, put, see }), [standing, put, see]);
   return <BenchContext value={bench}>{children}</BenchContext>;
 }
 

@@ -21,7 +21,7 @@ import { useAnswer } from "../../workspace/answers";
 import { useEngine, useWorkspace } from "../../workspace/context";
 import { VerdictOf } from "../../shared/VerdictOf";
 import { Trials } from "../Trials";
-import { usePutOnPage } from "../usePutOnPage";
+import { usePutOnPage, walkedTo } from "../usePutOnPage";
 import type { Draft } from "../useDraft";
 import { Doubt } from "./parts";
 import type { ChapterProps } from "./types";
@@ -157,14 +157,13 @@ function States({ slip: { ref, selector } }: { slip: Slip }) {
     unwaited(setConditions({ forced: forcedTo(state) }));
   };
   const onKey = (event: React.KeyboardEvent, at: number): number | null => {
-    const by: Record<string, number> = { ArrowDown: 1, ArrowUp: -1 };
-    if (event.key === "Escape") setOnPage(false);
-    else if (!(event.key in by)) return null;
+    const walked = walkedTo(event.key, at, states.length);
+    if (walked !== null) look(states[walked]!.state);
+    else if (event.key === "Escape") setOnPage(false);
+    else return null;
     event.preventDefault();
     event.stopPropagation();
-    const next = (at + (by[event.key] ?? 0) + states.length) % states.length;
-    if (event.key in by) look(states[next]!.state);
-    return next;
+    return walked ?? at;
   };
   usePutOnPage(
     onPage && states.length > 0,
