@@ -36,6 +36,10 @@ describe("widths at which media conditions turn", () => {
     ]);
   });
 
+  test("however near to each other they turn", () => {
+    expect(widthsOf("@media (605px <= width < 608px) { p { top: 0 } }").map(({ width }) => width)).toEqual([605, 608]);
+  });
+
   test("also where they are reckoned, and where they follow the height", () => {
     const turns = widthsOf(
       "@media (min-width: calc(30em + 17px)) { p { top: 0 } }\n@media (orientation: landscape) { p { top: 0 } }\n@media (min-aspect-ratio: 2/1) { p { top: 0 } }",

@@ -23,6 +23,9 @@ describe("a link in its states", () => {
     expect(by.focus!.ground).toBe("rgb(255, 255, 0)");
     expect(by.active!.ink).toBe("rgb(255, 0, 0)");
     expect(by.rest!.ratio).toBeCloseTo(8.59, 1);
+    expect(by.rest).toMatchObject({ needs: 4.5, verdict: "passes" });
+    expect(by.focus).toMatchObject({ needs: 4.5, verdict: "passes" });
+    expect(by.active).toMatchObject({ verdict: "fails" });
   });
 
   test("a rule for one state leaves the others", () => {

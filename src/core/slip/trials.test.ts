@@ -2,6 +2,7 @@ import type { ElementRef } from "../text/refs";
 import { expect, test } from "vitest";
 import { defaultConditions } from "../cascade/conditions";
 import type { Edit, Target } from "../edits/types";
+import { bareLayout, textId } from "../ground/layout";
 import { textFile } from "../source/site";
 import { site, stylesOf } from "../testing/site";
 import { editsOn } from "./copying";
@@ -53,6 +54,18 @@ test("what contrast comes to with each value tried, and what is needed there", (
     [21, 3, "passes"],
     [1, 3, "fails"],
   ]);
+});
+
+test("on a page that was laid out, with what a candidate itself paints", () => {
+  const { page, index } = ref("h");
+  const layouts = { [page]: { [textId(index, null)]: bareLayout({ left: 0, top: 0, width: 100, height: 20 }) } };
+  const edits = candidateDeclarations("opacity", "0.5").map(([property, value]) => ({
+    ...red(rule("h1")),
+    property,
+    value,
+  }));
+  const [tried] = trialContrasts(from, ref("h"), [edits], defaultConditions, layouts);
+  expect(Math.floor(tried!.ratio * 10) / 10).toBe(1.9);
 });
 
 test("contrast is looked at where a candidate can change it", () => {
