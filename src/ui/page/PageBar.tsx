@@ -8,7 +8,10 @@ import { useBench } from "../workspace/bench";
 import { useWorkspace } from "../workspace/context";
 import { isAboutPage, troubles } from "../workspace/troubles";
 import styles from "./PageBar.module.css";
+import type { Look } from "./look";
 import type { PanelName, Panels } from "./usePanels";
+import { useTurns } from "./useTurns";
+import { WidthField } from "./WidthField";
 import { Rehearse } from "./Rehearse";
 import { unwaited } from "../shared/unwaited";
 import type { SiteSummary } from "@/engine/protocol";
@@ -16,12 +19,14 @@ import type { SiteSummary } from "@/engine/protocol";
 interface Props {
   panels: Panels;
   onFold(panel: PanelName, folded: boolean): void;
+  look: Look;
+  onLook(more: Partial<Look>): void;
 }
 
 const panelNames: readonly PanelName[] = ["source", "slip"];
 
 /** Over the page: which page, what it shares, what was found, and how it is looked at. */
-export function PageBar({ panels, onFold }: Props) {
+export function PageBar({ panels, onFold, look, onLook }: Props) {
   const summary = useWorkspace((state) => state.summary);
   const page = useWorkspace((state) => state.page);
   const openPage = useWorkspace((state) => state.openPage);
@@ -30,6 +35,8 @@ export function PageBar({ panels, onFold }: Props) {
   const files = useWorkspace((state) => state.files);
   const pages = [...files.values()].filter(({ file }) => file.kind === "html").map(({ path }) => path);
   const { set } = useBench();
+  const hasPicked = useWorkspace((state) => state.picked?.page === state.page);
+  const turns = useTurns();
   const go = (path: string) => {
     unwaited(openPage(path));
     window.history.pushState(null, "", `?file=${encodeURIComponent(path)}`);
@@ -74,6 +81,22 @@ export function PageBar({ panels, onFold }: Props) {
           { value: "light", label: "Light" },
           { value: "dark", label: "Dark" },
         ]}
+      />
+      {hasPicked && !set && (
+        <button
+          type="button"
+          className={`text-button ${styles.glass}`}
+          aria-pressed={look.glass}
+          onClick={() => onLook({ glass: !look.glass })}
+        >
+          Glass <kbd>G</kbd>
+        </button>
+      )}
+      <WidthField
+        width={conditions.width}
+        fits={look.width === null}
+        turns={turns}
+        onWidth={(width) => onLook({ width })}
       />
       {panelNames
         .filter((name) => panels[name].folded)
@@ -144,7 +167,7 @@ function FoundHere() {
   if (!summary || count === 0) return null;
   return (
     <Link href={`/site/${record!.id}/findings?page=${encodeURIComponent(page!)}`} className={`chip ${styles.doubt}`}>
-      ◆ {plural(count, "finding")}
+      <span className={styles.count}>◆ {plural(count, "finding")}</span>
       <span className="visually-hidden"> about this page</span>
     </Link>
   );

@@ -7,6 +7,7 @@ import type { Shown } from "@/preview/frame";
 import { Slip } from "../slip/Slip";
 import { BenchProvider } from "../workspace/bench";
 import { useWorkspace } from "../workspace/context";
+import { plainLook, type Look } from "./look";
 import { PageBar } from "./PageBar";
 import { Stage } from "./Stage";
 import styles from "./PageDesk.module.css";
@@ -21,6 +22,8 @@ export function PageDesk() {
   const hasPage = useWorkspace((state) => state.page !== null);
   const { panels, dragged, fold } = usePanels();
   const { source, slip } = panels;
+  const [look, setLook] = useState(plainLook);
+  const onLook = (more: Partial<Look>) => setLook({ ...look, ...more });
   if (!hasPage)
     return <main className={styles.none}>There is no page among the files of this site, only style sheets.</main>;
   return (
@@ -28,10 +31,10 @@ export function PageDesk() {
       <Splitter className={styles.desk} {...dragged("slip")}>
         <Splitter.Panel min={400}>
           <main className={styles.left} aria-label="Page">
-            <PageBar panels={panels} onFold={fold} />
+            <PageBar panels={panels} onFold={fold} look={look} onLook={onLook} />
             <Splitter orientation="vertical" {...dragged("source")}>
               <Splitter.Panel min={160}>
-                <Stage shown={shown} onShown={setShown} />
+                <Stage shown={shown} onShown={setShown} look={look} onLook={onLook} />
               </Splitter.Panel>
               {!source.folded && (
                 <Splitter.Panel size={source.size} min={60}>

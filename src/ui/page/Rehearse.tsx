@@ -78,8 +78,8 @@ export function Rehearse() {
   );
   return (
     <Popover content={list} trigger="click" placement="bottomRight" destroyOnHidden>
-      <button type="button" className="chip" aria-pressed={words !== ""}>
-        Rehearse: {words || "nothing changed"}
+      <button type="button" className={`chip ${styles.rehearsed}`} aria-pressed={words !== ""}>
+        Rehearse{words && `: ${words}`}
       </button>
     </Popover>
   );

@@ -1,13 +1,11 @@
 "use client";
 
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, type RefObject } from "react";
-import type { Conditions, MediaWidth } from "@/core";
 import { frameSandbox, type Shown } from "@/preview/frame";
 import { linesOf } from "@/preview/measure";
 import { shiftWords } from "../shared/numbers";
 import { unwaited } from "../shared/unwaited";
 import { useWorkspace, useWorkspaceStore } from "../workspace/context";
-import { useAnswered } from "../workspace/answers";
 import { useBench } from "../workspace/bench";
 import { Glass } from "./Glass";
 import { gutter, Overlay } from "./Overlay";
@@ -15,8 +13,9 @@ import { narrowest, Ruler, widest } from "./Ruler";
 import styles from "./Stage.module.css";
 import { TrialStage } from "./TrialStage";
 import { useMeasures, useShift } from "./useMeasures";
+import type { Look } from "./look";
 import { useShownPage } from "./useShownPage";
-import { WidthField } from "./WidthField";
+import { useTurns } from "./useTurns";
 
 /** Room right of the page, CSS px. */
 const air = 14;
@@ -24,29 +23,29 @@ const air = 14;
 interface Props {
   shown: Shown | null;
   onShown(shown: Shown | null): void;
+  look: Look;
+  onLook(more: Partial<Look>): void;
 }
 
 /** The page in its frame, with marks in the margin, a ruler over it and outlines drawn on top. */
-export function Stage({ shown, onShown }: Props) {
+export function Stage({ shown, onShown, look, onLook }: Props) {
+  const { trueSize, glass } = look;
   const places = useWorkspace((state) => (state.rehearsal?.patch ?? state.view)?.places);
   const picked = useWorkspace((state) => (state.picked?.page === state.page ? state.picked : null));
   const pickedIndex = picked && picked.pseudo === undefined ? picked.index : null;
   const scheme = useWorkspace((state) => state.conditions.scheme);
   const stage = useRef<HTMLDivElement>(null);
   const frame = useRef<HTMLIFrameElement>(null);
-  const [chosenWidth, setChosenWidth] = useState<number | null>(null);
   const [sideways, setSideways] = useState(0);
   /** What is drawn over the page follows it when it is scrolled. */
   const [, setScrolls] = useState(0);
   const onScroll = useCallback(() => setScrolls((count) => count + 1), []);
-  const [trueSize, setTrueSize] = useState(false);
-  const { width, scale, height } = useWidth(stage, chosenWidth, trueSize);
+  const { width, scale, height } = useWidth(stage, look.width, trueSize);
   const turns = useTurns();
   useShownPage(frame, onShown, onScroll);
   useMeasures(shown);
   const shift = useShift(shown, width);
   const { set } = useBench();
-  const [glass, setGlass] = useState(false);
   const lines = useMemo(
     () => (shown && pickedIndex !== null ? linesOf(shown.page, pickedIndex) : null),
     [shown, pickedIndex],
@@ -63,7 +62,14 @@ export function Stage({ shown, onShown }: Props) {
   return (
     <div className={styles.area}>
       <div className={styles.top}>
-        <Ruler left={left} width={width ?? 0} scale={scale} measure={measure} turns={turns} onWidth={setChosenWidth} />
+        <Ruler
+          left={left}
+          width={width ?? 0}
+          scale={scale}
+          measure={measure}
+          turns={turns}
+          onWidth={(next) => onLook({ width: next })}
+        />
         {shift && (
           <span className={styles.shift} role="status">
             page {shiftWords(shift)}
@@ -74,23 +80,12 @@ export function Stage({ shown, onShown }: Props) {
             type="button"
             className={`text-button ${styles.scale}`}
             aria-pressed={trueSize}
-            onClick={() => setTrueSize(!trueSize)}
+            onClick={() => onLook({ trueSize: !trueSize })}
           >
             {trueSize ? "at true size" : `at ${Math.round(scale * 100)}%`}
             <kbd>T</kbd>
           </button>
         )}
-        {picked && !set && (
-          <button
-            type="button"
-            className={`text-button ${styles.scale}`}
-            aria-pressed={glass}
-            onClick={() => setGlass(!glass)}
-          >
-            Glass<kbd>G</kbd>
-          </button>
-        )}
-        <WidthField width={width ?? 0} fits={chosenWidth === null} turns={turns} onWidth={setChosenWidth} />
       </div>
       <div className={styles.stage} ref={stage} onScroll={(event) => setSideways(event.currentTarget.scrollLeft)}>
         <div className={styles.inner} style={{ width: gutter + (width ?? 0) * scale + air }}>
@@ -109,26 +104,16 @@ export function Stage({ shown, onShown }: Props) {
               picked={picked}
               drawn={drawn}
               scale={scale}
-              onTrueSize={() => setTrueSize(!trueSize)}
-              onGlass={() => setGlass(!glass)}
+              onTrueSize={() => onLook({ trueSize: !trueSize })}
+              onGlass={() => onLook({ glass: !glass })}
             />
           )}
         </div>
-        {glass && picked && !set && <Glass picked={picked} onClose={() => setGlass(false)} />}
+        {glass && picked && !set && <Glass picked={picked} onClose={() => onLook({ glass: false })} />}
         {set && <TrialStage key={set.label} set={set} left={gutter} scale={scale} />}
       </div>
     </div>
   );
-}
-
-const noTurns: readonly MediaWidth[] = [];
-
-/** Where the page's media conditions turn: not asked again when only its width is another, or what was measured on it. */
-function useTurns(): readonly MediaWidth[] {
-  const path = useWorkspace((state) => state.page);
-  const conditions = useWorkspace((state) => state.conditions);
-  const others: Conditions = { ...conditions, width: 0, fonts: {}, containers: {} };
-  return useAnswered("mediaWidths", path === null ? null : [path, others])?.answer ?? noTurns;
 }
 
 /**

@@ -4,7 +4,7 @@ import { AutoComplete } from "antd";
 import { useState } from "react";
 import type { MediaWidth } from "@/core";
 import { narrowest, turnWords, widest } from "./Ruler";
-import styles from "./Stage.module.css";
+import styles from "./PageBar.module.css";
 
 interface Props {
   width: number;

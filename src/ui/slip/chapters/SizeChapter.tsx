@@ -27,7 +27,7 @@ export function SizeChapter({ row, slip, draft, target, places }: ChapterProps) 
   const unit: SizeUnit = unitOf(row.written ?? "") ?? "px";
   const now = setting.size;
   const proposed = steps.map((step) => {
-    if (step === 1) return unitOf(row.written ?? "") ? row.written! : sizeIn(now, unit, basis);
+    if (step === 1) return row.written ?? sizeIn(now, unit, basis);
     return sizeIn(Math.round(now * step), unit, basis);
   });
   // At this width it comes to the same, on narrower windows to less.
@@ -68,7 +68,7 @@ export function SizeChapter({ row, slip, draft, target, places }: ChapterProps) 
             : []
         }
         figures={(value) => {
-          const px = pxOf(value, basis);
+          const px = value === row.written ? now : pxOf(value, basis);
           return px === null ? null : unitOf(value) === "px" ? sizeIn(px, "rem", basis) : `${showPx(px)} px`;
         }}
       />
