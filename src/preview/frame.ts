@@ -20,6 +20,9 @@ const namespaces = {
   math: "http://www.w3.org/1998/Math/MathML",
 };
 
+/** The page is shown as it is, whatever colours the reader forces upon the interface (CSS Color Adjust 1, 3.2). */
+const trueColors = "\n@media (forced-colors: active) { :root { forced-color-adjust: none } }";
+
 /** What the frame's sandbox attribute must be: its document can be reached from here and can do nothing. */
 export const frameSandbox = "allow-same-origin";
 
@@ -60,7 +63,7 @@ export async function showPage(frame: HTMLIFrameElement, view: PageView): Promis
   const root = view.document.root ? build(document, view.document.root, nodes) : document.createElement("html");
   document.replaceChild(root, document.documentElement);
   const scripted = new document.defaultView!.CSSStyleSheet();
-  scripted.replaceSync(scriptedText(view.document));
+  scripted.replaceSync(scriptedText(view.document) + trueColors);
   document.adoptedStyleSheets = [scripted];
   const page = shownPage(document, view.document.mode, nodes);
   page.dress({ ...view, unstyled: false });

@@ -86,7 +86,7 @@ function Slider({
   return (
     <div className={styles.channel} onKeyDown={onKeyDown}>
       <span>{label}</span>
-      <span className={styles.rail}>
+      <span className={`true-colors ${styles.rail}`}>
         <span
           className={styles.ramp}
           style={{

@@ -91,7 +91,7 @@ export function Ladder({ color, tracks, nearest, onTry, onWrite, onPutBack }: Pr
     <div className={styles.ladder}>
       <div
         ref={strip}
-        className={styles.strip}
+        className={`true-colors ${styles.strip}`}
         style={{ background: `linear-gradient(90deg, ${ramp})` }}
         role="slider"
         tabIndex={0}

@@ -82,7 +82,7 @@ function PairCell({
   const [first] = pairs;
   return (
     <td
-      className={pairs.includes(current!) ? styles.currentCell : undefined}
+      className={pairs.includes(current!) ? `true-colors ${styles.currentCell}` : "true-colors"}
       style={{ background: backgroundOf(first!) }}
     >
       {pairs.map((pair) => {

@@ -63,7 +63,7 @@ export function PairPanel({
         <code>{pair.inkName}</code> on <code>{pair.groundName}</code>
       </h2>
       <p
-        className={styles.specimen}
+        className={`true-colors ${styles.specimen}`}
         style={{
           color: formatColor(color, "rgb"),
           background: pair.range ? `linear-gradient(${pair.range[0]}, ${pair.range[1]})` : pair.ground,

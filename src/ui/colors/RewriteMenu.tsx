@@ -1,6 +1,6 @@
 "use client";
 
-import { Checkbox, InputNumber, Popover, Select } from "antd";
+import { Checkbox, InputNumber, Select } from "antd";
 import { useState } from "react";
 import {
   notations,
@@ -12,6 +12,7 @@ import {
   type Rewriting,
 } from "@/core";
 import { plural } from "../shared/numbers";
+import { PopOver } from "../shared/PopOver";
 import type { Proposal } from "../workspace/WriteChanges";
 import styles from "./Colors.module.css";
 
@@ -46,7 +47,7 @@ export function RewriteMenu({ values, all, onPropose }: Props) {
   const isHex = notation === "hex";
   const hasCommas = takesCommas(notation);
   const form = (
-    <div className={styles.form} role="group" aria-label="Rewrite">
+    <div className={styles.form}>
       <Select
         size="small"
         aria-label="Notation"
@@ -101,11 +102,9 @@ export function RewriteMenu({ values, all, onPropose }: Props) {
     </div>
   );
   return (
-    <Popover content={form} trigger="click" placement="bottomRight" open={open} onOpenChange={setOpen}>
-      <button type="button" className="chip">
-        Rewrite {all ? "all" : "selected"}…
-      </button>
-    </Popover>
+    <PopOver label="Rewrite" open={open} onOpen={setOpen} words={`Rewrite ${all ? "all" : "selected"}…`}>
+      {form}
+    </PopOver>
   );
 }
 

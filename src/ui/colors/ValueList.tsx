@@ -118,25 +118,27 @@ export function ValueList({ values, current, selected, within, onCurrent, onSele
           return (
             <Fragment key={value.value}>
               <li className={value.value === current ? `${styles.value} ${styles.currentValue}` : styles.value}>
-                <input
-                  type="checkbox"
-                  aria-label={`Select ${value.value}`}
-                  checked={selected.has(value.value)}
-                  onChange={() => toggle(value.value)}
-                />
+                <label className={styles.select}>
+                  <input
+                    type="checkbox"
+                    aria-label={`Select ${value.value}`}
+                    checked={selected.has(value.value)}
+                    onChange={() => toggle(value.value)}
+                  />
+                </label>
                 <button
                   type="button"
                   onClick={() => onCurrent(value.value)}
                   aria-current={value.value === current || undefined}
                 >
-                  <Swatch css={value.css} size={30} />
+                  <Swatch css={value.css} size={1.875} />
                   <code>{value.value}</code>
                   <span className={styles.words}>
                     {same && <em>the same colour, </em>}
                     {value.words}
                   </span>
                   {value.failing && (
-                    <span className="fails" title="Text with it cannot be read well enough somewhere">
+                    <span className="fails">
                       ▲<span className="visually-hidden"> fails somewhere</span>
                     </span>
                   )}
@@ -150,7 +152,13 @@ export function ValueList({ values, current, selected, within, onCurrent, onSele
         })}
         {end}
       </ul>
-      {shown.length === 0 && <p className={styles.none}>No value is like that.</p>}
+      {shown.length === 0 && (
+        <p className={styles.none}>
+          {values.length > 0
+            ? "No value is like that."
+            : "Every colour that the sheets write stands here, with what it is used for. None is written yet: pick a text on the page, and give it an ink or a ground."}
+        </p>
+      )}
     </section>
   );
 }

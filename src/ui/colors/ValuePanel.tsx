@@ -27,7 +27,7 @@ export function ValuePanel({ value, onPropose }: { value: PaletteValue; onPropos
   return (
     <section className={styles.panel} aria-label={`Value ${value.value}`}>
       <h2>
-        <Swatch css={value.css} size={16} /> <code>{value.value}</code>
+        <Swatch css={value.css} size={1} /> <code>{value.value}</code>
       </h2>
       {color ? (
         <Notations color={color} current={value.notation as Notation} onWrite={propose} />
@@ -40,7 +40,7 @@ export function ValuePanel({ value, onPropose }: { value: PaletteValue; onPropos
             const seen = formatColor(seenWith(color, vision), "hex");
             return (
               <li key={vision}>
-                <Swatch css={seen} size={16} /> {vision} <code>{seen}</code>
+                <Swatch css={seen} size={1} /> {vision} <code>{seen}</code>
               </li>
             );
           })}

@@ -11,7 +11,7 @@ import { showTime } from "../shared/numbers";
 import { useRoom } from "../shared/Room";
 import { useWorkspace, WorkspaceProvider } from "../workspace/context";
 import styles from "./Desk.module.css";
-import { isTyping } from "./isTyping";
+import { isTyping } from "../shared/isTyping";
 import { Keys } from "./Keys";
 import { Stress } from "./Stress";
 import { SiteFonts, Survey } from "./Survey";

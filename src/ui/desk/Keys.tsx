@@ -4,7 +4,7 @@ import { Modal } from "antd";
 import { useEffect, useState } from "react";
 import { MatButton } from "../shared/Mat";
 import styles from "./Keys.module.css";
-import { isTyping } from "./isTyping";
+import { isTyping } from "../shared/isTyping";
 
 /** What keys do, by where they do it. */
 const places: readonly { where: string; keys: readonly (readonly [keys: string, does: string])[] }[] = [
@@ -85,7 +85,7 @@ export function Keys() {
       <MatButton aria-haspopup="dialog" aria-label="Keys" onClick={() => setOpen(true)}>
         ?
       </MatButton>
-      <Modal title="Keys" open={open} footer={null} width={720} onCancel={() => setOpen(false)}>
+      <Modal title="Keys" open={open} footer={null} width="45rem" onCancel={() => setOpen(false)}>
         <div className={styles.places}>
           {places.map(({ where, keys }) => (
             <section key={where} aria-label={where}>

@@ -37,7 +37,9 @@ export function Findings() {
         <FindingList groups={groups} chosen={current?.key ?? null} onChoose={setChosen} />
         {rows.length === 0 && (
           <p className={styles.none}>
-            {all.length === 0 ? "Nothing was found wrong or doubtful." : "Nothing is like that."}
+            {all.length > 0
+              ? "Nothing is like that."
+              : "Nothing was found wrong or doubtful. What cannot be read, does nothing, is lost for some readers or could be tidier would stand here, with ways to set it right."}
           </p>
         )}
       </div>

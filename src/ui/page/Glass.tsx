@@ -3,12 +3,11 @@
 import { Select } from "antd";
 import { useEffect, useRef, useState } from "react";
 import type { ElementRef } from "@/core";
-import { frameSandbox, showPage, type ShownPage } from "@/preview/frame";
+import { frameSandbox } from "@/preview/frame";
 import { boxOf } from "@/preview/measure";
-import { settle } from "@/preview/settle";
-import { unwaitedWhile } from "../shared/unwaited";
 import { useWorkspace } from "../workspace/context";
 import styles from "./Glass.module.css";
+import { useMirror } from "./useMirror";
 
 const powers = [2, 3, 4, 6, 8];
 /** Room around the text, CSS px of the page. */
@@ -21,51 +20,25 @@ interface Props {
 
 /** The picked text as the page has it now, two to eight times as large: edges of shadows, lines through descenders. */
 export function Glass({ picked, onClose }: Props) {
-  const view = useWorkspace((state) => state.view);
-  const patch = useWorkspace((state) => state.rehearsal?.patch ?? null);
   const { width, height, scheme } = useWorkspace((state) => state.conditions);
   const frame = useRef<HTMLIFrameElement>(null);
   const [power, setPower] = useState(4);
-  const [page, setPage] = useState<ShownPage | null>(null);
+  const mirrored = useMirror(frame, width);
   const [at, setAt] = useState<{ left: number; top: number } | null>(null);
-  const document = patch?.document ?? view?.document ?? null;
-  const dress = patch ?? view;
-  const latest = useRef(dress);
   useEffect(() => {
-    latest.current = dress;
-  });
-  useEffect(() => {
-    if (!document) return;
-    let current = true;
-    unwaitedWhile(
-      () => frame.current?.isConnected === true,
-      showPage(frame.current!, { ...latest.current!, document }).then((shown) => current && setPage(shown)),
-    );
-    return () => {
-      current = false;
-    };
-  }, [document]);
-  useEffect(() => {
-    if (!page || !dress) return;
-    let current = true;
-    page.dress({ ...dress, unstyled: false });
-    settle(page.document);
-    unwaitedWhile(
-      () => frame.current?.isConnected === true,
-      page.document.fonts.ready.then(() => {
-        const node = page.nodes[picked.index];
-        if (!current || !node) return;
-        // Scrolled by itself alone: what is asked of an element scrolls the glass around its frame, too.
-        const window = page.document.defaultView!;
-        window.scrollTo({ top: node.getBoundingClientRect().top + window.scrollY - height / 2, behavior: "instant" });
-        const box = boxOf(page, picked.index);
-        setAt(box && { left: box.left - air, top: box.top - air });
-      }),
-    );
-    return () => {
-      current = false;
-    };
-  }, [page, dress, picked.index, width, height]);
+    if (!mirrored) return;
+    const { page } = mirrored;
+    const move = requestAnimationFrame(() => {
+      const node = page.nodes[picked.index];
+      const window = page.document.defaultView;
+      if (!node || !window) return;
+      // Scrolled by itself alone: what is asked of an element scrolls the glass around its frame, too.
+      window.scrollTo({ top: node.getBoundingClientRect().top + window.scrollY - height / 2, behavior: "instant" });
+      const box = boxOf(page, picked.index);
+      setAt(box && { left: box.left - air, top: box.top - air });
+    });
+    return () => cancelAnimationFrame(move);
+  }, [mirrored, picked.index, width, height]);
   return (
     <section className={styles.glass} aria-label="Glass">
       <div className={styles.head}>

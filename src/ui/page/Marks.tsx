@@ -1,25 +1,27 @@
 "use client";
 
-import { Popover } from "antd";
-import { useMemo, useState } from "react";
+import { useMemo, useRef, useState } from "react";
 import { showRatio } from "@/core";
 import type { PlaceView } from "@/engine/protocol";
 import type { Shown } from "@/preview/frame";
 import type { Box } from "@/preview/measure";
 import { signs } from "../shared/levels";
 import { plural } from "../shared/numbers";
+import { NoteOver } from "../shared/PopOver";
+import { useRem } from "../shared/rem";
 import { useWorkspace } from "../workspace/context";
 import { FindingLine } from "../workspace/FindingLine";
 import { knownFindings } from "../workspace/troubles";
 import { markedPlaces, type MarkedPlace } from "./marked";
 import styles from "./Stage.module.css";
 
-const markHeight = 22;
+/** How far apart marks stand at least, rem: each is a target of 24 px (WCAG 2.2, 2.5.8). */
+const markHeight = 1.625;
 
 /** Marks moved down where they would lie over each other. */
-function spread(tops: readonly number[]): number[] {
+function spread(tops: readonly number[], apart: number): number[] {
   const placed: number[] = [];
-  for (const top of tops) placed.push(Math.max(top, (placed.at(-1) ?? -Infinity) + markHeight));
+  for (const top of tops) placed.push(Math.max(top, (placed.at(-1) ?? -Infinity) + apart));
   return placed;
 }
 
@@ -36,6 +38,7 @@ interface Props {
 /** What was found, in the margin beside the line it is about. */
 export function Marks({ shown, places, scale, boxOf, onPick }: Props) {
   const page = useWorkspace((state) => state.page)!;
+  const apart = useRem()(markHeight);
   const summary = useWorkspace((state) => state.summary);
   const record = useWorkspace((state) => state.record);
   const marked = useMemo(
@@ -43,7 +46,7 @@ export function Marks({ shown, places, scale, boxOf, onPick }: Props) {
     [page, places, summary, record],
   );
   /** The one whose findings are listed: a list for each would have to be kept in step with the page. */
-  const [open, setOpen] = useState<string | null>(null);
+  const [open, setOpen] = useState<{ key: string; by: "pointer" | "press" } | null>(null);
   const height = shown.page.document.defaultView?.innerHeight ?? 0;
   const inSight = marked
     .map((mark) => ({ mark, box: boxOf(mark) }))
@@ -53,7 +56,8 @@ export function Marks({ shown, places, scale, boxOf, onPick }: Props) {
     })
     .sort((a, b) => a.box.top - b.box.top);
   const placed = spread(
-    inSight.map(({ box }) => box.top * scale + Math.min(box.height * scale, 28) / 2 - markHeight / 2),
+    inSight.map(({ box }) => box.top * scale + Math.min(box.height * scale, 28) / 2 - apart / 2),
+    apart,
   );
   return (
     <ul className={styles.marks} aria-label="Marks">
@@ -61,7 +65,12 @@ export function Marks({ shown, places, scale, boxOf, onPick }: Props) {
         const key = `${mark.index} ${mark.pseudo}`;
         return (
           <li key={key} style={{ top: placed[at] }}>
-            <Mark mark={mark} open={open === key} onOpen={(shows) => setOpen(shows ? key : null)} onPick={onPick} />
+            <Mark
+              mark={mark}
+              open={open?.key === key ? open.by : null}
+              onOpen={(by) => setOpen(by && { key, by })}
+              onPick={onPick}
+            />
           </li>
         );
       })}
@@ -71,45 +80,59 @@ export function Marks({ shown, places, scale, boxOf, onPick }: Props) {
 
 interface MarkProps {
   mark: MarkedPlace;
-  /** Whether what was found there is listed. */
-  open: boolean;
-  onOpen(open: boolean): void;
+  /** How it came that what was found there is listed; null where it is not. */
+  open: "pointer" | "press" | null;
+  onOpen(by: "pointer" | "press" | null): void;
   onPick: Props["onPick"];
 }
 
 function Mark({ mark, open, onOpen, onPick }: MarkProps) {
   const { findings } = mark;
   const { label, words, level } = wordsOf(mark);
-  const button = (
-    <button
-      type="button"
-      className={
-        level === "error" ? styles.mark : `${styles.mark} ${level === "warning" ? styles.doubtful : styles.noted}`
-      }
-      onClick={() => {
-        onPick(mark);
-        onOpen(findings.length > 0);
-      }}
-      onMouseEnter={() => findings.length > 0 && onOpen(true)}
-      aria-label={words}
-    >
-      {label}
-    </button>
-  );
-  if (!open) return button;
-  const list = (
-    <ul className={styles.found} aria-label="Found here">
-      {findings.map((one) => (
-        <li key={one.key}>
-          <FindingLine known={one} />
-        </li>
-      ))}
-    </ul>
-  );
+  const button = useRef<HTMLButtonElement>(null);
+  const press = () => {
+    onPick(mark);
+    onOpen(findings.length > 0 ? "press" : null);
+  };
+  const lists = findings.length > 0;
   return (
-    <Popover content={list} open onOpenChange={onOpen} trigger={["click", "hover"]} placement="rightTop">
-      {button}
-    </Popover>
+    <>
+      <button
+        ref={button}
+        type="button"
+        className={
+          level === "error" ? styles.mark : `${styles.mark} ${level === "warning" ? styles.doubtful : styles.noted}`
+        }
+        onClick={press}
+        onMouseEnter={() => lists && onOpen("pointer")}
+        aria-label={words}
+        aria-haspopup={lists ? "dialog" : undefined}
+        aria-expanded={lists ? open !== null : undefined}
+      >
+        {label}
+      </button>
+      {open && (
+        <NoteOver
+          key={open}
+          label="Found here"
+          by={open}
+          className={styles.over}
+          onPress={press}
+          onClose={(how) => {
+            onOpen(null);
+            if (how === "closed") button.current?.focus();
+          }}
+        >
+          <ul className={styles.found} aria-label="Found here">
+            {findings.map((one) => (
+              <li key={one.key}>
+                <FindingLine known={one} />
+              </li>
+            ))}
+          </ul>
+        </NoteOver>
+      )}
+    </>
   );
 }
 

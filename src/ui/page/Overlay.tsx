@@ -13,9 +13,6 @@ import { Marks } from "./Marks";
 import styles from "./Stage.module.css";
 import { unwaited } from "../shared/unwaited";
 
-/** Room for the marks left of the page, CSS px. */
-export const gutter = 88;
-
 interface OverlayProps {
   shown: Shown;
   places: readonly PlaceView[];

@@ -8,7 +8,7 @@ import { useBench } from "../workspace/bench";
 import { useWorkspace } from "../workspace/context";
 import { isAboutPage, troubles } from "../workspace/troubles";
 import styles from "./PageBar.module.css";
-import type { Look } from "./look";
+import { mostWidths, nextWidth, type Look } from "./look";
 import type { PanelName, Panels } from "./usePanels";
 import { useTurns } from "./useTurns";
 import { WidthField } from "./WidthField";
@@ -93,11 +93,28 @@ export function PageBar({ panels, onFold, look, onLook }: Props) {
         </button>
       )}
       <WidthField
+        label="Page width in px"
         width={conditions.width}
         fits={look.width === null}
         turns={turns}
+        canFit
         onWidth={(width) => onLook({ width })}
       />
+      {!set && look.beside.length + 1 < mostWidths && (
+        <button
+          type="button"
+          className="chip"
+          aria-label="See another width beside"
+          onClick={() =>
+            onLook({
+              width: conditions.width,
+              beside: [...look.beside, nextWidth([conditions.width, ...look.beside])],
+            })
+          }
+        >
+          +
+        </button>
+      )}
       {panelNames
         .filter((name) => panels[name].folded)
         .map((name) => (
@@ -119,7 +136,7 @@ function sharingWords({ pages }: SiteSummary, page: string): string {
   return `${plural(sharing, "page")} ${sharing === 1 ? "uses" : "share"} ${main}`;
 }
 
-/** How far the look under the texts of the other pages is, and a way to stop it and go on. */
+/** What lies under the texts of pages that are not shown is looked at while nothing else is done. How far the look under the texts of the other pages is, and a way to stop it and go on. */
 function Surveying() {
   const survey = useWorkspace((state) => state.survey);
   const pause = useWorkspace((state) => state.pauseSurvey);
@@ -127,7 +144,7 @@ function Surveying() {
   const { done, of, paused } = survey;
   return (
     <span className={styles.progress}>
-      <span title="What lies under the texts of pages that are not shown is looked at while nothing else is done.">
+      <span>
         Seen {done} of {of} other pages
       </span>
       <button type="button" className="text-button" onClick={() => pause(!paused)}>

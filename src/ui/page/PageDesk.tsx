@@ -6,7 +6,10 @@ import { useState, type ReactNode } from "react";
 import type { Shown } from "@/preview/frame";
 import { Slip } from "../slip/Slip";
 import { BenchProvider } from "../workspace/bench";
+import { useRem } from "../shared/rem";
+import { useNarrow } from "../shared/useNarrow";
 import { useWorkspace } from "../workspace/context";
+import { Edge } from "./Edge";
 import { plainLook, type Look } from "./look";
 import { PageBar } from "./PageBar";
 import { Stage } from "./Stage";
@@ -16,29 +19,64 @@ import { usePanels } from "./usePanels";
 // The editor is as large as the rest of the view: the page is shown before it is there.
 const SourcePane = dynamic(() => import("../source/SourcePane").then((module) => module.SourcePane));
 
+/** How small panels can be, rem. */
+const smallest = { page: 25, slip: 25, source: 3.75 };
+
 /** The Page view: the page and its source on the left, the slip on the right; both can be folded away. */
 export function PageDesk() {
   const [shown, setShown] = useState<Shown | null>(null);
   const hasPage = useWorkspace((state) => state.page !== null);
-  const { panels, dragged, fold } = usePanels();
+  const { panels, dragged, fold, resize } = usePanels();
+  const rem = useRem();
   const { source, slip } = panels;
   const [look, setLook] = useState(plainLook);
   const onLook = (more: Partial<Look>) => setLook({ ...look, ...more });
+  const isNarrow = useNarrow();
   if (!hasPage)
-    return <main className={styles.none}>There is no page among the files of this site, only style sheets.</main>;
+    return (
+      <main className={styles.none}>
+        <p>
+          A page of the site stands here, and texts are picked on it. There is none among these files, only style
+          sheets: open them again together with a page, or start a new site from the shelf and paste them there.
+        </p>
+      </main>
+    );
+  const bar = <PageBar panels={panels} onFold={fold} look={look} onLook={onLook} />;
+  const stage = <Stage shown={shown} onShown={setShown} look={look} onLook={onLook} />;
+  if (isNarrow)
+    return (
+      <BenchProvider>
+        <main className={styles.narrow} aria-label="Page">
+          {bar}
+          <div className={styles.page}>{stage}</div>
+          {!slip.folded && <Slip shown={shown} />}
+          {!source.folded && (
+            <div className={styles.source}>
+              <SourcePane />
+            </div>
+          )}
+        </main>
+      </BenchProvider>
+    );
   return (
     <BenchProvider>
       <Splitter className={styles.desk} {...dragged("slip")}>
-        <Splitter.Panel min={400}>
+        <Splitter.Panel min={rem(smallest.page)}>
           <main className={styles.left} aria-label="Page">
-            <PageBar panels={panels} onFold={fold} look={look} onLook={onLook} />
+            {bar}
             <Splitter orientation="vertical" {...dragged("source")}>
-              <Splitter.Panel min={160}>
-                <Stage shown={shown} onShown={setShown} look={look} onLook={onLook} />
-              </Splitter.Panel>
+              <Splitter.Panel min={rem(10)}>{stage}</Splitter.Panel>
               {!source.folded && (
-                <Splitter.Panel size={source.size} min={60}>
+                <Splitter.Panel size={source.size} min={rem(smallest.source)}>
                   <Foldable label="Fold the source away" arrow="↓" onFold={() => fold("source", true)}>
+                    <Edge
+                      label="Height of the source"
+                      grows="up"
+                      size={source.size}
+                      smallest={rem(smallest.source)}
+                      largest={window.innerHeight - rem(17)}
+                      onSize={(size) => resize("source", size)}
+                    />
                     <SourcePane />
                   </Foldable>
                 </Splitter.Panel>
@@ -47,8 +85,16 @@ export function PageDesk() {
           </main>
         </Splitter.Panel>
         {!slip.folded && (
-          <Splitter.Panel size={slip.size} min={400}>
+          <Splitter.Panel size={slip.size} min={rem(smallest.slip)}>
             <Foldable label="Fold the slip away" arrow="→" onFold={() => fold("slip", true)}>
+              <Edge
+                label="Width of the slip"
+                grows="left"
+                size={slip.size}
+                smallest={rem(smallest.slip)}
+                largest={window.innerWidth - rem(smallest.page)}
+                onSize={(size) => resize("slip", size)}
+              />
               <Slip shown={shown} />
             </Foldable>
           </Splitter.Panel>

@@ -1,7 +1,9 @@
 "use client";
 
-import { Checkbox, InputNumber, Popover, Select } from "antd";
+import { Checkbox, InputNumber, Select } from "antd";
+import { useState } from "react";
 import { rehearsedIn, usualConditions, type Conditions } from "@/core";
+import { PopOver } from "../shared/PopOver";
 import { useStacks } from "../workspace/answers";
 import { useWorkspace } from "../workspace/context";
 import styles from "./PageBar.module.css";
@@ -25,13 +27,14 @@ export function Rehearse() {
   const setConditions = useWorkspace((state) => state.setConditions);
   const unstyled = useWorkspace((state) => state.unstyled);
   const setUnstyled = useWorkspace((state) => state.setUnstyled);
+  const [open, setOpen] = useState(false);
   const words = rehearsed(conditions, unstyled);
   const reset = () => {
     setUnstyled(false);
     unwaited(setConditions(usualConditions));
   };
   const list = (
-    <div className={styles.rehearse} role="group" aria-label="Rehearse">
+    <div className={styles.rehearse}>
       <label className={styles.field}>
         <span>Reader’s text size</span>
         <InputNumber
@@ -77,11 +80,16 @@ export function Rehearse() {
     </div>
   );
   return (
-    <Popover content={list} trigger="click" placement="bottomRight" destroyOnHidden>
-      <button type="button" className={`chip ${styles.rehearsed}`} aria-pressed={words !== ""}>
-        Rehearse{words && `: ${words}`}
-      </button>
-    </Popover>
+    <PopOver
+      label="Rehearse"
+      open={open}
+      onOpen={setOpen}
+      className={`chip ${styles.rehearsed}`}
+      pressed={words !== ""}
+      words={`Rehearse${words && `: ${words}`}`}
+    >
+      {list}
+    </PopOver>
   );
 }
 

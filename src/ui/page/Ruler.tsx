@@ -2,6 +2,7 @@
 
 import { useRef } from "react";
 import type { MediaWidth } from "@/core";
+import { useRem } from "../shared/rem";
 import styles from "./Ruler.module.css";
 
 export const narrowest = 240;
@@ -35,16 +36,23 @@ const directions = new Map([
 /** The ruler over the page; its end can be dragged, or moved with the arrow keys. */
 export function Ruler({ left, width, scale, turns, measure, onWidth }: Props) {
   const drag = useRef<{ x: number; width: number } | null>(null);
-  const every = scale > 0.7 ? 50 : 100;
+  const rem = useRem();
+  const high = rem(1.625);
+  const every = scale > 0.7 * (rem(1) / 16) ? 50 : 100;
   const steps = Array.from({ length: Math.floor(width / every) + 1 }, (_, at) => at * every);
   const set = (next: number) => onWidth(Math.round(Math.min(widest, Math.max(narrowest, next))));
   return (
     <div className={styles.ruler}>
-      <svg width="100%" height="26" aria-hidden="true">
+      <svg width="100%" height={high} aria-hidden="true">
         {measure && (
           <g>
-            <rect x={measure.from} width={Math.max(0, measure.to - measure.from)} height="26" className={styles.band} />
-            <text x={measure.from + 6} y="12" className={styles.bandText}>
+            <rect
+              x={measure.from}
+              width={Math.max(0, measure.to - measure.from)}
+              height={high}
+              className={styles.band}
+            />
+            <text x={measure.from + 6} y={rem(0.75)} className={styles.bandText}>
               45 to 75 characters
             </text>
           </g>
@@ -54,9 +62,9 @@ export function Ruler({ left, width, scale, turns, measure, onWidth }: Props) {
           const isNamed = step % (2 * every) === 0;
           return (
             <g key={step}>
-              <path d={`M${x + 0.5} 26v${isNamed ? -9 : -5}`} className={styles.tick} />
+              <path d={`M${x + 0.5} ${high}v${isNamed ? -9 : -5}`} className={styles.tick} />
               {isNamed && !(measure && x + 20 > measure.from && x < measure.to) && (
-                <text x={x + 4} y="13" className={styles.number}>
+                <text x={x + 4} y={rem(0.8125)} className={styles.number}>
                   {step}
                 </text>
               )}
@@ -71,7 +79,7 @@ export function Ruler({ left, width, scale, turns, measure, onWidth }: Props) {
             key={turn.width}
             type="button"
             className={styles.turn}
-            style={{ left: left + turn.width * scale - 12 }}
+            style={{ left: left + turn.width * scale - rem(0.75) }}
             aria-label={`${turn.width} px: ${turnWords(turn)}`}
             title={`${turn.width} px: ${turnWords(turn)}`}
             onClick={() => onWidth(turn.width)}
@@ -86,7 +94,7 @@ export function Ruler({ left, width, scale, turns, measure, onWidth }: Props) {
         aria-valuenow={width}
         aria-valuetext={`${width} px`}
         className={styles.end}
-        style={{ left: left + width * scale - 4 }}
+        style={{ left: left + width * scale - rem(0.75) }}
         onPointerDown={(event) => {
           event.currentTarget.setPointerCapture(event.pointerId);
           drag.current = { x: event.clientX, width };

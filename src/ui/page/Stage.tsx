@@ -1,14 +1,17 @@
 "use client";
 
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, type RefObject } from "react";
+import type { PlaceView } from "@/engine/protocol";
 import { frameSandbox, type Shown } from "@/preview/frame";
 import { linesOf } from "@/preview/measure";
 import { shiftWords } from "../shared/numbers";
+import { useRem } from "../shared/rem";
 import { unwaited } from "../shared/unwaited";
 import { useWorkspace, useWorkspaceStore } from "../workspace/context";
 import { useBench } from "../workspace/bench";
+import { Beside } from "./Beside";
 import { Glass } from "./Glass";
-import { gutter, Overlay } from "./Overlay";
+import { Overlay } from "./Overlay";
 import { narrowest, Ruler, widest } from "./Ruler";
 import styles from "./Stage.module.css";
 import { TrialStage } from "./TrialStage";
@@ -16,9 +19,16 @@ import { useMeasures, useShift } from "./useMeasures";
 import type { Look } from "./look";
 import { useShownPage } from "./useShownPage";
 import { useTurns } from "./useTurns";
+import { WidthField } from "./WidthField";
+
+/** Room for the marks left of the page, rem. */
+const margin = 5.5;
 
 /** Room right of the page, CSS px. */
 const air = 14;
+
+/** Room between widths that stand beside each other, CSS px of the page. */
+const between = 24;
 
 interface Props {
   shown: Shown | null;
@@ -38,9 +48,10 @@ export function Stage({ shown, onShown, look, onLook }: Props) {
   const frame = useRef<HTMLIFrameElement>(null);
   const [sideways, setSideways] = useState(0);
   /** What is drawn over the page follows it when it is scrolled. */
-  const [, setScrolls] = useState(0);
+  const [scrolls, setScrolls] = useState(0);
   const onScroll = useCallback(() => setScrolls((count) => count + 1), []);
-  const { width, scale, height } = useWidth(stage, look.width, trueSize);
+  const gutter = useRem()(margin);
+  const { width, scale, height } = useWidth(stage, gutter, look);
   const turns = useTurns();
   useShownPage(frame, onShown, onScroll);
   useMeasures(shown);
@@ -57,6 +68,7 @@ export function Stage({ shown, onShown, look, onLook }: Props) {
         to: left + (lines.left + 75 * lines.character) * scale,
       }
     : null;
+  const room = besidesOf({ look, from: gutter + ((width ?? 0) + between) * scale, scale });
   const drawn = { left: gutter, width: width ?? 0, height: height ?? 0, transform: `scale(${scale})` };
 
   return (
@@ -75,6 +87,27 @@ export function Stage({ shown, onShown, look, onLook }: Props) {
             page {shiftWords(shift)}
           </span>
         )}
+        {!set &&
+          room.besides.map(({ at, left: start, width: one }) => (
+            <div key={at} className={styles.besideHead} style={{ left: start - sideways }}>
+              <WidthField
+                label={`Width beside, in px: ${one}`}
+                width={one}
+                fits={false}
+                turns={turns}
+                canFit={false}
+                onWidth={(next) => onLook({ beside: look.beside.map((old, index) => (index === at ? next! : old)) })}
+              />
+              <button
+                type="button"
+                className="text-button"
+                aria-label={`Put the width of ${one} px away`}
+                onClick={() => onLook({ beside: look.beside.filter((_, index) => index !== at) })}
+              >
+                ×
+              </button>
+            </div>
+          ))}
         {(scale < 1 || trueSize) && (
           <button
             type="button"
@@ -88,7 +121,7 @@ export function Stage({ shown, onShown, look, onLook }: Props) {
         )}
       </div>
       <div className={styles.stage} ref={stage} onScroll={(event) => setSideways(event.currentTarget.scrollLeft)}>
-        <div className={styles.inner} style={{ width: gutter + (width ?? 0) * scale + air }}>
+        <div className={styles.inner} style={{ width: room.end + air }}>
           <iframe
             ref={frame}
             title="The page"
@@ -108,6 +141,21 @@ export function Stage({ shown, onShown, look, onLook }: Props) {
               onGlass={() => onLook({ glass: !glass })}
             />
           )}
+          {height !== null &&
+            !set &&
+            room.besides.map((one) => (
+              <Beside
+                key={one.at}
+                left={one.left}
+                width={one.width}
+                height={height}
+                scale={scale}
+                page={shown?.page ?? null}
+                places={places ?? nowhere}
+                moved={scrolls + (shown?.layout ?? 0)}
+                pickedIndex={pickedIndex}
+              />
+            ))}
         </div>
         {glass && picked && !set && <Glass picked={picked} onClose={() => onLook({ glass: false })} />}
         {set && <TrialStage key={set.label} set={set} left={gutter} scale={scale} />}
@@ -116,14 +164,27 @@ export function Stage({ shown, onShown, look, onLook }: Props) {
   );
 }
 
+const nowhere: readonly PlaceView[] = [];
+
+/** Where the further widths stand, from the left of the stage, CSS px. @param from - where the first begins */
+function besidesOf({ look, from, scale }: { look: Look; from: number; scale: number }) {
+  const besides: { at: number; left: number; width: number }[] = [];
+  let left = from;
+  for (const [at, width] of look.beside.entries()) {
+    besides.push({ at, left, width });
+    left += (width + between) * scale;
+  }
+  return { besides, end: left - between * scale };
+}
+
 /**
  * How wide the page is: as chosen, else as the room is; drawn smaller where it is wider than the room, unless it is to be
  * seen at its true size. The page is told, with the height that it has then.
  */
 function useWidth(
   stage: RefObject<HTMLDivElement | null>,
-  chosen: number | null,
-  trueSize: boolean,
+  gutter: number,
+  { width: chosen, trueSize, beside }: Look,
 ): { width: number | null; height: number | null; scale: number } {
   const store = useWorkspaceStore();
   const [room, setRoom] = useState<{ width: number; height: number } | null>(null);
@@ -137,7 +198,8 @@ function useWidth(
   }, [stage]);
   const fits = room && Math.min(widest, Math.max(narrowest, room.width - gutter - air));
   const width = chosen ?? fits;
-  const scale = width !== null && fits !== null && width > fits && !trueSize ? fits / width : 1;
+  const all = (width ?? 0) + beside.reduce((sum, one) => sum + one + between, 0);
+  const scale = fits !== null && all > fits && !trueSize ? fits / all : 1;
   const height = room && Math.round(room.height / scale);
   useEffect(() => {
     if (width === null || height === null) return;

@@ -3,21 +3,25 @@
 import { AutoComplete } from "antd";
 import { useState } from "react";
 import type { MediaWidth } from "@/core";
+import { usualWidths } from "./look";
 import { narrowest, turnWords, widest } from "./Ruler";
 import styles from "./PageBar.module.css";
 
 interface Props {
+  label: string;
   width: number;
   /** Whether the page is as wide as the room is. */
   fits: boolean;
   /** Where media conditions begin or cease to hold. */
   turns: readonly MediaWidth[];
+  /** Whether it can be as wide as the room is. */
+  canFit: boolean;
   /** Null to fit the room. */
   onWidth(width: number | null): void;
 }
 
 /** The page's width, typed or chosen. */
-export function WidthField({ width, fits, turns, onWidth }: Props) {
+export function WidthField({ label, width, fits, turns, canFit, onWidth }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
   const take = (text: string) => {
     setTyped(null);
@@ -27,7 +31,7 @@ export function WidthField({ width, fits, turns, onWidth }: Props) {
   };
   return (
     <AutoComplete
-      aria-label="Page width in px"
+      aria-label={label}
       size="small"
       className={styles.width}
       popupMatchSelectWidth={false}
@@ -40,8 +44,8 @@ export function WidthField({ width, fits, turns, onWidth }: Props) {
         if (event.key === "Escape") setTyped(null);
       }}
       options={[
-        { value: "fit", label: fits ? "Fits the room (now)" : "Fit the room" },
-        ...[360, 600, 800, 1024, 1280, 1600]
+        ...(canFit ? [{ value: "fit", label: fits ? "Fits the room (now)" : "Fit the room" }] : []),
+        ...usualWidths
           .filter((px) => turns.every((turn) => turn.width !== px))
           .map((px) => ({ value: String(px), label: `${px} px` })),
         ...turns

@@ -2,6 +2,7 @@
 
 import { useRef, useState } from "react";
 import { boolean, number, object } from "yup";
+import { useRem } from "../shared/rem";
 
 export type PanelName = "source" | "slip";
 
@@ -13,23 +14,28 @@ interface Panel {
 export type Panels = Readonly<Record<PanelName, Panel>>;
 
 const kept = "hevret-panels";
-const usual: Panels = { source: { size: 172, folded: false }, slip: { size: 520, folded: false } };
+/** rem */
+const usual = { source: 10.75, slip: 32.5 };
 
 const panel = object({ size: number().min(60).max(4000).required(), folded: boolean().required() });
 const schema = object({ source: panel.required(), slip: panel.required() });
 
 /** As they were left in this browser; as usual where that cannot be read. */
-function readPanels(): Panels {
+function readPanels(rem: (count: number) => number): Panels {
   try {
     return schema.validateSync(JSON.parse(localStorage.getItem(kept) ?? "null"), { strict: true });
   } catch {
-    return usual;
+    return {
+      source: { size: rem(usual.source), folded: false },
+      slip: { size: rem(usual.slip), folded: false },
+    };
   }
 }
 
 /** How large the panels beside the page are, and which are folded away. */
 export function usePanels() {
-  const [panels, setPanels] = useState(readPanels);
+  const rem = useRem();
+  const [panels, setPanels] = useState(() => readPanels(rem));
   const isDragging = useRef(false);
   const keep = (next: Panels) => localStorage.setItem(kept, JSON.stringify(next));
   const changed = (name: PanelName, more: Partial<Panel>): Panels => ({
@@ -49,10 +55,12 @@ export function usePanels() {
       if (size !== undefined) keep(changed(name, { size }));
     },
   });
-  const fold = (name: PanelName, folded: boolean) => {
-    const next = changed(name, { folded });
+  const change = (name: PanelName, more: Partial<Panel>) => {
+    const next = changed(name, more);
     setPanels(next);
     keep(next);
   };
-  return { panels, dragged, fold };
+  const fold = (name: PanelName, folded: boolean) => change(name, { folded });
+  const resize = (name: PanelName, size: number) => change(name, { size });
+  return { panels, dragged, fold, resize };
 }

@@ -2,6 +2,7 @@
 
 import { App, ConfigProvider } from "antd";
 import { createContext, useContext, useEffect, useMemo, useSyncExternalStore, type ReactNode } from "react";
+import { useRem } from "./rem";
 import { themeFor } from "./theme";
 
 type Room = "light" | "dark";
@@ -40,7 +41,9 @@ export function RoomProvider({ children }: { children: ReactNode }) {
     }),
     [room],
   );
-  const theme = useMemo(() => themeFor(room), [room]);
+  const rem = useRem();
+  const size = rem(1);
+  const theme = useMemo(() => themeFor(room, (count) => count * size), [room, size]);
   return (
     <RoomContext value={value}>
       <ConfigProvider theme={theme} wave={{ disabled: true }} button={{ autoInsertSpace: false }}>

@@ -4,15 +4,11 @@ import { theme, type ThemeConfig } from "antd";
 const base: ThemeConfig["token"] = {
   fontFamily: "var(--face)",
   fontFamilyCode: "var(--face-mono)",
-  fontSize: 13,
-  fontSizeSM: 12,
   lineHeight: 18 / 13,
   borderRadius: 3,
   borderRadiusLG: 3,
   borderRadiusSM: 3,
   borderRadiusXS: 2,
-  controlHeight: 28,
-  controlHeightSM: 24,
   // What moves while it is clicked loses the click.
   motion: false,
   boxShadow: "none",
@@ -21,7 +17,8 @@ const base: ThemeConfig["token"] = {
   wireframe: false,
 };
 
-export function themeFor(room: "light" | "dark"): ThemeConfig {
+/** @param rem - how many CSS px so many rem are: the reader's size of text counts for these parts too. */
+export function themeFor(room: "light" | "dark", rem: (count: number) => number): ThemeConfig {
   const dark = room === "dark";
   const accent = dark ? "#6cc5a3" : "#0b6b4e";
   return {
@@ -30,6 +27,10 @@ export function themeFor(room: "light" | "dark"): ThemeConfig {
     algorithm: dark ? theme.darkAlgorithm : theme.defaultAlgorithm,
     token: {
       ...base,
+      fontSize: rem(0.8125),
+      fontSizeSM: rem(0.75),
+      controlHeight: rem(1.75),
+      controlHeightSM: rem(1.5),
       colorPrimary: accent,
       colorInfo: accent,
       colorLink: accent,
@@ -61,7 +62,7 @@ export function themeFor(room: "light" | "dark"): ThemeConfig {
       },
       Segmented: { itemColor: dark ? "#eceeed" : "#171918", itemHoverColor: dark ? "#eceeed" : "#171918" },
       Tooltip: { colorBgSpotlight: "#171918" },
-      Modal: { titleFontSize: 18 },
+      Modal: { titleFontSize: rem(1.125) },
     },
   };
 }

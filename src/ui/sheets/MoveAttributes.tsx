@@ -46,7 +46,7 @@ export function MoveAttributes({ page, sheet, onClose, onEdit }: Props) {
   return (
     <Modal
       open
-      width={680}
+      width="42.5rem"
       title={`Style attributes of ${page} into ${sheet}`}
       okText="Look at it"
       cancelText="Cancel"

@@ -36,8 +36,8 @@ export function SheetTable({ table, wanted, chosen, onChoose, onEdit, onMoveAttr
           <tr>
             <th scope="col">Sheet</th>
             {columns.map(({ name, pages }) => (
-              <th key={name} scope="col" title={pages.join("\n")}>
-                {shortPage(name)}
+              <th key={name} scope="col">
+                {pages.length === 1 ? shortPage(name) : <Alike name={shortPage(name)} pages={pages} />}
               </th>
             ))}
           </tr>
@@ -79,6 +79,20 @@ const readBy = (rows: readonly SheetTableRow[], { cells }: SheetColumn): string[
 
 /** The file's name without what all pages have. */
 const shortPage = (page: string) => page.replace(/\.html?$/i, "");
+
+/** Pages that are dressed alike: which they are. */
+function Alike({ name, pages }: { name: string; pages: readonly string[] }) {
+  return (
+    <details className={styles.alike}>
+      <summary>{name}</summary>
+      <ul>
+        {pages.map((page) => (
+          <li key={page}>{page}</li>
+        ))}
+      </ul>
+    </details>
+  );
+}
 
 function RowTitle({ row, onChoose }: { row: SheetTableRow; onChoose(sheet: string): void }) {
   const { kind, path, rules, size, near } = row;
@@ -184,7 +198,7 @@ function Order({
 }: Pick<CellProps, "column" | "into" | "onEdit"> & { path: string; cell: SheetCell }) {
   if (!cell.linked)
     return (
-      <span className={styles.order} title="Another sheet imports it">
+      <span className={styles.order}>
         {cell.order}
         <small> imported</small>
       </span>

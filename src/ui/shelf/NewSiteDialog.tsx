@@ -40,7 +40,7 @@ export function NewSiteDialog({ onClose, onOpen }: Props) {
     }
   };
   return (
-    <Modal open title="A new site" okText="Open" width={420} onCancel={onClose} onOk={make}>
+    <Modal open title="A new site" okText="Open" width="26.25rem" onCancel={onClose} onOk={make}>
       <div className={styles.form}>
         {fields.map(({ name, label }, at) => (
           <div key={name}>

@@ -19,7 +19,7 @@ export function PasteDialog({ onClose, onOpen }: Props) {
       open
       title="Paste a page"
       okText="Open"
-      width={640}
+      width="40rem"
       onCancel={onClose}
       okButtonProps={{ disabled: html.trim() === "" }}
       onOk={() => {

@@ -21,10 +21,12 @@ import {
   restoreSite,
 } from "@/store/sites";
 import type { SiteRecord } from "@/store/database";
+import { isTyping } from "../shared/isTyping";
 import { Mat, MatButton, matStyles } from "../shared/Mat";
 import { plural, showDate } from "../shared/numbers";
 import { useRoom } from "../shared/Room";
 import { loadAhead, whenIdle } from "./ahead";
+import { DeskPicture } from "./DeskPicture";
 import styles from "./Shelf.module.css";
 import { onFailure, unwaited } from "../shared/unwaited";
 import { inWords } from "../workspace/words";
@@ -106,6 +108,8 @@ export function Shelf() {
       return readZip("Ossel Island Ferries.zip", new Uint8Array(await response.arrayBuffer()), progress);
     });
 
+  useSampleKey(dialog === null && busy === null ? openSample : null);
+
   return (
     <div
       className={dragging ? `${styles.shelf} ${styles.dragging}` : styles.shelf}
@@ -132,7 +136,10 @@ export function Shelf() {
       <main className={styles.leaf}>
         <section className={styles.open} aria-labelledby="open-title">
           <h1 id="open-title">Open a site</h1>
-          <p className={styles.lead}>Its pages and style sheets stay in this browser. Nothing is sent anywhere.</p>
+          <p className={styles.lead}>
+            Choose type and colour on the pages themselves, see what each choice reaches and whether it can be read, and
+            get your own files back with only that changed. They stay in this browser: nothing is sent anywhere.
+          </p>
           <ul className={styles.ways}>
             <Way
               label="Folder"
@@ -153,6 +160,7 @@ export function Shelf() {
             />
             <Way
               label="Sample site"
+              shortcut="S"
               note="Ossel Island Ferries, four pages with faults in them"
               onClick={() => unwaited(openSample())}
             />
@@ -215,11 +223,34 @@ export function Shelf() {
   );
 }
 
-function Way({ label, note, onClick }: { label: string; note: string; onClick(): void }) {
+/** Opens the sample at a key. @param openSample - null while something else is open */
+function useSampleKey(openSample: (() => Promise<void>) | null): void {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (!openSample || event.key.toLowerCase() !== "s" || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (isTyping(event.target)) return;
+      event.preventDefault();
+      unwaited(openSample());
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, [openSample]);
+}
+
+interface WayProps {
+  label: string;
+  note: string;
+  /** A key that does the same. */
+  shortcut?: string;
+  onClick(): void;
+}
+
+function Way({ label, note, shortcut, onClick }: WayProps) {
   return (
     <li>
-      <button type="button" className={styles.way} onClick={onClick}>
+      <button type="button" className={styles.way} aria-keyshortcuts={shortcut} onClick={onClick}>
         <b>{label}</b> <span>{note}</span>
+        {shortcut && <kbd aria-hidden="true">{shortcut}</kbd>}
       </button>
     </li>
   );
@@ -266,7 +297,13 @@ function SiteList() {
     <section aria-labelledby="sites-title">
       <h2 id="sites-title">On the shelf</h2>
       {sites.length === 0 ? (
-        <p className={styles.empty}>No site is kept in this browser yet. The sample is a good start.</p>
+        <div className={styles.empty}>
+          <p>
+            Every site that you open stays here, with all that you did to it. None is here yet: the sample, on the left,
+            is a good start.
+          </p>
+          <DeskPicture />
+        </div>
       ) : (
         <table className={styles.sites}>
           <thead>
@@ -332,13 +369,16 @@ function SiteRow({ site }: { site: SiteRecord }) {
         {plural(site.pages, "page")}, {plural(site.sheets, "sheet")}
         {site.found ? `, ${plural(site.found, "finding")}` : ""}
         {site.refused.length > 0 && (
-          <span
-            className={styles.doubt}
-            title={site.refused.map(({ path, reason }) => `${path}: ${reason}`).join("\n")}
-          >
-            {" "}
-            ◆ {plural(site.refused.length, "file")} left out
-          </span>
+          <details className={styles.doubt}>
+            <summary>◆ {plural(site.refused.length, "file")} left out</summary>
+            <ul className={styles.refused}>
+              {site.refused.map(({ path, reason }) => (
+                <li key={path}>
+                  <code>{path}</code>: {reason}
+                </li>
+              ))}
+            </ul>
+          </details>
         )}
       </td>
       <td>{showDate(site.changed)}</td>
@@ -376,7 +416,14 @@ function RenameDialog({ site, onClose }: { site: SiteRecord; onClose(): void }) 
     }
   };
   return (
-    <Modal open title="Rename the site" okText="Rename" onOk={() => unwaited(rename())} onCancel={onClose} width={420}>
+    <Modal
+      open
+      title="Rename the site"
+      okText="Rename"
+      onOk={() => unwaited(rename())}
+      onCancel={onClose}
+      width="26.25rem"
+    >
       <label>
         Name
         <Input

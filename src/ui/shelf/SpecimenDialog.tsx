@@ -45,7 +45,7 @@ export function SpecimenDialog({ onClose, onOpen }: Props) {
     }
   };
   return (
-    <Modal open title="Specimen page" okText="Open" width={420} onCancel={onClose} onOk={make}>
+    <Modal open title="Specimen page" okText="Open" width="26.25rem" onCancel={onClose} onOk={make}>
       <div className={styles.form}>
         <label htmlFor={id} className={styles.label}>
           Words of filler text

@@ -69,7 +69,7 @@ export const Row = memo(function Row(props: RowProps) {
       <span className={styles.name}>
         {row.label}
         {ignored && (
-          <span className={styles.flag} title="A declaration here is ignored">
+          <span className={styles.flag}>
             {" "}
             ◆<span className="visually-hidden"> a declaration here is ignored</span>
           </span>

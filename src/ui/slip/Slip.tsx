@@ -17,9 +17,10 @@ import { linesOf, xHeightOf, type Lines } from "@/preview/measure";
 import type { Shown } from "@/preview/frame";
 import { Sign } from "../shared/Sign";
 import { plural, showNumber, showPx, showReach } from "../shared/numbers";
+import { unwaited } from "../shared/unwaited";
 import { useWorkspace } from "../workspace/context";
 import { FindingLine } from "../workspace/FindingLine";
-import { findingsAbout, type KnownFinding } from "../workspace/troubles";
+import { findingsAbout, isAboutPage, troubles, type KnownFinding } from "../workspace/troubles";
 import { BarePage } from "./BarePage";
 import { foundId, Row, type RowProps } from "./Row";
 import styles from "./Slip.module.css";
@@ -47,6 +48,7 @@ export function Slip({ shown }: { shown: Shown | null }) {
             The marks in the margin stand beside what was found: ▲ cannot be read or does nothing, ◆ is doubtful, ◇
             could be tidier.
           </p>
+          <WorstHere />
           <BarePage />
         </div>
       </aside>
@@ -54,6 +56,33 @@ export function Slip({ shown }: { shown: Shown | null }) {
   }
   // What is measured of an element is not that of a pseudo-element of it.
   return <SlipOf key={picks} slip={slip} shown={slip.ref.pseudo === undefined ? shown : null} />;
+}
+
+/** The worst that was found on the page, with the step to it. */
+function WorstHere() {
+  const page = useWorkspace((state) => state.page);
+  const summary = useWorkspace((state) => state.summary);
+  const record = useWorkspace((state) => state.record);
+  const pick = useWorkspace((state) => state.pick);
+  const worst = useMemo(() => {
+    const here = page === null ? [] : troubles({ summary, record }).filter(({ finding }) => isAboutPage(finding, page));
+    return here.find(({ finding }) => finding.level === "error") ?? here[0];
+  }, [summary, record, page]);
+  if (!worst) return null;
+  const place = worst.finding.places.find((one) => one.page === page);
+  return (
+    <section aria-label="The worst found here">
+      <h3>The worst found here</h3>
+      <div className={styles.worst}>
+        <FindingLine known={worst} />
+      </div>
+      {place && (
+        <button type="button" className="chip" onClick={() => unwaited(pick(place))}>
+          Pick that text
+        </button>
+      )}
+    </section>
+  );
 }
 
 function SlipOf({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
@@ -221,7 +250,7 @@ function Readouts({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
             { passes: undefined, fails: styles.fails, doubtful: styles.doubtful, unjudged: undefined }[verdict]
           }
         >
-          <dt title={unjudged ?? slip.ground.doubt ?? undefined}>{words}</dt>
+          <dt>{words}</dt>
           <dd aria-label="Contrast">{unjudged ? "not judged" : `${sign}${showRatio(ratio)} : 1`}</dd>
         </div>
         <div>
@@ -237,7 +266,7 @@ function Readouts({ slip, shown }: { slip: SlipData; shown: Shown | null }) {
           <dd aria-label="Longest line">{lines ? `${lines.longest} ch` : "not shown"}</dd>
         </div>
       </dl>
-      {unjudged && <p className={styles.usual}>{unjudged}</p>}
+      {(unjudged ?? slip.ground.doubt) && <p className={styles.usual}>{unjudged ?? slip.ground.doubt}</p>}
       {!unjudged && showRatio(least) !== showRatio(ratio) && (
         <p className={styles.usual}>
           {showRatio(least)} to 1 at the worst point; the worst twentieth of its lines counts.

@@ -67,8 +67,9 @@ export function Words({ page }: { page: ShownPage }) {
       <span>
         Or say what they are:
         {meanings.map(([tag, what]) => (
-          <button key={tag} type="button" className="chip" title={what} onClick={() => unwaited(wrap({ tag }))}>
+          <button key={tag} type="button" className="chip" onClick={() => unwaited(wrap({ tag }))}>
             {tag}
+            {what !== tag && <span className="quiet">, {what}</span>}
           </button>
         ))}
       </span>

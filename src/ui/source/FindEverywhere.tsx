@@ -13,7 +13,7 @@ import styles from "./FindEverywhere.module.css";
 /** Finds words in all pages and sheets, steps to them, and puts others in their place after a look at every line. */
 export function FindEverywhere({ open, onClose }: { open: boolean; onClose(): void }) {
   return (
-    <Modal open={open} title="Find in all files" onCancel={onClose} footer={null} width={720} destroyOnHidden>
+    <Modal open={open} title="Find in all files" onCancel={onClose} footer={null} width="45rem" destroyOnHidden>
       <Finder onClose={onClose} />
     </Modal>
   );

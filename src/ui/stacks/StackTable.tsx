@@ -81,11 +81,12 @@ function AsSet({ sample, isHere, over }: { sample: string; isHere: boolean; over
   if (!isHere) return <i>not on this machine</i>;
   if (!over) return sample;
   return (
-    <span className={styles.over} title="Set over the first member">
+    <span className={styles.over}>
       <span style={{ fontFamily: specimenStack(writeStack([over])) }} aria-hidden="true">
         {sample}
       </span>
       {sample}
+      <small className="quiet"> over the first</small>
     </span>
   );
 }

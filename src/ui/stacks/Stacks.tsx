@@ -29,6 +29,12 @@ export function Stacks() {
     >
       <div className={styles.list}>
         <FontFindings />
+        {stacks.length === 0 && (
+          <p>
+            Every font stack stands here member by member, with who gets which face. No text of this site is set in one
+            yet: pick a text on the page, and write its stack.
+          </p>
+        )}
         {stacks.map((stack) => (
           <StackCard key={stack.stack} use={stack} onPropose={setProposal} />
         ))}

@@ -1,14 +1,14 @@
 "use client";
 
-import { CartesianGrid, Line, LineChart, ResponsiveContainer, Tooltip, XAxis, YAxis } from "recharts";
+import { CartesianGrid, Line, LineChart, Tooltip, XAxis, YAxis } from "recharts";
 import type { StyleRow } from "@/core";
+import { axis, Chart, Tip } from "../shared/Chart";
 import { showPx } from "../shared/numbers";
 import { useAnswered } from "../workspace/answers";
 import { useWorkspace } from "../workspace/context";
 import styles from "./TextStyles.module.css";
 
 const widths = [320, 400, 480, 600, 720, 840, 960, 1120, 1280, 1440, 1600, 1760, 1920];
-const axis = { stroke: "var(--ink-2)", fontSize: 12, tick: { fill: "var(--ink-2)" } } as const;
 
 /** Each style's size over the widths of the window. */
 export function SizeChart({ rows }: { rows: readonly StyleRow[] }) {
@@ -26,47 +26,50 @@ export function SizeChart({ rows }: { rows: readonly StyleRow[] }) {
     ...Object.fromEntries(sizes.answer.map((list, row) => [`s${row}`, list[at]])),
   }));
   return (
-    <figure className={styles.tool} aria-label="Sizes over widths">
-      <figcaption>Size of every text style over window widths from 320 to 1920 px</figcaption>
-      <ResponsiveContainer width="100%" height={260}>
-        <LineChart data={data} margin={{ top: 8, right: 16, bottom: 4, left: 0 }}>
-          <CartesianGrid stroke="var(--line-2)" />
-          <XAxis
-            dataKey="width"
-            type="number"
-            domain={[320, 1920]}
-            ticks={[320, 600, 960, 1280, 1600, 1920]}
-            unit=" px"
-            {...axis}
-          />
-          <YAxis {...axis} width={40} domain={["dataMin - 2", "dataMax + 2"]} allowDecimals={false} />
-          <Tooltip
+    <Chart
+      caption="Size of every text style over window widths from 320 to 1920 px"
+      columns={["Text style", ...widths.map((width) => `${width} px`)]}
+      rows={rows.map(({ role, selector }, at) => [
+        `${role}, ${selector}`,
+        ...sizes.answer[at]!.map((px) => showPx(px)),
+      ])}
+    >
+      <LineChart accessibilityLayer={false} data={data} margin={{ top: 8, right: 16, bottom: 4, left: 0 }}>
+        <CartesianGrid stroke="var(--line-2)" />
+        <XAxis
+          dataKey="width"
+          type="number"
+          domain={[320, 1920]}
+          ticks={[320, 600, 960, 1280, 1600, 1920]}
+          unit=" px"
+          {...axis}
+        />
+        <YAxis {...axis} width={40} domain={["dataMin - 2", "dataMax + 2"]} allowDecimals={false} />
+        <Tooltip
+          isAnimationActive={false}
+          content={({ payload, label }) =>
+            payload?.length ? <Tip lines={[`${sizesIn(payload)} px at ${label}`]} /> : null
+          }
+        />
+        {rows.map((row, at) => (
+          <Line
+            key={row.key}
+            dataKey={`s${at}`}
+            dot={false}
             isAnimationActive={false}
-            content={({ payload, label }) =>
-              payload?.length ? (
-                <div className={styles.tip}>
-                  {[...new Set(payload.map((one) => Number(one.value)))]
-                    .sort((a, b) => b - a)
-                    .map((px) => showPx(px))
-                    .join(", ")}{" "}
-                  px at {label}
-                </div>
-              ) : null
-            }
+            type="linear"
+            stroke={sizes.answer[at]!.every((px) => px === sizes.answer[at]![0]) ? "var(--edge)" : "var(--pick)"}
+            name={row.selector}
           />
-          {rows.map((row, at) => (
-            <Line
-              key={row.key}
-              dataKey={`s${at}`}
-              dot={false}
-              isAnimationActive={false}
-              type="linear"
-              stroke={sizes.answer[at]!.every((px) => px === sizes.answer[at]![0]) ? "var(--edge)" : "var(--pick)"}
-              name={row.selector}
-            />
-          ))}
-        </LineChart>
-      </ResponsiveContainer>
-    </figure>
+        ))}
+      </LineChart>
+    </Chart>
   );
 }
+
+/** The sizes at a width, largest first, each once. */
+const sizesIn = (points: readonly { value?: unknown }[]) =>
+  [...new Set(points.map(({ value }) => Number(value)))]
+    .sort((a, b) => b - a)
+    .map((px) => showPx(px))
+    .join(", ");

@@ -5,6 +5,7 @@ import { useLayoutEffect, useMemo, useRef, useState } from "react";
 import { contradictions, showRatio, stackMembers, type Snapped, type StyleRow } from "@/core";
 import { memberHere } from "@/preview/present";
 import { plural, showNumber, showPx } from "../shared/numbers";
+import { useRem } from "../shared/rem";
 import { Specimen } from "../workspace/Specimen";
 import { Reading, Space, View } from "../shared/View";
 import { WriteChanges, type Proposal } from "../workspace/WriteChanges";
@@ -112,7 +113,13 @@ export function TextStyles() {
           steps={tool === "scale" ? steps : []}
           onPropose={setProposal}
         />
-        {shown.length === 0 && <p className={styles.odd}>No text style is like that.</p>}
+        {shown.length === 0 && (
+          <p className={styles.odd}>
+            {rows.length > 0
+              ? "No text style is like that."
+              : "Every look that text has on a page stands here once, largest first, at its true size. The pages of this site show no text yet."}
+          </p>
+        )}
       </div>
       <WriteChanges proposal={proposal} onClose={() => setProposal(null)} />
     </View>
@@ -181,8 +188,8 @@ function Table({ rows: whole, all, own, open, onOpen, preview, steps, onPropose 
       />
       <div className={styles.rows} ref={list} role="table" aria-label="Text styles">
         <div className={styles.head} role="row">
-          {["As set", "Leading", "Weight", "Face in use", "Contrast", "Longest line", "Where"].map((name) => (
-            <span key={name} role="columnheader">
+          {columns.map((name) => (
+            <span key={name} role="columnheader" className={name === "Size" ? styles.size : undefined}>
               {name}
             </span>
           ))}
@@ -195,7 +202,11 @@ function Table({ rows: whole, all, own, open, onOpen, preview, steps, onPropose 
           const leading = tried ? tried.leading : row.leading;
           const declarations = tried ? row.specimen.map((one) => triedIn(one, tried.sizePx, leading)) : row.specimen;
           return (
-            <div key={row.key} className={row.key === open ? `${styles.entry} ${styles.open}` : styles.entry}>
+            <div
+              key={row.key}
+              role="rowgroup"
+              className={row.key === open ? `${styles.entry} ${styles.open}` : styles.entry}
+            >
               <div
                 data-row
                 className={styles.row}
@@ -218,6 +229,9 @@ function Table({ rows: whole, all, own, open, onOpen, preview, steps, onPropose 
                     ground={row.range ?? row.ground}
                   />
                 </span>
+                <span role="cell" className={styles.size}>
+                  {showPx(sizeOf(row))} px
+                </span>
                 <span role="cell">{leading === null ? "normal" : showNumber(leading, 2)}</span>
                 <span role="cell">{row.weight}</span>
                 <span role="cell">{here === null ? "standard" : members[here]!.name}</span>
@@ -236,7 +250,13 @@ function Table({ rows: whole, all, own, open, onOpen, preview, steps, onPropose 
                   {row.selector} · {plural(row.places.length, "place")}
                 </span>
               </div>
-              {row.key === open && <StyleDetail row={row} twin={twin ?? null} all={all} onPropose={onPropose} />}
+              {row.key === open && (
+                <div role="row">
+                  <div role="cell" aria-colspan={columns.length}>
+                    <StyleDetail row={row} twin={twin ?? null} all={all} onPropose={onPropose} />
+                  </div>
+                </div>
+              )}
             </div>
           );
         })}
@@ -246,9 +266,13 @@ function Table({ rows: whole, all, own, open, onOpen, preview, steps, onPropose 
   );
 }
 
-const axisX = 40;
-const gutter = 118;
-const apart = 15;
+/** The axis shows the sizes where there is room for it. */
+const columns = ["As set", "Size", "Leading", "Weight", "Face in use", "Contrast", "Longest line", "Where"];
+
+/** Where the axis stands, and how wide it is with its ties, rem. */
+const axisAt = 2.5;
+const axisWidth = 7.375;
+const apart = 0.9375;
 
 /** The sizes on a scale of their own, each tied to the rows that have it. */
 function Axis({
@@ -264,7 +288,9 @@ function Axis({
   height: number;
   steps: readonly number[];
 }) {
+  const rem = useRem();
   if (centres.length !== sizes.length || sizes.length === 0) return <div className={styles.axis} />;
+  const [axisX, gutter, unit] = [rem(axisAt), rem(axisWidth), rem(1 / 16)];
   const top = centres[0]!;
   const bottom = centres[centres.length - 1]!;
   // A size of nothing has no place on the axis: it stands at its end.
@@ -283,27 +309,33 @@ function Axis({
   // Labels that would lie on each other are moved down; the lines still start where the size is.
   const labels: { size: number; y: number; odd: boolean }[] = [];
   for (const size of [...new Set(sizes)].sort((a, b) => b - a)) {
-    const y = Math.max(between(size), (labels.at(-1)?.y ?? -Infinity) + apart);
+    const y = Math.max(between(size), (labels.at(-1)?.y ?? -Infinity) + rem(apart));
     labels.push({ size, y, odd: sizes.every((other, at) => other !== size || odd[at]) });
   }
   return (
     <svg
       className={styles.axis}
       width={gutter}
-      height={Math.max(height, (labels.at(-1)?.y ?? 0) + 20)}
+      height={Math.max(height, (labels.at(-1)?.y ?? 0) + 20 * unit)}
       aria-hidden="true"
     >
-      <text x={10} y={20}>
+      <text x={10 * unit} y={20 * unit}>
         px
       </text>
-      <line x1={axisX} x2={axisX} y1={30} y2={height - 8} />
+      <line x1={axisX} x2={axisX} y1={30 * unit} y2={height - 8} />
       {labels
         .filter(({ size }) => steps.some((step) => Math.abs(step - size) < 0.005))
         .map(({ size, y }) => (
           <circle key={size} className={styles.step} cx={axisX} cy={y} r={3.5} />
         ))}
       {labels.map(({ size, y, odd: isOdd }) => (
-        <text key={size} x={axisX - 8} y={y + 4} textAnchor="end" className={isOdd ? styles.oddLabel : undefined}>
+        <text
+          key={size}
+          x={axisX - 8 * unit}
+          y={y + 4 * unit}
+          textAnchor="end"
+          className={isOdd ? styles.oddLabel : undefined}
+        >
           {showNumber(size, 1)}
         </text>
       ))}
@@ -313,7 +345,7 @@ function Axis({
           <path
             key={at}
             className={odd[at] ? styles.oddTie : styles.tie}
-            d={`M${axisX},${from} H${axisX + 10} C${axisX + 45},${from} ${axisX + 45},${centres[at]} ${gutter},${centres[at]}`}
+            d={`M${axisX},${from} H${axisX + 10 * unit} C${axisX + 45 * unit},${from} ${axisX + 45 * unit},${centres[at]} ${gutter},${centres[at]}`}
           />
         );
       })}

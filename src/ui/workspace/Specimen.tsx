@@ -32,5 +32,5 @@ export function Specimen({ text, declarations, ground, className, label }: Props
   }, [key, own]);
   const background = typeof ground === "string" ? ground : `linear-gradient(${ground[0]}, ${ground[1]})`;
   const spoken = label === undefined ? { "aria-hidden": true } : { role: "img", "aria-label": label };
-  return <div ref={host} className={className} style={{ background }} {...spoken} />;
+  return <div ref={host} className={`true-colors ${className ?? ""}`} style={{ background }} {...spoken} />;
 }

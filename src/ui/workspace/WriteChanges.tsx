@@ -57,7 +57,7 @@ export function WriteChanges({ proposal, onClose }: Props) {
       onOk={() => unwaited(done())}
       okText="Write"
       cancelText="Leave as it is"
-      width={720}
+      width="45rem"
       okButtonProps={{ disabled: shown?.files !== files || !result?.plan || isNothing(proposal) }}
       destroyOnHidden
     >

@@ -92,7 +92,7 @@ export function ColorChapter(props: ChapterProps) {
           {colors.map((one) => (
             <li key={one.css}>
               <button type="button" onClick={() => draft.attempt(one.value)}>
-                <Swatch css={one.css} size={18} />
+                <Swatch css={one.css} size={1.125} />
                 <code>{one.value}</code>
                 <Figure value={one.value} against={against} />
               </button>

@@ -196,7 +196,7 @@ function States({ slip: { ref, selector } }: { slip: Slip }) {
           <button key={state} type="button" aria-pressed={state === now} onClick={() => look(state)}>
             <b>{stateNames[state]}</b>
             <span>
-              <Swatch css={ink} size={10} /> on <Swatch css={ground} size={10} />
+              <Swatch css={ink} size={0.625} /> on <Swatch css={ground} size={0.625} />
             </span>
             <span>{lines.startsWith("none") ? "no line" : lines.split(" ")[0]}</span>
             <i>
