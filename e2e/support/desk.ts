@@ -67,3 +67,18 @@ export function unzipTexts(bytes: Uint8Array): Record<string, string> {
 
 export const sampleFile = (path: string) =>
   readFileSync(new URL(`../../samples/ossel-ferries/${path}`, import.meta.url));
+
+const viewNames = ["Page", "Text styles", "Colours", "Stacks", "Sheets", "Findings", "Changes"] as const;
+
+/** Goes to every view in turn; on the Page view a text is picked. */
+export async function eachView(page: Page, look: (view: string) => Promise<void>): Promise<void> {
+  await pickByKeyboard(page, "Winter sailings");
+  for (const view of viewNames) {
+    const tab = page.getByRole("navigation", { name: "Views" }).getByRole("link", { name: new RegExp(`^${view}`) });
+    await tab.click();
+    await expect(tab).toHaveAttribute("aria-current", "page");
+    await expect(page.getByRole("main").first()).toBeVisible();
+    await expect(page.getByText(/^Reading the /)).toHaveCount(0);
+    await look(view);
+  }
+}
