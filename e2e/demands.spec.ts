@@ -1,6 +1,6 @@
 /** What the interface asks of others' pages, asked of itself: keys, room, targets, forced colours, paper. */
 import { expect, test, type Page } from "@playwright/test";
-import { eachView, openFiles, openSample, pickByKeyboard, slip, stage } from "./support/desk";
+import { eachView, openFiles, openRow, openSample, pickByKeyboard, slip, stage } from "./support/desk";
 
 /** What can be reached by Tab and was not, and where the focus was not to be seen, going once round from the first link. */
 async function walked(page: Page): Promise<{ missed: string[]; unseen: string[] }> {
@@ -258,4 +258,31 @@ test("where nothing is there yet, a view says what will be, and how it gets ther
     await page.getByRole("link", { name: new RegExp(`^${view}`) }).click();
     await expect(page.getByText(said)).toBeVisible();
   }
+});
+
+test("selects tell what is chosen, a refusal is tied to its field, a dialog begins on its field", async ({ page }) => {
+  await page.goto("/");
+  await page.getByRole("button", { name: /^Paste HTML and CSS/ }).click();
+  await expect(page.getByRole("textbox", { name: "HTML" })).toBeFocused();
+  await page.keyboard.press("Escape");
+  await openSample(page);
+  await expect(page.getByRole("combobox", { name: "Page", exact: true })).toHaveAccessibleDescription("index.html");
+  await pickByKeyboard(page, "Winter sailings");
+  const size = slip(page).getByLabel("Size value", { exact: true });
+  await size.fill("1banana");
+  await expect(size).toHaveAttribute("aria-invalid", "true");
+  await expect(size).toHaveAccessibleDescription(/1banana.*has no unit that CSS knows; px, rem, em and % would do/);
+});
+
+test("a member of a stack that is moved keeps the focus", async ({ page }) => {
+  await openSample(page);
+  await pickByKeyboard(page, "Winter sailings");
+  await openRow(page, "Stack");
+  const members = slip(page).getByRole("list", { name: "Members of the stack" });
+  await members.getByRole("listitem", { name: /^Georgia/ }).press("Alt+ArrowDown");
+  await expect(members.getByRole("listitem", { name: /^Georgia, 2 of 3/ })).toBeFocused();
+  const up = members.getByRole("button", { name: "Move serif up" });
+  await up.press("Enter");
+  await expect(up).toBeFocused();
+  await expect(members.getByRole("listitem", { name: /^serif, 2 of 3/ })).toBeVisible();
 });

@@ -57,6 +57,31 @@ async function faults(page: Page, where: string): Promise<string[]> {
   });
 }
 
+/** Edges of fields and buttons that have no ground of their own against what they stand on (WCAG 2.2, 1.4.11: 3 to 1). */
+async function edgesOf(page: Page): Promise<string[]> {
+  const edges = await page.evaluate(() => {
+    const controls = document.querySelectorAll<HTMLElement>(
+      "button.chip, .ant-select-outlined, .ant-input-outlined, .ant-btn-default, input.ant-input, header button",
+    );
+    return [...controls].flatMap((one) => {
+      const box = one.getBoundingClientRect();
+      const style = getComputedStyle(one);
+      if (box.width < 2 || !one.checkVisibility() || one.matches(":disabled")) return [];
+      const above = [];
+      for (let holder = one.parentElement; holder; holder = holder.parentElement) above.unshift(holder);
+      const parts = [style.borderBottomColor, style.backgroundColor];
+      const grounds = above.map((holder) => getComputedStyle(holder).backgroundColor);
+      return [{ parts, grounds, name: one.getAttribute("aria-label") ?? one.textContent!.slice(0, 30) }];
+    });
+  });
+  expect(edges.length).toBeGreaterThan(8);
+  return edges.flatMap(({ parts, grounds, name }) => {
+    const ground = grounds.reduce((under, css) => paintOver(parseColor(css)!, under), white);
+    const best = Math.max(...parts.map((css) => contrastRatio(paintOver(parseColor(css)!, ground), ground)));
+    return best >= 3 ? [] : [`edge of "${name}" ${best.toFixed(2)}`];
+  });
+}
+
 for (const room of ["light", "dark"] as const) {
   test(`every text of the interface can be read in the ${room} room`, async ({ page }) => {
     await page.addInitScript((name) => localStorage.setItem("hevret-room", name), room);
@@ -69,6 +94,24 @@ for (const room of ["light", "dark"] as const) {
     await slip(page).getByRole("radiogroup", { name: "Trials of size" }).getByRole("radio").nth(1).click();
     await expect(page.getByRole("radiogroup", { name: "Trials of size on the page" })).toBeVisible();
     found.push(...(await faults(page, "page")));
+    // What opens over it, and the edges of fields and buttons.
+    found.push(...(await edgesOf(page)));
+    const row = slip(page).getByRole("group", { name: "Ink", exact: true });
+    for (const name of ["Colour scheme", "Page width in px", "State"]) {
+      await page.getByLabel(name, { exact: true }).first().click();
+      await expect(page.getByRole("listbox")).toHaveCount(1);
+      found.push(...(await faults(page, `options of ${name}`)));
+      await page.keyboard.press("Escape");
+    }
+    await page.getByRole("button", { name: "Export" }).click();
+    await expect(page.getByRole("menu")).toBeVisible();
+    found.push(...(await faults(page, "export")));
+    await page.keyboard.press("Escape");
+    await page.getByRole("button", { name: /^Rehearse/ }).click();
+    await expect(page.getByRole("dialog", { name: "Rehearse" })).toBeVisible();
+    found.push(...(await faults(page, "rehearse")));
+    await page.keyboard.press("Escape");
+    await expect(row).toBeVisible();
     for (const view of ["Text styles", "Colours", "Stacks", "Sheets", "Findings", "Changes"]) {
       const tab = page.getByRole("navigation", { name: "Views" }).getByRole("link", { name: new RegExp(`^${view}`) });
       await tab.click();

@@ -195,7 +195,7 @@ export {
 export { fluidSize, keywordSizes, pxPerUnit, sizeIn, sizeUnits, unitOf, type SizeUnit } from "./type/lengths";
 export { matchedFallback, type MemberInfo, type StackInfo } from "./type/members";
 export { isWeightFaked, weightTaken } from "./type/weights";
-export { platformFaces, platforms } from "./type/platforms";
+export { facesOf, platformFaces, platforms } from "./type/platforms";
 export { ratios, scaleSteps } from "./type/scale";
 export { stackFaults, stackMembers, writeStack, type StackFault } from "./type/stack";
 export { editsOn } from "./slip/copying";

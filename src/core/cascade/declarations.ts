@@ -1,7 +1,14 @@
 /** Declarations made ready for the cascade: read, checked and taken apart into longhands. */
 import { lexer } from "css-tree";
 import { componentsOf, soleKeyword, type Component } from "../source/css/components";
-import { absoluteUnit, evaluateMath, isMath, measureOf, UnresolvedPercentage } from "../source/css/math";
+import {
+  absoluteUnit,
+  evaluateMath,
+  isMath,
+  measureOf,
+  relativeLengths,
+  UnresolvedPercentage,
+} from "../source/css/math";
 import type { Declaration } from "../source/css/syntax";
 import { aliases, longhands, readerOf } from "./properties";
 import { shorthands } from "./properties/shorthands";
@@ -182,9 +189,6 @@ function otherReason(property: string, text: string): InvalidReason | null {
   const sampled = withoutMath(text, components);
   return sampled === null || lexer.matchProperty(property, sampled).error ? "invalid value" : null;
 }
-
-/** Units that are lengths of some kind but not the same everywhere (CSS Values 4, 6.1). */
-const relativeLengths = /^(?:r?(?:em|ex|cap|ch|ic|lh)|[sld]?v(?:w|h|i|b|min|max)|cq(?:w|h|i|b|min|max))$/;
 
 const samples: Readonly<Record<string, string>> = {
   number: "1",

@@ -4,6 +4,7 @@ import type { SheetText } from "../source/declarations";
 import type { ElementRef } from "../text/refs";
 import { defaultConditions, withStatesEverywhere, type Conditions } from "../cascade/conditions";
 import { invalidReason, isKnownProperty } from "../cascade/declarations";
+import { refusal } from "./refusal";
 import { parseBlock } from "../source/css/syntax";
 import { changeSite, withFiles, type FileChange, type Site } from "../source/site";
 import type { TextChange } from "../source/changes";
@@ -122,7 +123,7 @@ function foldWarnings(site: Site, edit: FoldEdit): string[] {
 function checkValue(property: string, value: string): void {
   if (!isKnownProperty(property.toLowerCase())) throw new EditError(`${property} is not a property.`);
   checkSelfContained(value, "The value");
-  if (invalidReason(property, value)) throw new EditError(`${value} is not a value of ${property}.`);
+  if (invalidReason(property, value)) throw new EditError(refusal(property, value));
 }
 
 function declare(site: Site, target: Target, property: string, value: string | null): TextChange[] {

@@ -234,6 +234,22 @@ const sameAs: Readonly<Record<string, string>> = {
 };
 
 /**
+ * The faces that readers get of a stack, each with the systems it comes to, in the order of the systems.
+ * @param own families that come with the site and are there
+ */
+export function facesOf(
+  members: readonly { name: string; generic: boolean }[],
+  own: readonly string[],
+): { face: string; on: string[] }[] {
+  const faces = new Map<string, string[]>();
+  for (const { platform, label } of platforms) {
+    const { face } = memberOn(platform, members, own);
+    faces.set(face, [...(faces.get(face) ?? []), label]);
+  }
+  return [...faces].map(([face, on]) => ({ face, on }));
+}
+
+/**
  * The member of a stack that a reader on a system gets, and the face it comes to.
  * @param own families that come with the site
  */

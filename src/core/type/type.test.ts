@@ -4,7 +4,7 @@ import { computed, pageWith } from "../testing/site";
 import { axisSettings, withAxis } from "./axes";
 import { decorationLonghands, decorationParts, lineKinds, writeDecoration } from "./decoration";
 import { fluidSize, keywordSizes, sizeIn, sizeUnits, unitOf } from "./lengths";
-import { genericOn, memberOn, platformFaces, platforms } from "./platforms";
+import { facesOf, genericOn, memberOn, platformFaces, platforms } from "./platforms";
 import { nearestStep, onGrid, ratios, scaleSteps } from "./scale";
 import { shadowLayers, writeShadow } from "./shadow";
 import { nearestFamily, stackFaults, stackMembers, writeStack } from "./stack";
@@ -282,4 +282,13 @@ test("keywords of a size come to what browsers make of them", () => {
 test("a height goes to the nearest line of a grid, never to none", () => {
   expect([23, 26, 1, 30].map((height) => onGrid(height, 8))).toEqual([24, 24, 8, 32]);
   expect(onGrid(22.4, 2.5)).toBe(22.5);
+});
+
+test("the faces of a stack come with the systems they are got on, each system once", () => {
+  const faces = facesOf(stackMembers("Georgia, sans-serif")!, []);
+  expect(faces.find(({ face }) => face === "Georgia")?.on).toEqual(expect.arrayContaining(["Windows", "macOS"]));
+  expect(faces.flatMap(({ on }) => on).toSorted()).toEqual(platforms.map(({ label }) => label).toSorted());
+  expect(facesOf(stackMembers("Bitter, serif")!, ["Bitter"])).toEqual([
+    { face: "Bitter", on: platforms.map(({ label }) => label) },
+  ]);
 });

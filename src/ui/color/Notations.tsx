@@ -2,6 +2,7 @@
 
 import { useState } from "react";
 import { formatColor, gamutOf, inGamut, nearestName, notations, type Color, type Notation } from "@/core";
+import { showDistance } from "../shared/numbers";
 import styles from "./Notations.module.css";
 import { unwaited } from "../shared/unwaited";
 
@@ -57,7 +58,7 @@ export function Notations({ color, current, onWrite }: Props) {
 function noteFor(color: Color, notation: Notation): string | null {
   if (notation === "name") {
     const { distance } = nearestName(color);
-    return distance === 0 ? null : `${(distance * 100).toFixed(1)} off`;
+    return distance === 0 ? null : `${showDistance(distance)} off`;
   }
   const space = gamutOf(notation);
   if (!space || inGamut(color, space)) return null;

@@ -1,9 +1,9 @@
 "use client";
 
-import { Select } from "antd";
 import { useState } from "react";
 import { convertedTable, formatColor, givenColors, notations, type Notation } from "@/core";
 import { download } from "@/store/write";
+import { Choice } from "../shared/Choice";
 import { Copy, Notations } from "../color/Notations";
 import { Swatch } from "../color/Swatch";
 import { Problem } from "../shared/Problem";
@@ -34,7 +34,7 @@ export function Converter() {
       {entries.length > 1 && (
         <>
           <p className={styles.tools}>
-            <Select
+            <Choice
               size="small"
               aria-label="Convert to"
               value={notation}

@@ -1,8 +1,9 @@
 "use client";
 
-import { Input, Modal } from "antd";
+import { Input } from "antd";
 import { useState } from "react";
 import { proposedNames, type Palette, type PaletteValue } from "@/core";
+import { Dialog } from "../shared/Dialog";
 import { plural } from "../shared/numbers";
 import { useEngine } from "../workspace/context";
 import { Problem } from "../shared/Problem";
@@ -45,7 +46,7 @@ export function Naming({ open, values, palette, onClose, onPropose }: Props) {
     onPropose({ title: `Name ${first!.value} ${name}`, changes: result.changes });
   };
   return (
-    <Modal
+    <Dialog
       open={open}
       title={`A name for ${first?.value ?? "a colour"}`}
       onCancel={close}
@@ -66,9 +67,11 @@ export function Naming({ open, values, palette, onClose, onPropose }: Props) {
             onChange={(event) => setTyped(event.target.value)}
             onPressEnter={() => unwaited(propose())}
             status={problem ? "error" : undefined}
+            aria-invalid={problem !== null}
+            aria-describedby="naming-why"
           />
         </label>
-        <Problem>{problem}</Problem>
+        <Problem id="naming-why">{problem}</Problem>
         <p>
           {proposals.map((one) => (
             <button key={one} type="button" className="chip mono" onClick={() => setTyped(one)}>
@@ -81,6 +84,6 @@ export function Naming({ open, values, palette, onClose, onPropose }: Props) {
           {values.some(({ css }) => css !== first?.css) && " Only values of the first selected colour are named."}
         </p>
       </div>
-    </Modal>
+    </Dialog>
   );
 }

@@ -1,6 +1,6 @@
 "use client";
 
-import { Checkbox, InputNumber, Select } from "antd";
+import { Checkbox, InputNumber } from "antd";
 import { useState } from "react";
 import {
   notations,
@@ -11,7 +11,8 @@ import {
   type PaletteValue,
   type Rewriting,
 } from "@/core";
-import { plural } from "../shared/numbers";
+import { Choice } from "../shared/Choice";
+import { plural, showDistance } from "../shared/numbers";
 import { PopOver } from "../shared/PopOver";
 import type { Proposal } from "../workspace/WriteChanges";
 import styles from "./Colors.module.css";
@@ -48,7 +49,7 @@ export function RewriteMenu({ values, all, onPropose }: Props) {
   const hasCommas = takesCommas(notation);
   const form = (
     <div className={styles.form}>
-      <Select
+      <Choice
         size="small"
         aria-label="Notation"
         value={notation}
@@ -123,8 +124,7 @@ export function Proof({ result: { same, different, left, changes } }: { result: 
       </p>
       {different.slice(0, 12).map(({ value, written, distance, path, line }) => (
         <p key={`${path} ${line} ${value}`} className="fails">
-          ▲ <code>{value}</code> would be <code>{written}</code>, {(distance * 100).toFixed(2)} off, in {path} line{" "}
-          {line}.
+          ▲ <code>{value}</code> would be <code>{written}</code>, {showDistance(distance)} off, in {path} line {line}.
         </p>
       ))}
       {left.slice(0, 12).map(({ value, reason, path, line }, at) => (

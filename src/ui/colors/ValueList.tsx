@@ -1,10 +1,11 @@
 "use client";
 
-import { InputNumber, Select } from "antd";
+import { InputNumber } from "antd";
 import { Fragment, useMemo, useState } from "react";
 import { joinColors, twinsIn, type PaletteValue, type Twins } from "@/core";
+import { Choice } from "../shared/Choice";
 import { Swatch } from "../color/Swatch";
-import { plural } from "../shared/numbers";
+import { plural, showDistance } from "../shared/numbers";
 import type { Proposal } from "../workspace/WriteChanges";
 import { useGradual } from "../shared/useGradual";
 import styles from "./Colors.module.css";
@@ -78,7 +79,7 @@ export function ValueList({ values, current, selected, within, onCurrent, onSele
   return (
     <section className={styles.values} aria-label="Values">
       <div className={styles.tools}>
-        <Select
+        <Choice
           size="small"
           aria-label="Order"
           value={order}
@@ -86,7 +87,7 @@ export function ValueList({ values, current, selected, within, onCurrent, onSele
           onChange={setOrder}
           popupMatchSelectWidth={false}
         />
-        <Select
+        <Choice
           size="small"
           aria-label="Show"
           value={filter}
@@ -98,15 +99,15 @@ export function ValueList({ values, current, selected, within, onCurrent, onSele
           ]}
         />
         <label>
-          Twins within{" "}
+          Twins within ΔE OK{" "}
           <InputNumber
             size="small"
             aria-label="Twins within"
             min={0}
-            max={20}
-            step={0.5}
-            value={within * 100}
-            onChange={(next) => typeof next === "number" && onWithin(next / 100)}
+            max={0.2}
+            step={0.005}
+            value={within}
+            onChange={(next) => typeof next === "number" && onWithin(next)}
             className={styles.within}
           />
         </label>
@@ -236,7 +237,7 @@ function TwinLine({
   return (
     <li className={styles.twins}>
       <span>
-        ◆ {pair.a} and {pair.b} can hardly be told apart ({(pair.distance * 100).toFixed(1)}).
+        ◆ {pair.a} and {pair.b} can hardly be told apart ({showDistance(pair.distance)}).
       </span>
       <button type="button" className="text-button" onClick={() => proposeJoin(b, a, onPropose)}>
         Use {pair.a} for both

@@ -1,7 +1,7 @@
 "use client";
 
-import { Modal } from "antd";
 import { useEffect, useState } from "react";
+import { Dialog } from "../shared/Dialog";
 import { MatButton } from "../shared/Mat";
 import styles from "./Keys.module.css";
 import { isTyping } from "../shared/isTyping";
@@ -85,7 +85,7 @@ export function Keys() {
       <MatButton aria-haspopup="dialog" aria-label="Keys" onClick={() => setOpen(true)}>
         ?
       </MatButton>
-      <Modal title="Keys" open={open} footer={null} width="45rem" onCancel={() => setOpen(false)}>
+      <Dialog title="Keys" open={open} footer={null} width="45rem" onCancel={() => setOpen(false)}>
         <div className={styles.places}>
           {places.map(({ where, keys }) => (
             <section key={where} aria-label={where}>
@@ -103,7 +103,7 @@ export function Keys() {
             </section>
           ))}
         </div>
-      </Modal>
+      </Dialog>
     </>
   );
 }

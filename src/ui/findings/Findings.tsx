@@ -1,9 +1,10 @@
 "use client";
 
-import { Input, Select } from "antd";
+import { Input } from "antd";
 import { useSearchParams } from "next/navigation";
 import { useMemo, useState } from "react";
 import { findingGroups } from "@/core";
+import { Choice } from "../shared/Choice";
 import { plural } from "../shared/numbers";
 import { Reading, Space, View } from "../shared/View";
 import { useWorkspace } from "../workspace/context";
@@ -76,7 +77,7 @@ function Bar({ all, filter, onFilter }: BarProps) {
     values: readonly (readonly [value: string, label: string])[],
     set: (value: string) => void,
   ) => (
-    <Select
+    <Choice
       size="small"
       aria-label={label}
       value={value}

@@ -1,10 +1,10 @@
 "use client";
 
-import { Select } from "antd";
 import { useEffect, useRef, useState } from "react";
 import type { ElementRef } from "@/core";
 import { frameSandbox } from "@/preview/frame";
 import { boxOf } from "@/preview/measure";
+import { Choice } from "../shared/Choice";
 import { useWorkspace } from "../workspace/context";
 import styles from "./Glass.module.css";
 import { useMirror } from "./useMirror";
@@ -42,7 +42,7 @@ export function Glass({ picked, onClose }: Props) {
   return (
     <section className={styles.glass} aria-label="Glass">
       <div className={styles.head}>
-        <Select
+        <Choice
           size="small"
           aria-label="How much larger"
           value={power}

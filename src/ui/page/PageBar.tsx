@@ -1,8 +1,8 @@
 "use client";
 
-import { Select } from "antd";
 import Link from "next/link";
 import { useMemo } from "react";
+import { Choice } from "../shared/Choice";
 import { plural } from "../shared/numbers";
 import { useBench } from "../workspace/bench";
 import { useWorkspace } from "../workspace/context";
@@ -43,7 +43,7 @@ export function PageBar({ panels, onFold, look, onLook }: Props) {
   };
   return (
     <div className={styles.bar}>
-      <Select
+      <Choice
         aria-label="Page"
         size="small"
         value={page}
@@ -71,7 +71,7 @@ export function PageBar({ panels, onFold, look, onLook }: Props) {
         </>
       )}
       <Rehearse />
-      <Select
+      <Choice
         aria-label="Colour scheme"
         size="small"
         value={conditions.scheme}

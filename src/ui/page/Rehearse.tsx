@@ -1,8 +1,9 @@
 "use client";
 
-import { Checkbox, InputNumber, Select } from "antd";
+import { Checkbox, InputNumber } from "antd";
 import { useState } from "react";
 import { rehearsedIn, usualConditions, type Conditions } from "@/core";
+import { Choice } from "../shared/Choice";
 import { PopOver } from "../shared/PopOver";
 import { useStacks } from "../workspace/answers";
 import { useWorkspace } from "../workspace/context";
@@ -49,7 +50,7 @@ export function Rehearse() {
       </label>
       <label className={styles.field}>
         <span>Contrast wished for</span>
-        <Select
+        <Choice
           size="small"
           value={conditions.contrast}
           options={[...contrasts]}

@@ -35,9 +35,12 @@ export function showDate(milliseconds: number): string {
   });
 }
 
-/** "2 lines more, 48 px higher". */
+/** How far two colours are apart (CSS Color 4, 13.1), as it is told: "ΔE OK 0.021". */
+export const showDistance = (distance: number): string => `ΔE OK ${distance.toFixed(3)}`;
+
+/** "2 lines more, 48 px higher", "1 line fewer". */
 export function shiftWords({ lines, height }: { lines: number; height: number }): string {
-  const more = lines === 0 ? null : `${plural(Math.abs(lines), "line")} ${lines > 0 ? "more" : "less"}`;
+  const more = lines === 0 ? null : `${plural(Math.abs(lines), "line")} ${lines > 0 ? "more" : "fewer"}`;
   const higher = height === 0 ? null : `${showPx(Math.abs(height))} px ${height > 0 ? "higher" : "lower"}`;
   return [more, higher].filter(Boolean).join(", ") || "the same lines and height";
 }

@@ -1,8 +1,9 @@
 "use client";
 
-import { Input, Modal } from "antd";
+import { Input } from "antd";
 import { useId, useState } from "react";
 import type { SheetCell, SheetTableRow } from "@/core";
+import { Dialog } from "../shared/Dialog";
 import { Menu } from "../shared/Menu";
 import { unwaited } from "../shared/unwaited";
 import type { SheetsEdit } from "../workspace/useSheetProposal";
@@ -88,7 +89,7 @@ function Use({ path, now, pages, onClose, onEdit }: UseProps) {
     if (why === null) onClose();
   };
   return (
-    <Modal
+    <Dialog
       open
       title={`For whom ${path} is`}
       okText="Look at it"
@@ -100,7 +101,6 @@ function Use({ path, now, pages, onClose, onEdit }: UseProps) {
         <label htmlFor={`${field}-media`}>Media condition; empty for everybody</label>
         <Input
           id={`${field}-media`}
-          autoFocus
           className="mono"
           placeholder="print"
           value={media}
@@ -120,6 +120,6 @@ function Use({ path, now, pages, onClose, onEdit }: UseProps) {
           {problem}
         </p>
       </div>
-    </Modal>
+    </Dialog>
   );
 }

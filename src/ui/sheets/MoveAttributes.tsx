@@ -1,8 +1,9 @@
 "use client";
 
-import { Input, Modal } from "antd";
+import { Input } from "antd";
 import { useEffect, useState } from "react";
 import type { AttributeGroup } from "@/core";
+import { Dialog } from "../shared/Dialog";
 import { plural } from "../shared/numbers";
 import { unwaited } from "../shared/unwaited";
 import { useEngine } from "../workspace/context";
@@ -44,7 +45,7 @@ export function MoveAttributes({ page, sheet, onClose, onEdit }: Props) {
     if (why === null) onClose();
   };
   return (
-    <Modal
+    <Dialog
       open
       width="42.5rem"
       title={`Style attributes of ${page} into ${sheet}`}
@@ -77,6 +78,6 @@ export function MoveAttributes({ page, sheet, onClose, onEdit }: Props) {
       <p className="fails" role="alert">
         {problem}
       </p>
-    </Modal>
+    </Dialog>
   );
 }

@@ -1,8 +1,9 @@
 "use client";
 
-import { Checkbox, Input, Modal } from "antd";
+import { Checkbox, Input } from "antd";
 import { useId, useState } from "react";
 import type { OutlineRule, RuleEdit } from "@/core";
+import { Dialog } from "../shared/Dialog";
 import { Menu } from "../shared/Menu";
 import { unwaited } from "../shared/unwaited";
 import type { SheetsEdit } from "../workspace/useSheetProposal";
@@ -95,7 +96,7 @@ function RuleDialog({ rule, path, asking, onClose, onEdit }: DialogProps) {
     if (why === null) onClose();
   };
   return (
-    <Modal
+    <Dialog
       open
       title={`${titles[asking]}: ${selector}`}
       okText="Look at it"
@@ -108,7 +109,6 @@ function RuleDialog({ rule, path, asking, onClose, onEdit }: DialogProps) {
           <label htmlFor={field}>Selectors of the new rule</label>
           <Input
             id={field}
-            autoFocus
             className="mono"
             spellCheck={false}
             value={typed}
@@ -129,6 +129,6 @@ function RuleDialog({ rule, path, asking, onClose, onEdit }: DialogProps) {
       <p className="fails" role="alert">
         {problem}
       </p>
-    </Modal>
+    </Dialog>
   );
 }

@@ -1,10 +1,11 @@
 "use client";
 
-import { Input, Modal } from "antd";
+import { Input } from "antd";
 import { useId, useState } from "react";
 import { ValidationError } from "yup";
 import { newSite, type NewSite } from "@/store/newSite";
 import type { Opened } from "@/store/read";
+import { Dialog } from "../shared/Dialog";
 import styles from "./Shelf.module.css";
 
 interface Props {
@@ -40,16 +41,15 @@ export function NewSiteDialog({ onClose, onOpen }: Props) {
     }
   };
   return (
-    <Modal open title="A new site" okText="Open" width="26.25rem" onCancel={onClose} onOk={make}>
+    <Dialog open title="A new site" okText="Open" width="26.25rem" onCancel={onClose} onOk={make}>
       <div className={styles.form}>
-        {fields.map(({ name, label }, at) => (
+        {fields.map(({ name, label }) => (
           <div key={name}>
             <label htmlFor={`${id}-${name}`} className={styles.label}>
               {label}
             </label>
             <Input
               id={`${id}-${name}`}
-              autoFocus={at === 0}
               spellCheck={false}
               value={asked[name]}
               aria-invalid={problem?.field === name}
@@ -64,6 +64,6 @@ export function NewSiteDialog({ onClose, onOpen }: Props) {
           </div>
         ))}
       </div>
-    </Modal>
+    </Dialog>
   );
 }

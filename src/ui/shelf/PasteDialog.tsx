@@ -1,8 +1,9 @@
 "use client";
 
-import { Input, Modal } from "antd";
+import { Input } from "antd";
 import { useId, useState } from "react";
 import { readPasted, type Opened } from "@/store/read";
+import { Dialog } from "../shared/Dialog";
 import styles from "./Shelf.module.css";
 
 interface Props {
@@ -15,7 +16,7 @@ export function PasteDialog({ onClose, onOpen }: Props) {
   const [html, setHtml] = useState("");
   const [css, setCss] = useState("");
   return (
-    <Modal
+    <Dialog
       open
       title="Paste a page"
       okText="Open"
@@ -49,6 +50,6 @@ export function PasteDialog({ onClose, onOpen }: Props) {
         value={css}
         onChange={(event) => setCss(event.target.value)}
       />
-    </Modal>
+    </Dialog>
   );
 }

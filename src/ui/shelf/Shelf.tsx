@@ -1,6 +1,6 @@
 "use client";
 
-import { App, Button, Dropdown, Input, Modal } from "antd";
+import { App, Button, Dropdown, Input } from "antd";
 import { useLiveQuery } from "dexie-react-hooks";
 import dynamic from "next/dynamic";
 import { PrefetchKind } from "next/dist/client/components/router-reducer/router-reducer-types";
@@ -21,6 +21,7 @@ import {
   restoreSite,
 } from "@/store/sites";
 import type { SiteRecord } from "@/store/database";
+import { Dialog } from "../shared/Dialog";
 import { isTyping } from "../shared/isTyping";
 import { Mat, MatButton, matStyles } from "../shared/Mat";
 import { plural, showDate } from "../shared/numbers";
@@ -416,7 +417,7 @@ function RenameDialog({ site, onClose }: { site: SiteRecord; onClose(): void }) 
     }
   };
   return (
-    <Modal
+    <Dialog
       open
       title="Rename the site"
       okText="Rename"
@@ -426,18 +427,13 @@ function RenameDialog({ site, onClose }: { site: SiteRecord; onClose(): void }) 
     >
       <label>
         Name
-        <Input
-          value={name}
-          onChange={(event) => setName(event.target.value)}
-          onPressEnter={() => unwaited(rename())}
-          autoFocus
-        />
+        <Input value={name} onChange={(event) => setName(event.target.value)} onPressEnter={() => unwaited(rename())} />
       </label>
       {problem && (
         <p role="alert" className={styles.problem}>
           {problem}
         </p>
       )}
-    </Modal>
+    </Dialog>
   );
 }

@@ -1,11 +1,12 @@
 "use client";
 
-import { Checkbox, InputNumber, Modal } from "antd";
+import { Checkbox, InputNumber } from "antd";
 import { useId, useState } from "react";
 import { ValidationError } from "yup";
 import type { Opened } from "@/store/read";
 import { wordCount } from "@/store/schemas";
 import { specimenParts, specimenSite, type SpecimenPart } from "@/store/specimen";
+import { Dialog } from "../shared/Dialog";
 import styles from "./Shelf.module.css";
 
 interface Props {
@@ -45,7 +46,7 @@ export function SpecimenDialog({ onClose, onOpen }: Props) {
     }
   };
   return (
-    <Modal open title="Specimen page" okText="Open" width="26.25rem" onCancel={onClose} onOk={make}>
+    <Dialog open title="Specimen page" okText="Open" width="26.25rem" onCancel={onClose} onOk={make}>
       <div className={styles.form}>
         <label htmlFor={id} className={styles.label}>
           Words of filler text
@@ -79,6 +80,6 @@ export function SpecimenDialog({ onClose, onOpen }: Props) {
           </p>
         )}
       </div>
-    </Modal>
+    </Dialog>
   );
 }

@@ -1,8 +1,8 @@
 "use client";
 
-import { Select } from "antd";
 import { useState } from "react";
 import type { SlipRowValue, StyleRow } from "@/core";
+import { Choice } from "../shared/Choice";
 import { showPx } from "../shared/numbers";
 import { Problem } from "../shared/Problem";
 import { WriteChanges, type Proposal } from "../workspace/WriteChanges";
@@ -37,7 +37,7 @@ export function CopyTo({ row, value, ownKey }: { row: SlipRowValue; value: strin
   };
   return (
     <div className={styles.copyTo}>
-      <Select
+      <Choice
         size="small"
         aria-label={`Copy ${row.label.toLowerCase()} to another text style`}
         placeholder="Copy to another text style"

@@ -1,7 +1,7 @@
 "use client";
 
-import { Select } from "antd";
 import type { ElementRef } from "@/core";
+import { Choice } from "../shared/Choice";
 import { useWorkspace } from "../workspace/context";
 import { unwaited } from "../shared/unwaited";
 
@@ -26,7 +26,7 @@ export function StateSelect({ picked }: { picked: ElementRef }) {
     unwaited(setConditions({ forced: names ? { [picked.page]: { [picked.index]: names } } : {} }));
   };
   return (
-    <Select
+    <Choice
       size="small"
       variant="borderless"
       aria-label="State"

@@ -1,8 +1,8 @@
 "use client";
 
-import { Select } from "antd";
 import { useState } from "react";
 import type { OutlineChange, Slip } from "@/core";
+import { Choice } from "../shared/Choice";
 import { unwaited } from "../shared/unwaited";
 import { useEngine } from "../workspace/context";
 import { WriteChanges, type Proposal } from "../workspace/WriteChanges";
@@ -92,7 +92,7 @@ export function TagSelect({ slip }: { slip: Slip }) {
     }));
   return (
     <>
-      <Select
+      <Choice
         size="small"
         variant="borderless"
         className={styles.tag}

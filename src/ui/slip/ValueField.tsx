@@ -1,7 +1,7 @@
 "use client";
 
 import { AutoComplete, Input, type InputRef } from "antd";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useId, useRef, useState } from "react";
 import type { SlipRowValue, Target } from "@/core";
 import { Contrasts } from "../shared/Contrasts";
 import { showReach } from "../shared/numbers";
@@ -27,6 +27,7 @@ export function ValueField({ row, target, draft, onAttribute }: Props) {
   const input = useRef<InputRef>(null);
   const { value, tried, verdict } = draft;
   const said = useRef<HTMLDivElement>(null);
+  const sayer = useId();
   // What is said of a value is seen, wherever its row stands.
   useEffect(() => {
     said.current?.scrollIntoView({ block: "nearest" });
@@ -97,10 +98,11 @@ export function ValueField({ row, target, draft, onAttribute }: Props) {
           placeholder={row.computed}
           status={verdict?.kind === "refused" ? "error" : undefined}
           aria-invalid={verdict?.kind === "refused"}
+          aria-describedby={tried ? sayer : undefined}
         />
       </AutoComplete>
       {tried && (
-        <div ref={said} className={styles.verdict} role="status">
+        <div ref={said} id={sayer} className={styles.verdict} role="status">
           <VerdictLines verdict={verdict} target={target} />
           <span className={styles.actions}>
             {verdict?.kind === "ready" && (

@@ -1,8 +1,9 @@
 "use client";
 
-import { Input, Select } from "antd";
+import { Input } from "antd";
 import { useCallback, useMemo, useState, type ReactNode } from "react";
 import type { RulePlace, Target, TargetOption } from "@/core";
+import { Choice } from "../shared/Choice";
 import { plural, showReach as showReachWords } from "../shared/numbers";
 import { useAnswered } from "../workspace/answers";
 import { useWorkspace } from "../workspace/context";
@@ -113,7 +114,7 @@ export function WriteTo({ choice }: { choice: Choice }) {
   return (
     <div className={styles.writeTo}>
       <span id="write-to">Write to</span>
-      <Select
+      <Choice
         aria-labelledby="write-to"
         className={styles.target}
         value={at}
@@ -198,7 +199,7 @@ function PlaceSelect({ choice }: { choice: Choice }) {
   return (
     <div className={styles.naming}>
       <span id="rule-place">Place</span>
-      <Select
+      <Choice
         size="small"
         aria-labelledby="rule-place"
         value={choice.place}

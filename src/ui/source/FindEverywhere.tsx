@@ -1,8 +1,9 @@
 "use client";
 
-import { Button, Checkbox, Input, Modal } from "antd";
+import { Button, Checkbox, Input } from "antd";
 import { useEffect, useState, type ReactNode } from "react";
 import type { FileHits, Hit, Search } from "@/core";
+import { Dialog } from "../shared/Dialog";
 import { plural } from "../shared/numbers";
 import { unwaited } from "../shared/unwaited";
 import { useEngine, useWorkspace } from "../workspace/context";
@@ -13,9 +14,9 @@ import styles from "./FindEverywhere.module.css";
 /** Finds words in all pages and sheets, steps to them, and puts others in their place after a look at every line. */
 export function FindEverywhere({ open, onClose }: { open: boolean; onClose(): void }) {
   return (
-    <Modal open={open} title="Find in all files" onCancel={onClose} footer={null} width="45rem" destroyOnHidden>
+    <Dialog open={open} title="Find in all files" onCancel={onClose} footer={null} width="45rem" destroyOnHidden>
       <Finder onClose={onClose} />
-    </Modal>
+    </Dialog>
   );
 }
 
@@ -80,7 +81,6 @@ function Fields({ asked, onAsk, by, onBy, children }: FieldsProps) {
         Find
         <Input
           className="mono"
-          autoFocus
           value={text}
           spellCheck={false}
           onChange={(event) => onAsk({ ...asked, text: event.target.value })}

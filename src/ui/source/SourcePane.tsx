@@ -1,8 +1,8 @@
 "use client";
 
-import { Select } from "antd";
 import { useEffect, useState } from "react";
 import type { FileRecord } from "@/store/database";
+import { Choice } from "../shared/Choice";
 import { plural } from "../shared/numbers";
 import { lineParts } from "../shared/lineParts";
 import { unwaited } from "../shared/unwaited";
@@ -77,7 +77,7 @@ function Head({ shown, record, onFind }: { shown: Shown; record: FileRecord; onF
   const changed = record.file.kind === "other" ? 0 : countChangedLines(record.original ?? "", record.file.text);
   return (
     <div className={styles.head}>
-      <Select
+      <Choice
         size="small"
         variant="borderless"
         aria-label="File"

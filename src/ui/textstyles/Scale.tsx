@@ -1,8 +1,9 @@
 "use client";
 
-import { Checkbox, Input, InputNumber, Select } from "antd";
+import { Checkbox, Input, InputNumber } from "antd";
 import { useEffect, useMemo, useState } from "react";
 import { ratios, resize, scaleSteps, snapped, type Edit, type Snapped, type StyleRow } from "@/core";
+import { Choice } from "../shared/Choice";
 import { plural, showNumber, showPx } from "../shared/numbers";
 import { Problem } from "../shared/Problem";
 import type { Proposal } from "../workspace/WriteChanges";
@@ -89,7 +90,7 @@ export function Scale({ rows, onPreview, onSteps, onPropose }: Props) {
   return (
     <section className={styles.tool} aria-label="Scale">
       <div className={styles.copy}>
-        <Select
+        <Choice
           size="small"
           aria-label="Steps by"
           value={ratio}

@@ -1,8 +1,9 @@
 "use client";
 
-import { Checkbox, Select } from "antd";
+import { Checkbox } from "antd";
 import { useState } from "react";
 import { sizeIn, unitOf, type StyleRow } from "@/core";
+import { Choice } from "../shared/Choice";
 import { showPx } from "../shared/numbers";
 import { Problem } from "../shared/Problem";
 import type { Proposal } from "../workspace/WriteChanges";
@@ -102,7 +103,7 @@ export function StyleDetail({ row, twin, all, onPropose }: Props) {
           </Checkbox>
         ))}
         <span>to</span>
-        <Select
+        <Choice
           size="small"
           aria-label="Copy to"
           className={styles.copyTo}

@@ -1,9 +1,10 @@
 "use client";
 
-import { Input, Select } from "antd";
+import { Input } from "antd";
 import { useLayoutEffect, useMemo, useRef, useState } from "react";
 import { contradictions, showRatio, stackMembers, type Snapped, type StyleRow } from "@/core";
 import { memberHere } from "@/preview/present";
+import { Choice } from "../shared/Choice";
 import { plural, showNumber, showPx } from "../shared/numbers";
 import { useRem } from "../shared/rem";
 import { Specimen } from "../workspace/Specimen";
@@ -51,7 +52,7 @@ export function TextStyles() {
             onChange={({ target }) => setSearch(target.value)}
             allowClear
           />
-          <Select
+          <Choice
             size="small"
             aria-label="Pages"
             value={page}
@@ -62,7 +63,7 @@ export function TextStyles() {
               ...(pages ?? []).map(({ path }) => ({ value: path, label: path })),
             ]}
           />
-          <Select
+          <Choice
             size="small"
             aria-label="Show"
             value={show}

@@ -1,8 +1,9 @@
 "use client";
 
-import { Checkbox, Input, Modal, Radio, type InputRef } from "antd";
-import { useId, useRef, useState } from "react";
+import { Checkbox, Input, Radio } from "antd";
+import { useId, useState } from "react";
 import type { SheetEdit } from "@/core";
+import { Dialog } from "../shared/Dialog";
 import { unwaited } from "../shared/unwaited";
 import styles from "./NewSheet.module.css";
 
@@ -21,7 +22,6 @@ export function NewSheet({ pages, first: asked = pages, onCancel, onEdit }: Prop
   const [chosen, setChosen] = useState<readonly string[] | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const field = useId();
-  const input = useRef<InputRef>(null);
   const linked = chosen ?? asked;
   const [first, setFirst] = useState(false);
   const propose = async () => {
@@ -29,9 +29,8 @@ export function NewSheet({ pages, first: asked = pages, onCancel, onEdit }: Prop
     setProblem(why);
   };
   return (
-    <Modal
+    <Dialog
       open
-      afterOpenChange={(isOpen) => isOpen && input.current?.focus({ cursor: "all" })}
       title="A new style sheet"
       okText="Look at it"
       cancelText="Cancel"
@@ -41,7 +40,6 @@ export function NewSheet({ pages, first: asked = pages, onCancel, onEdit }: Prop
       <div className={styles.form}>
         <label htmlFor={field}>Name, with its folder</label>
         <Input
-          ref={input}
           id={field}
           value={name}
           aria-invalid={problem !== null}
@@ -63,7 +61,7 @@ export function NewSheet({ pages, first: asked = pages, onCancel, onEdit }: Prop
           ]}
         />
       </div>
-    </Modal>
+    </Dialog>
   );
 }
 

@@ -1,11 +1,11 @@
 "use client";
 
-import { Modal } from "antd";
 import { useEffect, useMemo, useState, type ReactNode } from "react";
 import { applyChanges, type FileChange, type TextChange } from "@/core";
 import type { PlanResult } from "@/engine/protocol";
 import { useEngine, useWorkspace, useWorkspaceStore } from "./context";
 import type { Workspace } from "./state";
+import { Dialog } from "../shared/Dialog";
 import { Contrasts } from "../shared/Contrasts";
 import { LineDifference } from "../shared/LineDifference";
 import { plural, showReach } from "../shared/numbers";
@@ -50,7 +50,7 @@ export function WriteChanges({ proposal, onClose }: Props) {
     onClose(true);
   };
   return (
-    <Modal
+    <Dialog
       open={proposal !== null}
       title={proposal?.title}
       onCancel={() => onClose(false)}
@@ -62,7 +62,7 @@ export function WriteChanges({ proposal, onClose }: Props) {
       destroyOnHidden
     >
       {proposal && shown && <Body proposal={proposal} result={result} texts={shown.texts} />}
-    </Modal>
+    </Dialog>
   );
 }
 

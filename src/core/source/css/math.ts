@@ -317,6 +317,13 @@ const absoluteUnits: Record<string, { measure: Measure; factor: number }> = {
   fr: { measure: "flex", factor: 1 },
 };
 
+/** Units that are lengths of some kind but not the same everywhere (CSS Values 4, 6.1). */
+export const relativeLengths = /^(?:r?(?:em|ex|cap|ch|ic|lh)|[sld]?v(?:w|h|i|b|min|max)|cq(?:w|h|i|b|min|max))$/;
+
+/** Whether CSS knows a unit (CSS Values 4, 6 and 7). */
+export const isUnit = (unit: string): boolean =>
+  Object.hasOwn(absoluteUnits, unit.toLowerCase()) || relativeLengths.test(unit.toLowerCase());
+
 /** Units that mean the same everywhere (CSS Values 4, 6.2 and section 7); null for the others. */
 export function absoluteUnit(amount: number, unit: string): { value: number; measure: Measure } | null {
   const known = absoluteUnits[unit];

@@ -1,6 +1,6 @@
 "use client";
 
-import { Checkbox, Input, Select } from "antd";
+import { Checkbox, Input } from "antd";
 import { useState } from "react";
 import {
   decorationLonghands,
@@ -14,6 +14,7 @@ import {
   type Slip,
   type Target,
 } from "@/core";
+import { Choice } from "../../shared/Choice";
 import { Swatch } from "../../color/Swatch";
 import { Problem } from "../../shared/Problem";
 import { Prose } from "../../shared/Prose";
@@ -52,7 +53,7 @@ export function LinesChapter({ row, slip, target, draft }: ChapterProps) {
             {labels[line]}
           </Checkbox>
         ))}
-        <Select
+        <Choice
           size="small"
           aria-label="Style of the lines"
           value={parts.style || "solid"}

@@ -1,8 +1,9 @@
 "use client";
 
 import { AutoComplete } from "antd";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import {
+  facesOf,
   platformFaces,
   platforms,
   stackFaults,
@@ -40,8 +41,10 @@ export function StackChapter({ row, slip, draft, target, places }: ChapterProps)
   const info = new Map((setting?.stack?.members ?? []).map((member) => [member.name, member]));
   const first = setting?.stack?.members.find(({ metrics }) => metrics)?.metrics ?? null;
   const apply = (next: typeof members) => draft.attempt(writeStack(next));
+  const { list, keepAt } = useKeptFocus(members);
   const move = (from: number, to: number) => {
     if (to < 0 || to >= members.length || from === to) return;
+    keepAt(to);
     const next = members.toSpliced(from, 1);
     next.splice(to, 0, members[from]!);
     apply(next);
@@ -57,7 +60,7 @@ export function StackChapter({ row, slip, draft, target, places }: ChapterProps)
   };
   return (
     <div className={styles.chapter}>
-      <ol className={styles.members} aria-label="Members of the stack">
+      <ol ref={list} className={styles.members} aria-label="Members of the stack">
         {members.map(({ name, generic }, at) => {
           const known = info.get(name);
           const size = known?.metrics && first && known.metrics !== first ? comparedWith(known.metrics, first) : null;
@@ -74,6 +77,8 @@ export function StackChapter({ row, slip, draft, target, places }: ChapterProps)
               tabIndex={0}
               aria-label={`${name}, ${at + 1} of ${members.length}${at === here ? ", used on this machine" : ""}. Alt and arrows move it, Delete takes it out`}
               onKeyDown={(event) => {
+                // Its tools have keys of their own.
+                if (event.target !== event.currentTarget && !event.altKey && event.key !== "Escape") return;
                 if (event.altKey && event.key === "ArrowUp") move(at, at - 1);
                 else if (event.altKey && event.key === "ArrowDown") move(at, at + 1);
                 else if (event.key === "Delete") apply(members.toSpliced(at, 1));
@@ -181,9 +186,25 @@ export function StackChapter({ row, slip, draft, target, places }: ChapterProps)
           proposed={[
             ...new Set([draft.tried ? (row.written ?? row.computed) : draft.value || row.computed, ...stacks]),
           ].slice(0, 4)}
+          figures={(stack) => <WhoGets stack={stack} own={own} />}
         />
       )}
     </div>
+  );
+}
+
+/** Which face readers on which systems get of a stack. */
+function WhoGets({ stack, own }: { stack: string; own: readonly string[] }) {
+  const faces = facesOf(stackMembers(stack) ?? [], own);
+  if (faces.length === 1) return <span>{faces[0]!.face} everywhere</span>;
+  return (
+    <>
+      {faces.map(({ face, on }) => (
+        <span key={face} className={styles.gets}>
+          {face}: {on.join(", ")}
+        </span>
+      ))}
+    </>
   );
 }
 
@@ -202,4 +223,26 @@ function sourceWords(known: MemberInfo | undefined): string {
     .filter(({ platform }) => known.platforms.includes(platform))
     .map(({ label }) => label)
     .join(", ");
+}
+
+/** A member that is moved keeps the focus, on the same tool where that is still of use. */
+function useKeptFocus(members: unknown) {
+  const list = useRef<HTMLOListElement>(null);
+  const kept = useRef<{ at: number; tool: number } | null>(null);
+  useEffect(() => {
+    if (!kept.current || !list.current) return;
+    const member = list.current.children[kept.current.at] as HTMLElement | undefined;
+    const tool = member?.querySelectorAll<HTMLButtonElement>("button")[kept.current.tool];
+    (tool && !tool.disabled ? tool : member)?.focus();
+    kept.current = null;
+  }, [members]);
+  const keepAt = (at: number) => {
+    const member = document.activeElement?.closest("li");
+    if (!member || !list.current?.contains(member)) return;
+    kept.current = {
+      at,
+      tool: [...member.querySelectorAll("button")].indexOf(document.activeElement as HTMLButtonElement),
+    };
+  };
+  return { list, keepAt };
 }
