@@ -4,7 +4,6 @@ import type { SheetText } from "../source/declarations";
 import type { ElementRef } from "../text/refs";
 import { defaultConditions, withStatesEverywhere, type Conditions } from "../cascade/conditions";
 import { invalidReason, isKnownProperty } from "../cascade/declarations";
-import { refusal } from "./refusal";
 import { parseBlock } from "../source/css/syntax";
 import { changeSite, withFiles, type FileChange, type Site } from "../source/site";
 import type { TextChange } from "../source/changes";
@@ -123,7 +122,7 @@ function foldWarnings(site: Site, edit: FoldEdit): string[] {
 function checkValue(property: string, value: string): void {
   if (!isKnownProperty(property.toLowerCase())) throw new EditError(`${property} is not a property.`);
   checkSelfContained(value, "The value");
-  if (invalidReason(property, value)) throw new EditError(refusal(property, value));
+  if (invalidReason(property, value)) throw new EditError(`${value} is not a value of ${property}.`);
 }
 
 function declare(site: Site, target: Target, property: string, value: string | null): TextChange[] {

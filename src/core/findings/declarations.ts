@@ -1,6 +1,6 @@
 import type { TextChange } from "../source/changes";
 import { leadBefore } from "../source/lines";
-import { showExpected } from "./meant/expected";
+import { showExpected, unknownUnit } from "./meant/expected";
 import { meantBy } from "./meant/declaration";
 import { invalidReason, isKnownProperty } from "../cascade/declarations";
 import { aliases } from "../cascade/properties";
@@ -115,7 +115,11 @@ export function ignoredMessage(property: string, value: string): string | null {
     return `${quoted(value)} does not end where the value does: a semicolon stands in it.`;
   const found = meant();
   const told = `${quoted(`${property}: ${value}`)} sets nothing`;
-  if (!found) return `${told}: \`${property}\` takes ${showExpected(property)}.`.replace(/…\.$/, "…");
+  if (!found) {
+    const odd = unknownUnit(value);
+    const why = odd === null ? "" : `${quoted(odd)} has no unit that CSS knows, and `;
+    return `${told}: ${why}\`${property}\` takes ${showExpected(property)}.`.replace(/…\.$/, "…");
+  }
   if (found.property !== property)
     return `${told}: that is a value of \`${found.property}\`. Meant: \`${found.property}: ${found.value}\`.`;
   return `${told}: ${found.why}. Meant: \`${found.value}\`.`;

@@ -40,6 +40,11 @@ describe("ignored declarations", () => {
       "banana",
       "`font-size: banana` sets nothing: `font-size` takes a length such as `16px` or `1.5em`, a percentage, `xx-small`, `x-small`, `small`, `medium`, `large`, …",
     ],
+    [
+      "font-size",
+      "1banana",
+      "`font-size: 1banana` sets nothing: `1banana` has no unit that CSS knows, and `font-size` takes a length such as `16px` or `1.5em`, a percentage, `xx-small`, `x-small`, `small`, `medium`, `large`, …",
+    ],
     ["color", "", "`color` has no value, so it sets nothing."],
     [
       "text-decoratoin",

@@ -3,6 +3,7 @@ import { lexer } from "css-tree";
 import { keywordsFor } from "../../edits/completion";
 import { invalidReason } from "../../cascade/declarations";
 import { isWide } from "../../cascade/wide";
+import { isUnit } from "../../source/css/math";
 
 /** Kinds of values, each with one that tells whether a property takes it. */
 const kinds: readonly (readonly [sample: string, words: string])[] = [
@@ -27,4 +28,13 @@ export function showExpected(property: string): string {
   if (parts.length) return parts.join(", ").replace(/, ([^,…]+)$/, " or $1");
   const { syntax } = lexer.getProperty(property) ?? {};
   return syntax ? "several parts" : "other values";
+}
+
+/** A number with letters behind it, as CSS reads them together (CSS Syntax 3, 4.3.3). */
+const dimensions = /(?<![\w.#-])[-+]?(?:\d+\.?\d*|\.\d+)([a-z]+)(?![\w(-])/gi;
+
+/** The first number of a value whose unit CSS does not know; null where there is none. */
+export function unknownUnit(value: string): string | null {
+  for (const [whole, unit] of value.matchAll(dimensions)) if (!isUnit(unit!)) return whole;
+  return null;
 }
