@@ -27,7 +27,7 @@ export function StackTable({ use, onMatch }: Props) {
         <thead>
           <tr>
             <th scope="col">Member</th>
-            <th scope="col">As set</th>
+            <th scope="col">As set, over the first</th>
             {platforms.map(({ platform, label }) => (
               <th key={platform} scope="col">
                 {label}
@@ -86,7 +86,6 @@ function AsSet({ sample, isHere, over }: { sample: string; isHere: boolean; over
         {sample}
       </span>
       {sample}
-      <small className="quiet"> over the first</small>
     </span>
   );
 }
