@@ -2,7 +2,7 @@
 export const notComputed: readonly (readonly [reason: string, names: string])[] = [
   [
     "Flow-relative names of longhands that are computed by their physical ones.",
-    "border-block- border-inline- border-end-end-radius border-end-start-radius border-start-end-radius border-start-start-radius inset-block- inset-inline- margin-block- margin-inline- padding-block- padding-inline- overflow-block overflow-inline",
+    "border-block- border-inline- border-end-end-radius border-end-start-radius border-start-end-radius border-start-start-radius inset-block- inset-inline- margin-block- margin-inline- padding-block- padding-inline- overflow-block overflow-inline block-size inline-size max-block-size max-inline-size min-block-size min-inline-size",
   ],
   [
     "Shorthands, or older names, that the browser lists among longhands; what they stand for is computed.",
@@ -10,7 +10,7 @@ export const notComputed: readonly (readonly [reason: string, names: string])[] 
   ],
   [
     "Where boxes stand and how large they are: that is measured on the page as it is laid out.",
-    "align- aspect-ratio block-size bottom box-sizing clear column- contain contain-intrinsic- content-visibility field-sizing flex- grid- height inline-size inset- interpolate-size isolation justify- left max- min- object-fit object-position object-view-box order position-anchor position-area position-try- position-visibility anchor- reading- right row- rule-overlap shape-image-threshold shape-margin shape-outside table-layout top width z-index -webkit-box- corner- border-shape",
+    "align- aspect-ratio bottom column- contain contain-intrinsic- content-visibility field-sizing flex- grid- inset- interpolate-size isolation justify- left object-fit object-position object-view-box order position-anchor position-area position-try- position-visibility anchor- reading- right row- rule-overlap shape-image-threshold shape-margin shape-outside table-layout top z-index -webkit-box- corner- border-shape",
   ],
   [
     "How boxes are moved, cut and blended on their way to the screen: that is painted.",

@@ -123,15 +123,19 @@ option { font-weight: normal; display: block; padding-block: 0 1px; padding-inli
 optgroup { font-weight: bolder; display: block }
 select:is([multiple]:not([size="1"]), [size]:not([size="0"], [size="1"])) optgroup option { padding-inline-start: 20px }
 select:not([multiple], [size]) optgroup { white-space: initial }
-fieldset { margin-inline: 2px; padding-block: 0.35em 0.625em; padding-inline: 0.75em; border: 2px groove buttonface }
+fieldset { min-inline-size: min-content; margin-inline: 2px; padding-block: 0.35em 0.625em; padding-inline: 0.75em; border: 2px groove buttonface }
 legend { padding-inline: 2px }
 marquee { display: inline-block; text-wrap-mode: nowrap }
-[popover] { position: fixed; margin: auto; border: solid; padding: 0.25em; background-color: canvas; color: canvastext }
+[popover] { inline-size: fit-content; block-size: fit-content; position: fixed; margin: auto; border: solid; padding: 0.25em; background-color: canvas; color: canvastext }
 [popover]:not(:popover-open, dialog[open]) { display: none }
 select:is([multiple]:not([size="1"]), [size]:not([size="0"], [size="1"])) :is(option, optgroup, hr) { line-height: initial !important }
+table, button, select, meter, progress { box-sizing: border-box }
+input:is([type=button i], [type=submit i], [type=reset i], [type=checkbox i], [type=radio i], [type=search i], [type=color i]) { box-sizing: border-box }
+progress { inline-size: 10em; block-size: 1em }
+meter { inline-size: 5em; block-size: 1em }
 progress, meter { display: inline-block; appearance: auto; vertical-align: -0.2em }
 select:is([multiple]:not([size="1"]), [size]:not([size="0"], [size="1"])) { vertical-align: text-bottom; border-radius: 2px; overflow-inline: hidden; overflow-block: scroll }
-dialog { position: absolute; margin: auto; border: solid; padding: 1em; background-color: canvas; color: canvastext }
+dialog { inline-size: fit-content; block-size: fit-content; position: absolute; margin: auto; border: solid; padding: 1em; background-color: canvas; color: canvastext }
 dialog:not([open]) { display: none }
 iframe { border: 2px inset }
 [contenteditable]:not([contenteditable=false i]) { overflow-wrap: break-word; line-break: after-white-space }

@@ -12,7 +12,7 @@ export function hintsFor(element: ElementNode): readonly Declaration[] {
   if (element.namespace === "math") return none;
   if (element.namespace === "svg")
     return declared([...element.attributes].flatMap(([name, value]) => presentation(name, value)));
-  const isCell = element.tag === "td" || element.tag === "th";
+  const isCell = isCellTag(element.tag);
   if (element.attributes.size === 0 && !isCell && element.tag !== "bdi") return none;
   const rules: string[] = isCell ? cellHints(element) : [];
   const direction = directionHint(element);
@@ -77,6 +77,8 @@ const hints: Readonly<Record<string, Hint>> = table({
   color: (value, { tag }) => (tag === "font" ? colorHint("color", value) : tag === "hr" ? hrColor(value) : null),
   face: (value, { tag }) => (tag === "font" && value.trim() ? `font-family:${value}` : null),
   size: (value, { tag }) => (tag === "font" ? fontSize(value) : tag === "hr" ? hrSize(value) : null),
+  width: (value, { tag }) => (sized.width.has(tag) ? dimension(value, "width", tag) : null),
+  height: (value, { tag }) => (sized.height.has(tag) ? dimension(value, "height", tag) : null),
   noshade: (_, { tag, attributes }) =>
     tag === "hr" && !attributes.has("color") ? "border-style:solid;border-color:gray;background-color:gray" : null,
   background: (value, { tag }) =>
@@ -93,7 +95,7 @@ const hints: Readonly<Record<string, Hint>> = table({
       ? "border-collapse:collapse"
       : null,
   type: (value, { tag }) => listTypes[tag]?.[value] ?? listTypes[tag]?.[value.toLowerCase()] ?? null,
-  nowrap: (_, { tag }) => (tag === "td" || tag === "th" ? "white-space:nowrap" : null),
+  nowrap: (_, { tag }) => (isCellTag(tag) ? "white-space:nowrap" : null),
   border: (value, { tag }) => {
     if (tag === "table") return `border:${/^\s*\d/.test(value) ? Number.parseInt(value, 10) : 1}px outset`;
     return tag === "img" || tag === "object" || tag === "input" ? borderHint(value) : null;
@@ -147,7 +149,8 @@ const spaced = new Set(["img", "embed", "object", "input", "marquee"]);
 /** A line of one pixel has no lower edge. */
 function hrSize(value: string): string | null {
   const amount = /^\s*\+?(\d+)/.exec(value)?.[1];
-  return amount !== undefined && Number(amount) <= 1 ? "border-bottom-width:0" : null;
+  if (amount === undefined) return null;
+  return Number(amount) <= 1 ? "border-bottom-width:0" : `height:${Number(amount) - 2}px`;
 }
 
 function borderHint(value: string): string | null {
@@ -186,6 +189,23 @@ function cellHints(cell: ElementNode): string[] {
   const padding = table.attributes.get("cellpadding");
   if (padding !== undefined) rules.push(`padding:${/^\s*\+?(\d+)/.exec(padding)?.[1] ?? 0}px`);
   return rules;
+}
+
+/** Elements whose attributes say how large they are (HTML, 15.3.9, 15.3.12 and 15.4.3). */
+const pictured = ["img", "embed", "iframe", "object", "video", "marquee"];
+const sized = {
+  width: new Set([...pictured, "table", "col", "colgroup", "td", "th", "hr"]),
+  height: new Set([...pictured, "table", "thead", "tbody", "tfoot", "tr", "td", "th"]),
+};
+
+const isCellTag = (tag: string) => tag === "td" || tag === "th";
+
+/** The rules for parsing dimension values (HTML, 2.3.4.4); nothing is no size of a table or a cell. */
+function dimension(value: string, property: string, tag: string): string | null {
+  const [, amount, percent] = /^\s*(\d+(?:\.\d+)?)(%?)/.exec(value) ?? [];
+  if (amount === undefined) return null;
+  if (Number(amount) === 0 && (isCellTag(tag) || (property === "width" && /^(?:table|col)/.test(tag)))) return null;
+  return `${property}:${amount}${percent || "px"}`;
 }
 
 function pixels(value: string, ...names: string[]): string | null {

@@ -9,6 +9,7 @@ import { fontLonghands } from "./font";
 import { keywords } from "./kinds";
 import { listLonghands } from "./lists";
 import { textLonghands } from "./text";
+import { sizeLonghands, sizeNames } from "./sizes";
 import type { Longhand } from "./types";
 import { typesettingLonghands } from "./typesetting";
 
@@ -27,6 +28,7 @@ export const longhands: readonly Longhand[] = [
   ...boxLonghands,
   ...listLonghands,
   ...edgeLonghands,
+  ...sizeLonghands,
 ] as unknown as Longhand[];
 
 /** Where each longhand stands among `longhands`, and so among computed values. */
@@ -71,6 +73,9 @@ const corner = (block: string, inline: string) =>
 
 const axisOf = (side: string) => (side === "top" || side === "bottom" ? "y" : "x");
 
+/** The size along the axis that a side lies at an end of. */
+const extentOf = (side: string) => (axisOf(side) === "y" ? "height" : "width");
+
 /** Flow-relative longhands (CSS Logical 1, section 4; CSS Overflow 3, 3.1). */
 const logical: ReadonlyMap<string, Physical> = new Map<string, Physical>([
   ...flows.flatMap((flow): [string, Physical][] => [
@@ -87,6 +92,10 @@ const logical: ReadonlyMap<string, Physical> = new Map<string, Physical>([
       (side) => corner(side(`block-${block}`), side(`inline-${inline}`)),
     ]),
   ),
+  ...["", "min-", "max-"].flatMap((limit): [string, Physical][] => [
+    [`${limit}inline-size`, (side) => limit + extentOf(side("inline-start"))],
+    [`${limit}block-size`, (side) => limit + extentOf(side("block-start"))],
+  ]),
   ["overflow-block", (side) => `overflow-${axisOf(side("block-start"))}`],
   ["overflow-inline", (side) => `overflow-${axisOf(side("inline-start"))}`],
 ]);
@@ -131,6 +140,10 @@ const unreported = new Set([
   "-webkit-text-fill-color",
   "mix-blend-mode",
   "background-blend-mode",
+  // The browser reports what they come to in the layout.
+  ...sizeNames,
+  "box-sizing",
+  "clear",
 ]);
 
 /** The longhands `getComputedStyle` is compared on and that reports carry. */
