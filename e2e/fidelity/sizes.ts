@@ -21,6 +21,7 @@ const words = [
   "max-content",
   "fit-content",
   "stretch",
+  "-webkit-fill-available",
   "-webkit-fit-content",
   "-1px",
   "12",
@@ -53,6 +54,35 @@ const tags = [
   "meter",
   "iframe",
   "button",
+  "dialog",
+  "textarea",
+  "select",
+  "video",
+  "canvas",
+  "summary",
+  "legend",
+  "marquee",
+  "object",
+  "embed",
+  "li",
+  "caption",
+  "h1",
+  "pre",
+  "input",
+];
+const inputs = [
+  "text",
+  "button",
+  "submit",
+  "checkbox",
+  "radio",
+  "search",
+  "color",
+  "range",
+  "date",
+  "number",
+  "file",
+  "image",
 ];
 const own: Readonly<Record<string, readonly string[]>> = {
   clear: ["left", "both", "none", "inline-end", "up"],
@@ -77,9 +107,9 @@ export function randomSizedPage(seed: number): string {
     const sized = ["width", "height"].map((name) =>
       chance.upTo(4) === 0 ? ` ${name}="${chance.among(amounts)}"` : "",
     );
-    const open = `id="e${at}" style="${chance.among(flows)}"${sized.join("")}${tag === "hr" && chance.upTo(2) ? ' size="5"' : ""}`;
+    const open = `id="e${at}" style="${chance.among(flows)}"${sized.join("")}${tag === "hr" && chance.upTo(2) ? ' size="5"' : tag === "input" ? ` type="${chance.among(inputs)}"` : tag === "dialog" ? " open" : ""}`;
     if (tag === "td") return `<table><tr><td ${open}>Sailings</td></tr></table>`;
-    return tag === "img" || tag === "hr" ? `<${tag} ${open}>` : `<${tag} ${open}>Sailings</${tag}>`;
+    return /^(?:img|hr|input|embed)$/.test(tag) ? `<${tag} ${open}>` : `<${tag} ${open}>Sailings</${tag}>`;
   });
   return `<!doctype html><title>Sizes</title><style>${rules.join("\n")}</style>${boxes.join("\n")}`;
 }

@@ -125,7 +125,8 @@ select:is([multiple]:not([size="1"]), [size]:not([size="0"], [size="1"])) optgro
 select:not([multiple], [size]) optgroup { white-space: initial }
 fieldset { min-inline-size: min-content; margin-inline: 2px; padding-block: 0.35em 0.625em; padding-inline: 0.75em; border: 2px groove buttonface }
 legend { padding-inline: 2px }
-marquee { display: inline-block; text-wrap-mode: nowrap }
+input[type=color i] { inline-size: 50px; block-size: 27px }
+marquee { width: stretch; display: inline-block; text-wrap-mode: nowrap }
 [popover] { inline-size: fit-content; block-size: fit-content; position: fixed; margin: auto; border: solid; padding: 0.25em; background-color: canvas; color: canvastext }
 [popover]:not(:popover-open, dialog[open]) { display: none }
 select:is([multiple]:not([size="1"]), [size]:not([size="0"], [size="1"])) :is(option, optgroup, hr) { line-height: initial !important }

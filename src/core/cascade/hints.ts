@@ -77,8 +77,8 @@ const hints: Readonly<Record<string, Hint>> = table({
   color: (value, { tag }) => (tag === "font" ? colorHint("color", value) : tag === "hr" ? hrColor(value) : null),
   face: (value, { tag }) => (tag === "font" && value.trim() ? `font-family:${value}` : null),
   size: (value, { tag }) => (tag === "font" ? fontSize(value) : tag === "hr" ? hrSize(value) : null),
-  width: (value, { tag }) => (sized.width.has(tag) ? dimension(value, "width", tag) : null),
-  height: (value, { tag }) => (sized.height.has(tag) ? dimension(value, "height", tag) : null),
+  width: (value, element) => sizeHint(value, "width", element),
+  height: (value, element) => sizeHint(value, "height", element),
   noshade: (_, { tag, attributes }) =>
     tag === "hr" && !attributes.has("color") ? "border-style:solid;border-color:gray;background-color:gray" : null,
   background: (value, { tag }) =>
@@ -197,6 +197,11 @@ const sized = {
   width: new Set([...pictured, "table", "col", "colgroup", "td", "th", "hr"]),
   height: new Set([...pictured, "table", "thead", "tbody", "tfoot", "tr", "td", "th"]),
 };
+
+function sizeHint(value: string, property: "width" | "height", { tag, attributes }: ElementNode): string | null {
+  const isPicture = tag === "input" && attributes.get("type")?.toLowerCase() === "image";
+  return isPicture || sized[property].has(tag) ? dimension(value, property, tag) : null;
+}
 
 const isCellTag = (tag: string) => tag === "td" || tag === "th";
 

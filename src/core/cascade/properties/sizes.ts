@@ -11,7 +11,7 @@ const words = new Map(
   ["min-content", "max-content", "fit-content", "stretch"].map((name): [string, string] => [name, name]),
 );
 for (const name of ["min-content", "max-content", "fit-content"]) words.set(`-webkit-${name}`, name);
-words.set("-webkit-fill-available", "-webkit-fill-available");
+words.set("-webkit-fill-available", "stretch");
 words.set("intrinsic", "intrinsic");
 words.set("min-intrinsic", "min-intrinsic");
 
