@@ -1,5 +1,7 @@
 /** The sections of the slip and their rows, in the order in which people decide. One entry a row. */
 
+import type { SideNames } from "./sides";
+
 export type SlipSection = "face" | "colour" | "lines" | "spacing" | "room";
 
 export const slipSections: readonly { id: SlipSection; label: string }[] = [
@@ -24,6 +26,35 @@ export interface SlipRow {
   unset?: string;
   /** The row it belongs to: it stands in its chapter. */
   part?: string;
+  /** What makes each side, where the row is about several longhands at once: four sides or corners, or one. */
+  sides?: readonly SideNames[];
+}
+
+const sideNames = ["top", "right", "bottom", "left"] as const;
+const sideLabels = { top: "above", right: "right", bottom: "below", left: "left" } as const;
+
+/** The three longhands of a line. */
+const lineOf = (name: string): SideNames => [`${name}-width`, `${name}-style`, `${name}-color`];
+
+/** A row about all sides, and a row for each in its chapter. */
+function fourRows(
+  row: Pick<SlipRow, "id" | "label" | "property">,
+  names: readonly (readonly [id: string, label: string, property: string, longhands: SideNames])[],
+): SlipRow[] {
+  const explained = (longhands: SideNames) => longhands.find((name) => name.endsWith("-style")) ?? longhands[0]!;
+  const sides = names.map(([, , , longhands]) => longhands);
+  return [
+    { ...row, section: "room", longhand: explained(sides[0]!), sides },
+    ...names.map(([id, label, property, longhands]): SlipRow => ({
+      id: `${row.id}-${id}`,
+      section: "room",
+      label: `${row.label} ${label}`,
+      longhand: explained(longhands),
+      property,
+      part: row.id,
+      ...(longhands.length > 1 ? { sides: [longhands] } : {}),
+    })),
+  ];
 }
 
 /** Rows that are written as they are explained. */
@@ -98,5 +129,52 @@ export const slipRows: readonly SlipRow[] = [
   ...rows("room", [
     ["above", "Room above", "margin-top"],
     ["below", "Room below", "margin-bottom"],
+  ]),
+  {
+    id: "beside",
+    section: "room",
+    label: "Room beside",
+    longhand: "margin-left",
+    property: "margin-inline",
+    sides: [["margin-left"], ["margin-right"]],
+  },
+  ...rows("room", [
+    ["left", "Room left", "margin-left"],
+    ["right", "Room right", "margin-right"],
+  ]).map((row) => ({ ...row, part: "beside" })),
+  ...fourRows(
+    { id: "padding", label: "Padding", property: "padding" },
+    sideNames.map((side) => [side, sideLabels[side], `padding-${side}`, [`padding-${side}`]]),
+  ),
+  ...fourRows(
+    { id: "edge", label: "Edge", property: "border" },
+    sideNames.map((side) => [side, sideLabels[side], `border-${side}`, lineOf(`border-${side}`)]),
+  ),
+  ...fourRows(
+    { id: "corners", label: "Corners", property: "border-radius" },
+    ["top-left", "top-right", "bottom-right", "bottom-left"].map((corner) => [
+      corner,
+      corner.replace("-", " "),
+      `border-${corner}-radius`,
+      [`border-${corner}-radius`],
+    ]),
+  ),
+  ...rows("room", [["box-shadow", "Box shadow", "box-shadow"]]),
+  {
+    id: "outline",
+    section: "room",
+    label: "Outline",
+    longhand: "outline-style",
+    property: "outline",
+    sides: [lineOf("outline")],
+  },
+  ...rows("room", [
+    ["box-width", "Box width", "width"],
+    ["box-widest", "Widest", "max-width"],
+    ["box-narrowest", "Narrowest", "min-width"],
+    ["box-height", "Box height", "height"],
+    ["box-lowest", "Lowest", "min-height"],
+    ["float", "Float", "float"],
+    ["clear", "Clear", "clear"],
   ]),
 ];

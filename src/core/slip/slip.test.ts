@@ -44,7 +44,19 @@ describe("rows", () => {
   test("tell whether somebody set them: not the browser alone, nor a shorthand that leaves out what nothing else sets", () => {
     const heading = pick("Winter sailings");
     const set = (one: ReturnType<typeof slipFor>) => one.rows.filter((each) => each.set).map(({ id }) => id);
-    expect(set(heading)).toEqual(["stack", "size", "leading", "weight", "ink", "ground", "above", "below"]);
+    expect(set(heading)).toEqual([
+      "stack",
+      "size",
+      "leading",
+      "weight",
+      "ink",
+      "ground",
+      "above",
+      "below",
+      "beside",
+      "left",
+      "right",
+    ]);
     const own = (css: string, tag = "h3") => {
       const from = pageWith(css, `<${tag} id="t">x`);
       return set(slipFor(from, { page: "index.html", index: styleOf(from, "t").element.index }, defaultConditions));
@@ -55,6 +67,34 @@ describe("rows", () => {
     expect(own("body { letter-spacing: 1px }", "p")).toEqual(["letter-spacing"]);
     expect(own("p { /* opacity: .5; */ hyphens: yes }", "p")).toEqual(["opacity", "hyphens"]);
     expect(own("@media print { p { opacity: .5 } }", "p")).toEqual([]);
+  });
+
+  const boxOf = (css: string, id: string) => {
+    const from = pageWith(css, '<p id="t">x');
+    const { rows } = slipFor(from, { page: "index.html", index: styleOf(from, "t").element.index }, defaultConditions);
+    const { written, computed, set } = rows.find((one) => one.id === id)!;
+    return { written, computed, set };
+  };
+
+  test.each([
+    ["padding: 1em 2em", "padding", "1em 2em", "16px 32px"],
+    ["padding: 1em; padding-left: 0", "padding", "1em 1em 1em 0", "16px 16px 16px 0px"],
+    ["padding-block: 4px", "padding", null, "4px 0px"],
+    ["margin: 0 auto", "beside", "auto", "auto"],
+    ["border: 1px solid red", "edge", "1px solid red", "1px solid rgb(255, 0, 0)"],
+    ["border-bottom: 2px dotted blue", "edge", null, "below 2px dotted rgb(0, 0, 255)"],
+    ["border-bottom: 2px dotted blue", "edge-bottom", "2px dotted blue", "2px dotted rgb(0, 0, 255)"],
+    ["border-width: 3px", "edge", null, "none"],
+    ["border-radius: 4px 8px", "corners", "4px 8px", "4px 8px"],
+    ["outline: thin solid", "outline", "thin solid", "1px solid rgb(0, 0, 0)"],
+    ["max-width: 30em", "box-widest", "30em", "480px"],
+  ])("a box with %s has %s %s", (declarations, id, written, computed) => {
+    expect(boxOf(`p { ${declarations} }`, id)).toEqual({ written, computed, set: true });
+  });
+
+  test("sides that nobody set are not set", () => {
+    for (const id of ["padding", "edge", "corners", "outline", "box-width", "float"])
+      expect({ id, set: boxOf("", id).set }).toEqual({ id, set: false });
   });
 
   test("a shorthand that people write stands as a whole", () => {

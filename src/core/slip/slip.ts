@@ -25,6 +25,7 @@ import { pseudoWords } from "../text/pseudoTexts";
 import { legibilityOn, roleName, shownWords, textStyleKey, type Layouts } from "../text/textStyles";
 import { otherTags } from "../edits/retag";
 import { slipRows, type SlipRow } from "./rows";
+import { computedSides, writtenSides } from "./sides";
 import { targetsFor, targetSteps, type TargetOption } from "./targets";
 
 export interface SlipRowValue extends SlipRow, Omit<Explanation, "property"> {
@@ -179,7 +180,9 @@ function rowValue(site: Site, page: StyledPage, style: Style, row: SlipRow, { gr
     isGround && (ground.from !== null || style.pseudo === null)
       ? page.styles[ground.from ?? style.element.index]!
       : style;
-  const explanation = explain(site, page, subject, row.longhand);
+  const all = (row.sides ?? [[row.longhand]]).map(([first, style = first]) => explain(site, page, subject, style!));
+  // Of several sides the first that somebody set is explained.
+  const explanation = all.find(isSet) ?? all[0]!;
   const winner = explanation.contenders.find(({ lost }) => lost === null);
   const ownTarget: Target | null =
     isGround && subject !== style && winner?.place?.rule != null
@@ -190,13 +193,25 @@ function rowValue(site: Site, page: StyledPage, style: Style, row: SlipRow, { gr
   return {
     ...explanation,
     ...row,
-    written: whole ?? explanation.written,
-    computed: isGround ? cssColor(ground.color) : explanation.computed,
+    ...shown(subject, row, all, whole),
+    ...(isGround ? { computed: cssColor(ground.color) } : {}),
     idle,
-    set: idle.length > 0 || isSet(explanation),
+    set: idle.length > 0 || (row.sides?.flat().map((name) => explain(site, page, subject, name)) ?? all).some(isSet),
     ownTarget,
     note: isGround ? groundNote(ground, style, subject) : null,
   };
+}
+
+/** What a row is written and computed as. @param whole - the shorthand that it is written by, where it is one */
+function shown(
+  style: Style,
+  { sides, property }: SlipRow,
+  all: readonly Explanation[],
+  whole: string | null,
+): Pick<SlipRowValue, "written" | "computed"> {
+  const [first] = all;
+  if (!sides) return { written: whole ?? first!.written, computed: first!.computed };
+  return { written: writtenSides(all, property), computed: computedSides(style, sides) };
 }
 
 /** What a shorthand leaves out counts where it beats something. */
@@ -264,9 +279,12 @@ function idleDeclarations(site: Site, page: StyledPage, style: Style, row: SlipR
   return idle;
 }
 
-function concerns(property: string, row: SlipRow): boolean {
+function concerns(property: string, { longhand, property: written, sides }: SlipRow): boolean {
   const name = aliases[property] ?? property;
+  const own = sides?.flat() ?? [longhand];
   return (
-    name === row.longhand || name === row.property || (shorthands.get(name)?.longhands.includes(row.longhand) ?? false)
+    own.includes(name) ||
+    name === written ||
+    (shorthands.get(name)?.longhands.some((one) => own.includes(one)) ?? false)
   );
 }
