@@ -100,7 +100,16 @@ export { shorthandOf } from "./edits/foldable";
 export { EditError, type Edit, type Plan, type Reach, type Target, type WordsElement } from "./edits/types";
 export { linkLooks, type LinkLook, type LinkLooks, type LinkState } from "./slip/linkStates";
 export { rowOfFinding } from "./slip/found";
-export { slipSections } from "./slip/rows";
+export {
+  gradientNames,
+  gradientParts,
+  gradientText,
+  layerTexts,
+  type GradientParts,
+  type GradientStop,
+} from "./color/gradientText";
+export { leastVeil, type Veil } from "./color/veil";
+export { slipRows, slipSections, type SlipRow } from "./slip/rows";
 export { slipAtOnce, slipTargets, type IdleDeclaration, type Slip, type SlipRowValue } from "./slip/slip";
 export { selectorReachSteps, type TargetOption } from "./slip/targets";
 export { helpFor, type PropertyHelp } from "./help";

@@ -230,7 +230,19 @@ function withProbe<Result>(
 }
 
 /** X-height of the font an element's text is set in, to its size. */
-export function xHeightOf({ document, nodes }: ShownPage, index: number): number | null {
+export function xHeightOf(page: ShownPage, index: number): number | null {
+  return unitOf(page, index, "ex");
+}
+
+/** How wide a zero of the font in use is, CSS px (CSS Values 4, 6.1.1); null where the text is not shown. */
+export function zeroWidthOf(page: ShownPage, index: number): number | null {
+  const node = page.nodes[index];
+  const ratio = unitOf(page, index, "ch");
+  return ratio === null ? null : ratio * Number.parseFloat(page.document.defaultView!.getComputedStyle(node!).fontSize);
+}
+
+/** What a unit of the font in use comes to, as part of its size. */
+function unitOf({ document, nodes }: ShownPage, index: number, unit: "ex" | "ch"): number | null {
   const node = nodes[index];
   const view = document.defaultView;
   if (!node || !view) return null;
@@ -238,7 +250,7 @@ export function xHeightOf({ document, nodes }: ShownPage, index: number): number
   const ratio = withProbe(
     document,
     (measure) =>
-      Number.parseFloat(measure(`${fontStyle} ${fontWeight} 1000px ${fontFamily}`, "width: 1ex").width) / 1000,
+      Number.parseFloat(measure(`${fontStyle} ${fontWeight} 1000px ${fontFamily}`, `width: 1${unit}`).width) / 1000,
   );
   return Number.isFinite(ratio) ? ratio : null;
 }

@@ -90,6 +90,29 @@ export const slipRows: readonly SlipRow[] = [
   ...rows("colour", [
     ["ink", "Ink", "color"],
     ["ground", "Ground", "background-color"],
+    ["own-ground", "Own ground", "background-color"],
+    ["layers", "Gradient or picture", "background-image"],
+  ]),
+  ...(
+    [
+      ["position", "Layer place", ["background-position-x", "background-position-y"]],
+      ["size", "Layer size", ["background-size"]],
+      ["repeat", "Layer repeat", ["background-repeat"]],
+      ["attachment", "Layer hold", ["background-attachment"]],
+      ["origin", "Layer origin", ["background-origin"]],
+      ["clip", "Layer clip", ["background-clip"]],
+      ["blend-mode", "Layer blend", ["background-blend-mode"]],
+    ] as const
+  ).map(([name, label, longhands]): SlipRow => ({
+    id: `layers-${name}`,
+    section: "colour",
+    label,
+    longhand: longhands[0],
+    property: `background-${name}`,
+    part: "layers",
+    ...(longhands.length > 1 ? { sides: [longhands] } : {}),
+  })),
+  ...rows("colour", [
     ["opacity", "Opacity", "opacity"],
     ["shadow", "Shadow", "text-shadow"],
   ]),

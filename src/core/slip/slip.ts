@@ -5,7 +5,7 @@ import type { Conditions } from "../cascade/conditions";
 import type { Ground, Legibility, Verdict } from "../ground/types";
 import { explain, isSetBack, ruleNow, type Explanation } from "../cascade/explain";
 import { styledPage } from "../cascade/styledPages";
-import { fontSizeOf, leadingOf, valueOf, type Style } from "../cascade/style";
+import { computedValue, fontSizeOf, leadingOf, valueOf, type Style } from "../cascade/style";
 import { type StyledPage } from "../cascade/styles";
 import { cssColor } from "../color/format";
 import type { Target } from "../edits/types";
@@ -22,7 +22,7 @@ import { isLink } from "../cascade/selectors/states";
 import { specimenOf, type Specimen } from "../text/look";
 import { styleAt } from "../text/pageTexts";
 import { pseudoWords } from "../text/pseudoTexts";
-import { legibilityOn, roleName, shownWords, textStyleKey, type Layouts } from "../text/textStyles";
+import { groundFrom, legibilityOn, roleName, shownWords, textStyleKey, type Layouts } from "../text/textStyles";
 import { otherTags } from "../edits/retag";
 import { slipRows, type SlipRow } from "./rows";
 import { computedSides, writtenSides } from "./sides";
@@ -149,7 +149,7 @@ function slipWithout(
     sizePx: fontSizeOf(style),
     leadingPx: leadingOf(style),
     rows: slipRows
-      .filter((row) => isOfUse(row, page, style))
+      .filter((row) => isOfUse(row, page, style) && !(row.id === "own-ground" && ground.from === element.index))
       .map((row) => rowValue(site, page, style, row, legibility)),
     link: isInLink(style),
     unjudged,
@@ -176,16 +176,17 @@ function isOfUse({ axis, longhand }: SlipRow, { faces }: StyledPage, style: Styl
 
 function rowValue(site: Site, page: StyledPage, style: Style, row: SlipRow, { ground }: Legibility): SlipRowValue {
   const isGround = row.id === "ground";
-  const subject =
-    isGround && (ground.from !== null || style.pseudo === null)
-      ? page.styles[ground.from ?? style.element.index]!
-      : style;
+  const owner = ownerOf(page, style, isGround ? ground.from : groundFrom(page, style, ground));
+  const isOfLayers = row.id === "layers" || row.part === "layers";
+  // A gradient or picture is that of the ground, where it has one; else one of its own can be given.
+  const isOfGround = isGround || (isOfLayers && computedValue(owner, "background-image") !== "none");
+  const subject = isOfGround ? owner : style;
   const all = (row.sides ?? [[row.longhand]]).map(([first, style = first]) => explain(site, page, subject, style!));
   // Of several sides the first that somebody set is explained.
   const explanation = all.find(isSet) ?? all[0]!;
   const winner = explanation.contenders.find(({ lost }) => lost === null);
   const ownTarget: Target | null =
-    isGround && subject !== style && winner?.place?.rule != null
+    isOfGround && subject !== style && winner?.place?.rule != null
       ? { kind: "rule", path: winner.place.path, start: winner.place.rule }
       : null;
   const whole = row.property !== row.longhand && winner?.property === row.property ? winner.value : null;
@@ -200,6 +201,11 @@ function rowValue(site: Site, page: StyledPage, style: Style, row: SlipRow, { gr
     ownTarget,
     note: isGround ? groundNote(ground, style, subject) : null,
   };
+}
+
+/** Whose ground a text stands on; its own where nobody paints one. */
+function ownerOf({ styles }: StyledPage, style: Style, from: number | null): Style {
+  return from !== null || style.pseudo === null ? styles[from ?? style.element.index]! : style;
 }
 
 /** What a row is written and computed as. @param whole - the shorthand that it is written by, where it is one */

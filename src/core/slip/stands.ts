@@ -18,7 +18,7 @@ import { legibilityOf } from "../ground/ground";
 import type { Legibility } from "../ground/types";
 import { finished } from "../source/steps";
 import { pagesOf, textFile, type Site } from "../source/site";
-import { isPlace, legibility, legibilityOn, roleName, type Layouts } from "../text/textStyles";
+import { groundFrom, isPlace, legibility, legibilityOn, roleName, type Layouts } from "../text/textStyles";
 
 /** One ground, with the places of an ink on it. */
 export interface StandsOn {
@@ -99,28 +99,37 @@ export interface InkThere {
   needs: number;
   ratio: number;
   passes: boolean;
+  /** The darkest and the lightest of the ground under it, where that varies; else what it is. */
+  ends: readonly string[];
   places: ElementRef[];
 }
 
-/** The inks of all texts of the site that stand on the same colour, given by the same rule, as the picked one. */
+/**
+ * The inks of all texts of the site that stand on the same colour, given by the same rule, as the picked one; where it
+ * is a gradient or a picture, on whatever part of it.
+ */
 export function inksOn(site: Site, picked: ElementRef, conditions: Conditions, layouts: Layouts): InkThere[] {
   const own = find(site, picked, conditions);
   if (!own) return [];
   const { ground } = legibilityOn(own.page, own.style, layouts);
-  const giver = giverOf(own.page, ground.from);
+  const from = groundFrom(own.page, own.style, ground);
+  const giver = giverOf(own.page, from);
+  const varies = from !== null && valueOf(own.page.styles[from]!, "background-image").length > 0;
   const found = new Map<string, InkThere>();
   for (const file of pagesOf(site)) {
     const page = styledPage(site, file, conditions);
     for (const style of page.styles) {
       if (!isPlace(style)) continue;
       const { ground: there, ratio, needs, passes } = legibilityOn(page, style, layouts);
-      if (cssColor(there.color) !== cssColor(ground.color) || giverOf(page, there.from) !== giver) continue;
+      if (giverOf(page, groundFrom(page, style, there)) !== giver) continue;
+      if (!varies && cssColor(there.color) !== cssColor(ground.color)) continue;
       const ink = cssColor(inkOf(style));
-      const key = `${ink} ${needs}`;
+      const ends = (there.range ?? [there.color]).map(cssColor);
+      const key = [ink, needs, ...(varies ? ends : [])].join(" ");
       const known = found.get(key);
       const ref = { page: file.path, index: style.element.index };
       if (known) known.places.push(ref);
-      else found.set(key, { role: roleName(style), css: ink, needs, ratio, passes, places: [ref] });
+      else found.set(key, { role: roleName(style), css: ink, needs, ratio, passes, ends, places: [ref] });
     }
   }
   return [...found.values()].sort((a, b) => a.ratio / a.needs - b.ratio / b.needs);

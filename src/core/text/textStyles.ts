@@ -2,7 +2,7 @@
 import type { ElementRef } from "./refs";
 import { table } from "../source/table";
 import { legibilityOf } from "../ground/ground";
-import type { Legibility } from "../ground/types";
+import type { Ground, Legibility } from "../ground/types";
 import { mayBeOverlapped } from "../ground/moved";
 import { textId, type PageLayout, type PlaceLayout } from "../ground/layout";
 import { cssColor } from "../color/format";
@@ -80,6 +80,14 @@ export function isPlace(style: Style): boolean {
   const { element } = style;
   const shows = asControl.has(element.tag) ? showsValue(element) : element.hasText;
   return shows && isShown(style);
+}
+
+/**
+ * The element whose ground a text stands on; null for the canvas. What was only seen painted is that of the element that
+ * the styles say.
+ */
+export function groundFrom(page: StyledPage, style: Style, { kind, from }: Ground): number | null {
+  return kind === "painted" && from === null ? legibilityOn(page, style, {}).ground.from : from;
 }
 
 /** Whether an element is on the page at all, and not one whose text is not shown. */

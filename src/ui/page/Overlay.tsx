@@ -9,7 +9,9 @@ import { boxOf, placeAt, scrollAt, type Box } from "@/preview/measure";
 import { boxesOfWords, stepWords, wordsBetween, type WordSpan } from "@/preview/words";
 import { useWorkspace, useWorkspaceStore } from "../workspace/context";
 import type { Shown } from "@/preview/frame";
+import { useBench } from "../workspace/bench";
 import { Marks } from "./Marks";
+import { RoomLines } from "./RoomLines";
 import styles from "./Stage.module.css";
 import { unwaited } from "../shared/unwaited";
 
@@ -40,6 +42,7 @@ export function Overlay({ shown, places, picked, drawn, scale, onTrueSize, onGla
   const pressed = useRef<{ x: number; y: number; far: boolean } | null>(null);
   const trail = useRef<number[]>([]);
   const { page } = shown;
+  const { room } = useBench();
   const own = useMemo(() => places.filter(({ pseudo }) => pseudo === null), [places]);
   const indexes = useMemo(() => new Set(own.map(({ index }) => index)), [own]);
   const pickedIndex = picked && picked.pseudo === undefined ? picked.index : null;
@@ -197,6 +200,7 @@ export function Overlay({ shown, places, picked, drawn, scale, onTrueSize, onGla
         ))}
         {known &&
           boxesOfWords(page, known).map((box, line) => <span key={line} className={styles.words} style={box} />)}
+        {room && picked && <RoomLines page={page} index={picked.index} scale={scale} />}
         {hoveredBox && <Outline box={hoveredBox} kind="hover" />}
         {pickedBox && <Outline box={pickedBox} kind="picked" />}
       </div>

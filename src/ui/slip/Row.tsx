@@ -58,7 +58,9 @@ export const Row = memo(function Row(props: RowProps) {
   useEffect(() => {
     if (!asked) return;
     onOpen(row.id, true);
-    group.current!.querySelector("input")?.focus();
+    group.current!.querySelector("input")?.focus({ preventScroll: true });
+    // Its chapter opens below it.
+    group.current!.scrollIntoView({ block: "center" });
   }, [asked, onOpen, row.id]);
   const off = row.idle.some(({ state }) => state === "off");
   // What the style attribute sets beats every rule that is not important.
@@ -137,7 +139,7 @@ function Parts({ rows, ...props }: RowProps & { rows: readonly SlipRowValue[] })
   );
 }
 
-const isColorRow = ({ id }: SlipRowValue) => id === "ink" || id === "ground";
+const isColorRow = ({ id }: SlipRowValue) => id === "ink" || id === "ground" || id === "own-ground";
 
 /** Where a value comes from: the property or selector, and the line. */
 function Origin({ row }: { row: SlipRowValue }) {

@@ -57,6 +57,10 @@ interface Bench {
   put(owner: string, set: TrialSet | null): void;
   seen: ReadonlyMap<string, Seen>;
   see(text: string, seen: Seen): void;
+  /** Whether the room in and around the picked box is shown. */
+  room: boolean;
+  /** Shows it until what is given back is called; several may ask at once. */
+  showRoom(): () => void;
 }
 
 /** What stands on the page, who put it there, and what its candidates come to. */
@@ -77,7 +81,13 @@ export function BenchProvider({ children }: { children: ReactNode }) {
   const see = useCallback((text: string, one: Seen) => {
     setStanding((now) => ({ ...now, seen: new Map([...now.seen, [text, one]]) }));
   }, []);
-  const bench = useMemo(() => ({ ...standing, put, see }), [standing, put, see]);
+  const [asking, setAsking] = useState(0);
+  const showRoom = useCallback(() => {
+    setAsking((count) => count + 1);
+    return () => setAsking((count) => count - 1);
+  }, []);
+  const room = asking > 0;
+  const bench = useMemo(() => ({ ...standing, put, see, room, showRoom }), [standing, put, see, room, showRoom]);
   return <BenchContext value={bench}>{children}</BenchContext>;
 }
 

@@ -52,7 +52,9 @@ export function ColorChapter(props: ChapterProps) {
     [draft.value, row.computed],
   );
   const written = notationOf(row.written ?? "") ?? { notation: "hex" as Notation, options: {} };
-  const against = useAgainst(row.id === "ink", slip.ref, places);
+  const own = useMemo(() => (row.id === "own-ground" ? againstInks([ownInk(slip)]) : null), [row.id, slip]);
+  const there = useAgainst(row.id === "ink", slip.ref, places);
+  const against = own ?? there;
   const colors = useAnswer("siteColors") ?? none;
   const spell = (one: Color) => spelledLike(row.written ?? "", one);
 
@@ -199,6 +201,17 @@ function rungsOf(ground: StandsOn, color: Color): Rung[] {
     return [{ lightness, label: String(ratio) }];
   });
 }
+
+/** On a ground of its own a text is alone. */
+const ownInk = ({ ink, needs, ratio, verdict, role, ref, ground }: ChapterProps["slip"]): InkThere => ({
+  role,
+  css: ink,
+  needs,
+  ratio,
+  passes: verdict === "passes",
+  ends: [ground.css],
+  places: [ref],
+});
 
 function againstInks(inks: readonly InkThere[]): Against {
   const needs = inks.map((ink): Need => ({ color: parseColor(ink.css)!, needs: ink.needs }));

@@ -15,6 +15,13 @@ const trials: Readonly<Record<string, readonly string[]>> = {
   breaks: ["wrap", "balance", "pretty", "nowrap"],
   wrapping: ["normal", "break-word", "anywhere"],
   overflow: ["clip", "ellipsis"],
+  "layers-position": ["0% 0%", "center", "right top", "0 100%"],
+  "layers-size": ["auto", "cover", "contain", "50%"],
+  "layers-repeat": ["repeat", "no-repeat", "repeat-x", "round"],
+  "layers-attachment": ["scroll", "fixed", "local"],
+  "layers-origin": ["padding-box", "content-box", "border-box"],
+  "layers-clip": ["border-box", "padding-box", "content-box", "text"],
+  "layers-blend-mode": ["normal", "multiply", "screen", "overlay", "luminosity"],
 };
 
 const notes: Readonly<Record<string, string>> = {

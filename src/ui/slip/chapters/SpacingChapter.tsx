@@ -5,7 +5,7 @@ import { linesOf } from "@/preview/measure";
 import { showNumber } from "../../shared/numbers";
 import { Trials } from "../Trials";
 import { useSetting } from "../useSetting";
-import { Doubt, Outcomes, Spellings } from "./parts";
+import { Doubt, Outcomes, Spellings, useShownRoom } from "./parts";
 import type { ChapterProps } from "./types";
 import styles from "./Chapter.module.css";
 
@@ -26,6 +26,7 @@ const trials: Readonly<Record<string, readonly string[]>> = {
 /** Spacing, case, indent, the place of lines, alignment, hyphens and the room above and below. */
 export function SpacingChapter({ row, slip, draft, target, places, shown }: ChapterProps) {
   const setting = useSetting(slip, places, row.longhand);
+  useShownRoom(row.section === "room");
   const { index } = slip.ref;
   const isMargin = row.id === "above" || row.id === "below";
   const side = row.id === "above" ? "before" : "after";

@@ -1,0 +1,222 @@
+"use client";
+
+import { Input } from "antd";
+import {
+  formatColor,
+  gradientNames,
+  gradientParts,
+  gradientText,
+  layerTexts,
+  leastVeil,
+  parseColor,
+  type Color,
+  type GradientParts,
+  type GradientStop,
+} from "@/core";
+import { Choice } from "../../shared/Choice";
+import { Swatch } from "../../color/Swatch";
+import { plural } from "../../shared/numbers";
+import { unwaited } from "../../shared/unwaited";
+import { useAnswered } from "../../workspace/answers";
+import { useWorkspace } from "../../workspace/context";
+import { CanvasNote } from "./CanvasNote";
+import type { ChapterProps } from "./types";
+import styles from "./Chapter.module.css";
+
+const first = "linear-gradient(to bottom, #ffffff, #dfeaf0)";
+
+/** The gradients and pictures that a ground is painted with, the uppermost first; each is tried on the page as it is changed. */
+export function LayersChapter({ row, slip, draft, shown }: ChapterProps) {
+  const value = draft.value || row.computed;
+  const layers = value === "none" ? [] : layerTexts(value);
+  const attempt = (next: readonly string[]) => draft.attempt(next.join(", ") || "none");
+  const change = (at: number, text: string) => attempt(layers.with(at, text));
+  return (
+    <div className={styles.chapter}>
+      {layers.map((layer, at) => (
+        <section key={at} className={styles.paint} aria-label={`Layer ${at + 1} of ${layers.length}`}>
+          <Layer text={layer} onChange={(text) => change(at, text)} />
+          <span className={styles.memberTools}>
+            {at > 0 && (
+              <button
+                type="button"
+                className="text-button"
+                onClick={() => attempt(layers.with(at, layers[at - 1]!).with(at - 1, layer))}
+              >
+                Above the one before
+              </button>
+            )}
+            <button type="button" className="text-button" onClick={() => attempt(layers.toSpliced(at, 1))}>
+              Take this layer out
+            </button>
+          </span>
+        </section>
+      ))}
+      <p>
+        <button type="button" className="chip" onClick={() => attempt([first, ...layers])}>
+          Add a gradient
+        </button>
+        {draft.tried && (
+          <>
+            {" "}
+            <button type="button" className="chip" onClick={() => unwaited(draft.write(draft.value))}>
+              Write it
+            </button>
+          </>
+        )}
+      </p>
+      <Veils slip={slip} value={value} onTry={draft.attempt} />
+      {shown && value !== "none" && <CanvasNote page={shown.page} ground={slip.ground} />}
+    </div>
+  );
+}
+
+/** One layer: a gradient in its parts, or what is written for it. */
+function Layer({ text, onChange }: { text: string; onChange(text: string): void }) {
+  const parts = gradientParts(text);
+  if (!parts) return <code>{text}</code>;
+  return (
+    <>
+      <span className={`true-colors ${styles.ramp}`} style={{ backgroundImage: text }} aria-hidden="true" />
+      <Gradient parts={parts} onChange={(next) => onChange(gradientText(next))} />
+    </>
+  );
+}
+
+function Gradient({ parts, onChange }: { parts: GradientParts; onChange(parts: GradientParts): void }) {
+  const { name, shape, stops } = parts;
+  const set = (at: number, more: Partial<GradientStop>) =>
+    onChange({ ...parts, stops: stops.with(at, { ...stops[at]!, ...more }) });
+  /** A stop half way to the next, of its colour. */
+  const add = () => {
+    const last = stops.at(-1)!;
+    onChange({ ...parts, stops: [...stops, { color: last.color, places: "" }] });
+  };
+  return (
+    <>
+      <span className={styles.gradientHead}>
+        <Choice
+          size="small"
+          aria-label="Kind of gradient"
+          value={name}
+          onChange={(next: string) => onChange({ ...parts, name: next, shape: "" })}
+          options={gradientNames.map((one) => ({ value: one, label: one }))}
+          popupMatchSelectWidth={false}
+        />
+        <Input
+          size="small"
+          className="mono"
+          aria-label="Direction and space"
+          placeholder={name.includes("linear") ? "to bottom" : name.includes("conic") ? "from 0deg" : "farthest-corner"}
+          value={shape}
+          spellCheck={false}
+          onChange={({ target }) => onChange({ ...parts, shape: target.value })}
+        />
+      </span>
+      <ol className={styles.stops} aria-label="Stops">
+        {stops.map((stop, at) => (
+          <li key={at}>
+            <Swatch css={parseColor(stop.color) ? stop.color : null} />
+            <Input
+              size="small"
+              className="mono"
+              aria-label={`Colour of stop ${at + 1}`}
+              placeholder="a hint"
+              value={stop.color}
+              spellCheck={false}
+              onChange={({ target }) => set(at, { color: target.value })}
+            />
+            <input
+              type="range"
+              aria-label={`Stop ${at + 1} moved, in percent`}
+              min={0}
+              max={100}
+              value={placeOf(stop, at, stops.length)}
+              onChange={({ target }) => set(at, { places: `${target.value}%` })}
+            />
+            <Input
+              size="small"
+              className="mono"
+              aria-label={`Place of stop ${at + 1}`}
+              placeholder="even"
+              value={stop.places}
+              spellCheck={false}
+              onChange={({ target }) => set(at, { places: target.value })}
+            />
+            <button
+              type="button"
+              className="text-button"
+              aria-label={`Take stop ${at + 1} out`}
+              disabled={stops.length <= 2}
+              onClick={() => onChange({ ...parts, stops: stops.toSpliced(at, 1) })}
+            >
+              out
+            </button>
+          </li>
+        ))}
+      </ol>
+      <button type="button" className="text-button" onClick={add}>
+        Add a stop
+      </button>
+    </>
+  );
+}
+
+/** Where a stop stands on the strip; spread evenly where it is not said (CSS Images 4, 3.5.3). */
+function placeOf({ places }: GradientStop, at: number, count: number): number {
+  const percent = /^(-?[\d.]+)%/.exec(places)?.[1];
+  return Math.round(percent === undefined ? (at / (count - 1)) * 100 : Number(percent));
+}
+
+const veils: readonly { label: string; color: Color }[] = [
+  { label: "black", color: { space: "srgb", channels: [0, 0, 0], alpha: 1 } },
+  { label: "white", color: { space: "srgb", channels: [1, 1, 1], alpha: 1 } },
+];
+
+interface VeilsProps extends Pick<ChapterProps, "slip"> {
+  value: string;
+  onTry(value: string): void;
+}
+
+/** How strong a layer over a ground that varies has to be so that every text on it can be read; the weakest first. */
+function Veils({ slip, value, onTry }: VeilsProps) {
+  const conditions = useWorkspace((state) => state.conditions);
+  const { page, index } = slip.ref;
+  const inks = useAnswered("inks", [{ page, index }, conditions])?.answer;
+  if (!inks?.length || value === "none") return null;
+  const under = inks.map(({ css, needs, ends }) => ({
+    ink: parseColor(css)!,
+    needs,
+    ends: ends.map((end) => parseColor(end)!),
+  }));
+  const places = inks.reduce((sum, one) => sum + one.places.length, 0);
+  const found = veils
+    .map(({ label, color }) => ({ label, veil: leastVeil(color, under) }))
+    .sort((a, b) => (a.veil?.alpha ?? 2) - (b.veil?.alpha ?? 2));
+  if (found[0]!.veil?.alpha === 0)
+    return <p className="quiet">Every text on it can be read without a veil, as far as it was seen.</p>;
+  return (
+    <section aria-label="A veil over it">
+      <p>
+        A veil, so that all {plural(places, "text")} on it can be read
+        {slip.ground.painted ? ", by what was seen painted" : ""}:
+      </p>
+      {found.map(({ label, veil }) =>
+        veil ? (
+          <button key={label} type="button" className="chip" onClick={() => onTry(`${veilText(veil.color)}, ${value}`)}>
+            {label}, {Math.round(veil.alpha * 100)}%
+          </button>
+        ) : (
+          <p key={label} className="quiet">
+            No {label} veil is enough for all of them.
+          </p>
+        ),
+      )}
+    </section>
+  );
+}
+
+function veilText(color: Color): string {
+  const text = formatColor(color, "rgb");
+  return `linear-gradient(${text}, ${text})`;
+}

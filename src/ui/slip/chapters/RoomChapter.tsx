@@ -1,0 +1,127 @@
+"use client";
+
+import { useMemo } from "react";
+import { linesOf, zeroWidthOf } from "@/preview/measure";
+import { showNumber, showPx } from "../../shared/numbers";
+import { Trials } from "../Trials";
+import { useSetting } from "../useSetting";
+import { Doubt, Outcomes, Spellings, useShownRoom } from "./parts";
+import type { ChapterProps } from "./types";
+import styles from "./Chapter.module.css";
+
+const lengths = ["0", "0.5em", "1em", "1.5em"];
+const lines = ["none", "1px solid currentcolor", "3px solid currentcolor", "1px dotted currentcolor"];
+
+/** What people try first, by the row or the row it is part of. */
+const trials: Readonly<Record<string, readonly string[]>> = {
+  padding: ["0", "0.5em 1em", "1em", "1em 1.5em", "2em"],
+  edge: lines,
+  corners: ["0", "3px", "0.5em", "1.5em"],
+  "box-shadow": ["none", "0 1px 3px rgb(0 0 0 / 30%)", "0 4px 12px rgb(0 0 0 / 25%)", "inset 0 0 0 1px currentcolor"],
+  outline: ["none", "2px solid currentcolor", "3px dotted currentcolor"],
+  beside: ["0", "auto", "1em", "2em"],
+  "box-width": ["auto", "50%", "100%", "fit-content"],
+  "box-widest": ["none", "45ch", "60ch", "75ch"],
+  "box-narrowest": ["auto", "10em", "min-content"],
+  "box-height": ["auto", "fit-content"],
+  "box-lowest": ["auto", "3em", "50vh"],
+  float: ["none", "left", "right"],
+  clear: ["none", "both", "left", "right"],
+};
+
+const notes: Readonly<Record<string, string>> = {
+  outline:
+    "It lies outside the box, takes no room, and shows where the focus is: without one a reader with keys is lost.",
+  "box-height": "A box of a fixed height does not give way when its text grows. `min-height` does.",
+  float: "What follows runs along it. A clear on what follows ends that.",
+  clear: "It moves below what floats beside it.",
+};
+
+/** Rows whose value is one length, in which it can be spelt otherwise. */
+const isLength = /^(?:left|right|padding-.*|corners-.*|box-.*)$/;
+
+/** The room in and around a box, its edges and its sizes: shown on the page while the chapter is open. */
+export function RoomChapter({ row, slip, draft, target, places, shown }: ChapterProps) {
+  const setting = useSetting(slip, places, row.longhand);
+  useShownRoom(true);
+  if (!setting) return null;
+  const { size, root, leading } = setting;
+  const px = /^-?[\d.]+px$/.test(row.computed) ? Number.parseFloat(row.computed) : null;
+  const line = leading ?? size * 1.2;
+  const own = trials[row.id] ?? trials[row.part ?? ""] ?? lengths;
+  const proposed = row.part && !row.sides ? lengths : own;
+  return (
+    <div className={styles.chapter}>
+      {isLength.test(row.id) && px !== null && px !== 0 && (
+        <>
+          <Spellings
+            label="The same in other units"
+            texts={[
+              `${showNumber(px, 2)}px`,
+              `${showNumber(px / size, 3)}em`,
+              `${showNumber(px / root, 3)}rem`,
+              `${showNumber(px / line, 2)}lh`,
+            ]}
+            draft={draft}
+          />
+          <p className="quiet">
+            {showPx(px)} px, {showNumber(px / size, 2)} of the size, {showNumber(px / line, 2)} lines.
+          </p>
+        </>
+      )}
+      {row.id === "box-widest" && <LineLengths {...{ slip, draft, shown, root }} />}
+      <Trials
+        row={row}
+        slip={slip}
+        draft={draft}
+        target={target}
+        proposed={[...new Set([row.written ?? row.computed, ...proposed])].slice(0, 5)}
+        figures={(one) => {
+          const amount = /^(-?[\d.]+)(em|rem)$/.exec(one);
+          if (!amount) return null;
+          return <span>{showPx(Number(amount[1]) * (amount[2] === "em" ? size : root))} px</span>;
+        }}
+      />
+      {notes[row.id] && <p className="quiet">{notes[row.id]}</p>}
+      {row.id === "box-height" && px !== null && (
+        <Doubt>At {showPx(px)} px the box does not grow with its text: at twice the size words fall out of it.</Doubt>
+      )}
+      <Outcomes setting={setting} />
+    </div>
+  );
+}
+
+const counts = [45, 60, 75];
+
+/** How wide a box is for lines of so many characters of this text, in units to write it in. */
+function LineLengths({ slip, draft, shown, root }: Pick<ChapterProps, "slip" | "draft" | "shown"> & { root: number }) {
+  const { index } = slip.ref;
+  const measured = useMemo(() => {
+    const found = shown && linesOf(shown.page, index);
+    const zero = shown && zeroWidthOf(shown.page, index);
+    return found && zero ? { character: found.character, zero, longest: found.longest } : null;
+  }, [shown, index]);
+  if (!measured) return null;
+  const { character, zero, longest } = measured;
+  return (
+    <>
+      <p className="quiet">
+        Its longest line holds {longest} characters of {showNumber(character, 1)} px on average; a <code>ch</code> is
+        the {showNumber(zero, 1)} px of its 0.
+      </p>
+      {counts.map((count) => {
+        const px = count * character;
+        return (
+          <div key={count} className={styles.lineLength}>
+            <span>{count} characters</span>
+            <Spellings
+              label={`${count} characters a line`}
+              texts={[`${Math.round(px / zero)}ch`, `${showNumber(px / root, 1)}rem`, `${Math.round(px)}px`]}
+              draft={draft}
+            />
+          </div>
+        );
+      })}
+    </>
+  );
+}
