@@ -1,6 +1,6 @@
 /** Why a property of an element has the value it has. */
 import { attributeSource } from "../source/html/attributeSource";
-import { componentsOf, soleKeyword } from "../source/css/components";
+import { componentsOf, soleKeyword, type Component } from "../source/css/components";
 import type { Declaration } from "../source/css/syntax";
 import type { ElementNode } from "../source/html/document";
 import { positionAt } from "../source/lines";
@@ -187,10 +187,29 @@ function inherits(winner: Winner | null, inherited: boolean): boolean {
 
 /** The part of a declaration's value that sets a longhand. */
 function writtenValue({ declaration, given, name }: Winner): string | null {
+  const { valueText } = declaration;
   const span = valueSpan(declaration, name);
-  if (span) return declaration.valueText.slice(span.start, span.end);
-  return given.kind === "wide" && isReset(declaration) ? null : declaration.valueText;
+  if (span) return valueText.slice(span.start, span.end);
+  if (given.kind === "wide" && isReset(declaration)) return null;
+  return given.kind === "value" ? composed(declaration, name) : valueText;
 }
+
+/** What a shorthand of several layers sets a longhand to, put together from them; null where it names none of it. */
+function composed({ property, valueText }: Declaration, longhand: string): string | null {
+  const whole = componentsOf(valueText);
+  const parts = shorthands.get(aliases[property] ?? property)?.expand(whole)?.[longhand];
+  if (!parts) return valueText;
+  const isOwn = (part: Component) => whole.includes(part);
+  if (!parts.some((part) => isOwn(part) && !isComma(part))) return null;
+  const text = (part: Component) => {
+    if (isOwn(part)) return valueText.slice(part.start, part.end);
+    return isComma(part) ? "," : part.type === "ident" ? part.name : null;
+  };
+  const texts = parts.map(text);
+  return texts.includes(null) ? valueText : texts.join(" ").replaceAll(" ,", ",");
+}
+
+const isComma = (part: Component) => part.type === "delim" && part.value === ",";
 
 /** Whether a declaration is a shorthand that sets back what it does not name. */
 function isReset(declaration: Declaration): boolean {
@@ -213,8 +232,11 @@ export function valueSpan(declaration: Declaration, longhand: string): { start: 
   const start = parts[0]!.start;
   const end = parts[parts.length - 1]!.end;
   // Values that the shorthand made up are not from this text.
-  const inText = componentsOf(declaration.valueText).includes(parts[0]!);
-  return inText ? { start, end } : null;
+  const whole = componentsOf(declaration.valueText);
+  if (!parts.every((part) => whole.includes(part))) return null;
+  // Other parts may stand between those of several layers.
+  const between = whole.filter((part) => part.start >= start && part.end <= end);
+  return between.length === parts.length ? { start, end } : null;
 }
 
 function contenderOf(site: Site, page: StyledPage, element: ElementNode, winner: Winner, lost: Loss | null): Contender {

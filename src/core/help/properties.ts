@@ -23,6 +23,8 @@ const color = "css-color-4";
 const lists = "css-lists-3";
 const tables = "css-tables-3";
 
+const sideWords = { top: "upper", right: "right", bottom: "lower", left: "left" } as const;
+
 const side = (words: string) => ({
   margin: `The room ${words} a box, outside its edge. It shows the ground of what is around.`,
   padding: `The room inside a box, ${words} what is in it. It shows the box's own ground.`,
@@ -215,6 +217,19 @@ export const propertyWords: Readonly<Record<string, PropertyWords>> = table({
     what: "Whether a background picture moves with the page, or stays in the window.",
     standard: backgrounds,
   },
+  "background-position-x": { what: "Where a background picture stands across its box.", standard: "css-backgrounds-4" },
+  "background-origin": {
+    what: "From which box a background picture is placed and measured: that within the edge, the padding or the content.",
+    standard: "css-backgrounds-4",
+  },
+  "background-clip": {
+    what: "How far a ground is painted: under the edge, under the padding, under the content, or in the letters alone.",
+    standard: "css-backgrounds-4",
+  },
+  "background-blend-mode": {
+    what: "How a layer of a ground is mixed with what lies under it in the same ground.",
+    standard: "compositing-2",
+  },
   "text-decoration": {
     what: "Lines under, over or through text, with their style, colour and thickness at once. It is not inherited: it is drawn through all that is inside.",
     headings: "`none`.",
@@ -278,6 +293,10 @@ export const propertyWords: Readonly<Record<string, PropertyWords>> = table({
     text: "Half a line to a line.",
     standard: box,
   },
+  "margin-inline": {
+    what: "The room before and behind a box, in the direction of its lines. `auto` on both sides centres a box that has a width.",
+    standard: "css-logical-1",
+  },
   "margin-left": { what: side("left of").margin, standard: box },
   "margin-right": { what: side("right of").margin, standard: box },
   padding: {
@@ -315,11 +334,24 @@ export const propertyWords: Readonly<Record<string, PropertyWords>> = table({
     standard: borders,
   },
   "border-width": { what: "How thick a box's edges are. Nothing is seen without a style.", standard: borders },
+  ...Object.fromEntries(
+    (["top", "right", "bottom", "left"] as const).map((side) => [
+      `border-${side}-style`,
+      { what: `How the ${sideWords[side]} edge of a box is drawn. Without a style there is none.`, standard: borders },
+    ]),
+  ),
+  ...Object.fromEntries(
+    ["top-left", "top-right", "bottom-right", "bottom-left"].map((corner) => [
+      `border-${corner}-radius`,
+      { what: `How far the ${corner.replace("-", " ")} corner of a box is rounded.`, standard: borders },
+    ]),
+  ),
   "border-radius": { what: "How far a box's corners are rounded.", standard: borders },
   "box-shadow": {
     what: "Shadows of a box: how far to the side and down, how soft, how large, and in which colour.",
     standard: borders,
   },
+  "outline-style": { what: "How the line around a box is drawn; without a style there is none.", standard: "css-ui-4" },
   outline: {
     what: "A line around a box that takes no room. Browsers show with it what has the focus, so it is not taken away.",
     standard: "css-ui-4",

@@ -33,6 +33,8 @@ export interface SlipRowValue extends SlipRow, Omit<Explanation, "property"> {
   idle: IdleDeclaration[];
   /** The rule to write to where it is not the slip's choice: the one a ground comes from. */
   ownTarget: Target | null;
+  /** The element that has the value, where it is not the picked one: whose ground it is. */
+  owner: ElementRef | null;
   note: string | null;
   /** Whether somebody wrote something for it: more than the browser's own sheet, or a shorthand that only leaves it out. */
   set: boolean;
@@ -199,6 +201,7 @@ function rowValue(site: Site, page: StyledPage, style: Style, row: SlipRow, { gr
     idle,
     set: idle.length > 0 || (row.sides?.flat().map((name) => explain(site, page, subject, name)) ?? all).some(isSet),
     ownTarget,
+    owner: subject === style ? null : { page: page.file.path, index: subject.element.index },
     note: isGround ? groundNote(ground, style, subject) : null,
   };
 }

@@ -39,7 +39,7 @@ export function editsOfCandidate(row: SlipRowValue, slip: Slip, target: Target |
   const edits = candidateDeclarations(row.property, text).flatMap(([property, value]): Edit[] => {
     const own = slip.rows.find((one) => one.property === property)?.ownTarget ?? target;
     const at = property === row.property ? target : own;
-    return at ? [{ kind: "declare", target: at, property, value, place: slip.ref }] : [];
+    return at ? [{ kind: "declare", target: at, property, value, place: row.owner ?? slip.ref }] : [];
   });
   return edits.length > 0 ? edits : null;
 }
@@ -65,7 +65,7 @@ export function useDraft(row: SlipRowValue, slip: Slip, target: Target | null): 
     }
     if (isSingle)
       return target
-        ? { edit: { kind: "declare", target, property: row.property, value, place: slip.ref } }
+        ? { edit: { kind: "declare", target, property: row.property, value, place: row.owner ?? slip.ref } }
         : { reason: nowhere };
     const edits = editsOfCandidate(row, slip, target, value);
     if (edits?.length !== declarations.length) return { reason: nowhere };

@@ -36,7 +36,7 @@ export function LayersChapter({ row, slip, draft, shown }: ChapterProps) {
       {layers.map((layer, at) => (
         <section key={at} className={styles.paint} aria-label={`Layer ${at + 1} of ${layers.length}`}>
           <Layer text={layer} onChange={(text) => change(at, text)} />
-          <span className={styles.memberTools}>
+          <span className={styles.layerTools}>
             {at > 0 && (
               <button
                 type="button"
@@ -77,10 +77,16 @@ function Layer({ text, onChange }: { text: string; onChange(text: string): void 
   if (!parts) return <code>{text}</code>;
   return (
     <>
-      <span className={`true-colors ${styles.ramp}`} style={{ backgroundImage: text }} aria-hidden="true" />
+      <span className={`true-colors ${styles.ramp}`} style={{ backgroundImage: stripOf(parts) }} aria-hidden="true" />
       <Gradient parts={parts} onChange={(next) => onChange(gradientText(next))} />
     </>
   );
+}
+
+/** The stops of a gradient from left to right, whatever its shape. */
+function stripOf({ shape, stops }: GradientParts): string {
+  const space = /\bin\s+[\w-]+(?:\s+\w+\s+hue)?/.exec(shape)?.[0] ?? "";
+  return gradientText({ name: "linear-gradient", shape: `to right ${space}`.trim(), stops });
 }
 
 function Gradient({ parts, onChange }: { parts: GradientParts; onChange(parts: GradientParts): void }) {
