@@ -76,3 +76,16 @@ test("a gradient on the body stops tiling, is changed stop by stop, and a veil m
   await chapter.getByRole("button", { name: "Write it" }).click();
   await expect(slip(page).getByLabel("Contrast", { exact: true })).toHaveText(/^(?:[5-9]|1\d|4\.[5-9])[\d.]* : 1$/);
 });
+
+test("margins that meet are told: which one counts and which is swallowed", async ({ page }) => {
+  await openFiles(page, {
+    "index.html":
+      '<!doctype html><title>Fares</title><link rel="stylesheet" href="a.css"><h2>Fares</h2><p>Return, adult.</p>',
+    "a.css": "h2 { margin-bottom: 10px } p { margin-top: 24px }",
+  });
+  await pickByKeyboard(page, "Return, adult.");
+  await openRow(page, "Room above");
+  const note = slip(page).getByRole("group", { name: "Room above", exact: true }).getByRole("note");
+  await expect(note).toContainText("they are one of 24 px");
+  await expect(note).toContainText("swallowed: room below h2, 10 px");
+});

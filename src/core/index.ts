@@ -236,3 +236,4 @@ export { propertyAt } from "./writing/propertyAt";
 export { ruleHere, type RuleHere } from "./writing/ruleHere";
 export type { WritingOption } from "./writing/types";
 export { withTyped, type Typed } from "./writing/typed";
+export { meetingMargins, type MarginSide, type MeetingMargins } from "./text/collapsing";

@@ -23,6 +23,7 @@ import {
   helpFor,
   ignoredMessage,
   inksOn,
+  meetingMargins,
   judgeChange,
   judgeSteps,
   layoutNow,
@@ -323,6 +324,8 @@ const answers: Omit<Engine, "started"> = {
     groundsUnder(site, picked, places, conditions, knownLayouts(conditions)),
 
   inks: async (picked, conditions) => inksOn(site, picked, conditions, knownLayouts(conditions)),
+
+  margins: async ({ page, index }, side, conditions) => meetingMargins(pageOf(site, page, conditions), index, side),
 
   palette: async (conditions) => paletteOf(site, conditions, knownLayouts(conditions)),
 

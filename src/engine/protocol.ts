@@ -17,6 +17,8 @@ import type {
   Fix,
   FileHits,
   InkThere,
+  MarginSide,
+  MeetingMargins,
   Judged,
   LinkLooks,
   OutlineChange,
@@ -204,6 +206,8 @@ export interface Engine {
   grounds(picked: ElementRef, places: readonly ElementRef[], conditions: Conditions): Promise<StandsOn[]>;
   /** The inks that stand on the picked text's ground. */
   inks(picked: ElementRef, conditions: Conditions): Promise<InkThere[]>;
+  /** The margins that meet with one of the picked text; null where none does, or that is not known. */
+  margins(picked: ElementRef, side: MarginSide, conditions: Conditions): Promise<MeetingMargins | null>;
   palette(conditions: Conditions): Promise<Palette>;
   stacks(conditions: Conditions): Promise<StackUse[]>;
   sheets(): Promise<SheetTable>;

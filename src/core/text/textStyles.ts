@@ -99,7 +99,7 @@ export function isShown(style: Style): boolean {
 const rendered = new WeakMap<Style, boolean>();
 
 /** Whether neither the element nor anything around it is `display: none`. */
-function isRendered(style: Style): boolean {
+export function isRendered(style: Style): boolean {
   const open: Style[] = [];
   let current: Style | null = style;
   while (current && !rendered.has(current) && !isLeftOut(current)) {

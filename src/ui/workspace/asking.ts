@@ -9,6 +9,7 @@ import type { Engine } from "@/engine/protocol";
 export type Question =
   | "grounds"
   | "inks"
+  | "margins"
   | "linkLooks"
   | "mediaWidths"
   | "palette"

@@ -2,7 +2,9 @@
 
 import { useMemo } from "react";
 import { linesOf } from "@/preview/measure";
-import { showNumber } from "../../shared/numbers";
+import { plural, showNumber } from "../../shared/numbers";
+import { useAnswer } from "../../workspace/answers";
+import { useWorkspace } from "../../workspace/context";
 import { Trials } from "../Trials";
 import { useSetting } from "../useSetting";
 import { Doubt, Outcomes, Spellings, useShownRoom } from "./parts";
@@ -22,6 +24,30 @@ const trials: Readonly<Record<string, readonly string[]>> = {
   position: ["auto", "under", "from-font"],
   skip: ["auto", "none", "all"],
 };
+
+/** Where margins meet and are one: which of them counts, and what would keep them apart (CSS 2.2, 8.3.1). */
+function Meeting({ slip, side }: { slip: ChapterProps["slip"]; side: "top" | "bottom" }) {
+  const conditions = useWorkspace((state) => state.conditions);
+  const { page, index } = slip.ref;
+  const found = useAnswer("margins", { page, index }, side, conditions);
+  if (!found || found.margins.length < 2) return null;
+  const { margins, px } = found;
+  const room = { top: "room above", bottom: "room below" };
+  const words = (one: (typeof margins)[number]) =>
+    one.index === index && one.side === side
+      ? `this one, ${showNumber(one.px, 2)} px`
+      : `${room[one.side]} ${one.tag}, ${showNumber(one.px, 2)} px`;
+  const [counts, ...swallowed] = margins.toSorted((a, b) => b.px - a.px);
+  return (
+    <div className="quiet" role="note">
+      <p>
+        It meets {plural(margins.length - 1, "other margin")} here, and they are one of {showNumber(px, 2)} px: what
+        counts is {words(counts!)}; swallowed: {swallowed.map(words).join("; ")}.
+      </p>
+      <p>An edge, a padding or a line of text between them would keep each.</p>
+    </div>
+  );
+}
 
 /** Spacing, case, indent, the place of lines, alignment, hyphens and the room above and below. */
 export function SpacingChapter({ row, slip, draft, target, places, shown }: ChapterProps) {
@@ -50,6 +76,7 @@ export function SpacingChapter({ row, slip, draft, target, places, shown }: Chap
           draft={draft}
         />
       )}
+      {isMargin && <Meeting slip={slip} side={row.id === "above" ? "top" : "bottom"} />}
       {isMargin && (
         <p className="quiet">
           {showNumber(px, 2)} px, {showNumber(px / size, 2)} of the size, {showNumber(px / (leading ?? size * 1.2), 2)}{" "}
