@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { field, openSample, pickByKeyboard, ready, shownPage, slip, stage, openRow } from "./support/desk";
+import { field, openFiles, openSample, pickByKeyboard, ready, shownPage, slip, stage, openRow } from "./support/desk";
 
 test.beforeEach(async ({ page }) => openSample(page));
 
@@ -344,4 +344,24 @@ test("a heading is made one of another level, this one or all that are alike, in
   await expect(dialog).toContainText("Make all h2 h3");
   await dialog.getByRole("button", { name: "Write" }).click();
   await expect(shownPage(page).getByRole("heading", { name: "If the wind is up", level: 3 })).toBeVisible();
+});
+
+test("the page is seen with other eyes, and pairs that only they lose are named", async ({ page }) => {
+  await openFiles(page, {
+    "index.html":
+      '<!doctype html><title>Fog</title><link rel="stylesheet" href="a.css"><h1>Fog</h1><p>No sailings.</p>',
+    "a.css": "h1 { color: #111 } p { color: #6f6f6f }",
+  });
+  await page.getByRole("button", { name: "Rehearse" }).click();
+  const rehearse = page.getByRole("dialog", { name: "Rehearse" });
+  await rehearse.getByLabel("Seen", { exact: true }).click();
+  await page.getByTitle("in glare: a quarter of white on all").click();
+  const frame = page.locator('iframe[title="The page"]');
+  await expect.poll(() => frame.evaluate((one) => getComputedStyle(one).filter)).toBe('url("#eyes-glare")');
+  await expect(rehearse.getByRole("group", { name: "Lost to them alone" })).toContainText(
+    /#6f6f6f on .*: 5\.0 becomes [23]\./,
+  );
+  await expect(page.getByRole("button", { name: "Rehearse: glare" })).toBeVisible();
+  await rehearse.getByRole("button", { name: "Change nothing" }).click();
+  await expect.poll(() => frame.evaluate((one) => getComputedStyle(one).filter)).toBe("none");
 });

@@ -237,3 +237,4 @@ export { ruleHere, type RuleHere } from "./writing/ruleHere";
 export type { WritingOption } from "./writing/types";
 export { withTyped, type Typed } from "./writing/typed";
 export { meetingMargins, type MarginSide, type MeetingMargins } from "./text/collapsing";
+export { eyes, eyesNamed, ratioSeen, type Eyes, type EyesName } from "./color/eyes";

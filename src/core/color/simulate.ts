@@ -33,6 +33,8 @@ const matrices: Readonly<Record<Vision, readonly [Triple, Triple, Triple]>> = {
   ],
 };
 
+export const matrixOf = (vision: Vision): readonly [Triple, Triple, Triple] => matrices[vision];
+
 export const visions = Object.keys(matrices) as Vision[];
 
 /** The colour as seen, in sRGB, clipped to it; alpha stays. */

@@ -13,6 +13,7 @@ import { useWorkspace, WorkspaceProvider } from "../workspace/context";
 import styles from "./Desk.module.css";
 import { isTyping } from "../shared/isTyping";
 import { Keys } from "./Keys";
+import { OtherEyes } from "./OtherEyes";
 import { Stress } from "./Stress";
 import { SiteFonts, Survey } from "./Survey";
 import { views } from "./views";
@@ -66,6 +67,7 @@ function DeskBody({ children }: { children: ReactNode }) {
       <SiteFonts />
       <Survey />
       <Stress />
+      <OtherEyes />
       <Boundary>{children}</Boundary>
     </>
   );

@@ -2,10 +2,22 @@
 
 import { Checkbox, InputNumber } from "antd";
 import { useState } from "react";
-import { rehearsedIn, usualConditions, type Conditions } from "@/core";
+import {
+  eyes,
+  eyesNamed,
+  parseColor,
+  ratioSeen,
+  rehearsedIn,
+  showRatio,
+  usualConditions,
+  type Conditions,
+  type EyesName,
+} from "@/core";
 import { Choice } from "../shared/Choice";
 import { PopOver } from "../shared/PopOver";
-import { useStacks } from "../workspace/answers";
+import { Swatch } from "../color/Swatch";
+import { plural } from "../shared/numbers";
+import { usePalette, useStacks } from "../workspace/answers";
 import { useWorkspace } from "../workspace/context";
 import styles from "./PageBar.module.css";
 import { unwaited } from "../shared/unwaited";
@@ -17,9 +29,9 @@ const contrasts = [
 ] as const;
 
 /** What the page is looked at with, in few words; empty where nothing is rehearsed. */
-function rehearsed(conditions: Conditions, unstyled: boolean): string {
+function rehearsed(conditions: Conditions, unstyled: boolean, seenBy: EyesName | null): string {
   const parts = rehearsedIn(conditions).map((one) => one.words(conditions));
-  return [...(unstyled ? ["without styles"] : []), ...parts].join(", ");
+  return [...(unstyled ? ["without styles"] : []), ...(seenBy ? [seenBy] : []), ...parts].join(", ");
 }
 
 /** The page as some reader gets it: larger text, on paper, with more contrast, without styles. */
@@ -29,9 +41,12 @@ export function Rehearse() {
   const unstyled = useWorkspace((state) => state.unstyled);
   const setUnstyled = useWorkspace((state) => state.setUnstyled);
   const [open, setOpen] = useState(false);
-  const words = rehearsed(conditions, unstyled);
+  const eyesName = useWorkspace((state) => state.eyes);
+  const setEyes = useWorkspace((state) => state.setEyes);
+  const words = rehearsed(conditions, unstyled, eyesName);
   const reset = () => {
     setUnstyled(false);
+    setEyes(null);
     unwaited(setConditions(usualConditions));
   };
   const list = (
@@ -74,6 +89,21 @@ export function Rehearse() {
       <Checkbox checked={unstyled} onChange={({ target }) => setUnstyled(target.checked)}>
         Without styles (U on the page)
       </Checkbox>
+      <label className={styles.field}>
+        <span>Seen</span>
+        <Choice
+          size="small"
+          value={eyesName ?? "own"}
+          options={[
+            { value: "own", label: "as you see it" },
+            ...eyes.map(({ name, label }) => ({ value: name, label })),
+          ]}
+          popupMatchSelectWidth={false}
+          aria-label="Seen"
+          onChange={(name: EyesName | "own") => setEyes(name === "own" ? null : name)}
+        />
+      </label>
+      {eyesName && <LostToThem name={eyesName} />}
       <Fonts />
       <button type="button" className="text-button" onClick={reset} disabled={words === ""}>
         Change nothing
@@ -91,6 +121,31 @@ export function Rehearse() {
     >
       {list}
     </PopOver>
+  );
+}
+
+/** Pairs of ink and ground that can be read, and cannot with other eyes. */
+function LostToThem({ name }: { name: EyesName }) {
+  const palette = usePalette();
+  const other = eyesNamed(name);
+  if (!palette || !other.matrix) return null;
+  const lost = palette.pairs.flatMap((pair) => {
+    const [ink, ...grounds] = [pair.ink, ...(pair.range ?? [pair.ground])].map((css) => parseColor(css)!);
+    const ratio = Math.min(...grounds.map((ground) => ratioSeen(ink!, ground, other)));
+    return pair.passes && ratio < pair.needs ? [{ pair, ratio }] : [];
+  });
+  return (
+    <div role="group" aria-label="Lost to them alone">
+      <span>
+        {lost.length ? `${plural(lost.length, "pair")} fail only then:` : "No pair fails that does not anyway."}
+      </span>
+      {lost.map(({ pair, ratio }) => (
+        <span key={`${pair.ink} ${pair.ground} ${pair.needs}`}>
+          <Swatch css={pair.ink} /> <code>{pair.inkName}</code> on <code>{pair.groundName}</code>:{" "}
+          {showRatio(pair.ratio)} becomes {showRatio(ratio)} of {pair.needs}
+        </span>
+      ))}
+    </div>
   );
 }
 

@@ -5,6 +5,7 @@ import {
   type Conditions,
   type Edit,
   type ElementRef,
+  type EyesName,
   type FileChange,
   type PageLayout,
   type Plan,
@@ -60,6 +61,8 @@ export interface Workspace {
   save: SaveState;
   notice: string | null;
   unstyled: boolean;
+  /** Whose eyes the page, specimens and trials are seen with; null for one's own. */
+  eyes: EyesName | null;
   /** Families that come with the site and are loaded for specimens. */
   ownFamilies: readonly string[];
   /** Counts up whenever what the engine answers about the site may be another: a change, a layout, a font. */
@@ -94,6 +97,7 @@ export interface WorkspaceActions {
   pick(ref: ElementRef | null): Promise<void>;
   setConditions(conditions: Partial<Conditions>): Promise<void>;
   setUnstyled(unstyled: boolean): void;
+  setEyes(eyes: EyesName | null): void;
   /** Takes in what the page that is shown tells of what lies under its texts. */
   layOut(layout: PageLayout, whole: boolean): Promise<void>;
   /** The address of a picture of the page as it is shown. */
@@ -155,6 +159,7 @@ export const initial: Workspace = {
   save: { kind: "saving" },
   notice: null,
   unstyled: false,
+  eyes: null,
   ownFamilies: [],
   edition: 0,
 };

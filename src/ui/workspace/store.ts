@@ -113,6 +113,7 @@ export function createWorkspace(engine: Remote<Engine>, storage: Storage = sites
 
       openPage: (path) => history.inTurn(() => view.open(path)),
       setUnstyled: view.setUnstyled,
+      setEyes: view.setEyes,
       picture: view.picture,
       rehearse: view.rehearse,
       setConditions,

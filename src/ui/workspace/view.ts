@@ -1,5 +1,5 @@
 /** The page that is shown: under which conditions, with what is only rehearsed on it, and as it is laid out. */
-import type { Conditions, Edit, PageLayout } from "@/core";
+import type { Conditions, Edit, EyesName, PageLayout } from "@/core";
 import type { PagePatch, PlanResult } from "@/engine/protocol";
 import type { MakePicture } from "@/preview/paint";
 import type { Desk, Rehearsal, Workspace, WorkspaceActions } from "./state";
@@ -156,6 +156,7 @@ export function createView({ engine, asking, get, set, renew, failed }: Desk) {
     layOut,
     picture,
     setUnstyled: (unstyled: boolean) => set({ unstyled }),
+    setEyes: (eyes: EyesName | null) => set({ eyes }),
   };
 }
 
