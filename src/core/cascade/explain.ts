@@ -197,8 +197,10 @@ function writtenValue({ declaration, given, name }: Winner): string | null {
 /** What a shorthand of several layers sets a longhand to, put together from them; null where it names none of it. */
 function composed({ property, valueText }: Declaration, longhand: string): string | null {
   const whole = componentsOf(valueText);
-  const parts = shorthands.get(aliases[property] ?? property)?.expand(whole)?.[longhand];
-  if (!parts) return valueText;
+  const expanded = shorthands.get(aliases[property] ?? property)?.expand(whole);
+  if (!expanded) return valueText;
+  const parts = expanded[longhand];
+  if (!parts) return null;
   const isOwn = (part: Component) => whole.includes(part);
   if (!parts.some((part) => isOwn(part) && !isComma(part))) return null;
   const text = (part: Component) => {
@@ -325,7 +327,8 @@ function lossOf(loser: Winner, winner: Winner): Loss {
 /** Whether a declaration gives a longhand its initial value only by leaving it out. */
 export function isSetBack({ declaration, given, name }: Winner): boolean {
   const isShorthand = shorthands.has(aliases[declaration.property] ?? declaration.property);
-  return isShorthand && given.kind !== "pending" && isReset(declaration) && valueSpan(declaration, name) === null;
+  if (!isShorthand || given.kind === "pending" || !isReset(declaration)) return false;
+  return valueSpan(declaration, name) === null && composed(declaration, name) === null;
 }
 
 const describe = (one: Contender) => {

@@ -16,7 +16,14 @@ test.each([
 });
 
 test("pictures, broken gradients and lists are none", () => {
-  for (const text of ["url(a.png)", "none", "linear-gradient(red)", "linear-gradient(red, soup)", "red, blue"])
+  for (const text of [
+    "url(a.png)",
+    "none",
+    "linear-gradient(red)",
+    "linear-gradient(red, soup)",
+    "linear-gradient(var(--a) blue, red)",
+    "red, blue",
+  ])
     expect(gradientParts(text)).toBeNull();
 });
 

@@ -88,8 +88,21 @@ describe("rows", () => {
     ["border-radius: 4px 8px", "corners", "4px 8px", "4px 8px"],
     ["outline: thin solid", "outline", "thin solid", "1px solid rgb(0, 0, 0)"],
     ["max-width: 30em", "box-widest", "30em", "480px"],
+    [
+      "background: url(a.png) no-repeat, linear-gradient(red, blue)",
+      "layers-repeat",
+      "no-repeat, repeat",
+      "no-repeat, repeat",
+    ],
   ])("a box with %s has %s %s", (declarations, id, written, computed) => {
     expect(boxOf(`p { ${declarations} }`, id)).toEqual({ written, computed, set: true });
+  });
+
+  test("layers are taken out of their shorthand, and what it makes up is not written", () => {
+    const layers = "background: url(a.png) no-repeat, linear-gradient(red, blue)";
+    expect(boxOf(`p { ${layers} }`, "layers").written).toBe("url(a.png), linear-gradient(red, blue)");
+    expect(boxOf("p { background: #fff }", "layers")).toMatchObject({ written: null, set: false });
+    expect(boxOf("p { background: linear-gradient(red, blue) }", "layers-size").written).toBeNull();
   });
 
   test("sides that nobody set are not set", () => {
