@@ -110,7 +110,8 @@ export {
 } from "./color/gradientText";
 export { leastVeil, type Veil } from "./color/veil";
 export { slipRows, slipSections, type SlipRow } from "./slip/rows";
-export { slipAtOnce, slipTargets, type IdleDeclaration, type Slip, type SlipRowValue } from "./slip/slip";
+export type { IdleDeclaration } from "./slip/idle";
+export { slipAtOnce, slipTargets, type Slip, type SlipRowValue } from "./slip/slip";
 export { selectorReachSteps, type TargetOption } from "./slip/targets";
 export { helpFor, type PropertyHelp } from "./help";
 export * from "./files";

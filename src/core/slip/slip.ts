@@ -1,9 +1,8 @@
 /** Everything about the picked text, as plain data. */
 import type { ElementRef } from "../text/refs";
-import { attributeSource } from "../source/html/attributeSource";
 import type { Conditions } from "../cascade/conditions";
 import type { Ground, Legibility, Verdict } from "../ground/types";
-import { explain, isSetBack, ruleNow, type Explanation } from "../cascade/explain";
+import { explain, isSetBack, type Contender, type Explanation } from "../cascade/explain";
 import { styledPage } from "../cascade/styledPages";
 import { computedValue, fontSizeOf, leadingOf, valueOf, type Style } from "../cascade/style";
 import { type StyledPage } from "../cascade/styles";
@@ -11,12 +10,6 @@ import { cssColor } from "../color/format";
 import type { Target } from "../edits/types";
 import { isPlainSpan } from "../edits/words";
 import { EditError } from "../edits/types";
-import { aliases } from "../cascade/properties";
-import { invalidReason } from "../cascade/declarations";
-import { ignoredMessage } from "../findings";
-import { shorthands } from "../cascade/properties/shorthands";
-import { parseBlock, type Item } from "../source/css/syntax";
-import { positionAt } from "../source/lines";
 import { textFile, type Site } from "../source/site";
 import { isLink } from "../cascade/selectors/states";
 import { specimenOf, type Specimen } from "../text/look";
@@ -24,6 +17,7 @@ import { styleAt } from "../text/pageTexts";
 import { pseudoWords } from "../text/pseudoTexts";
 import { groundFrom, legibilityOn, roleName, shownWords, textStyleKey, type Layouts } from "../text/textStyles";
 import { otherTags } from "../edits/retag";
+import { idleByRow, type IdleDeclaration } from "./idle";
 import { slipRows, type SlipRow } from "./rows";
 import { computedSides, writtenSides } from "./sides";
 import { targetsFor, targetSteps, type TargetOption } from "./targets";
@@ -38,20 +32,6 @@ export interface SlipRowValue extends SlipRow, Omit<Explanation, "property"> {
   note: string | null;
   /** Whether somebody wrote something for it: more than the browser's own sheet, or a shorthand that only leaves it out. */
   set: boolean;
-}
-
-export interface IdleDeclaration {
-  state: "off" | "ignored";
-  /** Why it is ignored, in plain words. */
-  reason: string | null;
-  property: string;
-  value: string;
-  selector: string;
-  path: string;
-  line: number;
-  /** Offset of the declaration in its file, or in the style attribute when `element` is set. */
-  start: number;
-  element: ElementRef | null;
 }
 
 export interface Slip {
@@ -150,9 +130,7 @@ function slipWithout(
     ink: cssColor(ink),
     sizePx: fontSizeOf(style),
     leadingPx: leadingOf(style),
-    rows: slipRows
-      .filter((row) => isOfUse(row, page, style) && !(row.id === "own-ground" && ground.from === element.index))
-      .map((row) => rowValue(site, page, style, row, legibility)),
+    rows: rowValues(site, page, style, legibility),
     link: isInLink(style),
     unjudged,
     least,
@@ -176,34 +154,78 @@ function isOfUse({ axis, longhand }: SlipRow, { faces }: StyledPage, style: Styl
   return axes.some(({ tag }) => (axis === "wdth" ? tag === "wdth" : tag !== "wght" && tag !== "wdth"));
 }
 
-function rowValue(site: Site, page: StyledPage, style: Style, row: SlipRow, { ground }: Legibility): SlipRowValue {
+/** What the rows are told from, worked out once for all of them. */
+interface RowSources {
+  page: StyledPage;
+  style: Style;
+  legibility: Legibility;
+  /** Whose ground the text stands on, as it was seen, and as the styles say where something else was seen. */
+  seenOwner: Style;
+  owner: Style;
+  idle: ReturnType<typeof idleByRow>;
+  explained(style: Style, longhand: string): Explanation;
+}
+
+function rowValues(site: Site, page: StyledPage, style: Style, legibility: Legibility): SlipRowValue[] {
+  const { ground } = legibility;
+  const explanations = new Map<Style, Map<string, Explanation>>();
+  const explained = (of: Style, longhand: string): Explanation => {
+    const own = explanations.get(of) ?? new Map<string, Explanation>();
+    explanations.set(of, own);
+    const result = own.get(longhand) ?? explain(site, page, of, longhand);
+    own.set(longhand, result);
+    return result;
+  };
+  const sources: RowSources = {
+    page,
+    style,
+    legibility,
+    seenOwner: ownerOf(page, style, ground.from),
+    owner: ownerOf(page, style, groundFrom(page, style, ground)),
+    idle: idleByRow(site, page, style),
+    explained,
+  };
+  return slipRows
+    .filter((row) => isOfUse(row, page, style) && !(row.id === "own-ground" && ground.from === style.element.index))
+    .map((row) => rowValue(row, sources));
+}
+
+function rowValue(row: SlipRow, sources: RowSources): SlipRowValue {
+  const { page, style, legibility, explained } = sources;
+  const { ground } = legibility;
   const isGround = row.id === "ground";
-  const owner = ownerOf(page, style, isGround ? ground.from : groundFrom(page, style, ground));
-  const isOfLayers = row.id === "layers" || row.part === "layers";
-  // A gradient or picture is that of the ground, where it has one; else one of its own can be given.
-  const isOfGround = isGround || (isOfLayers && computedValue(owner, "background-image") !== "none");
-  const subject = isOfGround ? owner : style;
-  const all = (row.sides ?? [[row.longhand]]).map(([first, style = first]) => explain(site, page, subject, style!));
+  const subject = subjectOf(row, sources);
+  const all = (row.sides ?? [[row.longhand]]).map(([first, style = first]) => explained(subject, style!));
   // Of several sides the first that somebody set is explained.
   const explanation = all.find(isSet) ?? all[0]!;
   const winner = explanation.contenders.find(({ lost }) => lost === null);
-  const ownTarget: Target | null =
-    isOfGround && subject !== style && winner?.place?.rule != null
-      ? { kind: "rule", path: winner.place.path, start: winner.place.rule }
-      : null;
   const whole = row.property !== row.longhand && winner?.property === row.property ? winner.value : null;
-  const idle = idleDeclarations(site, page, style, row);
+  const idle = sources.idle.get(row.id) ?? [];
+  const owner = subject === style ? null : { page: page.file.path, index: subject.element.index };
   return {
     ...explanation,
     ...row,
     ...shown(subject, row, all, whole),
     ...(isGround ? { computed: cssColor(ground.color) } : {}),
     idle,
-    set: idle.length > 0 || (row.sides?.flat().map((name) => explain(site, page, subject, name)) ?? all).some(isSet),
-    ownTarget,
-    owner: subject === style ? null : { page: page.file.path, index: subject.element.index },
+    set: idle.length > 0 || (row.sides?.flat().map((name) => explained(subject, name)) ?? all).some(isSet),
+    ownTarget: owner && targetOf(winner, owner),
+    owner,
     note: isGround ? groundNote(ground, style, subject) : null,
   };
+}
+
+/** Whose value a row is about: a gradient or picture is that of the ground, where it has one; else one of its own can be given. */
+function subjectOf({ id, part }: SlipRow, { style, seenOwner, owner }: RowSources): Style {
+  if (id === "ground") return seenOwner;
+  const isOfLayers = id === "layers" || part === "layers";
+  return isOfLayers && computedValue(owner, "background-image") !== "none" ? owner : style;
+}
+
+/** Where the value of another element is written: where it stands. */
+function targetOf(winner: Contender | undefined, owner: ElementRef): Target | null {
+  if (winner?.attached) return { kind: "style-attribute", element: owner };
+  return winner?.place?.rule != null ? { kind: "rule", path: winner.place.path, start: winner.place.rule } : null;
 }
 
 /** Whose ground a text stands on; its own where nobody paints one. */
@@ -236,64 +258,4 @@ function groundNote(ground: Ground, style: Style, subject: Style): string | null
     return "Seen as it is painted: a box, a filter, a blend or a shadow that is no background lies there.";
   if (ground.from === null) return "Nothing paints a ground here: this is the browser's own canvas.";
   return subject === style ? null : `It is the ground of ${subject.element.tag}.`;
-}
-
-/** Declarations in the rules of the picked element that would set the row but do nothing. */
-function idleDeclarations(site: Site, page: StyledPage, style: Style, row: SlipRow): IdleDeclaration[] {
-  const idle: IdleDeclaration[] = [];
-  const seen = new Set<unknown>();
-  const consider = (
-    items: readonly Item[],
-    selector: string,
-    path: string,
-    offset: number,
-    element: ElementRef | null,
-    at: number | null,
-  ) => {
-    for (const item of items) {
-      const written = item.kind === "declaration" ? item : null;
-      const declaration = item.kind === "disabled" ? item.declaration : written;
-      if (!declaration || !concerns(declaration.property, row)) continue;
-      const ignored =
-        item.kind === "declaration" && invalidReason(declaration.property, declaration.valueText) !== null;
-      if (item.kind === "declaration" && !ignored) continue;
-      const start = item.start + offset;
-      const text = textFile(site, path)?.text ?? "";
-      idle.push({
-        state: ignored ? "ignored" : "off",
-        reason: ignored ? ignoredMessage(declaration.property, declaration.valueText) : null,
-        property: declaration.property,
-        value: declaration.valueText,
-        selector,
-        path,
-        line: positionAt(text, at ?? start).line,
-        start,
-        element,
-      });
-    }
-  };
-  for (const block of [...style.blocks].reverse()) {
-    if (!block.match) continue;
-    const { sheet, entry } = ruleNow(page, block.match);
-    const { rule } = entry;
-    if (!sheet || seen.has(rule)) continue;
-    seen.add(rule);
-    consider(rule.items, rule.preludeText, sheet.path, sheet.offset, null, null);
-  }
-  const attribute = attributeSource(page.file.text, style.element, "style");
-  if (attribute) {
-    const ref = { page: page.file.path, index: style.element.index };
-    consider(parseBlock(attribute.value), "style attribute", page.file.path, 0, ref, attribute.raw.start);
-  }
-  return idle;
-}
-
-function concerns(property: string, { longhand, property: written, sides }: SlipRow): boolean {
-  const name = aliases[property] ?? property;
-  const own = sides?.flat() ?? [longhand];
-  return (
-    own.includes(name) ||
-    name === written ||
-    (shorthands.get(name)?.longhands.some((one) => own.includes(one)) ?? false)
-  );
 }
