@@ -2,7 +2,7 @@
  * What browsers change about a computed style because of what the element is: form controls with a native look,
  * elements that cannot lack a box, SVG text (CSS Display 3, appendix B; CSS UI 4, 7.2; as Chromium does it).
  */
-import { corners } from "./properties/edges";
+import { corners } from "./properties/sides";
 import type { ElementNode } from "../source/html/document";
 
 /** The style being adjusted, by property name. */

@@ -5,8 +5,8 @@ import {
   absoluteUnit,
   evaluateMath,
   isMath,
+  isRelativeLength,
   measureOf,
-  relativeLengths,
   UnresolvedPercentage,
 } from "../source/css/math";
 import type { Declaration } from "../source/css/syntax";
@@ -218,7 +218,7 @@ function withoutMath(text: string, components: readonly Component[]): string | n
 /** @param percent whether it holds percentages: they count as lengths, or for themselves where nothing else is */
 function measureIn(component: Component, percent: boolean): string | null {
   const unit = (value: number, name: string) =>
-    absoluteUnit(value, name) ?? (relativeLengths.test(name) ? { value, measure: "length" as const } : null);
+    absoluteUnit(value, name) ?? (isRelativeLength(name) ? { value, measure: "length" as const } : null);
   try {
     const alone = percent ? evaluateMath(component, { unit, percentAs: null }) : null;
     const quantity =

@@ -33,15 +33,21 @@ const matrices: Readonly<Record<Vision, readonly [Triple, Triple, Triple]>> = {
   ],
 };
 
-export const matrixOf = (vision: Vision): readonly [Triple, Triple, Triple] => matrices[vision];
+export const matrixOf = (vision: Vision): LightMatrix => matrices[vision];
 
 export const visions = Object.keys(matrices) as Vision[];
 
-/** The colour as seen, in sRGB, clipped to it; alpha stays. */
-export function seenWith(color: Color, vision: Vision): Color {
+/** The colour as seen with fewer cones, in sRGB, clipped to it; alpha stays. */
+export const seenWith = (color: Color, vision: Vision): Color => throughMatrix(color, matrices[vision]);
+
+/** Three rows of three factors, and what is added, on linear-light sRGB. */
+export type LightMatrix = readonly (readonly [red: number, green: number, blue: number, added?: number])[];
+
+/** What becomes of a colour, in sRGB, clipped to it; alpha stays. */
+export function throughMatrix(color: Color, matrix: LightMatrix): Color {
   const linear = solid(convertColor(toGamut(color, "srgb"), "srgb-linear").channels);
-  const mixed = matrices[vision].map((row) =>
-    Math.min(1, Math.max(0, row[0] * linear[0] + row[1] * linear[1] + row[2] * linear[2])),
-  ) as Triple;
+  const mixed = matrix.map(([red, green, blue, added = 0]) =>
+    Math.min(1, Math.max(0, red * linear[0] + green * linear[1] + blue * linear[2] + added)),
+  ) as unknown as Triple;
   return { space: "srgb", channels: toSrgb({ space: "srgb-linear", channels: mixed, alpha: 1 }), alpha: color.alpha };
 }

@@ -1,6 +1,6 @@
 /** What takes a box from where the flow puts it, or changes it on its way to the screen, as far as styles tell. */
 import { declaredText } from "../cascade/declared";
-import { sides } from "../cascade/properties/box";
+import { sides } from "../cascade/properties/sides";
 import { computedValue, valueOf, type Style } from "../cascade/style";
 import { pseudoStyler, type StyledPage } from "../cascade/styles";
 import { backgroundImages, hasBackground } from "./backgrounds";

@@ -1,4 +1,5 @@
 /** What properties do, in plain words. One entry a property; what one starts as and whether it is inherited is computed. */
+import { corners, sides } from "../cascade/properties/sides";
 import { table } from "../source/table";
 
 export interface PropertyWords {
@@ -335,13 +336,13 @@ export const propertyWords: Readonly<Record<string, PropertyWords>> = table({
   },
   "border-width": { what: "How thick a box's edges are. Nothing is seen without a style.", standard: borders },
   ...Object.fromEntries(
-    (["top", "right", "bottom", "left"] as const).map((side) => [
+    sides.map((side) => [
       `border-${side}-style`,
       { what: `How the ${sideWords[side]} edge of a box is drawn. Without a style there is none.`, standard: borders },
     ]),
   ),
   ...Object.fromEntries(
-    ["top-left", "top-right", "bottom-right", "bottom-left"].map((corner) => [
+    corners.map((corner) => [
       `border-${corner}-radius`,
       { what: `How far the ${corner.replace("-", " ")} corner of a box is rounded.`, standard: borders },
     ]),

@@ -1,7 +1,7 @@
 /** The colours of a site: values, what they are used for, which are alike, and the pairs that occur. */
 import { refKey, type ElementRef } from "../text/refs";
 import type { Conditions } from "../cascade/conditions";
-import { sides } from "../cascade/properties/box";
+import { sides } from "../cascade/properties/sides";
 import { spotOf } from "../cascade/explain";
 import { styledPage, type KnownPage } from "../cascade/styledPages";
 import { valueOf, type Style } from "../cascade/style";

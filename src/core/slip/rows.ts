@@ -1,6 +1,7 @@
 /** The sections of the slip and their rows, in the order in which people decide. One entry a row. */
 
-import type { SideNames } from "./sides";
+import { corners, sides } from "../cascade/properties/sides";
+import { sideWords, type SideNames } from "./sides";
 
 export type SlipSection = "face" | "colour" | "lines" | "spacing" | "room";
 
@@ -30,9 +31,6 @@ export interface SlipRow {
   sides?: readonly SideNames[];
 }
 
-const sideNames = ["top", "right", "bottom", "left"] as const;
-const sideLabels = { top: "above", right: "right", bottom: "below", left: "left" } as const;
-
 /** The three longhands of a line. */
 const lineOf = (name: string): SideNames => [`${name}-width`, `${name}-style`, `${name}-color`];
 
@@ -42,9 +40,9 @@ function fourRows(
   names: readonly (readonly [id: string, label: string, property: string, longhands: SideNames])[],
 ): SlipRow[] {
   const explained = (longhands: SideNames) => longhands.find((name) => name.endsWith("-style")) ?? longhands[0]!;
-  const sides = names.map(([, , , longhands]) => longhands);
+  const all = names.map(([, , , longhands]) => longhands);
   return [
-    { ...row, section: "room", longhand: explained(sides[0]!), sides },
+    { ...row, section: "room", longhand: explained(all[0]!), sides: all },
     ...names.map(([id, label, property, longhands]): SlipRow => ({
       id: `${row.id}-${id}`,
       section: "room",
@@ -167,20 +165,15 @@ export const slipRows: readonly SlipRow[] = [
   ]).map((row) => ({ ...row, part: "beside" })),
   ...fourRows(
     { id: "padding", label: "Padding", property: "padding" },
-    sideNames.map((side) => [side, sideLabels[side], `padding-${side}`, [`padding-${side}`]]),
+    sides.map((side) => [side, sideWords[side], `padding-${side}`, [`padding-${side}`]]),
   ),
   ...fourRows(
     { id: "edge", label: "Edge", property: "border" },
-    sideNames.map((side) => [side, sideLabels[side], `border-${side}`, lineOf(`border-${side}`)]),
+    sides.map((side) => [side, sideWords[side], `border-${side}`, lineOf(`border-${side}`)]),
   ),
   ...fourRows(
     { id: "corners", label: "Corners", property: "border-radius" },
-    ["top-left", "top-right", "bottom-right", "bottom-left"].map((corner) => [
-      corner,
-      corner.replace("-", " "),
-      `border-${corner}-radius`,
-      [`border-${corner}-radius`],
-    ]),
+    corners.map((corner) => [corner, corner.replace("-", " "), `border-${corner}-radius`, [`border-${corner}-radius`]]),
   ),
   ...rows("room", [["box-shadow", "Box shadow", "box-shadow"]]),
   {

@@ -1,5 +1,7 @@
 /** What the sides of a box come to together: four values in as few as say the same (CSS Box 4, 4.2). */
 import type { Explanation } from "../cascade/explain";
+import { sides as inOrder } from "../cascade/properties/sides";
+import type { Side } from "../cascade/properties/computed";
 import { computedValue, type Style } from "../cascade/style";
 
 /** The longhands that make one side, or one corner: its width, style and colour, or the one length there is. */
@@ -18,14 +20,19 @@ function sideText(style: Style, names: SideNames): string {
   return names.length > 1 && values.some((value) => value === "none" || value === "hidden") ? "none" : values.join(" ");
 }
 
-const sideWords = ["above", "right", "below", "left"];
+export const sideWords: Readonly<Record<Side, string>> = {
+  top: "above",
+  right: "right",
+  bottom: "below",
+  left: "left",
+};
 
 /** What all sides come to, as it can be written in one; sides that differ as lines do are told one by one. */
 export function computedSides(style: Style, sides: readonly SideNames[]): string {
   const texts = sides.map((names) => sideText(style, names));
   if (texts.length === 1 || texts.every((text) => text === texts[0])) return texts[0]!;
   if (sides[0]!.length === 1) return fewest(texts);
-  return texts.flatMap((text, at) => (text === "none" ? [] : [`${sideWords[at]} ${text}`])).join("; ");
+  return texts.flatMap((text, at) => (text === "none" ? [] : [`${sideWords[inOrder[at]!]} ${text}`])).join("; ");
 }
 
 /** The sides as they are written: the shorthand whole where it alone sets all of them; null where no one value says it. */

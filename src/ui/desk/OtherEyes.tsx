@@ -24,7 +24,7 @@ export function OtherEyes() {
       <filter id={`eyes-${name}`} colorInterpolationFilters="linearRGB" x="0" y="0" width="1" height="1">
         {matrix ? (
           <feColorMatrix
-            values={[...matrix.flatMap(([r, g, b, added]) => [r, g, b, 0, added]), 0, 0, 0, 1, 0].join(" ")}
+            values={[...matrix.flatMap(([r, g, b, added = 0]) => [r, g, b, 0, added]), 0, 0, 0, 1, 0].join(" ")}
           />
         ) : (
           <feGaussianBlur stdDeviation={blur} />

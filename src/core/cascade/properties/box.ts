@@ -13,9 +13,8 @@ import {
   wordOf,
 } from "./kinds";
 import type { Side } from "./computed";
+import { sides } from "./sides";
 import type { ComputeContext, LengthPercentage, Longhand } from "./types";
-
-export const sides: readonly Side[] = ["top", "right", "bottom", "left"];
 
 type Margin = LengthPercentage | "auto";
 

@@ -18,11 +18,10 @@ import {
   wordLonghand,
   wordOf,
 } from "./kinds";
+import { corners } from "./sides";
 import type { LengthPercentage, Longhand } from "./types";
 
 const radiusRules = { percent: true, negative: false };
-
-export const corners = ["top-left", "top-right", "bottom-right", "bottom-left"] as const;
 
 /** Across and down. */
 const radius = (corner: string): Longhand<readonly Component[], readonly LengthPercentage[]> => ({

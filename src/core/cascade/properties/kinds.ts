@@ -6,6 +6,7 @@ import {
   absoluteUnit,
   evaluateMath,
   isMath,
+  isRelativeLength,
   measureOf,
   UnresolvedPercentage,
   type MathEnvironment,
@@ -64,21 +65,13 @@ export function keywords(name: string, inherited: boolean, initial: string, othe
   });
 }
 
-/** Units whose meaning depends on the element or the window. */
-const relativeUnits = new Set(
-  (
-    "em rem ex rex ch rch cap rcap ic ric lh rlh vw vh vi vb vmin vmax svw svh svi svb svmin svmax lvw lvh lvi lvb lvmin lvmax " +
-    "dvw dvh dvi dvb dvmin dvmax cqw cqh cqi cqb cqmin cqmax"
-  ).split(" "),
-);
-
 /** Enough of an environment to tell whether an expression is valid. */
 function checking(
   absolute: (value: number, unit: string) => { value: number; measure: Measure } | null,
   percent: boolean,
 ): MathEnvironment {
   return {
-    unit: (value, unit) => (relativeUnits.has(unit) ? { value, measure: "length" } : absolute(value, unit)),
+    unit: (value, unit) => (isRelativeLength(unit) ? { value, measure: "length" } : absolute(value, unit)),
     percentAs: percent ? "length" : null,
   };
 }
@@ -100,7 +93,7 @@ export function isLength(component: Component | undefined, rules: LengthRules, a
       return rules.percent && (rules.negative || component.value >= 0);
     case "dimension":
       if (!rules.negative && component.value < 0) return false;
-      return relativeUnits.has(component.unit) || absolute(component.value, component.unit)?.measure === "length";
+      return isRelativeLength(component.unit) || absolute(component.value, component.unit)?.measure === "length";
     case "function":
       if (!isMath(component)) return false;
       try {

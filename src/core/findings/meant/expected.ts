@@ -3,6 +3,7 @@ import { lexer } from "css-tree";
 import { keywordsFor } from "../../edits/completion";
 import { invalidReason } from "../../cascade/declarations";
 import { isWide } from "../../cascade/wide";
+import { componentsOf } from "../../source/css/components";
 import { isUnit } from "../../source/css/math";
 
 /** Kinds of values, each with one that tells whether a property takes it. */
@@ -30,11 +31,12 @@ export function showExpected(property: string): string {
   return syntax ? "several parts" : "other values";
 }
 
-/** A number with letters behind it, as CSS reads them together (CSS Syntax 3, 4.3.3). */
-const dimensions = /(?<![\w.#-])[-+]?(?:\d+\.?\d*|\.\d+)([a-z]+)(?![\w(-])/gi;
-
 /** The first number of a value whose unit CSS does not know; null where there is none. */
 export function unknownUnit(value: string): string | null {
-  for (const [whole, unit] of value.matchAll(dimensions)) if (!isUnit(unit!)) return whole;
+  const pending = [...componentsOf(value)];
+  for (let part = pending.shift(); part; part = pending.shift()) {
+    if (part.type === "dimension" && !isUnit(part.unit)) return value.slice(part.start, part.end);
+    if (part.type === "function" || part.type === "block") pending.unshift(...part.args);
+  }
   return null;
 }

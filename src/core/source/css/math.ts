@@ -318,11 +318,18 @@ const absoluteUnits: Record<string, { measure: Measure; factor: number }> = {
 };
 
 /** Units that are lengths of some kind but not the same everywhere (CSS Values 4, 6.1). */
-export const relativeLengths = /^(?:r?(?:em|ex|cap|ch|ic|lh)|[sld]?v(?:w|h|i|b|min|max)|cq(?:w|h|i|b|min|max))$/;
+const relativeLengths = new Set(
+  (
+    "em rem ex rex ch rch cap rcap ic ric lh rlh vw vh vi vb vmin vmax svw svh svi svb svmin svmax lvw lvh lvi lvb lvmin lvmax " +
+    "dvw dvh dvi dvb dvmin dvmax cqw cqh cqi cqb cqmin cqmax"
+  ).split(" "),
+);
 
-/** Whether CSS knows a unit (CSS Values 4, 6 and 7). */
-export const isUnit = (unit: string): boolean =>
-  Object.hasOwn(absoluteUnits, unit.toLowerCase()) || relativeLengths.test(unit.toLowerCase());
+/** Whether a length follows a font, the window or a container. @param unit in small letters */
+export const isRelativeLength = (unit: string): boolean => relativeLengths.has(unit);
+
+/** Whether CSS knows a unit (CSS Values 4, 6 and 7). @param unit in small letters */
+export const isUnit = (unit: string): boolean => Object.hasOwn(absoluteUnits, unit) || relativeLengths.has(unit);
 
 /** Units that mean the same everywhere (CSS Values 4, 6.2 and section 7); null for the others. */
 export function absoluteUnit(amount: number, unit: string): { value: number; measure: Measure } | null {
