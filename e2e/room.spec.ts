@@ -55,7 +55,7 @@ test("a gradient on the body stops tiling, is changed stop by stop, and a veil m
   await openFiles(page, {
     "index.html":
       '<!doctype html><title>Sea</title><link rel="stylesheet" href="a.css"><h1>Sea state</h1><p>Moderate.</p>',
-    "a.css": "body { background: linear-gradient(#8ab, #fff); color: #fff; margin: 20px }",
+    "a.css": "* { box-sizing: border-box } body { background: linear-gradient(#8ab, #fff); color: #fff; margin: 20px }",
   });
   await pickByKeyboard(page, "Sea state");
   await openRow(page, "Gradient or picture");
@@ -65,6 +65,9 @@ test("a gradient on the body stops tiling, is changed stop by stop, and a veil m
   await chapter.getByRole("button", { name: /min-height on html/ }).click();
   await expect.poll(() => html.evaluate((one) => one.getBoundingClientRect().height >= window.innerHeight)).toBe(true);
   await expect(chapter.getByText(/it starts anew/)).toBeHidden();
+  // The root alone is told so, not all that its rules are for.
+  const heading = shownPage(page).getByRole("heading", { name: "Sea state" });
+  expect(await heading.evaluate((one) => getComputedStyle(one).minHeight)).toBe("0px");
 
   const body = shownPage(page).locator("body");
   const image = () => body.evaluate((one) => getComputedStyle(one).backgroundImage);
@@ -73,6 +76,9 @@ test("a gradient on the body stops tiling, is changed stop by stop, and a veil m
   await slip(page).getByRole("button", { name: "Put back" }).first().click();
   await chapter.getByRole("button", { name: /^black, \d+%$/ }).click();
   await expect.poll(image).toMatch(/^linear-gradient\(rgba\(0, 0, 0, 0\.\d+\)/);
+  // Tried again it is no second veil over the first.
+  await chapter.getByRole("button", { name: /^black, \d+%$/ }).click();
+  await expect.poll(async () => (await image()).split("linear-gradient").length).toBe(3);
   await chapter.getByRole("button", { name: "Write it" }).click();
   await expect(slip(page).getByLabel("Contrast", { exact: true })).toHaveText(/^(?:[5-9]|1\d|4\.[5-9])[\d.]* : 1$/);
 });
@@ -87,5 +93,8 @@ test("margins that meet are told: which one counts and which is swallowed", asyn
   await openRow(page, "Room above");
   const note = slip(page).getByRole("group", { name: "Room above", exact: true }).getByRole("note");
   await expect(note).toContainText("they are one of 24 px");
-  await expect(note).toContainText("swallowed: room below h2, 10 px");
+  await expect(note).toContainText("Counts: this one, 24 px. Swallowed: room below h2, 10 px.");
+  await field(page, "Room above").fill("-4px");
+  await field(page, "Room above").press("Enter");
+  await expect(note).toContainText("they are one of 6 px. Counts: room below h2, 10 px. Taken off: this one, −4 px.");
 });

@@ -108,7 +108,7 @@ export {
   type GradientParts,
   type GradientStop,
 } from "./color/gradientText";
-export { leastVeil, type Veil } from "./color/veil";
+export { veilsOver, type Veils } from "./slip/veils";
 export { slipRows, slipSections, type SlipRow } from "./slip/rows";
 export type { IdleDeclaration } from "./slip/idle";
 export { slipAtOnce, slipTargets, type Slip, type SlipRowValue } from "./slip/slip";
@@ -238,4 +238,5 @@ export { ruleHere, type RuleHere } from "./writing/ruleHere";
 export type { WritingOption } from "./writing/types";
 export { withTyped, type Typed } from "./writing/typed";
 export { meetingMargins, type MarginSide, type MeetingMargins } from "./text/collapsing";
-export { eyes, eyesNamed, ratioSeen, type Eyes, type EyesName } from "./color/eyes";
+export { eyes, eyesNamed, type Eyes, type EyesName } from "./color/eyes";
+export { pairsLostTo } from "./palette/lost";

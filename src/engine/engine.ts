@@ -24,6 +24,7 @@ import {
   ignoredMessage,
   inksOn,
   meetingMargins,
+  veilsOver,
   judgeChange,
   judgeSteps,
   layoutNow,
@@ -324,6 +325,8 @@ const answers: Omit<Engine, "started"> = {
     groundsUnder(site, picked, places, conditions, knownLayouts(conditions)),
 
   inks: async (picked, conditions) => inksOn(site, picked, conditions, knownLayouts(conditions)),
+
+  veils: async (picked, conditions) => veilsOver(inksOn(site, picked, conditions, knownLayouts(conditions))),
 
   margins: async ({ page, index }, side, conditions) => meetingMargins(pageOf(site, page, conditions), index, side),
 

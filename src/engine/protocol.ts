@@ -52,6 +52,7 @@ import type {
   Typed,
   Verdict,
   WritingOptions,
+  Veils,
 } from "@/core";
 
 export interface PageSummary {
@@ -206,6 +207,8 @@ export interface Engine {
   grounds(picked: ElementRef, places: readonly ElementRef[], conditions: Conditions): Promise<StandsOn[]>;
   /** The inks that stand on the picked text's ground. */
   inks(picked: ElementRef, conditions: Conditions): Promise<InkThere[]>;
+  /** The weakest veils with which all texts on the picked text's ground can be read. */
+  veils(picked: ElementRef, conditions: Conditions): Promise<Veils>;
   /** The margins that meet with one of the picked text; null where none does, or that is not known. */
   margins(picked: ElementRef, side: MarginSide, conditions: Conditions): Promise<MeetingMargins | null>;
   palette(conditions: Conditions): Promise<Palette>;

@@ -39,7 +39,7 @@ test("with the veil that is found every ink passes on all of the ground, and wit
             ) >= 4.5,
         );
       expect(passes(found?.alpha ?? 1)).toBe(found !== null);
-      if (found && found.alpha > 0) expect(passes(Math.round(found.alpha * 100 - 1) / 100)).toBe(false);
+      if (found && found.alpha! > 0) expect(passes(Math.round(found.alpha! * 100 - 1) / 100)).toBe(false);
     }),
   );
 });

@@ -22,18 +22,11 @@ export interface Veiled {
   ends: readonly Color[];
 }
 
-export interface Veil {
-  /** Of the layer, 0 to 1. */
-  alpha: number;
-  /** The layer, that opaque. */
-  color: Color;
-}
-
 /**
- * The least opacity of a layer of one colour with which all inks are enough everywhere; 0 where they are without one,
+ * A layer of one colour with the least opacity with which all inks are enough everywhere; 0 where they are without one,
  * null where none is enough.
  */
-export function leastVeil(layer: Color, inks: readonly Veiled[]): Veil | null {
+export function leastVeil(layer: Color, inks: readonly Veiled[]): Color | null {
   for (let step = 0; step <= steps; step += 1) {
     const color: Color = { ...layer, alpha: step / steps };
     const isRead = ({ ink, needs, ends }: Veiled) =>
@@ -41,7 +34,7 @@ export function leastVeil(layer: Color, inks: readonly Veiled[]): Veil | null {
         ink,
         ends.map((end) => paintOver(color, end)),
       ) >= needs;
-    if (inks.every(isRead)) return { alpha: step / steps, color };
+    if (inks.every(isRead)) return color;
   }
   return null;
 }

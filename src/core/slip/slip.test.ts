@@ -114,6 +114,19 @@ describe("rows", () => {
     expect(row(pick("foot passengers"), "lines")).toMatchObject({ property: "text-decoration", written: "none" });
   });
 
+  test("what another element has in its style attribute is written there", () => {
+    const from = openSite([
+      { path: "index.html", text: '<body style="background: linear-gradient(red, blue)"><p id="t">x' },
+      { path: "a.css", text: "" },
+    ]);
+    const index = styleOf(from, "t").element.index;
+    const { rows } = slipFor(from, { page: "index.html", index }, defaultConditions);
+    const layers = rows.find(({ id }) => id === "layers")!;
+    const body = { page: "index.html", index: index - 1 };
+    expect(layers).toMatchObject({ owner: body, ownTarget: { kind: "style-attribute", element: body } });
+    expect(layers.written).toBe("linear-gradient(red, blue)");
+  });
+
   test("the ground names what it comes from and writes there", () => {
     const ground = row(pick("Winter sailings"), "ground");
     expect(ground).toMatchObject({

@@ -40,6 +40,24 @@ test.each([
   expect(met(body)).toBe(words);
 });
 
+test("what becomes of each is told: one counts, one is taken off, the others are swallowed", () => {
+  const text = `<!doctype html><title>Margins</title>${h2()}<div style="margin: -3px 0 40px"></div>${p("margin-top: -8px")}`;
+  const site = openSite([{ path: "page.html", text }]);
+  const page = styledPage(site, textFile(site, "page.html")!, defaultConditions);
+  const found = meetingMargins(
+    page,
+    page.styles.findIndex(({ element }) => element.id === "t"),
+    "top",
+  );
+  expect(found!.margins.map(({ px, part }) => [px, part])).toEqual([
+    [10, "swallowed"],
+    [40, "counts"],
+    [-3, "swallowed"],
+    [-8, "taken off"],
+  ]);
+  expect(found!.px).toBe(32);
+});
+
 test("the last in a box meets the box's own below, unless the box has a height", () => {
   const inside = (style: string) => `<div style="margin: 30px 0; ${style}">${p()}</div>x`;
   expect(met(inside(""), "bottom")).toBe("div bottom 30, p bottom 5 = 30");

@@ -12,6 +12,8 @@ export interface MeetingMargin {
   side: MarginSide;
   /** Computed, CSS px. */
   px: number;
+  /** What becomes of it: the largest counts, the least of those below nothing is taken off, the others are swallowed. */
+  part: "counts" | "taken off" | "swallowed";
 }
 
 export interface MeetingMargins {
@@ -34,11 +36,16 @@ export function meetingMargins(page: StyledPage, index: number, side: MarginSide
     const boxes = new Boxes(page);
     if (!boxes.takesPart(style)) return null;
     const found = boxes.meeting(style, side);
-    const margins = found
+    const met = found
       .map(([one, at]) => ({ index: one.element.index, tag: one.element.tag, side: at, px: marginOf(one, at) }))
       .sort((a, b) => a.index - b.index);
-    const amounts = margins.map(({ px }) => px);
-    return { margins, px: Math.max(0, ...amounts) + Math.min(0, ...amounts) };
+    const amounts = met.map(({ px }) => px);
+    const [most, least] = [Math.max(0, ...amounts), Math.min(0, ...amounts)];
+    const counting = met.find(({ px }) => px > 0 && px === most);
+    const taken = met.find(({ px }) => px < 0 && px === least);
+    const partOf = (one: (typeof met)[number]) =>
+      one === counting ? "counts" : one === taken ? "taken off" : "swallowed";
+    return { margins: met.map((one) => ({ ...one, part: partOf(one) })), px: most + least };
   } catch (error) {
     if (error instanceof Untold) return null;
     throw error;

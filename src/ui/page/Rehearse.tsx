@@ -5,8 +5,7 @@ import { useState } from "react";
 import {
   eyes,
   eyesNamed,
-  parseColor,
-  ratioSeen,
+  pairsLostTo,
   rehearsedIn,
   showRatio,
   usualConditions,
@@ -127,13 +126,8 @@ export function Rehearse() {
 /** Pairs of ink and ground that can be read, and cannot with other eyes. */
 function LostToThem({ name }: { name: EyesName }) {
   const palette = usePalette();
-  const other = eyesNamed(name);
-  if (!palette || !other.matrix) return null;
-  const lost = palette.pairs.flatMap((pair) => {
-    const [ink, ...grounds] = [pair.ink, ...(pair.range ?? [pair.ground])].map((css) => parseColor(css)!);
-    const ratio = Math.min(...grounds.map((ground) => ratioSeen(ink!, ground, other)));
-    return pair.passes && ratio < pair.needs ? [{ pair, ratio }] : [];
-  });
+  if (!palette) return null;
+  const lost = pairsLostTo(palette.pairs, eyesNamed(name));
   return (
     <div role="group" aria-label="Lost to them alone">
       <span>

@@ -3,7 +3,7 @@
 import { useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState, type RefObject } from "react";
 import type { PlaceView } from "@/engine/protocol";
 import { frameSandbox, type Shown } from "@/preview/frame";
-import { linesOf } from "@/preview/measure";
+import { boxOf, linesOf } from "@/preview/measure";
 import { shiftWords } from "../shared/numbers";
 import { useRem } from "../shared/rem";
 import { unwaited } from "../shared/unwaited";
@@ -48,7 +48,7 @@ export function Stage({ shown, onShown, look, onLook }: Props) {
   const frame = useRef<HTMLIFrameElement>(null);
   const [sideways, setSideways] = useState(0);
   /** What is drawn over the page follows it when it is scrolled. */
-  const [scrolls, setScrolls] = useState(0);
+  const [, setScrolls] = useState(0);
   const onScroll = useCallback(() => setScrolls((count) => count + 1), []);
   const gutter = useRem()(margin);
   const { width, scale, height } = useWidth(stage, gutter, look);
@@ -68,6 +68,7 @@ export function Stage({ shown, onShown, look, onLook }: Props) {
         to: left + (lines.left + 75 * lines.character) * scale,
       }
     : null;
+  const level = look.beside.length > 0 && shown && places ? levelIn(shown, places, pickedIndex) : null;
   const room = besidesOf({ look, from: gutter + ((width ?? 0) + between) * scale, scale });
   const drawn = { left: gutter, width: width ?? 0, height: height ?? 0, transform: `scale(${scale})` };
 
@@ -150,10 +151,8 @@ export function Stage({ shown, onShown, look, onLook }: Props) {
                 width={one.width}
                 height={height}
                 scale={scale}
-                page={shown?.page ?? null}
-                places={places ?? nowhere}
-                moved={scrolls + (shown?.layout ?? 0)}
-                pickedIndex={pickedIndex}
+                levelIndex={level?.index ?? null}
+                levelTop={level?.top ?? 0}
               />
             ))}
         </div>
@@ -164,7 +163,20 @@ export function Stage({ shown, onShown, look, onLook }: Props) {
   );
 }
 
-const nowhere: readonly PlaceView[] = [];
+/** The text that further widths are brought in line with: the picked one if it is in sight, else the first that begins in sight. */
+function levelIn({ page }: Shown, places: readonly PlaceView[], pickedIndex: number | null) {
+  const height = page.document.defaultView?.innerHeight ?? 0;
+  const topOf = (index: number) => {
+    const top = boxOf(page, index)?.top;
+    return top !== undefined && top >= 0 && top < height ? top : null;
+  };
+  const tried = places.filter(({ pseudo }) => pseudo === null).map(({ index }) => index);
+  for (const index of pickedIndex === null ? tried : [pickedIndex, ...tried]) {
+    const top = topOf(index);
+    if (top !== null) return { index, top };
+  }
+  return null;
+}
 
 /** Where the further widths stand, from the left of the stage, CSS px. @param from - where the first begins */
 function besidesOf({ look, from, scale }: { look: Look; from: number; scale: number }) {

@@ -15,13 +15,13 @@ export const plainLook: Look = { width: null, trueSize: false, beside: [], glass
 /** How many widths are seen at once at most. */
 export const mostWidths = 3;
 
-/** What people try first. */
-export const usualWidths = [360, 600, 800, 1024, 1280, 1600] as const;
-
 /** As widths are asked for: what is held in a hand, on a desk, and between. */
-const asAsked = [360, 1024, 800, 1280, 600, 1600] as const;
+const asAsked = [360, 1024, 800, 1280, 600, 1600];
+
+/** The same, narrowest first. */
+export const usualWidths: readonly number[] = asAsked.toSorted((a, b) => a - b);
 
 /** The width to show beside others: the first that is not much like one of them. @param seen - CSS px */
 export function nextWidth(seen: readonly number[]): number {
-  return asAsked.find((width) => seen.every((one) => Math.abs(Math.log(one / width)) > 0.15)) ?? asAsked[0];
+  return asAsked.find((width) => seen.every((one) => Math.abs(Math.log(one / width)) > 0.15)) ?? asAsked[0]!;
 }

@@ -1,21 +1,23 @@
 "use client";
 
 import { Popover } from "antd";
-import { useRef, type ReactNode } from "react";
+import { useRef, type ReactNode, type Ref } from "react";
 
 /** What can be reached by Tab. */
 const reachable = "a[href], button:not(:disabled), input:not(:disabled), select, textarea, summary, [tabindex='0']";
 
 interface HeldProps {
+  ref: Ref<HTMLDivElement>;
   label: string;
   onClose(): void;
   children: ReactNode;
 }
 
 /** What pops over has the focus while it is there: Escape and Tab past its ends close it. */
-function Held({ label, onClose, children }: HeldProps) {
+function Held({ ref, label, onClose, children }: HeldProps) {
   return (
     <div
+      ref={ref}
       role="dialog"
       aria-label={label}
       tabIndex={-1}
@@ -37,8 +39,7 @@ function Held({ label, onClose, children }: HeldProps) {
 }
 
 /** Puts the focus into what pops over. */
-function enter(content: HTMLElement | null): void {
-  const dialog = content?.querySelector<HTMLElement>("[role='dialog']");
+function enter(dialog: HTMLElement | null): void {
   (dialog?.querySelector<HTMLElement>(reachable) ?? dialog)?.focus({ preventScroll: true });
 }
 
@@ -72,11 +73,9 @@ export function PopOver({ label, open, onOpen, className = "chip", pressed, word
       afterOpenChange={(shows) => shows && enter(content.current)}
       destroyOnHidden
       content={
-        <div ref={content}>
-          <Held label={label} onClose={close}>
-            {children}
-          </Held>
-        </div>
+        <Held ref={content} label={label} onClose={close}>
+          {children}
+        </Held>
       }
     >
       <button
@@ -114,11 +113,9 @@ export function NoteOver({ label, by, className, onPress, onClose, children }: N
       onOpenChange={(shows) => !shows && onClose("left")}
       afterOpenChange={(shows) => shows && by === "press" && enter(content.current)}
       content={
-        <div ref={content}>
-          <Held label={label} onClose={() => onClose("closed")}>
-            {children}
-          </Held>
-        </div>
+        <Held ref={content} label={label} onClose={() => onClose("closed")}>
+          {children}
+        </Held>
       }
     >
       <span className={className} onClick={onPress} />

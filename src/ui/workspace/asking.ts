@@ -25,7 +25,8 @@ export type Question =
   | "sizesAt"
   | "stacks"
   | "styleTable"
-  | "trialContrasts";
+  | "trialContrasts"
+  | "veils";
 
 /** What answers are about. */
 export interface About {

@@ -1,80 +1,84 @@
 "use client";
 
 import { useState } from "react";
-import type { Slip } from "@/core";
+import type { ElementRef, Target, TargetOption } from "@/core";
 import type { ShownPage } from "@/preview/frame";
+import { canvasOf } from "@/preview/canvas";
 import { Problem } from "../../shared/Problem";
 import { unwaited } from "../../shared/unwaited";
 import { useEngine, useWorkspace } from "../../workspace/context";
 
 interface Props {
   page: ShownPage;
-  ground: Slip["ground"];
+  /** The element that has the gradient or picture, and where that is written. */
+  owner: ElementRef;
+  target: Target | null;
 }
 
-/**
- * What becomes of the ground of the root, or of the body where the root has none: it fills the window, but is as large
- * as the root's box, and starts anew where that ends (CSS Backgrounds 3, 2.11.1 and 2.11.2).
- */
-export function CanvasNote({ page, ground }: Props) {
+/** A way to end that a ground starts anew: a declaration, for the root or for the element that has the ground. */
+interface Way {
+  label: string;
+  property: string;
+  value: string;
+  isOfRoot: boolean;
+}
+
+const ways: readonly Way[] = [
+  {
+    label: "Let the page be as high as the window: min-height on html",
+    property: "min-height",
+    value: "100%",
+    isOfRoot: true,
+  },
+  {
+    label: "Hold it to the window while the page scrolls",
+    property: "background-attachment",
+    value: "fixed",
+    isOfRoot: false,
+  },
+  {
+    label: "Let it stand once, and the colour fill the rest",
+    property: "background-repeat",
+    value: "no-repeat",
+    isOfRoot: false,
+  },
+];
+
+/** A rule for the root alone, under no condition: one that is there, else a new one. */
+function targetForRoot(options: readonly TargetOption[]): Target | null {
+  const own = options.find(
+    ({ target, label, condition }) => target.kind === "rule" && condition === null && /^(?:html|:root)$/i.test(label),
+  );
+  const made = options.find(({ target }) => target.kind === "new-rule" && /^html$/i.test(target.selector));
+  return (own ?? made)?.target ?? null;
+}
+
+/** What becomes of the ground of the root or the body: it fills the window, and may start anew in it. */
+export function CanvasNote({ page, owner, target }: Props) {
   const engine = useEngine();
   const write = useWorkspace((state) => state.write);
-  const path = useWorkspace((state) => state.page)!;
   const conditions = useWorkspace((state) => state.conditions);
   const [problem, setProblem] = useState<string | null>(null);
-  const node = ground.from === null ? null : page.nodes[ground.from];
-  const root = page.document.documentElement;
-  const isBody = node === page.document.body && node !== null;
-  if (!node || (!isBody && node !== root)) return null;
-  const view = page.document.defaultView!;
-  const carried = !isBody || view.getComputedStyle(root).backgroundImage === "none";
-  if (!carried) return null;
-  const height = root.getBoundingClientRect().height;
-  const style = view.getComputedStyle(node);
-  const tiles =
-    height < view.innerHeight - 1 && style.backgroundRepeat !== "no-repeat" && style.backgroundAttachment !== "fixed";
-  const rootIndex = page.nodes.indexOf(root);
-  const ways: readonly { label: string; index: number; property: string; value: string }[] = [
-    {
-      label: "Let the page be as high as the window: min-height on html",
-      index: rootIndex,
-      property: "min-height",
-      value: "100%",
-    },
-    {
-      label: "Hold it to the window while the page scrolls",
-      index: ground.from!,
-      property: "background-attachment",
-      value: "fixed",
-    },
-    {
-      label: "Let it stand once, and the colour fill the rest",
-      index: ground.from!,
-      property: "background-repeat",
-      value: "no-repeat",
-    },
-  ];
-  const take = async ({ index, property, value, label }: (typeof ways)[number]) => {
-    const ref = { page: path, index };
-    const targets = (await engine.slip(ref, conditions))?.targets ?? [];
-    const inRules = targets.find(({ target: one }) => one.kind === "rule" || one.kind === "new-rule");
-    const target = (inRules ?? targets[0])?.target;
-    if (!target) return setProblem("There is no rule or sheet to write this to.");
-    const result = await write({ kind: "declare", target, property, value, place: ref }, label);
+  const canvas = canvasOf(page, owner.index);
+  if (!canvas) return null;
+  const take = async ({ property, value, label, isOfRoot }: Way) => {
+    const place = isOfRoot ? { page: owner.page, index: 0 } : owner;
+    const at = isOfRoot ? targetForRoot((await engine.slip(place, conditions))?.targets ?? []) : target;
+    if (!at) return setProblem("There is no rule or sheet to write this to.");
+    const result = await write({ kind: "declare", target: at, property, value, place }, label);
     setProblem(result.problem);
   };
+  const { by, height, window, isAnew } = canvas;
   return (
     <section aria-label="Where it is painted">
       <p className="quiet">
-        {isBody
-          ? "It is the ground of body, and fills the whole window, since html has none of its own."
-          : "It is the ground of html, and fills the whole window."}{" "}
-        A gradient or picture is laid out in the box of html, here {Math.round(height)} px high.
+        It is the ground of {by}, and fills the whole window{by === "body" && ", since html has none of its own"}. A
+        gradient or picture is laid out in the box of html, here {Math.round(height)} px high.
       </p>
-      {tiles && (
+      {isAnew && (
         <>
           <p className="doubtful">
-            ◆ The window is {view.innerHeight} px high: below {Math.round(height)} px it starts anew.
+            ◆ The window is {window} px high: below {Math.round(height)} px it starts anew.
           </p>
           {ways.map((way) => (
             <p key={way.property}>

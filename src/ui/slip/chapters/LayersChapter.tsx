@@ -2,14 +2,11 @@
 
 import { Input } from "antd";
 import {
-  formatColor,
   gradientNames,
   gradientParts,
   gradientText,
   layerTexts,
-  leastVeil,
   parseColor,
-  type Color,
   type GradientParts,
   type GradientStop,
 } from "@/core";
@@ -26,7 +23,7 @@ import styles from "./Chapter.module.css";
 const first = "linear-gradient(to bottom, #ffffff, #dfeaf0)";
 
 /** The gradients and pictures that a ground is painted with, the uppermost first; each is tried on the page as it is changed. */
-export function LayersChapter({ row, slip, draft, shown }: ChapterProps) {
+export function LayersChapter({ row, slip, draft, target, shown }: ChapterProps) {
   const value = draft.value || row.computed;
   const layers = value === "none" ? [] : layerTexts(value);
   const attempt = (next: readonly string[]) => draft.attempt(next.join(", ") || "none");
@@ -65,8 +62,8 @@ export function LayersChapter({ row, slip, draft, shown }: ChapterProps) {
           </>
         )}
       </p>
-      <Veils slip={slip} value={value} onTry={draft.attempt} />
-      {shown && value !== "none" && <CanvasNote page={shown.page} ground={slip.ground} />}
+      <Veils row={row} slip={slip} onTry={draft.attempt} />
+      {shown && value !== "none" && <CanvasNote page={shown.page} owner={row.owner ?? slip.ref} target={target} />}
     </div>
   );
 }
@@ -174,55 +171,36 @@ function placeOf({ places }: GradientStop, at: number, count: number): number {
   return Math.round(percent === undefined ? (at / (count - 1)) * 100 : Number(percent));
 }
 
-const veils: readonly { label: string; color: Color }[] = [
-  { label: "black", color: { space: "srgb", channels: [0, 0, 0], alpha: 1 } },
-  { label: "white", color: { space: "srgb", channels: [1, 1, 1], alpha: 1 } },
-];
-
-interface VeilsProps extends Pick<ChapterProps, "slip"> {
-  value: string;
+interface VeilsProps extends Pick<ChapterProps, "row" | "slip"> {
   onTry(value: string): void;
 }
 
-/** How strong a layer over a ground that varies has to be so that every text on it can be read; the weakest first. */
-function Veils({ slip, value, onTry }: VeilsProps) {
+/** How strong a layer over a ground has to be so that every text on it can be read; the weakest first, over what is written. */
+function Veils({ row, slip, onTry }: VeilsProps) {
   const conditions = useWorkspace((state) => state.conditions);
   const { page, index } = slip.ref;
-  const inks = useAnswered("inks", [{ page, index }, conditions])?.answer;
-  if (!inks?.length || value === "none") return null;
-  const under = inks.map(({ css, needs, ends }) => ({
-    ink: parseColor(css)!,
-    needs,
-    ends: ends.map((end) => parseColor(end)!),
-  }));
-  const places = inks.reduce((sum, one) => sum + one.places.length, 0);
-  const found = veils
-    .map(({ label, color }) => ({ label, veil: leastVeil(color, under) }))
-    .sort((a, b) => (a.veil?.alpha ?? 2) - (b.veil?.alpha ?? 2));
-  if (found[0]!.veil?.alpha === 0)
+  const found = useAnswered("veils", [{ page, index }, conditions])?.answer;
+  const written = row.written ?? row.computed;
+  if (!found?.texts || written === "none") return null;
+  if (found.veils[0]!.alpha === 0)
     return <p className="quiet">Every text on it can be read without a veil, as far as it was seen.</p>;
   return (
     <section aria-label="A veil over it">
       <p>
-        A veil, so that all {plural(places, "text")} on it can be read
+        A veil, so that {found.texts === 1 ? "the text" : `all ${plural(found.texts, "text")}`} on it can be read
         {slip.ground.painted ? ", by what was seen painted" : ""}:
       </p>
-      {found.map(({ label, veil }) =>
-        veil ? (
-          <button key={label} type="button" className="chip" onClick={() => onTry(`${veilText(veil.color)}, ${value}`)}>
-            {label}, {Math.round(veil.alpha * 100)}%
-          </button>
-        ) : (
-          <p key={label} className="quiet">
-            No {label} veil is enough for all of them.
+      {found.veils.map(({ name, alpha, layer }) =>
+        layer === null ? (
+          <p key={name} className="quiet">
+            No {name} veil is enough for all of them.
           </p>
+        ) : (
+          <button key={name} type="button" className="chip" onClick={() => onTry(`${layer}, ${written}`)}>
+            {name}, {Math.round(alpha! * 100)}%
+          </button>
         ),
       )}
     </section>
   );
-}
-
-function veilText(color: Color): string {
-  const text = formatColor(color, "rgb");
-  return `linear-gradient(${text}, ${text})`;
 }

@@ -1,11 +1,15 @@
 "use client";
 
-import { useMemo } from "react";
+import { useEffect, useMemo } from "react";
+import type { MarginSide, MeetingMargins } from "@/core";
 import { linesOf, zeroWidthOf } from "@/preview/measure";
-import { showNumber, showPx } from "../../shared/numbers";
+import { plural, showNumber, showPx } from "../../shared/numbers";
+import { useAnswer } from "../../workspace/answers";
+import { useBench } from "../../workspace/bench";
+import { useWorkspace } from "../../workspace/context";
 import { Trials } from "../Trials";
 import { useSetting } from "../useSetting";
-import { Doubt, Outcomes, Spellings, useShownRoom } from "./parts";
+import { Doubt, Outcomes, Spellings } from "./parts";
 import type { ChapterProps } from "./types";
 import styles from "./Chapter.module.css";
 
@@ -14,6 +18,8 @@ const lines = ["none", "1px solid currentcolor", "3px solid currentcolor", "1px 
 
 /** What people try first, by the row or the row it is part of. */
 const trials: Readonly<Record<string, readonly string[]>> = {
+  above: ["0", "0.5em", "1em", "1.5em", "2em"],
+  below: ["0", "0.25em", "0.5em", "1em", "1.5em"],
   padding: ["0", "0.5em 1em", "1em", "1em 1.5em", "2em"],
   edge: lines,
   corners: ["0", "3px", "0.5em", "1.5em"],
@@ -38,18 +44,19 @@ const notes: Readonly<Record<string, string>> = {
 };
 
 /** Rows whose value is one length, in which it can be spelt otherwise. */
-const isLength = /^(?:left|right|padding-.*|corners-.*|box-.*)$/;
+const isLength = /^(?:above|below|left|right|padding-.*|corners-.*|box-.*)$/;
 
 /** The room in and around a box, its edges and its sizes: shown on the page while the chapter is open. */
 export function RoomChapter({ row, slip, draft, target, places, shown }: ChapterProps) {
   const setting = useSetting(slip, places, row.longhand);
-  useShownRoom(true);
+  useShownRoom();
   if (!setting) return null;
   const { size, root, leading } = setting;
   const px = /^-?[\d.]+px$/.test(row.computed) ? Number.parseFloat(row.computed) : null;
   const line = leading ?? size * 1.2;
   const own = trials[row.id] ?? trials[row.part ?? ""] ?? lengths;
   const proposed = row.part && !row.sides ? lengths : own;
+  const meets = { above: "top", below: "bottom" }[row.id] as MarginSide | undefined;
   return (
     <div className={styles.chapter}>
       {isLength.test(row.id) && px !== null && px !== 0 && (
@@ -69,12 +76,14 @@ export function RoomChapter({ row, slip, draft, target, places, shown }: Chapter
           </p>
         </>
       )}
+      {meets && <Meeting slip={slip} side={meets} />}
       {row.id === "box-widest" && <LineLengths {...{ slip, draft, shown, root }} />}
       <Trials
         row={row}
         slip={slip}
         draft={draft}
         target={target}
+        side={row.id === "above" ? "before" : "after"}
         proposed={[...new Set([row.written ?? row.computed, ...proposed])].slice(0, 5)}
         figures={(one) => {
           const amount = /^(-?[\d.]+)(em|rem)$/.exec(one);
@@ -87,6 +96,43 @@ export function RoomChapter({ row, slip, draft, target, places, shown }: Chapter
         <Doubt>At {showPx(px)} px the box does not grow with its text: at twice the size words fall out of it.</Doubt>
       )}
       <Outcomes setting={setting} />
+    </div>
+  );
+}
+
+/** Shows on the page how much room there is, while the chapter is open. */
+function useShownRoom(): void {
+  const { showRoom } = useBench();
+  useEffect(() => showRoom(), [showRoom]);
+}
+
+const room = { top: "room above", bottom: "room below" } as const;
+
+/** Margins that meet and are one: what becomes of each, and what would keep them apart (CSS 2.2, 8.3.1). */
+function Meeting({ slip, side }: { slip: ChapterProps["slip"]; side: MarginSide }) {
+  const conditions = useWorkspace((state) => state.conditions);
+  const { page, index } = slip.ref;
+  const found = useAnswer("margins", { page, index }, side, conditions);
+  if (!found || found.margins.length < 2) return null;
+  const { margins, px } = found;
+  const told = (part: MeetingMargins["margins"][number]["part"]) =>
+    margins
+      .filter((one) => one.part === part)
+      .map((one) => {
+        const isOwn = one.index === index && one.side === side;
+        return `${isOwn ? "this one" : `${room[one.side]} ${one.tag}`}, ${showPx(one.px)} px`;
+      });
+  const parts = (["counts", "taken off", "swallowed"] as const).flatMap((part) => {
+    const list = told(part);
+    return list.length ? [`${part}: ${list.join("; ")}`] : [];
+  });
+  return (
+    <div className="quiet" role="note">
+      <p>
+        It meets {plural(margins.length - 1, "other margin")} here, and they are one of {showPx(px)} px.{" "}
+        {parts.map((one) => one[0]!.toUpperCase() + one.slice(1)).join(". ")}.
+      </p>
+      <p>An edge, a padding or a line of text between them would keep each.</p>
     </div>
   );
 }

@@ -14,8 +14,9 @@ import { StackChapter } from "./StackChapter";
 import { WeightChapter } from "./WeightChapter";
 import type { ChapterProps } from "./types";
 
-/** Room above and below have a chapter of their own. */
-const isRoom = ({ id, section }: SlipRow) => section === "room" && id !== "above" && id !== "below";
+/** The rows that one chapter serves, each by its id. */
+const all = (Chapter: ComponentType<ChapterProps>, isServed: (row: SlipRow) => boolean) =>
+  Object.fromEntries(slipRows.filter(isServed).map(({ id }) => [id, Chapter]));
 
 /** The chapters by the row that opens them. A new chapter is a file and a line here. */
 export const chapters: Readonly<Record<string, ComponentType<ChapterProps>>> = {
@@ -41,17 +42,15 @@ export const chapters: Readonly<Record<string, ComponentType<ChapterProps>>> = {
   breaks: PlainChapter,
   wrapping: PlainChapter,
   overflow: PlainChapter,
-  above: SpacingChapter,
-  below: SpacingChapter,
   lines: LinesChapter,
   offset: SpacingChapter,
   position: SpacingChapter,
   skip: SpacingChapter,
   shadow: ShadowChapter,
   opacity: ShadowChapter,
-  ...Object.fromEntries(slipRows.filter(isRoom).map(({ id }) => [id, RoomChapter])),
+  ...all(RoomChapter, ({ section }) => section === "room"),
   layers: LayersChapter,
-  ...Object.fromEntries(slipRows.filter(({ part }) => part === "layers").map(({ id }) => [id, PlainChapter])),
+  ...all(PlainChapter, ({ part }) => part === "layers"),
   "own-ground": ColorChapter,
   ink: ColorChapter,
   ground: ColorChapter,

@@ -1,9 +1,7 @@
 "use client";
 
-import { useEffect } from "react";
 import type { Setting } from "@/core";
 import { plural } from "../../shared/numbers";
-import { useBench } from "../../workspace/bench";
 import type { Draft } from "../useDraft";
 import styles from "./Chapter.module.css";
 import { unwaited } from "../../shared/unwaited";
@@ -54,10 +52,4 @@ export function Doubt({ children, label, onMend }: { children: React.ReactNode; 
       )}
     </p>
   );
-}
-
-/** Shows on the page how much room the picked box has, while a chapter about it is open. */
-export function useShownRoom(isAbout: boolean): void {
-  const { showRoom } = useBench();
-  useEffect(() => (isAbout ? showRoom() : undefined), [isAbout, showRoom]);
 }
