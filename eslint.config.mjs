@@ -27,6 +27,7 @@ const coreFloors = [
   "help",
   "edits",
   "palette",
+  "drafts",
   "tables",
   "findings",
   "slip",

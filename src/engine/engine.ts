@@ -10,7 +10,14 @@ import {
   completions,
   conditionsUnder,
   definedProperties,
+  asksFor,
   differingSteps,
+  draftedSite,
+  draftKindNames,
+  draftSteps,
+  provenUnder,
+  writeDraft,
+  writePaper,
   EditError,
   editsOn,
   facesOfPage,
@@ -101,6 +108,7 @@ import type {
   SiteColor,
   SiteFont,
   SiteSummary,
+  WrittenFiles,
 } from "./protocol";
 
 let site: Site = siteOf([]);
@@ -111,6 +119,7 @@ const latest = {
   allRight: 0,
   attributeGroups: 0,
   differences: 0,
+  draft: 0,
   find: 0,
   reach: 0,
   selectors: 0,
@@ -291,6 +300,11 @@ function changesOf(make: () => TextChange[]): { changes: TextChange[]; problem: 
   return { changes: made ?? [], problem };
 }
 
+function filesOf(make: () => { changes: TextChange[]; files: FileChange[] }): WrittenFiles {
+  const { made, problem } = attempt(make);
+  return { changes: made?.changes ?? [], files: made?.files ?? [], problem };
+}
+
 /** What the interface asks; all but `started`, which is the worker's own. */
 const answers: Omit<Engine, "started"> = {
   warm: async (files) => {
@@ -351,7 +365,8 @@ const answers: Omit<Engine, "started"> = {
     return { edits: made ?? [], problem };
   },
 
-  variant: async (path, changes, conditions) => viewFor(changeSite(site, changes), path, conditions, false),
+  variant: async (path, changes, conditions, files = []) =>
+    viewFor(changeSite(withFiles(site, files), changes), path, conditions, false),
 
   combine: async (edits) => changesOf(() => combine(site, edits)),
 
@@ -370,11 +385,21 @@ const answers: Omit<Engine, "started"> = {
   outline: async (path) => (await turns.inSlices(sheetOutlineSteps(site, path), () => true))!,
 
   planSheets: async (edit) => {
-    const { made, problem } = attempt(() =>
+    return filesOf(() =>
       "sheet" in edit ? planSheetEdit(site, edit) : { changes: planRuleEdit(site, edit), files: [] },
     );
-    return { changes: made?.changes ?? [], files: made?.files ?? [], problem };
   },
+
+  asked: async () => draftKindNames.filter((kind) => asksFor(site, kind)),
+
+  draft: async (asked, conditions) =>
+    turns.inSlices(draftSteps(site, conditions, knownLayouts(conditions), asked), asLatest("draft")),
+
+  writeDraft: async (draft, writing) => filesOf(() => writeDraft(site, draft, definedProperties(site), writing)),
+
+  writePaper: async (asked, conditions) => filesOf(() => writePaper(site, conditions, asked)),
+
+  draftView: async (draft, path, conditions) => viewFor(draftedSite(site, draft), path, conditions, false),
 
   attributeGroups: async (page, sheet) =>
     turns.inSlices(attributeGroupSteps(site, page, sheet), asLatest("attributeGroups")),
@@ -384,9 +409,15 @@ const answers: Omit<Engine, "started"> = {
     return { changes, outline: outlineAfter(site, changes), problem };
   },
 
-  differences: async (changes, files, conditions) =>
+  differences: async (changes, files, conditions, except = null) =>
     turns.inSlices(
-      differingSteps(site, changeSite(withFiles(site, files), changes), changes, conditions),
+      differingSteps(
+        site,
+        changeSite(withFiles(site, files), changes),
+        changes,
+        conditions,
+        provenUnder(conditions, except),
+      ),
       asLatest("differences"),
     ),
 

@@ -7,6 +7,10 @@ import type {
   ColorSpot,
   Conditions,
   Differing,
+  Draft,
+  DraftAsked,
+  DraftKindName,
+  DraftWriting,
   Edit,
   ElementRef,
   FileChange,
@@ -24,6 +28,7 @@ import type {
   OutlineChange,
   Override,
   PageLayout,
+  PaperAsked,
   PageStress,
   Palette,
   PictureLook,
@@ -174,6 +179,13 @@ export interface WrittenHere {
   help: PropertyHelp | null;
 }
 
+/** Changes with the files that are put in and taken out before, or why there are none. */
+export interface WrittenFiles {
+  changes: TextChange[];
+  files: FileChange[];
+  problem: string | null;
+}
+
 /** A colour where it stands. */
 export interface SourceColor {
   start: number;
@@ -212,14 +224,22 @@ export interface Engine {
   /** The margins that meet with one of the picked text; null where none does, or that is not known. */
   margins(picked: ElementRef, side: MarginSide, conditions: Conditions): Promise<MeetingMargins | null>;
   palette(conditions: Conditions): Promise<Palette>;
+  /** What readers wish for that the site asks already. */
+  asked(): Promise<DraftKindName[]>;
+  /** A scheme for readers who wish for it; null where another was asked for meanwhile. */
+  draft(asked: DraftAsked, conditions: Conditions): Promise<Draft | null>;
+  /** A draft as text; the problem when it cannot be written so. */
+  writeDraft(draft: Draft, writing: DraftWriting): Promise<WrittenFiles>;
+  /** How the site comes out on paper, as text; the problem when it cannot be written so. */
+  writePaper(asked: PaperAsked, conditions: Conditions): Promise<WrittenFiles>;
+  /** A page as a draft has it. */
+  draftView(draft: Draft, path: string, conditions: Conditions): Promise<PageView>;
   stacks(conditions: Conditions): Promise<StackUse[]>;
   sheets(): Promise<SheetTable>;
   /** The rules of a sheet, or of those that a page embeds. */
   outline(path: string): Promise<OutlinePart[]>;
   /** What something done to the sheets of the site changes; the problem when it cannot be done. */
-  planSheets(
-    edit: SheetEdit | RuleEdit,
-  ): Promise<{ changes: TextChange[]; files: FileChange[]; problem: string | null }>;
+  planSheets(edit: SheetEdit | RuleEdit): Promise<WrittenFiles>;
   /** The style attributes of a page as they would be gathered into a sheet; null where another page's were asked for meanwhile. */
   attributeGroups(page: string, sheet: string): Promise<AttributeGroup[] | null>;
   /** Another tag for an element, or for all with the same tag, id and classes; with what it does to the headings of the page; the problem when one cannot be that. */
@@ -228,11 +248,16 @@ export interface Engine {
     to: string,
     all: boolean,
   ): Promise<{ changes: TextChange[]; outline: OutlineChange | null; problem: string | null }>;
-  /** Texts that come out differently with changes, and files put in and taken out before, whatever a reader brings about; null where others were asked about meanwhile. */
+  /**
+   * Texts that come out differently with changes, and files put in and taken out before, whatever a reader brings about;
+   * null where others were asked about meanwhile.
+   * @param except readers who wish for this are left out
+   */
   differences(
     changes: readonly TextChange[],
     files: readonly FileChange[],
     conditions: Conditions,
+    except?: DraftKindName | null,
   ): Promise<Differing | null>;
   /** A fallback with the measures of a stack's first member, from a local face. */
   matchFallback(
@@ -267,8 +292,8 @@ export interface Engine {
     texts: readonly { ref: ElementRef; declarations: readonly (readonly [property: string, value: string])[] }[],
     conditions: Conditions,
   ): Promise<{ edits: Edit[]; problem: string | null }>;
-  /** A page as it would look with changes and under other conditions, to be measured out of sight. */
-  variant(path: string, changes: TextChange[], conditions: Conditions): Promise<PageView>;
+  /** A page as it would look with changes, and files put in and taken out before, and under other conditions, to be looked at apart. */
+  variant(path: string, changes: TextChange[], conditions: Conditions, files?: FileChange[]): Promise<PageView>;
   /** Several edits as one; the problem when one of them cannot be made. */
   combine(edits: Edit[]): Promise<{ changes: TextChange[]; problem: string | null }>;
   /** Sizes of texts at several widths of the window, px, a list a text. */

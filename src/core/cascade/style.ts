@@ -60,9 +60,9 @@ export function valueOf<Name extends ReadLonghand>(style: Style, name: Name): Co
   return style.shared.values[longhandIndex.get(name)!] as ComputedValues[Name];
 }
 
-/** Whether all computed values of two styles are equal. */
+/** Whether all computed values of two styles are equal; of `color-scheme`, the scheme that it comes to. */
 export function sameValues(a: Style, b: Style): boolean {
-  return isSame(a, b, compared, everyLonghand);
+  return a.shared.scheme === b.shared.scheme && isSame(a, b, compared, everyLonghand);
 }
 
 /** Whether two boxes are equal in what lies under, or moves, the texts in them, whatever those inherit. */
@@ -90,7 +90,7 @@ const comparedBoxes: Comparisons = new PairMap();
 
 /** What others are told by as text: colours by the ink, lengths by the size. They come first. */
 const referredTo = ["color", "font-size", "line-height"].map((name) => longhandIndex.get(name)!);
-const everyLonghand = [...referredTo, ...longhands.keys()];
+const everyLonghand = [...referredTo, ...longhands.keys()].filter((at) => longhands[at]!.name !== "color-scheme");
 const boxLonghands = [...longhands.keys()].filter((at) => {
   const { name, inherited } = longhands[at]!;
   return !inherited && !/^border-.*-color$/.test(name);

@@ -38,17 +38,21 @@ export interface Differing {
 /** So many texts that come out differently are told of. */
 const toldOf = 5;
 
-/** Texts that come out differently with changes, whatever a reader brings about, and how; in steps, a page or a text each. */
+/**
+ * Texts that come out differently with changes, whatever a reader brings about, and how; in steps, a page or a text each.
+ * @param all what it is looked at under
+ */
 export function* differingSteps(
   before: Site,
   after: Site,
   changes: readonly TextChange[],
   conditions: Conditions,
+  all: readonly Conditions[] = provenUnder(conditions),
 ): Generator<void, Differing> {
-  const places = yield* differenceSteps(before, after, changes, conditions);
+  const places = yield* differenceSteps(before, after, changes, conditions, false, all);
   const told: Difference[] = [];
   for (const ref of places.slice(0, toldOf)) {
-    const difference = differenceOf(before, after, ref, changes, conditions);
+    const difference = differenceOf(before, after, ref, changes, conditions, all);
     if (difference) told.push(difference);
     yield;
   }
@@ -62,11 +66,12 @@ function differenceOf(
   ref: ElementRef,
   changes: readonly TextChange[],
   conditions: Conditions,
+  all: readonly Conditions[],
 ): Difference | null {
   const [old, now] = [textFile(before, ref.page), textFile(after, ref.page)];
   if (!old || !now) return null;
   const own = changes.filter(({ path }) => path === ref.page);
-  for (const under of provenUnder(conditions)) {
+  for (const under of all) {
     const [was, is] = [styledPage(before, old, under), styledPage(after, now, under)];
     const earlier = styleBefore(was, is, own);
     for (let style = styleAt(is, ref); style; style = style.parent) {

@@ -12,12 +12,18 @@ const widths = [360, 800, 1280];
 /** States in which links and controls are looked at, beside at rest. */
 const states = ["hover", "focus", "focus-visible", "active", "visited"];
 
-/** Both schemes at several widths, and every state of links and controls at the width that is asked for. */
-export function provenUnder(conditions: Conditions): Conditions[] {
-  const all = (["light", "dark"] as const).flatMap((scheme) =>
+/**
+ * Both schemes at several widths, and every state of links and controls at the width that is asked for.
+ * @param except a wish of readers: those who have it are left out
+ */
+export function provenUnder(conditions: Conditions, except: "dark" | "contrast" | null = null): Conditions[] {
+  if (except === "contrast") return provenUnder({ ...conditions, contrast: "no-preference" });
+  const schemes = except === "dark" ? (["light"] as const) : (["light", "dark"] as const);
+  const all = schemes.flatMap((scheme) =>
     [...new Set([conditions.width, ...widths])].map((width) => ({ ...conditions, scheme, width })),
   );
-  const inStates = states.map((state) => ({ ...conditions, forced: {}, forcedEverywhere: [state] }));
+  const asked: Conditions = except === "dark" ? { ...conditions, scheme: "light" } : conditions;
+  const inStates = states.map((state) => ({ ...asked, forced: {}, forcedEverywhere: [state] }));
   return [...new Map([...all, ...inStates].map((one) => [conditionsKey(one), one])).values()];
 }
 
@@ -25,6 +31,7 @@ export function provenUnder(conditions: Conditions): Conditions[] {
  * The texts that come out differently once changes are made, whatever the reader brings about (`provenUnder`), in
  * steps, a page each; the first condition under which any does ends it where only that counts.
  * @param first whether one that differs is enough to know
+ * @param all what it is looked at under
  */
 export function* differenceSteps(
   before: Site,
@@ -32,9 +39,10 @@ export function* differenceSteps(
   changes: readonly TextChange[],
   conditions: Conditions,
   first = false,
+  all: readonly Conditions[] = provenUnder(conditions),
 ): Generator<void, ElementRef[]> {
   const places = new Map<string, ElementRef>();
-  for (const under of provenUnder(conditions)) {
+  for (const under of all) {
     const reach = yield* reachSteps(before, after, changes, under, null);
     for (const place of reach.places) places.set(refKey(place), place);
     // Only so many versions of a page are kept, those asked for last: that which is shown has to stay among them.

@@ -17,7 +17,8 @@ export function layoutNow(layout: PageLayout, then: StyledPage | undefined, now:
   return made;
 }
 
-function unpainted(layout: PageLayout): PageLayout {
+/** Without anything that was painted: what lies where, to be reckoned with other colours. */
+export function unpainted(layout: PageLayout): PageLayout {
   return Object.fromEntries(Object.entries(layout).map(([id, place]) => [id, { ...place, painted: null }]));
 }
 

@@ -52,8 +52,8 @@ const shades: readonly [below: number, word: string][] = [
   [Infinity, "pale"],
 ];
 
-/** @param hue in degrees */
-function wordFor(lightness: number, chroma: number, hue: number): string {
+/** What a colour is called: "blue", "grey". @param hue in degrees */
+export function hueWord(lightness: number, chroma: number, hue: number): string {
   if (lightness > 0.99) return "white";
   if (lightness < 0.01) return "black";
   return chroma < 0.018 ? "grey" : hues.find(([upTo]) => hue <= upTo)![1];
@@ -65,14 +65,15 @@ export function proposedNames(value: string, roles: readonly string[], taken: Re
   if (!color) return [];
   const [lightness, chroma, hue] = oklch(color);
   const shade = shades.find(([below]) => lightness < below)![1];
-  const word = wordFor(lightness, chroma, hue);
+  const word = hueWord(lightness, chroma, hue);
   const plain = word === "white" || word === "black" ? word : `${shade}-${word}`;
   const role = roles.find((one) => one === "ink" || one === "ground" || one === "edge" || one === "line");
   const proposals = [plain, ...(role ? [`${word}-${role}`, `${role}`] : []), nearestName(color).name];
-  return [...new Set(proposals.map((name) => free(`--${name}`, taken)))];
+  return [...new Set(proposals.map((name) => freeName(`--${name}`, taken)))];
 }
 
-function free(name: string, taken: ReadonlySet<string>): string {
+/** A name, or with a number behind it where it is taken. */
+export function freeName(name: string, taken: ReadonlySet<string>): string {
   if (!taken.has(name)) return name;
   for (let number = 2; ; number += 1) if (!taken.has(`${name}-${number}`)) return `${name}-${number}`;
 }
@@ -151,7 +152,8 @@ export function commonSheet(
   return sheet;
 }
 
-function rootRule({ items }: SheetText) {
+/** The first rule of a sheet for the root alone. */
+export function rootRule({ items }: SheetText) {
   return items.find((item) => item.kind === "style" && /^(?::root|html)$/i.test(item.preludeText.trim()));
 }
 
@@ -179,12 +181,12 @@ function definition(sheet: SheetText, name: string, value: string): TextChange[]
  * the sheet is.
  */
 export function atSheetStart(
-  { file, text, offset, items }: SheetText,
+  sheet: SheetText,
   prelude: string,
   declarations: readonly (readonly [property: string, value: string])[],
 ): TextChange {
-  const before = items.findLast((item) => item.kind === "at" && ["charset", "import", "namespace"].includes(item.name));
-  const at = offset + (before?.end ?? 0);
+  const { file, text } = sheet;
+  const { at, before } = sheetStart(sheet);
   if (isMinified(text)) {
     const insert = `${prelude}{${declarations.map(([property, value]) => `${property}:${value}`).join(";")}}`;
     return { path: file.path, start: at, end: at, insert };
@@ -194,4 +196,10 @@ export function atSheetStart(
   const own = `${prelude} {${newline}${lines}}`;
   const insert = before ? `${newline}${newline}${own}` : `${own}${newline}${newline}`;
   return { path: file.path, start: at, end: at, insert };
+}
+
+/** Where the first rule of a sheet can stand, an offset of the file, and what has to stand before it. */
+export function sheetStart({ offset, items }: SheetText) {
+  const before = items.findLast((item) => item.kind === "at" && ["charset", "import", "namespace"].includes(item.name));
+  return { at: offset + (before?.end ?? 0), before };
 }

@@ -12,6 +12,8 @@ export interface ReferenceSpot {
   declaration: number;
   /** Whether it stands in a gradient that names no space to mix in. */
   inGradient: boolean;
+  /** Where the name stands, offsets of the file; null in a style attribute with character references. */
+  at: { start: number; end: number } | null;
 }
 
 const known = new WeakMap<TextFile, ReferenceSpot[]>();
@@ -27,21 +29,36 @@ export function referenceSpots(site: Site): ReferenceSpot[] {
 
 function spotsIn(site: Site, file: TextFile): ReferenceSpot[] {
   const spots: ReferenceSpot[] = [];
-  for (const { declaration, offset } of declarationsOfFile(site, file)) {
-    const { property, valueText, start } = declaration;
+  for (const { declaration, offset, exact } of declarationsOfFile(site, file)) {
+    const { property, valueText, start, value } = declaration;
     if (!valueText.includes("var(")) continue;
-    for (const found of referencesOf(componentsOf(valueText), false))
-      spots.push({ ...found, property, path: file.path, declaration: offset + start });
+    const from = offset + value.start;
+    for (const { name, inGradient, at } of referencesOf(componentsOf(valueText), false))
+      spots.push({
+        name,
+        inGradient,
+        property,
+        path: file.path,
+        declaration: offset + start,
+        at: exact ? { start: from + at.start, end: from + at.end } : null,
+      });
   }
   return spots;
 }
 
-function referencesOf(components: readonly Component[], inGradient: boolean): { name: string; inGradient: boolean }[] {
-  return components.flatMap((component) => {
+interface Reference {
+  name: string;
+  inGradient: boolean;
+  at: { start: number; end: number };
+}
+
+function referencesOf(components: readonly Component[], inGradient: boolean): Reference[] {
+  return components.flatMap((component): Reference[] => {
     if (component.type !== "function" && component.type !== "block") return [];
+    const [first] = component.args;
     const own =
-      component.type === "function" && component.name === "var" && component.args[0]?.type === "ident"
-        ? [{ name: component.args[0].name, inGradient }]
+      component.type === "function" && component.name === "var" && first?.type === "ident"
+        ? [{ name: first.name, inGradient, at: { start: first.start, end: first.end } }]
         : [];
     return [
       ...own,

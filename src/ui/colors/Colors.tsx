@@ -16,8 +16,16 @@ import { PairGrid } from "./PairGrid";
 import { PairPanel } from "./PairPanel";
 import { Properties } from "./Properties";
 import { RewriteMenu } from "./RewriteMenu";
+import { Schemes } from "./Schemes";
 import { ValueList } from "./ValueList";
 import { ValuePanel } from "./ValuePanel";
+
+type Aspect = "values" | "schemes";
+
+const aspects = [
+  { value: "values", label: "Values" },
+  { value: "schemes", label: "Schemes" },
+];
 
 type Part = "pairs" | "properties" | "converter" | "charts";
 
@@ -34,6 +42,7 @@ export function Colors() {
   const [current, setCurrent] = useState<string | null>(null);
   const [selected, setSelected] = useState<ReadonlySet<string>>(new Set());
   const [pair, setPair] = useState<PalettePair | null>(null);
+  const [aspect, setAspect] = useState<Aspect>("values");
   const [part, setPart] = useState<Part>("pairs");
   const [within, setWithin] = useState(usualTwinDistance);
   const [proposal, setProposal] = useState<Proposal | null>(null);
@@ -60,47 +69,62 @@ export function Colors() {
             {chosen.length > 0 && `${plural(chosen.length, "value")} selected.`}
           </span>
           <Space />
-          <RewriteMenu values={picked} all={chosen.length === 0} onPropose={setProposal} />
-          <button type="button" className="chip" disabled={!value} onClick={() => setNaming(true)}>
-            Name as custom property
-          </button>
+          <Segmented
+            value={aspect}
+            options={aspects}
+            onChange={(next) => setAspect(next as Aspect)}
+            aria-label="What of the colours"
+          />
+          {aspect === "values" && (
+            <>
+              <RewriteMenu values={picked} all={chosen.length === 0} onPropose={setProposal} />
+              <button type="button" className="chip" disabled={!value} onClick={() => setNaming(true)}>
+                Name as custom property
+              </button>
+            </>
+          )}
         </>
       }
     >
-      <ValueList
-        values={values}
-        current={value?.value ?? null}
-        selected={selected}
-        within={within}
-        onCurrent={(next) => {
-          setCurrent(next);
-          setPair(null);
-        }}
-        onSelected={setSelected}
-        onWithin={setWithin}
-        onPropose={setProposal}
-      />
-      <div className={styles.right}>
-        <Segmented
-          value={part}
-          options={parts}
-          onChange={(next) => setPart(next as Part)}
-          aria-label="Part of the view"
-        />
-        {part === "pairs" && (
-          <>
-            <PairGrid pairs={palette.pairs} word={word} current={pair} onCurrent={setPair} />
-            {pair ? (
-              <PairPanel pair={pair} palette={palette} onPropose={setProposal} />
-            ) : (
-              value && <ValuePanel value={value} onPropose={setProposal} />
+      {aspect === "schemes" && <Schemes />}
+      {aspect === "values" && (
+        <>
+          <ValueList
+            values={values}
+            current={value?.value ?? null}
+            selected={selected}
+            within={within}
+            onCurrent={(next) => {
+              setCurrent(next);
+              setPair(null);
+            }}
+            onSelected={setSelected}
+            onWithin={setWithin}
+            onPropose={setProposal}
+          />
+          <div className={styles.right}>
+            <Segmented
+              value={part}
+              options={parts}
+              onChange={(next) => setPart(next as Part)}
+              aria-label="Part of the view"
+            />
+            {part === "pairs" && (
+              <>
+                <PairGrid pairs={palette.pairs} word={word} current={pair} onCurrent={setPair} />
+                {pair ? (
+                  <PairPanel pair={pair} palette={palette} onPropose={setProposal} />
+                ) : (
+                  value && <ValuePanel value={value} onPropose={setProposal} />
+                )}
+              </>
             )}
-          </>
-        )}
-        {part === "properties" && <Properties palette={palette} onCurrent={setCurrent} />}
-        {part === "converter" && <Converter />}
-        {part === "charts" && <Charts values={values} />}
-      </div>
+            {part === "properties" && <Properties palette={palette} onCurrent={setCurrent} />}
+            {part === "converter" && <Converter />}
+            {part === "charts" && <Charts values={values} />}
+          </div>
+        </>
+      )}
       <Naming
         open={naming}
         values={chosen.length || !value ? chosen : [value]}

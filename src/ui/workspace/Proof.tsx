@@ -1,7 +1,7 @@
 "use client";
 
 import { useEffect, useState } from "react";
-import { refKey, type Differing, type FileChange, type TextChange } from "@/core";
+import { refKey, type Differing, type DraftKindName, type FileChange, type TextChange } from "@/core";
 import { plural } from "../shared/numbers";
 import { unwaited } from "../shared/unwaited";
 import { useEngine, useWorkspace } from "./context";
@@ -10,29 +10,45 @@ import styles from "./NewSheet.module.css";
 /** So many places that come out differently are named. */
 const most = 6;
 
+interface Props {
+  changes: readonly TextChange[];
+  files: readonly FileChange[];
+  /** A wish of readers: that what they see changes is what it is for. */
+  except?: DraftKindName | null;
+}
+
+const schemeWords: Readonly<Record<DraftKindName | "all", string>> = {
+  all: "in both schemes",
+  dark: "in light",
+  contrast: "in both schemes, for all who wish for no more contrast",
+};
+
 /** Whether a move leaves every text as it is, in both schemes, at several widths and in each state of links. */
-export function Proof({ changes, files }: { changes: readonly TextChange[]; files: readonly FileChange[] }) {
+export function Proof({ changes, files, except = null }: Props) {
+  const where = schemeWords[except ?? "all"];
   const engine = useEngine();
   const conditions = useWorkspace((state) => state.conditions);
   const [differing, setDiffering] = useState<Differing | null>(null);
   useEffect(() => {
     let current = true;
-    unwaited(engine.differences(changes, files, conditions).then((found) => current && found && setDiffering(found)));
+    unwaited(
+      engine.differences(changes, files, conditions, except).then((found) => current && found && setDiffering(found)),
+    );
     return () => {
       current = false;
     };
-  }, [engine, changes, files, conditions]);
+  }, [engine, changes, files, conditions, except]);
   if (!differing)
     return (
       <p role="status" className={styles.proof}>
-        Looking at every page in both schemes, at several widths and in all states…
+        Looking at every page {where}, at several widths and in all states…
       </p>
     );
   const { places, told } = differing;
   if (places.length === 0)
     return (
       <p role="status" className={`good ${styles.proof}`}>
-        No text comes out differently: looked at on every page, in both schemes, at several widths and in all states.
+        No text comes out differently: looked at on every page, {where}, at several widths and in all states.
       </p>
     );
   const pages = [...new Set(places.map(({ page }) => page))];

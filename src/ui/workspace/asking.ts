@@ -7,6 +7,7 @@ import type { Engine } from "@/engine/protocol";
 
 /** What is asked again whenever the site is another, and told from what it is asked with alone. */
 export type Question =
+  | "asked"
   | "grounds"
   | "inks"
   | "margins"

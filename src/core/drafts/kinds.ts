@@ -1,0 +1,55 @@
+/** What can be drafted: a scheme for readers who wish for it. */
+import type { Conditions } from "../cascade/conditions";
+import { parseColor } from "../color";
+import { darkCounterparts, type Counterpart } from "./counterparts";
+import type { Tones } from "./tones";
+import type { DraftKindName, TonedText } from "./types";
+
+export interface DraftKind {
+  name: DraftKindName;
+  /** The condition that it is written under. */
+  media: string;
+  /** What asks for such a scheme already, in the files of a site. */
+  asked: RegExp;
+  /** As a reader has it who does not wish for it, and as one who does. */
+  without: Partial<Conditions>;
+  within: Partial<Conditions>;
+  /** What the root is told besides; null for nothing. */
+  scheme: "dark" | null;
+  first(tones: Tones, texts: readonly TonedText[], lift: number): Map<string, Counterpart>;
+  /** The ratio that a text is to have. */
+  wanted(text: Pick<TonedText, "ratio" | "needs">): number;
+}
+
+const dark: DraftKind = {
+  name: "dark",
+  media: "(prefers-color-scheme: dark)",
+  asked: /prefers-color-scheme|light-dark\(|color-scheme\s*["':]/i,
+  without: { scheme: "light" },
+  within: { scheme: "dark" },
+  scheme: "dark",
+  first: darkCounterparts,
+  wanted: ({ ratio }) => ratio,
+};
+
+/** Every text reaches what the standard asks for at its highest level (WCAG 2.2, 1.4.6). */
+const contrast: DraftKind = {
+  name: "contrast",
+  media: "(prefers-contrast: more)",
+  asked: /prefers-contrast/i,
+  without: { contrast: "no-preference" },
+  within: { contrast: "more" },
+  scheme: null,
+  first: ({ tones }) =>
+    new Map(
+      tones.map((tone) => {
+        const from = parseColor(tone.css)!;
+        return [tone.id, { tone, from, color: from, isFree: tone.part !== "shadow" }];
+      }),
+    ),
+  wanted: ({ ratio, needs }) => Math.max(ratio, needs === 3 ? 4.5 : 7),
+};
+
+export const draftKinds: Readonly<Record<DraftKindName, DraftKind>> = { dark, contrast };
+
+export const draftKindNames = Object.keys(draftKinds) as readonly DraftKindName[];

@@ -1,0 +1,269 @@
+/** The colours of a site by what they are there for, and which of them make the contrast of each text. */
+import { spotOf } from "../cascade/explain";
+import type { Style } from "../cascade/style";
+import type { KnownPage } from "../cascade/styledPages";
+import type { Winner } from "../cascade/blocks";
+import { parseColor } from "../color";
+import { backgroundColor, backgroundImages } from "../ground/backgrounds";
+import { rootRule } from "../palette/properties";
+import { referenceSpots, type ReferenceSpot } from "../palette/references";
+import { colorSpots, type ColorSpot } from "../palette/values";
+import { declarationsOfSite, sheetTexts } from "../source/declarations";
+import type { Item } from "../source/css/syntax";
+import { groupBy } from "../source/groups";
+import { pagesOf, sheetsOf, textFile, type Site } from "../source/site";
+import { refOf, textsOf } from "../text/pageTexts";
+import { legibilityOn, type Layouts } from "../text/textStyles";
+import type { Part, Tone, TonedText } from "./types";
+
+export interface Tones {
+  tones: Tone[];
+  /** Tones that a declaration gives, by its path and offset. */
+  byDeclaration: ReadonlyMap<string, readonly string[]>;
+}
+
+const keyOf = ({ path, declaration }: { path: string; declaration: number }) => `${path}:${declaration}`;
+
+/** Rules that are for paper, or for readers with wishes of their own, keep their colours. */
+const apart = /\bprint\b|prefers-color-scheme|prefers-contrast|forced-colors/i;
+
+/** The colours of a site by part; those of one custom property, or written alike, are one. */
+export function tonesOf(site: Site): Tones {
+  const isApart = apartIn(site);
+  const spots = colorSpots(site).filter((spot) => !isApart(spot));
+  const references = referenceSpots(site).filter((spot) => !isApart(spot));
+  const uses = usesOfNames(references, aliasesIn(site));
+  const definitions = groupBy(
+    colorSpots(site).filter(({ role }) => role === "named"),
+    ({ property }) => property,
+  );
+  const tones = new Map<string, Tone>();
+  const byDeclaration = new Map<string, string[]>();
+  const give = (declaration: string, tone: string) =>
+    byDeclaration.set(declaration, [...(byDeclaration.get(declaration) ?? []), tone]);
+  const toneFor = (id: string, part: Part, spot: ColorSpot, name: string | null): Tone => {
+    const known = tones.get(id);
+    if (known) return known;
+    const made: Tone = {
+      id,
+      part,
+      value: spot.value,
+      css: spot.css!,
+      name,
+      definition: null,
+      spots: [],
+      references: [],
+      rule: null,
+      words: "",
+    };
+    tones.set(id, made);
+    return made;
+  };
+  for (const spot of spots) {
+    if (spot.css === null || parseColor(spot.css)?.alpha === 0) continue;
+    if (spot.role !== "named") {
+      const part = partOf(spot.role);
+      const tone = toneFor(`${part} ${spot.css}`, part, spot, null);
+      tone.spots.push(spot);
+      give(keyOf(spot), tone.id);
+      continue;
+    }
+    const own = uses(spot.property);
+    const [part] = own.parts;
+    if (part === undefined) continue;
+    const isName = definitions.get(spot.property)!.length === 1 && definesRoot(site, spot);
+    const main: Part = own.parts.has("ground") ? "ground" : own.parts.has("ink") ? "ink" : part;
+    const tone = toneFor(isName ? spot.property : `${main} ${spot.css}`, main, spot, isName ? spot.property : null);
+    if (isName) tone.definition = spot;
+    else tone.spots.push(spot);
+    // A name that holds a ground and an ink is two: they go opposite ways.
+    const splits = isName && main === "ground" && own.parts.has("ink");
+    for (const { declaration, part: partThere, reference, isPlain } of own.places) {
+      if (splits && partThere === "ink" && isPlain && reference.at) {
+        const ink = toneFor(`ink ${spot.property}`, "ink", spot, null);
+        ink.references.push({ path: reference.path, ...reference.at });
+        give(declaration, ink.id);
+      } else give(declaration, tone.id);
+    }
+  }
+  for (const tone of tones.values()) tone.words = wordsFor(tone);
+  return { tones: [...tones.values()], byDeclaration };
+}
+
+const partOf = (role: ColorSpot["role"]): Part =>
+  role === "ground" || role === "edge" || role === "shadow" ? role : "ink";
+
+function wordsFor({ part, spots, name, definition, references }: Tone): string {
+  if (name !== null && definition) return `${part}, as ${name}`;
+  const selectors = [...new Set(spots.map(({ selector }) => selector))];
+  if (selectors.length === 0)
+    return `${part}, at ${references.length === 1 ? "one place" : `${references.length} places`}`;
+  const shown = selectors.slice(0, 3).join(", ");
+  return `${part} of ${shown}${selectors.length > 3 ? ` and ${selectors.length - 3} more` : ""}`;
+}
+
+/** Where the colours of a custom property end up. */
+interface NameUses {
+  parts: ReadonlySet<Part>;
+  /** The reference there, and whether it may be given to another name: what leads to it are names of the root alone. */
+  places: { declaration: string; part: Part; reference: ReferenceSpot; isPlain: boolean }[];
+}
+
+/** @param isAlias whether a custom property is another name for one, and for the root alone */
+function usesOfNames(
+  references: readonly ReferenceSpot[],
+  isAlias: (name: string) => boolean,
+): (name: string) => NameUses {
+  const byName = groupBy(references, ({ name }) => name);
+  const known = new Map<string, NameUses>();
+  const usesOf = (name: string): NameUses => {
+    let uses = known.get(name);
+    if (uses) return uses;
+    known.set(name, { parts: new Set(), places: [] });
+    const places = (byName.get(name) ?? []).flatMap((reference): NameUses["places"] => {
+      const { property } = reference;
+      if (!property.startsWith("--"))
+        return [{ declaration: keyOf(reference), part: partOfProperty(property), reference, isPlain: true }];
+      const isPlain = isAlias(property);
+      return usesOf(property).places.map((place) => ({ ...place, isPlain: place.isPlain && isPlain }));
+    });
+    uses = { parts: new Set(places.map(({ part }) => part)), places };
+    known.set(name, uses);
+    return uses;
+  };
+  return usesOf;
+}
+
+/** Custom properties that are defined once, for the root alone, as no more than another one. */
+function aliasesIn(site: Site): (name: string) => boolean {
+  const definitions = groupBy(
+    [...declarationsOfSite(site)].filter(({ declaration }) => declaration.property.startsWith("--")),
+    ({ declaration }) => declaration.property,
+  );
+  return (name) => {
+    const [only, more] = definitions.get(name) ?? [];
+    if (!only || more || !/^var\(\s*--[^\s,()]+\s*\)$/.test(only.declaration.valueText)) return false;
+    return definesRoot(site, { path: only.file.path, start: only.offset + only.declaration.start });
+  };
+}
+
+function partOfProperty(property: string): Part {
+  if (property.startsWith("background")) return "ground";
+  if (/^(?:border|outline|column-rule)/.test(property)) return "edge";
+  return property.endsWith("shadow") || property === "filter" ? "shadow" : "ink";
+}
+
+/** Whether a custom property is defined in a rule for the root alone, under no condition, in a sheet. */
+function definesRoot(site: Site, { path, start }: { path: string; start: number }): boolean {
+  const file = textFile(site, path);
+  if (file?.kind !== "css") return false;
+  return sheetTexts(site, file).some((sheet) => {
+    const rule = rootRule(sheet);
+    return rule !== undefined && rule.start <= start && start < rule.end;
+  });
+}
+
+/** Whether something stands in a rule that keeps its colours. */
+function apartIn(site: Site): (spot: { path: string; declaration: number }) => boolean {
+  const spans = new Map<string, { start: number; end: number }[]>();
+  for (const file of [...sheetsOf(site), ...pagesOf(site)]) {
+    const found: { start: number; end: number }[] = [];
+    const walk = (items: readonly Item[], offset: number) => {
+      for (const item of items) {
+        if (item.kind !== "at" && item.kind !== "style") continue;
+        if (item.kind === "at" && apart.test(item.preludeText))
+          found.push({ start: offset + item.start, end: offset + item.end });
+        else walk(item.items, offset);
+      }
+    };
+    for (const { items, offset, media, text } of sheetTexts(site, file))
+      if (apart.test(media)) found.push({ start: offset, end: offset + text.length });
+      else walk(items, offset);
+    spans.set(file.path, found);
+  }
+  return ({ path, declaration }) =>
+    spans.get(path)?.some(({ start, end }) => start <= declaration && declaration < end) ?? false;
+}
+
+/** The texts of a page with what makes their contrast. Those that are not judged are left out. */
+export function tonedTexts(page: KnownPage, { byDeclaration }: Tones, layouts: Layouts): TonedText[] {
+  return textsOf(page).flatMap((style): TonedText[] => {
+    const { ground, ink, ratio, needs, verdict } = legibilityOn(page, style, layouts);
+    if (verdict === "unjudged") return [];
+    const { tones: grounds, onPicture, onCanvas } = groundsOf(page, style, byDeclaration);
+    return [
+      {
+        ref: refOf(page.file.path, style),
+        ratio,
+        needs,
+        passes: ratio >= needs,
+        ground: ground.color,
+        ink,
+        inkTones: inkTonesOf(page, style, byDeclaration),
+        groundTones: onCanvas ? [...grounds, canvasTone] : grounds,
+        onPicture,
+      },
+    ];
+  });
+}
+
+/** The ids of what the browser gives. */
+export const canvasTone = "canvas";
+export const linkTone = "link";
+export const visitedTone = "visited";
+export const activeTone = "active";
+/** Black, where a root takes its ink from nothing: it is so in each scheme. */
+export const rootTone = "root";
+
+type ByDeclaration = Tones["byDeclaration"];
+
+function tonesOfWinner(page: KnownPage, { element }: Style, winner: Winner, given: ByDeclaration): readonly string[] {
+  const spot = spotOf(page, element, winner.block, winner.declaration);
+  return spot ? (given.get(`${spot.path}:${spot.offset}`) ?? []) : [];
+}
+
+function inkTonesOf(page: KnownPage, style: Style, given: ByDeclaration): readonly string[] {
+  for (const property of ["-webkit-text-fill-color", "color"])
+    for (let holder: Style | null = style; holder; holder = holder.parent) {
+      const winner = holder.shared.winners.get(property);
+      if (!winner) continue;
+      if (/^(?:inherit|unset|currentcolor)$/i.test(winner.declaration.valueText.trim())) {
+        if (holder.parent) continue;
+        return [rootTone];
+      }
+      if (winner.block.origin !== "browser")
+        return tonesOfWinner(page, holder, winner, given).filter((id) => !id.startsWith("shadow"));
+      if (holder.element.tag === "a") return [givenTone(winner.block.match?.rule.entry.rule.preludeText ?? "")];
+      break;
+    }
+  return [];
+}
+
+/** The ink of links that a rule of the browser gives. */
+function givenTone(selector: string): string {
+  if (selector.includes(":active")) return activeTone;
+  return selector.includes(":visited") ? visitedTone : linkTone;
+}
+
+/** The tones of all that lies under a text, up to what is opaque. */
+function groundsOf(page: KnownPage, style: Style, given: ByDeclaration) {
+  const tones: string[] = [];
+  let onPicture = false;
+  for (let holder: Style | null = style; holder; holder = holder.parent) {
+    const color = backgroundColor(holder).alpha ?? 0;
+    const images = backgroundImages(holder).filter(({ image, clip }) => image && clip !== "text");
+    if (images.length) {
+      const winner = holder.shared.winners.get("background-image");
+      if (winner && winner.block.origin !== "browser") tones.push(...tonesOfWinner(page, holder, winner, given));
+      onPicture ||= /url\(|image-set\(/i.test(winner?.declaration.valueText ?? "");
+    }
+    if (color > 0) {
+      const winner = holder.shared.winners.get("background-color");
+      if (winner && winner.block.origin !== "browser") tones.push(...tonesOfWinner(page, holder, winner, given));
+      if (color >= 1) return { tones: unique(tones), onPicture, onCanvas: false };
+    }
+  }
+  return { tones: unique(tones), onPicture, onCanvas: true };
+}
+
+const unique = (ids: readonly string[]) => [...new Set(ids)];

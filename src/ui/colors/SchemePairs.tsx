@@ -1,0 +1,99 @@
+"use client";
+
+import { useMemo } from "react";
+import { showRatio, type Conditions, type DraftKindName, type PalettePair } from "@/core";
+import { plural } from "../shared/numbers";
+import { useAnswer } from "../workspace/answers";
+import { useEngine } from "../workspace/context";
+import { usePick } from "../workspace/usePick";
+import styles from "./Schemes.module.css";
+import { SideBySide, useConditionsOf } from "./SideBySide";
+
+const wished: Readonly<Record<DraftKindName, { without: Partial<Conditions>; within: Partial<Conditions> }>> = {
+  dark: { without: { scheme: "light" }, within: { scheme: "dark" } },
+  contrast: { without: { contrast: "no-preference" }, within: { contrast: "more" } },
+};
+
+const words: Readonly<Record<DraftKindName, { about: string; without: string; within: string }>> = {
+  dark: { about: "The site has a dark scheme.", without: "In light", within: "In the dark" },
+  contrast: {
+    about: "The site asks who wishes for more contrast.",
+    without: "As it is",
+    within: "With more contrast",
+  },
+};
+
+/** A scheme that the site has: its pairs beside those without it, and the page with and without. */
+export function SchemePairs({ wish }: { wish: DraftKindName }) {
+  const engine = useEngine();
+  const without = useConditionsOf(wished[wish].without);
+  const within = useConditionsOf(wished[wish].within);
+  const { about, without: before, within: after } = words[wish];
+  const sides = useMemo(
+    () =>
+      [
+        { title: before, conditions: without },
+        { title: after, conditions: within },
+      ].map((side) => ({ ...side, view: (path: string) => engine.variant(path, [], side.conditions) })),
+    [engine, without, within, before, after],
+  );
+  return (
+    <div className={styles.desk}>
+      <div className={styles.list}>
+        <p>{about} What fails in it is among the findings, and is set right there for that scheme alone.</p>
+        {[
+          { title: before, conditions: without },
+          { title: after, conditions: within },
+        ].map(({ title, conditions }) => (
+          <Pairs key={title} title={title} conditions={conditions} />
+        ))}
+      </div>
+      <SideBySide sides={sides} />
+    </div>
+  );
+}
+
+function Pairs({ title, conditions }: { title: string; conditions: Conditions }) {
+  const palette = useAnswer("palette", conditions);
+  const failing = palette?.pairs.filter(({ passes }) => !passes) ?? [];
+  return (
+    <section aria-label={`Pairs ${title.toLowerCase()}`}>
+      <h2 className={styles.title}>{title}</h2>
+      {palette && (
+        <p className={failing.length ? "fails" : "good"}>
+          {failing.length
+            ? `▲ ${failing.length} of ${plural(palette.pairs.length, "pair")} cannot be read everywhere.`
+            : `All of ${plural(palette.pairs.length, "pair")} can be read.`}
+        </p>
+      )}
+      <ul className={styles.pairs}>
+        {failing.map((pair) => (
+          <li key={JSON.stringify([pair.ink, pair.ground, pair.needs])}>
+            <Failing pair={pair} />
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Failing({ pair: { ink, ground, range, inkName, groundName, ratio, needs, places } }: { pair: PalettePair }) {
+  const pick = usePick();
+  return (
+    <>
+      <span
+        className={`true-colors ${styles.sample}`}
+        style={{ color: ink, background: range ? range[0] : ground }}
+        aria-hidden="true"
+      >
+        Aa
+      </span>
+      <span>
+        <code>{inkName}</code> on <code>{groundName}</code>, {showRatio(ratio)} of {needs}
+      </span>
+      <button type="button" className="text-button" onClick={() => pick(places[0]!)}>
+        {plural(places.length, "place")}
+      </button>
+    </>
+  );
+}
