@@ -10,10 +10,10 @@ import {
   completions,
   conditionsUnder,
   definedProperties,
-  asksFor,
   differingSteps,
   draftedSite,
   draftKindNames,
+  draftKinds,
   draftSteps,
   provenUnder,
   writeDraft,
@@ -390,7 +390,7 @@ const answers: Omit<Engine, "started"> = {
     );
   },
 
-  asked: async () => draftKindNames.filter((kind) => asksFor(site, kind)),
+  asked: async () => draftKindNames.filter((kind) => draftKinds[kind].isAsked(site)),
 
   draft: async (asked, conditions) =>
     turns.inSlices(draftSteps(site, conditions, knownLayouts(conditions), asked), asLatest("draft")),

@@ -10,7 +10,8 @@ import { finished } from "../source/steps";
 import { site } from "../testing/site";
 import { textsOf } from "../text/pageTexts";
 import { legibilityOn } from "../text/textStyles";
-import { asksFor, draftSteps } from "./draft";
+import { draftSteps } from "./draft";
+import { draftKinds } from "./kinds";
 import { randomSite } from "../testing/randomSite";
 import type { Draft, DraftAsked } from "./types";
 import { writeDraft, type DraftWriting } from "./write";
@@ -118,8 +119,8 @@ describe("a dark draft", () => {
   });
 
   test("what has a dark scheme already is told", () => {
-    expect(asksFor(ferry, "dark")).toBe(false);
-    expect(asksFor(site({ "a.css": "a{color:light-dark(red,blue)}" }), "dark")).toBe(true);
+    expect(draftKinds.dark.isAsked(ferry)).toBe(false);
+    expect(draftKinds.dark.isAsked(site({ "a.css": "a{color:light-dark(red,blue)}" }))).toBe(true);
   });
 
   test("where pages share no sheet it needs one of its own", () => {

@@ -18,7 +18,7 @@ import { legibilityOn, type Layouts } from "../text/textStyles";
 import { atLevel, darkest, levelOf, lightest, type Counterpart } from "./counterparts";
 import { activeTone, canvasTone, linkTone, rootTone, tonedTexts, tonesOf, visitedTone, type Tones } from "./tones";
 import { draftKinds, type DraftKind } from "./kinds";
-import type { Draft, DraftAsked, DraftKindName, DraftPair, DraftTone, Tone, TonedText } from "./types";
+import type { Draft, DraftAsked, DraftPair, DraftTone, Tone, TonedText } from "./types";
 
 /** So often a draft is looked at and mended. */
 const mostRounds = 12;
@@ -56,11 +56,6 @@ function looksOf(kind: DraftKind, conditions: Conditions, layouts: Layouts): Loo
       layouts: {},
     })),
   ];
-}
-
-/** Whether a site asks already what its readers wish for. */
-export function asksFor(site: Site, kind: DraftKindName): boolean {
-  return [...sheetsOf(site), ...pagesOf(site)].some(({ text }) => draftKinds[kind].asked.test(text));
 }
 
 /**
@@ -277,8 +272,8 @@ function mend(
   for (const { text, now, wanted } of lacking) {
     const isFree = (id: string) => parts.get(id)?.isFree === true && (kind.scheme === "dark" || !torn.has(id));
     const ground = levelOf(now.ground);
-    // In the dark all inks are lighter than what they stand on.
-    const isLight = kind.scheme === "dark" || levelOf(now.ink) >= ground;
+    // In the dark all inks are lighter than what they stand on; else they stay on the side they are on.
+    const isLight = kind.scheme === "dark" || levelOf(text.ink) >= levelOf(text.ground);
     const [side, other]: Side[] = isLight ? ["lighter", "darker"] : ["darker", "lighter"];
     const target = isLight ? wanted * ground * 1.002 : ground / wanted / 1.002;
     // What is translucent, itself or with all around it, has to go further than what it comes out as.

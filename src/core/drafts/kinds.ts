@@ -1,6 +1,8 @@
 /** What can be drafted: a scheme for readers who wish for it. */
 import type { Conditions } from "../cascade/conditions";
+import { hasSchemes } from "../cascade/schemes";
 import { parseColor } from "../color";
+import { pagesOf, sheetsOf, type Site } from "../source/site";
 import { darkCounterparts, type Counterpart } from "./counterparts";
 import type { Tones } from "./tones";
 import type { DraftKindName, TonedText } from "./types";
@@ -9,8 +11,8 @@ export interface DraftKind {
   name: DraftKindName;
   /** The condition that it is written under. */
   media: string;
-  /** What asks for such a scheme already, in the files of a site. */
-  asked: RegExp;
+  /** Whether a site asks for such readers already. */
+  isAsked(site: Site): boolean;
   /** As a reader has it who does not wish for it, and as one who does. */
   without: Partial<Conditions>;
   within: Partial<Conditions>;
@@ -24,7 +26,7 @@ export interface DraftKind {
 const dark: DraftKind = {
   name: "dark",
   media: "(prefers-color-scheme: dark)",
-  asked: /prefers-color-scheme|light-dark\(|color-scheme\s*["':]/i,
+  isAsked: hasSchemes,
   without: { scheme: "light" },
   within: { scheme: "dark" },
   scheme: "dark",
@@ -36,7 +38,7 @@ const dark: DraftKind = {
 const contrast: DraftKind = {
   name: "contrast",
   media: "(prefers-contrast: more)",
-  asked: /prefers-contrast/i,
+  isAsked: (site) => [...sheetsOf(site), ...pagesOf(site)].some(({ text }) => /prefers-contrast/i.test(text)),
   without: { contrast: "no-preference" },
   within: { contrast: "more" },
   scheme: null,

@@ -14,6 +14,7 @@ const pair = (ink: string, ground: string, more: Partial<PalettePair> = {}): Pal
   needs: 4.5,
   passes: true,
   certain: true,
+  schemes: null,
   places: [],
   ...more,
 });

@@ -271,3 +271,32 @@ describe("names", () => {
     expect(() => named(texts)).toThrow("No style sheet is shared");
   });
 });
+
+describe("a site with two schemes", () => {
+  const css =
+    "body{background:#fff;color:#222} a{color:#777} @media (prefers-color-scheme: dark){body{background:#111;color:#333}}";
+  const both = pageWith(css, '<p>One <a href="#">two</a></p>');
+
+  test("has its pairs over both, and says in which", () => {
+    const { pairs } = paletteOf(both, defaultConditions);
+    expect(pairs.map(({ inkName, groundName, schemes, passes }) => [inkName, groundName, schemes, passes])).toEqual([
+      ["#333", "#111", ["dark"], false],
+      ["#777", "#111", ["dark"], false],
+      ["#777", "#fff", ["light"], false],
+      ["#222", "#fff", ["light"], true],
+    ]);
+  });
+
+  test("has values failing that fail in the other scheme", () => {
+    const { values } = paletteOf(both, defaultConditions);
+    expect(values.filter(({ failing }) => failing).map(({ value }) => value)).toEqual(
+      expect.arrayContaining(["#333", "#111", "#777", "#fff"]),
+    );
+    expect(values.find(({ value }) => value === "#222")!.failing).toBe(false);
+  });
+
+  test("with one scheme nothing is said of schemes", () => {
+    const { pairs } = paletteOf(pageWith("body{color:#777}", "<p>One</p>"), defaultConditions);
+    expect(pairs).toMatchObject([{ schemes: null }]);
+  });
+});

@@ -19,6 +19,7 @@ import { pagesOf, type Site } from "../source/site";
 import { gatherTexts, refOf, textsOf } from "../text/pageTexts";
 import { isShown, legibilityOn, type Layouts } from "../text/textStyles";
 import { propertiesOf } from "./properties";
+import { schemesOf, type Scheme } from "../cascade/schemes";
 import { referenceSpots } from "./references";
 import { colorSpots, type ColorSpot, type Role } from "./values";
 
@@ -58,6 +59,8 @@ export interface PalettePair {
   needs: number;
   passes: boolean;
   certain: boolean;
+  /** The schemes in which it occurs; null where the site has one for all readers. */
+  schemes: Scheme[] | null;
   places: ElementRef[];
 }
 
@@ -84,11 +87,26 @@ const roleWords: Readonly<Record<Role, string>> = {
   other: "colour",
 };
 
-/** The colours of a site: every value with its uses, twins, pairs that occur and custom properties. */
+/** The site as one scheme has it. */
+interface InScheme {
+  scheme: Scheme;
+  pages: readonly KnownPage[];
+  /** What was painted was painted in the scheme that is looked at. */
+  layouts: Layouts;
+}
+
+/**
+ * The colours of a site: every value with its uses, twins, pairs that occur and custom properties, over both schemes
+ * where it has two.
+ */
 export function paletteOf(site: Site, conditions: Conditions, layouts: Layouts = {}): Palette {
-  const pages = pagesOf(site).map((file) => styledPage(site, file, conditions));
+  const all = schemesOf(site, conditions).map((scheme): InScheme => ({
+    scheme,
+    pages: pagesOf(site).map((file) => styledPage(site, file, { ...conditions, scheme })),
+    layouts: scheme === conditions.scheme ? layouts : {},
+  }));
   const spots = colorSpots(site);
-  const places = placesByDeclaration(pages, layouts);
+  const places = placesByDeclaration(all);
   const references = referencesIn(site);
   const uses = spots.map((spot): PaletteUse => {
     const found = spot.role === "named" ? namedPlaces(spot, spots, places, references) : places.get(keyOf(spot));
@@ -98,7 +116,7 @@ export function paletteOf(site: Site, conditions: Conditions, layouts: Layouts =
       failing: found?.failing ?? false,
     };
   });
-  return { values: valuesOf(uses), pairs: pairsOf(pages, uses, layouts), properties: propertiesOf(uses, references) };
+  return { values: valuesOf(uses), pairs: pairsInSchemes(all, uses), properties: propertiesOf(uses, references) };
 }
 
 interface PlacesOfDeclaration {
@@ -112,7 +130,7 @@ interface PlacesOfDeclaration {
 const keyOf = ({ path, declaration }: { path: string; declaration: number }) => `${path}:${declaration}`;
 
 /** For each declaration, the elements it gives a colour. */
-function placesByDeclaration(pages: readonly KnownPage[], layouts: Layouts): Map<string, PlacesOfDeclaration> {
+function placesByDeclaration(schemes: readonly InScheme[]): Map<string, PlacesOfDeclaration> {
   const all = new Map<string, PlacesOfDeclaration>();
   const add = (
     page: KnownPage,
@@ -131,7 +149,7 @@ function placesByDeclaration(pages: readonly KnownPage[], layouts: Layouts): Map
     known[into].set(refKey(ref), ref);
     known.failing ||= failing;
   };
-  for (const page of pages) {
+  for (const { page, layouts } of schemes.flatMap(({ pages, layouts }) => pages.map((page) => ({ page, layouts })))) {
     for (const style of textsOf(page)) {
       const { passes, ground } = legibilityOn(page, style, layouts);
       let holder: Style = style;
@@ -262,6 +280,7 @@ export function pairsOf(pages: readonly KnownPage[], uses: readonly PaletteUse[]
       needs,
       passes,
       certain: ground.certain,
+      schemes: null,
       places: [],
     };
   };
@@ -277,7 +296,37 @@ export function pairsOf(pages: readonly KnownPage[], uses: readonly PaletteUse[]
       pair.certain &&= ground.certain;
     },
     judgedTexts(layouts),
-  ).sort((a, b) => Number(a.passes) - Number(b.passes) || a.ratio / a.needs - b.ratio / b.needs);
+  ).sort(worstFirst);
+}
+
+const worstFirst = (a: PalettePair, b: PalettePair) =>
+  Number(a.passes) - Number(b.passes) || a.ratio / a.needs - b.ratio / b.needs;
+
+/** The pairs of all schemes; those that occur in both are one. */
+function pairsInSchemes(schemes: readonly InScheme[], uses: readonly PaletteUse[]): PalettePair[] {
+  const found = schemes.map(({ pages, layouts }) => pairsOf(pages, uses, layouts));
+  if (found.length === 1) return found[0]!;
+  const pairs = new Map<string, PalettePair>();
+  for (const [at, { scheme }] of schemes.entries())
+    for (const pair of found[at]!) {
+      const key = JSON.stringify([pair.ink, pair.ground, pair.needs]);
+      const known = pairs.get(key);
+      pairs.set(key, known ? together(known, pair, scheme) : { ...pair, schemes: [scheme] });
+    }
+  return [...pairs.values()].sort(worstFirst);
+}
+
+function together(a: PalettePair, b: PalettePair, scheme: Scheme): PalettePair {
+  const places = new Map([...a.places, ...b.places].map((ref) => [refKey(ref), ref]));
+  return {
+    ...a,
+    ratio: Math.min(a.ratio, b.ratio),
+    best: Math.max(a.best, b.best),
+    passes: a.passes && b.passes,
+    certain: a.certain && b.certain,
+    schemes: [...a.schemes!, scheme],
+    places: [...places.values()],
+  };
 }
 
 const judgedTexts = (layouts: Layouts) => (page: KnownPage) =>

@@ -9,15 +9,16 @@ export const contrastTable: Report = {
   type: "text/csv",
   make: ({ site, conditions, layouts }) =>
     csv(
-      ["ink", "ground", "ratio", "needs", "passes", "certain", "places", "pages"],
+      ["ink", "ground", "ratio", "needs", "passes", "certain", "schemes", "places", "pages"],
       paletteOf(site, conditions, layouts).pairs.map(
-        ({ inkName, groundName, ratio, needs, passes, certain, places }) => [
+        ({ inkName, groundName, ratio, needs, passes, certain, schemes, places }) => [
           inkName,
           groundName,
           showRatio(ratio),
           needs,
           passes ? "yes" : "no",
           certain ? "yes" : "no",
+          schemes?.join(" ") ?? "",
           places.length,
           [...new Set(places.map(({ page }) => page))].join(" "),
         ],

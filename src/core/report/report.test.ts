@@ -43,8 +43,8 @@ describe("reports", () => {
 
   test("contrast, what fails first", () => {
     const rows = make("contrast-table").split("\r\n");
-    expect(rows[0]).toBe("ink,ground,ratio,needs,passes,certain,places,pages");
-    expect(rows[1]!.split(",").slice(-4)).toEqual(["no", "yes", "1", "index.html"]);
+    expect(rows[0]).toBe("ink,ground,ratio,needs,passes,certain,schemes,places,pages");
+    expect(rows[1]!.split(",").slice(-5)).toEqual(["no", "yes", "", "1", "index.html"]);
   });
 
   test.each(reports.map(({ id }) => id))("%s is made of the sample and of nothing at all", (id) => {

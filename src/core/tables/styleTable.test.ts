@@ -2,7 +2,7 @@ import { describe, expect, test } from "vitest";
 import { defaultConditions } from "../cascade/conditions";
 import { planEdit } from "../edits/plan";
 import { changeSite, openSite, textFile } from "../source/site";
-import { sampleFiles, site } from "../testing/site";
+import { pageWith, sampleFiles, site } from "../testing/site";
 import { nameStack, restack, stackTable } from "./stackTable";
 import { combine, contradictions, resize, sizesAt, snapped, textStyleTable, type StyleRow } from "./styleTable";
 
@@ -161,4 +161,15 @@ describe("styles moved onto steps and a grid", () => {
     expect(snapped({ sizePx: 33, leading: 1.2, sizeFrom: null }, [32], null)).toBeNull();
     expect(snapped({ sizePx: 30, leading: 1.2, sizeFrom: null }, [32], 10)).toEqual({ sizePx: 30, leading: 40 / 30 });
   });
+});
+
+test("a style that cannot be read in the other scheme says so", () => {
+  const dark = "@media (prefers-color-scheme: dark) { body { background: #111 } }";
+  const [row] = textStyleTable(
+    pageWith(`body { background: #fff; color: #333 } ${dark}`, "<p>One</p>"),
+    defaultConditions,
+  );
+  expect(row).toMatchObject({ verdict: "passes", inOther: { scheme: "dark", verdict: "fails" } });
+  const [alone] = textStyleTable(pageWith("body { color: #333 }", "<p>One</p>"), defaultConditions);
+  expect(alone!.inOther).toBeNull();
 });

@@ -1,8 +1,9 @@
 /** The text styles of a site as a table: how each is set, what sets it, which are nearly alike, and edits of several at once. */
 import type { ElementRef } from "../text/refs";
 import { specimenOf, type Specimen } from "../text/look";
-import { gatherTexts } from "../text/pageTexts";
+import { gatherTexts, styleAt } from "../text/pageTexts";
 import type { Conditions } from "../cascade/conditions";
+import { schemesOf, type Scheme } from "../cascade/schemes";
 import { spotOf } from "../cascade/explain";
 import { styledPage } from "../cascade/styledPages";
 import { computedValue, fontSizeOf, rootOf, type Style } from "../cascade/style";
@@ -36,6 +37,8 @@ export interface StyleRow extends TextStyle {
   color: string;
   range: [string, string] | null;
   verdict: Verdict;
+  /** The worst of its places as readers with the other scheme have them; null where the site has one scheme. */
+  inOther: { scheme: Scheme; ratio: number; verdict: Verdict } | null;
   pages: string[];
   /** Characters of the longest line of all its places, as far as they have been laid out; null before. */
   longest: number | null;
@@ -49,6 +52,7 @@ export interface StyleRow extends TextStyle {
 
 /** Largest first. */
 export function textStyleTable(site: Site, conditions: Conditions, layouts: Layouts = {}): StyleRow[] {
+  const [, other] = schemesOf(site, conditions);
   const pages = pagesOf(site).map((file) => styledPage(site, file, conditions));
   const rows = gatherTexts<StyleRow>(
     pages,
@@ -60,10 +64,27 @@ export function textStyleTable(site: Site, conditions: Conditions, layouts: Layo
       const longest = layouts[page.file.path]?.[style.element.index]?.longest;
       if (longest != null) row.longest = Math.max(row.longest ?? 0, longest);
       if (ratio < row.ratio) [row.ratio, row.verdict] = [ratio, verdict];
+      if (other) row.inOther = worseIn(site, page, style, { ...conditions, scheme: other }, row.inOther);
     },
   ).sort(inTable);
   for (const [row, twin] of twinStyles(rows)) row.twin = twin.key;
   return rows;
+}
+
+/** How a text is read under other conditions, or another of its style, where that is read worse. */
+function worseIn(
+  site: Site,
+  { file }: StyledPage,
+  { element, pseudo }: Style,
+  conditions: Conditions,
+  known: StyleRow["inOther"],
+): StyleRow["inOther"] {
+  const then = styledPage(site, file, conditions);
+  const style = styleAt(then, { index: element.index, ...(pseudo === null ? {} : { pseudo }) });
+  if (!style) return known;
+  const { ratio, verdict } = legibilityOn(then, style, {});
+  if (verdict === "unjudged" || (known && known.ratio <= ratio)) return known;
+  return { scheme: conditions.scheme, ratio, verdict };
 }
 
 /** Largest first. */
@@ -85,6 +106,7 @@ export function rowFor(page: StyledPage, style: Style, layouts: Layouts): StyleR
     color: cssColor(inkOf(style)),
     range: ground.range ? [cssColor(ground.range[0]), cssColor(ground.range[1])] : null,
     verdict,
+    inOther: null,
     pages: [],
     longest: null,
     sizeFrom: sizeSource(page, style),

@@ -12,11 +12,18 @@ const most = 6;
 export function DraftPairs({ draft }: { draft: Draft }) {
   const lacking = draft.pairs.filter(({ keeps }) => !keeps);
   const failing = draft.pairs.filter(({ passed, passes }) => passed && !passes);
+  const still = draft.pairs.filter(({ passed, passes }) => !passed && !passes);
   return (
     <section aria-label="Pairs of the draft">
       <p role="status" className={failing.length ? "fails" : "good"}>
         {summaryWords(draft, lacking.length, failing.length)}
       </p>
+      {still.length > 0 && (
+        <p className="doubtful">
+          ◆ {plural(still.length, "pair")} cannot be read as {still.length === 1 ? "it is" : "they are"}, and not in the
+          draft.
+        </p>
+      )}
       {lacking.length > 0 && (
         <ul className={styles.pairs}>
           {lacking.slice(0, most).map((pair) => (

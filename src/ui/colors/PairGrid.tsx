@@ -18,7 +18,7 @@ export function PairGrid({ pairs, word, current, onCurrent }: Props) {
   const [all, setAll] = useState(false);
   const inks = useMemo(() => [...new Set(pairs.map(({ ink }) => ink))], [pairs]);
   const grounds = useMemo(() => [...new Map(pairs.map((pair) => [pair.ground, pair])).values()], [pairs]);
-  const failing = pairs.filter(({ passes }) => !passes).length;
+  const failing = pairs.filter(({ passes }) => !passes);
   const nameOf = (ink: string) => {
     const name = pairs.find((pair) => pair.ink === ink)!.inkName;
     return name === ink ? colorName(ink) : name;
@@ -26,8 +26,8 @@ export function PairGrid({ pairs, word, current, onCurrent }: Props) {
   return (
     <section className={styles.pairs} aria-label="Inks on grounds">
       <p className={styles.note}>
-        {failing
-          ? `${failing} of ${pairs.length} pairs cannot be read everywhere.`
+        {failing.length
+          ? `${failing.length} of ${pairs.length} pairs cannot be read everywhere${schemesIn(failing)}.`
           : `All ${pairs.length} pairs can be read.`}{" "}
         <label>
           <input type="checkbox" checked={all} onChange={(event) => setAll(event.target.checked)} /> Show what else each
@@ -66,6 +66,19 @@ export function PairGrid({ pairs, word, current, onCurrent }: Props) {
   );
 }
 
+/** In which schemes they fail, where the site has two: ", 2 of them in light, 3 in the dark". */
+function schemesIn(failing: readonly PalettePair[]): string {
+  const count = (scheme: "light" | "dark") => failing.filter(({ schemes }) => schemes?.includes(scheme)).length;
+  return failing[0]!.schemes ? `, ${count("light")} in light, ${count("dark")} in the dark` : "";
+}
+
+const schemeWords = { light: "in light", dark: "in the dark" } as const;
+
+/** The scheme that a pair is in, where it is not in both. */
+function schemeOf({ schemes }: PalettePair): string {
+  return schemes?.length === 1 ? schemeWords[schemes[0]!] : "";
+}
+
 const backgroundOf = ({ range, ground }: PalettePair) => (range ? `linear-gradient(${range[0]}, ${range[1]})` : ground);
 
 function PairCell({
@@ -94,7 +107,7 @@ function PairCell({
             key={pair.needs}
             type="button"
             onClick={() => onCurrent(pair)}
-            aria-label={`${pair.inkName} on ${pair.groundName}: ${figure}, needs ${pair.needs}, ${verdict}`}
+            aria-label={`${pair.inkName} on ${pair.groundName}: ${figure}, needs ${pair.needs}, ${verdict}${schemeOf(pair) && `, ${schemeOf(pair)}`}`}
           >
             {pair === first && (
               <span data-specimen="" style={{ color: pair.ink }}>
@@ -103,6 +116,7 @@ function PairCell({
             )}
             <i className={{ passes: undefined, fails: "fails", doubtful: "doubtful" }[verdict]}>
               {verdict === "passes" ? figure : `${verdict === "fails" ? "▲" : "◆"} ${figure} of ${pair.needs}`}
+              {pair.schemes?.length === 1 && pair.schemes[0] === "dark" && ", in the dark"}
             </i>
           </button>
         );

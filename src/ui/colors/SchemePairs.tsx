@@ -41,29 +41,33 @@ export function SchemePairs({ wish }: { wish: DraftKindName }) {
     <div className={styles.desk}>
       <div className={styles.list}>
         <p>{about} What fails in it is among the findings, and is set right there for that scheme alone.</p>
-        {[
-          { title: before, conditions: without },
-          { title: after, conditions: within },
-        ].map(({ title, conditions }) => (
-          <Pairs key={title} title={title} conditions={conditions} />
-        ))}
+        <Pairs title={before} conditions={without} scheme={wish === "dark" ? "light" : null} />
+        <Pairs title={after} conditions={within} scheme={wish === "dark" ? "dark" : null} />
       </div>
       <SideBySide sides={sides} />
     </div>
   );
 }
 
-function Pairs({ title, conditions }: { title: string; conditions: Conditions }) {
+interface PairsProps {
+  title: string;
+  conditions: Conditions;
+  /** Those of one scheme alone; null for all. */
+  scheme: Conditions["scheme"] | null;
+}
+
+function Pairs({ title, conditions, scheme }: PairsProps) {
   const palette = useAnswer("palette", conditions);
-  const failing = palette?.pairs.filter(({ passes }) => !passes) ?? [];
+  const pairs = palette?.pairs.filter(({ schemes }) => scheme === null || (schemes?.includes(scheme) ?? true)) ?? [];
+  const failing = pairs.filter(({ passes }) => !passes);
   return (
     <section aria-label={`Pairs ${title.toLowerCase()}`}>
       <h2 className={styles.title}>{title}</h2>
       {palette && (
         <p className={failing.length ? "fails" : "good"}>
           {failing.length
-            ? `▲ ${failing.length} of ${plural(palette.pairs.length, "pair")} cannot be read everywhere.`
-            : `All of ${plural(palette.pairs.length, "pair")} can be read.`}
+            ? `▲ ${failing.length} of ${plural(pairs.length, "pair")} cannot be read everywhere.`
+            : `All of ${plural(pairs.length, "pair")} can be read.`}
         </p>
       )}
       <ul className={styles.pairs}>

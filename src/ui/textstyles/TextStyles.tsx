@@ -133,9 +133,30 @@ const oneLine = [
 ] as const;
 const none: ReadonlyMap<string, Snapped> = new Map();
 
+/** Whether the other scheme has to be told of: what is the same there is told already. */
+const isWorseInOther = ({ verdict, ratio, inOther }: StyleRow) =>
+  inOther !== null && inOther.verdict !== "passes" && (verdict === "passes" || inOther.ratio < ratio - 0.05);
+
+/** How it is read in the other scheme, where that is not enough. */
+function InOther({
+  row,
+  inOther: { scheme, ratio, verdict },
+}: {
+  row: StyleRow;
+  inOther: StyleRow["inOther"] & object;
+}) {
+  return (
+    <b className={verdict === "fails" ? "fails" : "doubtful"}>
+      {verdict === "fails" ? "▲" : "◆"} {showRatio(ratio)} of {row.needs},{" "}
+      {scheme === "dark" ? "in the dark" : "in light"}
+    </b>
+  );
+}
+
 function fits(row: StyleRow, page: string, show: string, search: string): boolean {
   if (page && !row.pages.includes(page)) return false;
-  if (show === "failing" && row.verdict === "passes") return false;
+  const fails = row.verdict !== "passes" || (row.inOther !== null && row.inOther.verdict !== "passes");
+  if (show === "failing" && !fails) return false;
   if (show === "headings" && row.level === null) return false;
   if (show === "twins" && row.twin === null) return false;
   const words = search.trim().toLowerCase();
@@ -244,6 +265,7 @@ function Table({ rows: whole, all, own, open, onOpen, preview, steps, onPropose 
                       {row.verdict === "fails" ? "▲" : "◆"} {showRatio(row.ratio)} of {row.needs}
                     </b>
                   )}
+                  {isWorseInOther(row) && <InOther row={row} inOther={row.inOther!} />}
                   {twin && <b className="doubtful">◆ twin of {showPx(twin.sizePx)}</b>}
                 </span>
                 <span role="cell">{row.longest === null ? "not laid out" : `${row.longest} ch`}</span>
