@@ -6,8 +6,9 @@ type Placed = Pick<Finding, "path" | "line">;
 
 /** The id of the row whose value, or whose declaration, a finding is about; null where it is about none of them. */
 export function rowOfFinding(rows: readonly SlipRowValue[], finding: Finding): string | null {
-  const named = rows.find(({ longhand }) => longhand === finding.property);
-  return (named ?? rows.find((row) => isAt(row, finding)))?.id ?? null;
+  const own = rows.filter(({ of }) => of === undefined);
+  const named = own.find(({ longhand }) => longhand === finding.property);
+  return (named ?? own.find((row) => isAt(row, finding)))?.id ?? null;
 }
 
 /** Whether a finding stands where one of the declarations of a row does. */

@@ -96,8 +96,8 @@ function rowsAbout(property: string): readonly SlipRow[] {
   if (!rows) {
     const sets = [name, ...(shorthands.get(name)?.longhands ?? [])];
     rows = slipRows.filter(
-      ({ longhand, property: written, sides }) =>
-        name === written || (sides?.flat() ?? [longhand]).some((one) => sets.includes(one)),
+      ({ longhand, property: written, sides, of }) =>
+        of === undefined && (name === written || (sides?.flat() ?? [longhand]).some((one) => sets.includes(one))),
     );
     if (rows.length > 0) known.set(name, rows);
   }

@@ -1,9 +1,10 @@
 /** The sections of the slip and their rows, in the order in which people decide. One entry a row. */
 
 import { corners, sides } from "../cascade/properties/sides";
+import type { Around } from "./around";
 import { sideWords, type SideNames } from "./sides";
 
-export type SlipSection = "face" | "colour" | "lines" | "spacing" | "room";
+export type SlipSection = "face" | "colour" | "lines" | "spacing" | "room" | "list" | "table" | "picture";
 
 export const slipSections: readonly { id: SlipSection; label: string }[] = [
   { id: "face", label: "Face" },
@@ -11,6 +12,9 @@ export const slipSections: readonly { id: SlipSection; label: string }[] = [
   { id: "lines", label: "Lines" },
   { id: "spacing", label: "Spacing" },
   { id: "room", label: "Room" },
+  { id: "list", label: "List" },
+  { id: "table", label: "Table" },
+  { id: "picture", label: "Picture" },
 ];
 
 export interface SlipRow {
@@ -25,6 +29,8 @@ export interface SlipRow {
   axis?: "wdth" | "other";
   /** What it is called where nobody set it, when that is not its label. */
   unset?: string;
+  /** What it is about where that is not the text itself: it is there for texts in or beside such. */
+  of?: Around;
   /** The row it belongs to: it stands in its chapter. */
   part?: string;
   /** What makes each side, where the row is about several longhands at once: four sides or corners, or one. */
@@ -193,4 +199,46 @@ export const slipRows: readonly SlipRow[] = [
     ["float", "Float", "float"],
     ["clear", "Clear", "clear"],
   ]),
+  ...around("list", [
+    ["marker", "Marker", "list-style-type", "item"],
+    ["marker-place", "Marker place", "list-style-position", "item"],
+    ["marker-ink", "Marker ink", "color", "marker"],
+    ["marker-size", "Marker size", "font-size", "marker"],
+    ["list-inset", "Room for markers", "padding-left", "list"],
+    ["list-gap", "Room between items", "margin-bottom", "item"],
+  ]),
+  ...around("table", [
+    ["cell-padding", "Cell padding", "padding", "cell", sides.map((side) => [`padding-${side}`])],
+    ["cell-edge", "Cell edge", "border", "cell", sides.map((side) => lineOf(`border-${side}`))],
+    ["cell-place", "Cell text", "vertical-align", "cell"],
+    ["collapse", "Cells' edges", "border-collapse", "table"],
+    ["cell-gap", "Room between cells", "border-spacing", "table"],
+    ["table-edge", "Table edge", "border", "table", sides.map((side) => lineOf(`border-${side}`))],
+    ["head-ink", "Head ink", "color", "head"],
+    ["head-ground", "Head ground", "background-color", "head"],
+    ["stripe-ground", "Stripe ground", "background-color", "stripe"],
+    ["caption-side", "Caption place", "caption-side", "caption"],
+    ["caption-ink", "Caption ink", "color", "caption"],
+    ["caption-size", "Caption size", "font-size", "caption"],
+  ]),
+  ...around("picture", [
+    ["picture-width", "Picture width", "width", "picture"],
+    ["picture-widest", "Picture widest", "max-width", "picture"],
+    ["picture-float", "Picture float", "float", "picture"],
+    ["picture-room", "Picture room", "margin", "picture", sides.map((side) => [`margin-${side}`])],
+    ["picture-edge", "Picture edge", "border", "picture", sides.map((side) => lineOf(`border-${side}`))],
+    ["picture-corners", "Picture corners", "border-radius", "picture", corners.map((one) => [`border-${one}-radius`])],
+    ["picture-shadow", "Picture shadow", "box-shadow", "picture"],
+  ]),
 ];
+
+/** Rows about what a text stands in or beside. */
+function around(
+  section: SlipSection,
+  list: readonly (readonly [id: string, label: string, property: string, of: Around, all?: readonly SideNames[]])[],
+): SlipRow[] {
+  return list.map(([id, label, property, of, all]): SlipRow => {
+    const longhand = all ? (all[0]!.find((name) => name.endsWith("-style")) ?? all[0]![0]!) : property;
+    return { id, section, label, longhand, property, of, ...(all ? { sides: all } : {}) };
+  });
+}

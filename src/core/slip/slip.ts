@@ -13,10 +13,11 @@ import { EditError } from "../edits/types";
 import { textFile, type Site } from "../source/site";
 import { isLink } from "../cascade/selectors/states";
 import { specimenOf, type Specimen } from "../text/look";
-import { styleAt } from "../text/pageTexts";
+import { refOf, styleAt } from "../text/pageTexts";
 import { pseudoWords } from "../text/pseudoTexts";
 import { groundFrom, legibilityOn, roleName, shownWords, textStyleKey, type Layouts } from "../text/textStyles";
 import { otherTags } from "../edits/retag";
+import { aroundOf, tablePairs, targetAround, type Arounds, type TablePair } from "./around";
 import { idleByRow, type IdleDeclaration } from "./idle";
 import { slipRows, type SlipRow } from "./rows";
 import { computedSides, writtenSides } from "./sides";
@@ -60,6 +61,8 @@ export interface Slip {
   leadingPx: number | null;
   rows: SlipRowValue[];
   targets: TargetOption[];
+  /** How the parts of the table around it are read; none where it stands in no table. */
+  tablePairs: TablePair[];
   /** Whether it is a link, or stands in one: it has states. */
   link: boolean;
   /** Why it is not judged, in plain words; null where it is. */
@@ -131,6 +134,7 @@ function slipWithout(
     sizePx: fontSizeOf(style),
     leadingPx: leadingOf(style),
     rows: rowValues(site, page, style, legibility),
+    tablePairs: tablePairs(page, style, layouts),
     link: isInLink(style),
     unjudged,
     least,
@@ -156,6 +160,7 @@ function isOfUse({ axis, longhand }: SlipRow, { faces }: StyledPage, style: Styl
 
 /** What the rows are told from, worked out once for all of them. */
 interface RowSources {
+  site: Site;
   page: StyledPage;
   style: Style;
   legibility: Legibility;
@@ -163,6 +168,7 @@ interface RowSources {
   seenOwner: Style;
   owner: Style;
   idle: ReturnType<typeof idleByRow>;
+  arounds: Arounds;
   explained(style: Style, longhand: string): Explanation;
 }
 
@@ -176,16 +182,20 @@ function rowValues(site: Site, page: StyledPage, style: Style, legibility: Legib
     own.set(longhand, result);
     return result;
   };
+  const arounds = aroundOf(page, style);
   const sources: RowSources = {
+    site,
     page,
     style,
     legibility,
     seenOwner: ownerOf(page, style, ground.from),
     owner: ownerOf(page, style, groundFrom(page, style, ground)),
     idle: idleByRow(site, page, style),
+    arounds,
     explained,
   };
   return slipRows
+    .filter((row) => row.of === undefined || arounds.has(row.of))
     .filter((row) => isOfUse(row, page, style) && !(row.id === "own-ground" && ground.from === style.element.index))
     .map((row) => rowValue(row, sources));
 }
@@ -201,7 +211,8 @@ function rowValue(row: SlipRow, sources: RowSources): SlipRowValue {
   const winner = explanation.contenders.find(({ lost }) => lost === null);
   const whole = row.property !== row.longhand && winner?.property === row.property ? winner.value : null;
   const idle = sources.idle.get(row.id) ?? [];
-  const owner = subject === style ? null : { page: page.file.path, index: subject.element.index };
+  const owner = subject === style ? null : refOf(page.file.path, subject);
+  const around = row.of === undefined ? null : sources.arounds.get(row.of)!;
   return {
     ...explanation,
     ...row,
@@ -209,14 +220,15 @@ function rowValue(row: SlipRow, sources: RowSources): SlipRowValue {
     ...(isGround ? { computed: cssColor(ground.color) } : {}),
     idle,
     set: idle.length > 0 || (row.sides?.flat().map((name) => explained(subject, name)) ?? all).some(isSet),
-    ownTarget: owner && targetOf(winner, owner),
+    ownTarget: around ? targetAround(sources.site, page, around, explanation) : owner && targetOf(winner, owner),
     owner,
     note: isGround ? groundNote(ground, style, subject) : null,
   };
 }
 
 /** Whose value a row is about: a gradient or picture is that of the ground, where it has one; else one of its own can be given. */
-function subjectOf({ id, part }: SlipRow, { style, seenOwner, owner }: RowSources): Style {
+function subjectOf({ id, part, of }: SlipRow, { style, seenOwner, owner, arounds }: RowSources): Style {
+  if (of !== undefined) return arounds.get(of)!.style;
   if (id === "ground") return seenOwner;
   const isOfLayers = id === "layers" || part === "layers";
   return isOfLayers && computedValue(owner, "background-image") !== "none" ? owner : style;

@@ -179,6 +179,17 @@ function sheetsBySubject(site: Site, { sheets, file }: StyledPage, selector: str
   return [...new Set([...ordered, file.path])];
 }
 
+/** The sheet that a rule with a selector goes to: one with rules of its kind, if the page has such. */
+export const sheetForNew = (site: Site, page: StyledPage, selector: string): string =>
+  sheetsBySubject(site, page, selector)[0]!;
+
+/** The rules that match an element, strongest first. */
+export const ruleTargets = (
+  site: Site,
+  page: StyledPage,
+  style: Style,
+): Pick<TargetOption, "target" | "label" | "condition">[] => ruleDrafts(site, page, style);
+
 function ruleDrafts(site: Site, page: StyledPage, style: Style): Draft[] {
   const drafts: Draft[] = [];
   for (const block of [...style.blocks].reverse()) {

@@ -139,7 +139,7 @@ function Parts({ rows, ...props }: RowProps & { rows: readonly SlipRowValue[] })
   );
 }
 
-const isColorRow = ({ id }: SlipRowValue) => id === "ink" || id === "ground" || id === "own-ground";
+const isColorRow = ({ longhand }: SlipRowValue) => longhand === "color" || longhand === "background-color";
 
 /** Where a value comes from: the property or selector, and the line. */
 function Origin({ row }: { row: SlipRowValue }) {

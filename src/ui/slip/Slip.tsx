@@ -146,6 +146,7 @@ function Sections({ slip, found, target, open, ...rest }: SectionsProps) {
     set || asked.has(id) || found.has(id) || (parts.get(id) ?? []).some((part) => part.set || found.has(part.id));
   return slipSections.map(({ id: section, label }) => {
     const own = rows.filter((row) => row.section === section && row.part === undefined);
+    if (own.length === 0) return null;
     const unset = own.filter((row) => !isShown(row));
     return (
       <section key={section} className={styles.section} aria-labelledby={`slip-${section}`}>

@@ -103,7 +103,7 @@ export function ValueField({ row, target, draft, onAttribute }: Props) {
       </AutoComplete>
       {tried && (
         <div ref={said} id={sayer} className={styles.verdict} role="status">
-          <VerdictLines verdict={verdict} target={target} />
+          <VerdictLines row={row} verdict={verdict} target={target} />
           <span className={styles.actions}>
             {verdict?.kind === "ready" && (
               <button type="button" className="text-button" onClick={write}>
@@ -126,7 +126,7 @@ export function ValueField({ row, target, draft, onAttribute }: Props) {
 }
 
 /** What came of the value: refused, or what it touches and does. */
-function VerdictLines({ verdict, target }: { verdict: Verdict; target: Target | null }) {
+function VerdictLines({ row, verdict, target }: Pick<Props, "row" | "target"> & { verdict: Verdict }) {
   if (verdict === null) return <p className="quiet">Looking at what it touches…</p>;
   if (verdict.kind === "refused")
     return (
@@ -134,10 +134,12 @@ function VerdictLines({ verdict, target }: { verdict: Verdict; target: Target | 
         <Prose>{verdict.reason}</Prose>
       </p>
     );
+  const { reach } = verdict.plan;
+  const isPictureAlone = row.of === "picture" && reach.places.length === 0;
   return (
     <>
       <p className="good">
-        {targetWords(target)}: {showReach(verdict.plan.reach)}
+        {targetWords(target)}: {isPictureAlone ? "pictures, and no text" : showReach(reach)}
       </p>
       {verdict.plan.warnings.map((warning) => (
         <p key={warning} className="doubtful">

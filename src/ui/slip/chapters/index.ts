@@ -1,5 +1,6 @@
 import type { ComponentType } from "react";
 import { slipRows, type SlipRow } from "@/core";
+import { AroundChapter } from "./AroundChapter";
 import { AxesChapter } from "./AxesChapter";
 import { ColorChapter } from "./ColorChapter";
 import { LayersChapter } from "./LayersChapter";
@@ -51,6 +52,7 @@ export const chapters: Readonly<Record<string, ComponentType<ChapterProps>>> = {
   ...all(RoomChapter, ({ section }) => section === "room"),
   layers: LayersChapter,
   ...all(PlainChapter, ({ part }) => part === "layers"),
+  ...all(AroundChapter, ({ of }) => of !== undefined),
   "own-ground": ColorChapter,
   ink: ColorChapter,
   ground: ColorChapter,
