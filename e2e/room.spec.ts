@@ -98,3 +98,79 @@ test("margins that meet are told: which one counts and which is swallowed", asyn
   await field(page, "Room above").press("Enter");
   await expect(note).toContainText("they are one of 6 px. Counts: room below h2, 10 px. Taken off: this one, −4 px.");
 });
+
+test("a margin snaps to a step of the site or to lines of a grid, and a step that is nearly another is brought to it", async ({
+  page,
+}) => {
+  await openFiles(page, {
+    "index.html":
+      '<!doctype html><title>Fares</title><link rel="stylesheet" href="a.css"><h2>Fares</h2><p>Return, adult.</p><p class="note">Weather permitting.</p>',
+    "a.css": "h2 { margin: 30px 0 16px } p { margin: 0 0 16px; line-height: 24px } .note { margin-top: 17px }",
+  });
+  await pickByKeyboard(page, "Weather permitting.");
+  await openRow(page, "Room above");
+  const rhythm = slip(page).getByRole("region", { name: "Rhythm of the site" });
+  await expect(rhythm.getByRole("list", { name: "Steps" }).getByRole("listitem")).toHaveText(["16", "17", "30"]);
+  await rhythm.getByRole("button", { name: "Nearest line: 24 px" }).click();
+  const note = shownPage(page).getByText("Weather permitting.");
+  await expect.poll(() => note.evaluate((one) => getComputedStyle(one).marginTop)).toBe("24px");
+  await slip(page).getByRole("button", { name: "Put back" }).first().click();
+  await rhythm.getByRole("checkbox", { name: /Lines over the page/ }).check();
+  await expect(page.getByTestId("grid-lines")).toHaveCSS("background-size", "100% 24px");
+  await rhythm.getByRole("button", { name: "Bring 1 use to it" }).click();
+  const dialog = page.getByRole("dialog", { name: "Bring 17 px to 16 px" });
+  await dialog.getByRole("button", { name: "Write", exact: true }).click();
+  await expect.poll(() => note.evaluate((one) => getComputedStyle(one).marginTop)).toBe("16px");
+  await expect(rhythm.getByRole("list", { name: "Steps" }).getByRole("listitem")).toHaveText(["16", "30"]);
+});
+
+test("percentages say what they are of, and a line centred by its leading what breaks that", async ({ page }) => {
+  await openFiles(page, {
+    "index.html":
+      '<!doctype html><title>Fares</title><link rel="stylesheet" href="a.css"><div><p>Return, adult.</p></div>',
+    "a.css":
+      "body { margin: 0 } div { width: 400px; padding: 0 10px } p { margin-left: 10%; height: 48px; line-height: 48px }",
+  });
+  await pickByKeyboard(page, "Return, adult.");
+  await openRow(page, "Room beside");
+  const beside = slip(page).getByRole("group", { name: "Room beside", exact: true });
+  await beside.getByRole("button", { name: /^Room left: .*Why$/ }).click();
+  await expect(beside.getByRole("group", { name: "Room left" }).getByRole("note")).toHaveText(
+    "A percentage is of the width of what it stands in, the div of 400 px. On the page it comes to 40px.",
+  );
+  await openRow(page, "Leading");
+  await expect(slip(page).getByText(/that centres one line/)).toBeVisible();
+  await slip(page).getByRole("button", { name: "Write 1.3 with 13.6 px of room above and below" }).click();
+  const text = shownPage(page).getByText("Return, adult.");
+  await expect.poll(() => text.evaluate((one) => getComputedStyle(one).paddingTop)).toBe("13.6px");
+  await expect.poll(() => text.evaluate((one) => one.getBoundingClientRect().height)).toBeCloseTo(48, 0);
+});
+
+test("a picture of the site is put under a text, and a veil of any colour or another ink makes it readable", async ({
+  page,
+}) => {
+  await openFiles(page, {
+    "index.html":
+      '<!doctype html><title>Sea</title><link rel="stylesheet" href="a.css"><h1>Sea state</h1><p>Moderate.</p>',
+    "a.css": "body { background: linear-gradient(#8ab, #9bc); color: #fff; margin: 20px }",
+    "sea.svg":
+      '<svg xmlns="http://www.w3.org/2000/svg" width="60" height="40"><rect width="60" height="40" fill="#8ab"/></svg>',
+  });
+  await pickByKeyboard(page, "Sea state");
+  await openRow(page, "Gradient or picture");
+  const chapter = slip(page).getByRole("group", { name: "Gradient or picture", exact: true });
+  const image = () =>
+    shownPage(page)
+      .locator("body")
+      .evaluate((one) => getComputedStyle(one).backgroundImage);
+  await chapter.getByRole("combobox", { name: "Add a picture of the site" }).click();
+  await page.getByTitle("sea.svg").click();
+  await expect.poll(image).toMatch(/^url\("blob:[^"]+"\), linear-gradient/);
+  await slip(page).getByRole("button", { name: "Put back" }).first().click();
+  await chapter.getByLabel("Colour of the veil").fill("#06364f");
+  await chapter.getByRole("button", { name: /^#06364f, \d+%$/ }).click();
+  await expect.poll(image).toMatch(/^linear-gradient\(rgba\(6, 54, 79, 0\.\d+\)/);
+  await slip(page).getByRole("button", { name: "Put back" }).first().click();
+  await chapter.getByRole("button", { name: /^Ink #/ }).click();
+  await expect(slip(page).getByLabel("Contrast", { exact: true })).toHaveText(/^(?:[3-9]|1\d)[\d.]* : 1$/);
+});

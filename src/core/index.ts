@@ -245,3 +245,5 @@ export { draftedSite, draftSteps } from "./drafts/draft";
 export { writePaper, type PaperAsked } from "./drafts/paper";
 export { writeDraft, type DraftWriting } from "./drafts/write";
 export type { Draft, DraftAsked, DraftKindName, DraftPair, DraftTone } from "./drafts/types";
+export { nearestRoom, rhythmSteps, roomEdits, roomLonghands, type RhythmStep } from "./tables/rhythm";
+export { addressFrom } from "./source/path";

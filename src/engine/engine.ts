@@ -16,6 +16,7 @@ import {
   draftKinds,
   draftSteps,
   provenUnder,
+  rhythmSteps,
   writeDraft,
   writePaper,
   EditError,
@@ -122,6 +123,7 @@ const latest = {
   draft: 0,
   find: 0,
   reach: 0,
+  rhythm: 0,
   selectors: 0,
   summary: 0,
   survey: 0,
@@ -340,13 +342,16 @@ const answers: Omit<Engine, "started"> = {
 
   inks: async (picked, conditions) => inksOn(site, picked, conditions, knownLayouts(conditions)),
 
-  veils: async (picked, conditions) => veilsOver(inksOn(site, picked, conditions, knownLayouts(conditions))),
+  veils: async (picked, color, conditions) =>
+    veilsOver(inksOn(site, picked, conditions, knownLayouts(conditions)), picked, color),
 
   margins: async ({ page, index }, side, conditions) => meetingMargins(pageOf(site, page, conditions), index, side),
 
   palette: async (conditions) => paletteOf(site, conditions, knownLayouts(conditions)),
 
   styleTable: async (conditions) => textStyleTable(site, conditions, knownLayouts(conditions)),
+
+  rhythm: async (conditions) => turns.inSlices(rhythmSteps(site, conditions), asLatest("rhythm")),
 
   placeNames: async (refs) => placeNames(site, refs),
 

@@ -37,6 +37,7 @@ import type {
   Plan,
   PropertyHelp,
   Reach,
+  RhythmStep,
   RuleEdit,
   RuleHere,
   RulePlace,
@@ -219,8 +220,8 @@ export interface Engine {
   grounds(picked: ElementRef, places: readonly ElementRef[], conditions: Conditions): Promise<StandsOn[]>;
   /** The inks that stand on the picked text's ground. */
   inks(picked: ElementRef, conditions: Conditions): Promise<InkThere[]>;
-  /** The weakest veils with which all texts on the picked text's ground can be read. */
-  veils(picked: ElementRef, conditions: Conditions): Promise<Veils>;
+  /** The weakest veils with which all texts on the picked text's ground can be read: black, white, and one of a colour, if one is named. */
+  veils(picked: ElementRef, color: string | null, conditions: Conditions): Promise<Veils>;
   /** The margins that meet with one of the picked text; null where none does, or that is not known. */
   margins(picked: ElementRef, side: MarginSide, conditions: Conditions): Promise<MeetingMargins | null>;
   palette(conditions: Conditions): Promise<Palette>;
@@ -277,6 +278,8 @@ export interface Engine {
   restack(stack: string, instead: string): Promise<{ changes: TextChange[]; problem: string | null }>;
   nameStack(stack: string, name: string): Promise<{ changes: TextChange[]; problem: string | null }>;
   styleTable(conditions: Conditions): Promise<StyleRow[]>;
+  /** The steps of the site's margins and paddings; null where they were asked for again meanwhile. */
+  rhythm(conditions: Conditions): Promise<RhythmStep[] | null>;
   /** Places by their words and lines, for people. */
   placeNames(refs: readonly ElementRef[]): Promise<string[]>;
   /** Where the media conditions of a page begin or cease to hold, narrowest first. */

@@ -11,6 +11,7 @@ import { useWorkspace, useWorkspaceStore } from "../workspace/context";
 import type { Shown } from "@/preview/frame";
 import { useBench } from "../workspace/bench";
 import { Marks } from "./Marks";
+import { GridLines } from "./GridLines";
 import { RoomLines } from "./RoomLines";
 import styles from "./Stage.module.css";
 import { unwaited } from "../shared/unwaited";
@@ -42,7 +43,7 @@ export function Overlay({ shown, places, picked, drawn, scale, onTrueSize, onGla
   const pressed = useRef<{ x: number; y: number; far: boolean } | null>(null);
   const trail = useRef<number[]>([]);
   const { page } = shown;
-  const { room } = useBench();
+  const { room, grid } = useBench();
   const own = useMemo(() => places.filter(({ pseudo }) => pseudo === null), [places]);
   const indexes = useMemo(() => new Set(own.map(({ index }) => index)), [own]);
   const pickedIndex = picked && picked.pseudo === undefined ? picked.index : null;
@@ -200,6 +201,7 @@ export function Overlay({ shown, places, picked, drawn, scale, onTrueSize, onGla
         ))}
         {known &&
           boxesOfWords(page, known).map((box, line) => <span key={line} className={styles.words} style={box} />)}
+        {grid !== null && <GridLines page={page} px={grid} />}
         {room && picked && <RoomLines page={page} index={picked.index} scale={scale} />}
         {hoveredBox && <Outline box={hoveredBox} kind="hover" />}
         {pickedBox && <Outline box={pickedBox} kind="picked" />}

@@ -16,6 +16,7 @@ export type Question =
   | "palette"
   | "placeNames"
   | "reports"
+  | "rhythm"
   | "rulePlaces"
   | "selectorReach"
   | "outline"

@@ -61,6 +61,9 @@ interface Bench {
   room: boolean;
   /** Shows it until what is given back is called; several may ask at once. */
   showRoom(): () => void;
+  /** How far apart the lines of a grid over the page are, CSS px; null while there is none. */
+  grid: number | null;
+  setGrid(px: number | null): void;
 }
 
 /** What stands on the page, who put it there, and what its candidates come to. */
@@ -87,7 +90,11 @@ export function BenchProvider({ children }: { children: ReactNode }) {
     return () => setAsking((count) => count - 1);
   }, []);
   const room = asking > 0;
-  const bench = useMemo(() => ({ ...standing, put, see, room, showRoom }), [standing, put, see, room, showRoom]);
+  const [grid, setGrid] = useState<number | null>(null);
+  const bench = useMemo(
+    () => ({ ...standing, put, see, room, showRoom, grid, setGrid }),
+    [standing, put, see, room, showRoom, grid],
+  );
   return <BenchContext value={bench}>{children}</BenchContext>;
 }
 

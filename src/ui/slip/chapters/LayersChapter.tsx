@@ -1,7 +1,9 @@
 "use client";
 
 import { Input } from "antd";
+import { useMemo, useState } from "react";
 import {
+  addressFrom,
   gradientNames,
   gradientParts,
   gradientText,
@@ -9,10 +11,12 @@ import {
   parseColor,
   type GradientParts,
   type GradientStop,
+  type SlipRowValue,
+  type Target,
 } from "@/core";
 import { Choice } from "../../shared/Choice";
 import { Swatch } from "../../color/Swatch";
-import { plural } from "../../shared/numbers";
+import { plural, showDistance } from "../../shared/numbers";
 import { unwaited } from "../../shared/unwaited";
 import { useAnswered } from "../../workspace/answers";
 import { useWorkspace } from "../../workspace/context";
@@ -28,6 +32,16 @@ export function LayersChapter({ row, slip, draft, target, shown }: ChapterProps)
   const layers = value === "none" ? [] : layerTexts(value);
   const attempt = (next: readonly string[]) => draft.attempt(next.join(", ") || "none");
   const change = (at: number, text: string) => attempt(layers.with(at, text));
+  const write = useWorkspace((state) => state.write);
+  const ink = slip.rows.find(({ id }) => id === "ink");
+  const inkTarget = ownRuleOf(ink) ?? slip.targets[0]?.target;
+  const writeInk = async (css: string) => {
+    if (!inkTarget) return;
+    await write(
+      { kind: "declare", target: inkTarget, property: "color", value: css, place: slip.ref },
+      `color: ${css}`,
+    );
+  };
   return (
     <div className={styles.chapter}>
       {layers.map((layer, at) => (
@@ -52,7 +66,8 @@ export function LayersChapter({ row, slip, draft, target, shown }: ChapterProps)
       <p>
         <button type="button" className="chip" onClick={() => attempt([first, ...layers])}>
           Add a gradient
-        </button>
+        </button>{" "}
+        {target && "path" in target && <AddPicture from={target.path} onAdd={(layer) => attempt([layer, ...layers])} />}
         {draft.tried && (
           <>
             {" "}
@@ -62,10 +77,17 @@ export function LayersChapter({ row, slip, draft, target, shown }: ChapterProps)
           </>
         )}
       </p>
-      <Veils row={row} slip={slip} onTry={draft.attempt} />
+      <Veils row={row} slip={slip} onTry={draft.attempt} onInk={(css) => unwaited(writeInk(css))} />
       {shown && value !== "none" && <CanvasNote page={shown.page} owner={row.owner ?? slip.ref} target={target} />}
     </div>
   );
+}
+
+/** The rule in which a text's own value stands; null where it is inherited, or nobody set it. */
+function ownRuleOf(row: SlipRowValue | undefined): Target | null {
+  const winner = row?.from === "declared" ? row.contenders.find(({ lost }) => lost === null) : null;
+  const place = winner?.place;
+  return place && place.rule !== null ? { kind: "rule", path: place.path, start: place.rule } : null;
 }
 
 /** One layer: a gradient in its parts, or what is written for it. */
@@ -173,34 +195,91 @@ function placeOf({ places }: GradientStop, at: number, count: number): number {
 
 interface VeilsProps extends Pick<ChapterProps, "row" | "slip"> {
   onTry(value: string): void;
+  onInk(css: string): void;
 }
 
-/** How strong a layer over a ground has to be so that every text on it can be read; the weakest first, over what is written. */
-function Veils({ row, slip, onTry }: VeilsProps) {
+/** How strong a layer over a ground has to be so that every text on it can be read; what changes least first, over what is written. */
+function Veils({ row, slip, onTry, onInk }: VeilsProps) {
   const conditions = useWorkspace((state) => state.conditions);
+  const [typed, setTyped] = useState("");
+  const own = parseColor(typed) ? typed : null;
   const { page, index } = slip.ref;
-  const found = useAnswered("veils", [{ page, index }, conditions])?.answer;
+  const found = useAnswered("veils", [{ page, index }, own, conditions])?.answer;
   const written = row.written ?? row.computed;
   if (!found?.texts || written === "none") return null;
   if (found.veils[0]!.alpha === 0)
     return <p className="quiet">Every text on it can be read without a veil, as far as it was seen.</p>;
+  const offers = [
+    ...found.veils.flatMap(({ name, alpha, layer, distance }) =>
+      layer === null
+        ? []
+        : [
+            {
+              name: `${name}, ${Math.round(alpha! * 100)}%`,
+              distance: distance!,
+              choose: () => onTry(`${layer}, ${written}`),
+            },
+          ],
+    ),
+    ...(found.ink
+      ? [{ name: `Ink ${found.ink.css}`, distance: found.ink.distance, choose: () => onInk(found.ink!.css) }]
+      : []),
+  ].sort((a, b) => a.distance - b.distance);
   return (
     <section aria-label="A veil over it">
       <p>
         A veil, so that {found.texts === 1 ? "the text" : `all ${plural(found.texts, "text")}`} on it can be read
-        {slip.ground.painted ? ", by what was seen painted" : ""}:
+        {slip.ground.painted ? ", by what was seen painted" : ""}
+        {found.ink && "; or another ink for this text"}. What changes least comes first:
       </p>
-      {found.veils.map(({ name, alpha, layer }) =>
-        layer === null ? (
+      <p className={styles.offers}>
+        {offers.map(({ name, distance, choose }) => (
+          <button key={name} type="button" className="chip" title={showDistance(distance)} onClick={choose}>
+            {name}
+          </button>
+        ))}
+      </p>
+      {found.veils
+        .filter(({ layer }) => layer === null)
+        .map(({ name }) => (
           <p key={name} className="quiet">
             No {name} veil is enough for all of them.
           </p>
-        ) : (
-          <button key={name} type="button" className="chip" onClick={() => onTry(`${layer}, ${written}`)}>
-            {name}, {Math.round(alpha! * 100)}%
-          </button>
-        ),
-      )}
+        ))}
+      <label>
+        In another colour{" "}
+        <Input
+          size="small"
+          className={`mono ${styles.veilColor}`}
+          aria-label="Colour of the veil"
+          placeholder="#06364f"
+          value={typed}
+          spellCheck={false}
+          status={typed !== "" && own === null ? "warning" : undefined}
+          onChange={({ target }) => setTyped(target.value)}
+        />
+      </label>
     </section>
+  );
+}
+
+/** Pictures among the files of the site, put over what is there; their addresses are right from where they are written. */
+function AddPicture({ from, onAdd }: { from: string; onAdd(layer: string): void }) {
+  const files = useWorkspace((state) => state.files);
+  const pictures = useMemo(
+    () => [...files.keys()].filter((path) => /\.(?:avif|gif|jpe?g|png|svg|webp)$/i.test(path)).sort(),
+    [files],
+  );
+  if (pictures.length === 0) return null;
+  return (
+    <Choice
+      size="small"
+      aria-label="Add a picture of the site"
+      placeholder="Add a picture…"
+      value={null}
+      options={pictures.map((path) => ({ value: path, label: path }))}
+      popupMatchSelectWidth={false}
+      onChange={(path: string | null) => path !== null && onAdd(`url("${addressFrom(from, path)}")`)}
+    />
   );
 }

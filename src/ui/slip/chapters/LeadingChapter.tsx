@@ -62,6 +62,7 @@ export function LeadingChapter({ row, slip, draft, target, places }: ChapterProp
             ? ` Below ${showNumber(needed, 2)} descenders and the ascenders of the next line may meet in ${metrics!.family}.`
             : ` Descenders and ascenders of ${metrics!.family} stay apart from ${showNumber(needed, 2)} on.`)}
       </p>
+      <CentredByLeading slip={slip} draft={draft} px={px} size={size} />
       {isLength && !written.startsWith("0") && (
         <Doubt
           label={mend?.label ?? `Write ${plain}`}
@@ -106,5 +107,29 @@ export function LeadingChapter({ row, slip, draft, target, places }: ChapterProp
         }}
       />
     </div>
+  );
+}
+
+interface CentredProps extends Pick<ChapterProps, "slip" | "draft"> {
+  /** The leading and the size, CSS px. */
+  px: number;
+  size: number;
+}
+
+/** A line that is centred by a leading as high as its box: what breaks that, and room above and below instead. */
+function CentredByLeading({ slip, draft, px, size }: CentredProps) {
+  const heights = slip.rows.filter(({ id }) => id === "box-height" || id === "box-lowest");
+  const isAsHigh = heights.some(
+    ({ computed }) => Math.abs(Number.parseFloat(computed) - px) < 1 && /px$/.test(computed),
+  );
+  if (!isAsHigh || px / size < 1.6) return null;
+  const room = showNumber((px - 1.3 * size) / 2, 1);
+  return (
+    <Doubt
+      label={`Write 1.3 with ${room} px of room above and below`}
+      onMend={() => unwaited(draft.write(`1.3; height: auto; padding-block: ${room}px`, "candidate"))}
+    >
+      The leading is as high as the box: that centres one line. A second line, or larger text, falls out of it.
+    </Doubt>
   );
 }

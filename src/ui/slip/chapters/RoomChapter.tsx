@@ -2,6 +2,7 @@
 
 import { useEffect, useMemo } from "react";
 import type { MarginSide, MeetingMargins } from "@/core";
+import type { ShownPage } from "@/preview/frame";
 import { linesOf, zeroWidthOf } from "@/preview/measure";
 import { plural, showNumber, showPx } from "../../shared/numbers";
 import { useAnswer } from "../../workspace/answers";
@@ -10,6 +11,7 @@ import { useWorkspace } from "../../workspace/context";
 import { Trials } from "../Trials";
 import { useSetting } from "../useSetting";
 import { Doubt, Outcomes, Spellings } from "./parts";
+import { Rhythm } from "./Rhythm";
 import type { ChapterProps } from "./types";
 import styles from "./Chapter.module.css";
 
@@ -42,6 +44,9 @@ const notes: Readonly<Record<string, string>> = {
   float: "What follows runs along it. A clear on what follows ends that.",
   clear: "It moves below what floats beside it.",
 };
+
+/** Rows about margins and paddings, which make the rhythm of a site. */
+const isRoom = /^(?:above|below|beside|left|right|padding.*)$/;
 
 /** Rows whose value is one length, in which it can be spelt otherwise. */
 const isLength = /^(?:above|below|left|right|padding-.*|corners-.*|box-.*)$/;
@@ -76,6 +81,7 @@ export function RoomChapter({ row, slip, draft, target, places, shown }: Chapter
           </p>
         </>
       )}
+      {shown && <OnPage row={row} slip={slip} page={shown.page} />}
       {meets && <Meeting slip={slip} side={meets} />}
       {row.id === "box-widest" && <LineLengths {...{ slip, draft, shown, root }} />}
       <Trials
@@ -91,6 +97,7 @@ export function RoomChapter({ row, slip, draft, target, places, shown }: Chapter
           return <span>{showPx(Number(amount[1]) * (amount[2] === "em" ? size : root))} px</span>;
         }}
       />
+      {isRoom.test(row.id) && <Rhythm px={px} line={line} draft={draft} />}
       {notes[row.id] && <p className="quiet">{notes[row.id]}</p>}
       {row.id === "box-height" && px !== null && (
         <Doubt>At {showPx(px)} px the box does not grow with its text: at twice the size words fall out of it.</Doubt>
@@ -98,6 +105,40 @@ export function RoomChapter({ row, slip, draft, target, places, shown }: Chapter
       <Outcomes setting={setting} />
     </div>
   );
+}
+
+/** What a percentage is of, and what it and `auto` come to on the page as it is laid out (CSS 2.2, 8.3, 8.4, 10). */
+function OnPage({ row, slip, page }: Pick<ChapterProps, "row" | "slip"> & { page: ShownPage }) {
+  const written = row.written ?? row.computed;
+  const node = page.nodes[slip.ref.index];
+  const view = page.document.defaultView;
+  if (!/%|\bauto\b/.test(written) || !node || !view || slip.ref.pseudo !== undefined) return null;
+  const names = row.sides?.flat() ?? [row.longhand];
+  const used = names.map((name) => view.getComputedStyle(node).getPropertyValue(name));
+  const around = node.parentElement;
+  const isOfHeight = /height/.test(row.property);
+  const basis = around && contentOf(around, view, isOfHeight ? "height" : "width");
+  return (
+    <p className="quiet" role="note">
+      {written.includes("%") && basis !== null && (
+        <>
+          A percentage is of the {isOfHeight ? "height" : "width"} of what it stands in, the{" "}
+          <code>{around!.localName}</code> of {showPx(basis)} px.{" "}
+        </>
+      )}
+      On the page it comes to {[...new Set(used)].join(", ")}.
+    </p>
+  );
+}
+
+/** How wide or high what an element holds may be, CSS px. */
+function contentOf(element: Element, view: Window, side: "width" | "height"): number {
+  const style = view.getComputedStyle(element);
+  const [inside, one, other] =
+    side === "width"
+      ? [element.clientWidth, style.paddingLeft, style.paddingRight]
+      : [element.clientHeight, style.paddingTop, style.paddingBottom];
+  return inside - Number.parseFloat(one) - Number.parseFloat(other);
 }
 
 /** Shows on the page how much room there is, while the chapter is open. */
