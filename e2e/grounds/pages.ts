@@ -99,6 +99,14 @@ export const groundPages: readonly [name: string, html: string, tolerance: numbe
     3,
   ],
   [
+    "what sticks and holds a ground behind its text",
+    page(
+      "section{background:tomato;position:sticky;top:30px;padding:9px}b::before{content:'';position:absolute;inset:0;z-index:-1;background:#ffc800}",
+      "<section>on what <b id=a>is behind it</b></section>",
+    ),
+    1,
+  ],
+  [
     "what cannot be told",
     page(
       "#doubt1{mix-blend-mode:multiply;background:#fcc}#doubt2{background:linear-gradient(red,blue),#fff;background-blend-mode:screen}#doubt3{background:url(nowhere.png),#fff}#doubt4{filter:invert(1);background:#fcc}nav{position:sticky;top:0;background:rgb(0 0 0/50%)}",

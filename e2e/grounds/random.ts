@@ -45,16 +45,19 @@ function background(chance: Chance): string[] {
   const list: string[] = [];
   if (chance.is(0.6)) list.push(`background-color:${color(chance)}`);
   if (!chance.is(0.3)) return list;
-  list.push(`background-image:${chance.is(0.2) ? `${picture(chance)}, ` : ""}${picture(chance)}`);
+  const layers = chance.is(0.6) ? 1 : 2 + chance.upTo(3);
+  /** A value, or one for each layer. */
+  const each = (values: readonly string[]) =>
+    Array.from({ length: chance.is(0.5) ? layers : 1 }, () => chance.among(values)).join(", ");
+  list.push(`background-image:${Array.from({ length: layers }, () => picture(chance)).join(", ")}`);
+  if (chance.is(0.4)) list.push(`background-size:${each(["50% 40px", "cover", "contain", "20px auto", "auto 70%"])}`);
   if (chance.is(0.4))
-    list.push(`background-size:${chance.among(["50% 40px", "cover", "contain", "20px auto", "auto 70%"])}`);
-  if (chance.is(0.4))
-    list.push(`background-repeat:${chance.among(["no-repeat", "repeat-x", "space", "round", "round space"])}`);
-  if (chance.is(0.3)) list.push(`background-position:${chance.among(["center", "right 10px bottom 5px", "30% 60%"])}`);
-  if (chance.is(0.2)) list.push(`background-clip:${chance.among(["padding-box", "content-box"])}`);
-  if (chance.is(0.2)) list.push(`background-origin:${chance.among(["border-box", "content-box"])}`);
-  if (chance.is(0.1)) list.push(`background-blend-mode:${chance.among(["multiply", "difference"])}`);
-  if (chance.is(0.1)) list.push(`background-attachment:${chance.among(["local", "fixed"])}`);
+    list.push(`background-repeat:${each(["no-repeat", "repeat-x", "space", "round", "round space"])}`);
+  if (chance.is(0.3)) list.push(`background-position:${each(["center", "right 10px bottom 5px", "30% 60%"])}`);
+  if (chance.is(0.2)) list.push(`background-clip:${each(["padding-box", "content-box", "border-box"])}`);
+  if (chance.is(0.2)) list.push(`background-origin:${each(["border-box", "content-box", "padding-box"])}`);
+  if (chance.is(0.1)) list.push(`background-blend-mode:${each(["multiply", "difference", "normal"])}`);
+  if (chance.is(0.1)) list.push(`background-attachment:${each(["local", "fixed", "scroll"])}`);
   return list;
 }
 

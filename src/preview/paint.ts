@@ -120,8 +120,7 @@ export class Painting {
     if (!ground || !(await this.locate(texts, ground, unknown))) return null;
     for (const [number, level] of levelsOf(texts)) {
       const ink = await this.inked(number, unknown);
-      const add = (text: PlaceView, [under, over]: readonly Pixels[], at: number) =>
-        tallies.get(idOf(text))!.add(under!, over!, at);
+      const add: AtPoint = (text, [under, over], at, x, y) => tallies.get(idOf(text))!.add(under!, over!, at, x, y);
       if (!ink || !(await this.along(level, [ground, ink], add))) return null;
       // Where ink is as the ground is, the text may be covered, or cannot be told from it: a line that stands out tells.
       const doubtful = level.filter((text) => tallies.get(idOf(text))!.isDoubtful());
@@ -129,10 +128,10 @@ export class Painting {
       const strong = doubtful.map((text) => strikeOf(text, tallies.get(idOf(text))!.standsOut()));
       const probe = await this.picture({ kind: "struck", strikes: strong }, unknown);
       for (const text of doubtful) tallies.set(idOf(text), new Tally());
-      const addSeen = (text: PlaceView, [under, over, out]: readonly Pixels[], at: number) => {
+      const addSeen: AtPoint = (text, [under, over, out], at, x, y) => {
         const tally = tallies.get(idOf(text))!;
         if (isNear(under!, out!, at)) tally.hidden += 1;
-        else tally.add(under!, over!, at);
+        else tally.add(under!, over!, at, x, y);
       };
       if (!probe || !(await this.along(doubtful, [ground, ink, probe], addSeen))) return null;
     }
@@ -198,7 +197,7 @@ export class Painting {
   private async along(
     texts: readonly PlaceView[],
     images: readonly HTMLImageElement[],
-    work: (text: PlaceView, pixels: readonly Pixels[], at: number) => void,
+    work: AtPoint,
   ): Promise<boolean> {
     const rows = rowsByStrip(texts, this.bands);
     return this.overStrips(
@@ -207,7 +206,7 @@ export class Painting {
         const strips = images.map((image) => this.strip(image, top));
         const pixels = strips.map(({ data }) => data);
         for (const { text, band } of rows.get(top / stripHeight)!)
-          forEachPoint(band, strips[0]!, (at) => work(text, pixels, at));
+          forEachPoint(band, strips[0]!, (at, x, y) => work(text, pixels, at, x, y));
       },
     );
   }
@@ -231,6 +230,9 @@ export class Painting {
     return true;
   }
 }
+
+/** What is done with a pixel of several pictures. @param x where on the page it is, CSS px */
+type AtPoint = (text: PlaceView, pixels: readonly Pixels[], at: number, x: number, y: number) => void;
 
 /** Whether it is about texts that stay in the window while the page scrolls. */
 const isHeld = (unknown: PictureUnknown | null) => unknown !== null && unknown.shows !== "flow";

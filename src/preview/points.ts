@@ -42,8 +42,8 @@ export function rowsByStrip(
 const mostColumns = 1200;
 const mostRows = 16;
 
-/** Whole pixels inside a band, evenly. */
-export function forEachPoint(band: Band, strip: Strip, look: (at: number) => void): void {
+/** Whole pixels inside a band, evenly. @param look told where each is in the strip's data, and where in the picture */
+export function forEachPoint(band: Band, strip: Strip, look: (at: number, x: number, y: number) => void): void {
   const left = Math.max(0, Math.ceil(band.left));
   const right = Math.min(strip.width, Math.max(Math.floor(band.right), left + 1));
   const top = Math.max(0, Math.ceil(band.top));
@@ -51,7 +51,7 @@ export function forEachPoint(band: Band, strip: Strip, look: (at: number) => voi
   const [columns, rows] = [right - left, bottom - top];
   for (const y of evenly(top, rows, mostRows)) {
     if (y < strip.top || y >= strip.top + strip.height) continue;
-    for (const x of evenly(left, columns, mostColumns)) look(((y - strip.top) * strip.width + x) * 4);
+    for (const x of evenly(left, columns, mostColumns)) look(((y - strip.top) * strip.width + x) * 4, x, y);
   }
 }
 

@@ -125,7 +125,8 @@ function atRest(sticking: readonly number[], nodes: readonly Element[], view: Wi
     const own = node.getBoundingClientRect();
     style.cssText = before;
     const shift = `top:${stuck.top - own.top}px!important;left:${stuck.left - own.left}px!important`;
-    return [index, `position:relative!important;inset:auto!important;${shift}`] as const;
+    // What sticks holds all that is in it together, whatever its z-index (CSS Position 3, 2.1).
+    return [index, `position:relative!important;isolation:isolate!important;inset:auto!important;${shift}`] as const;
   });
   view.scrollTo({ left, top, behavior: "instant" });
   return shifts;

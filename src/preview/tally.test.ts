@@ -14,12 +14,21 @@ function tallyOf(...pairs: [ground: number, ink: number, times: number][]): Tall
 }
 
 describe("what is seen along a text", () => {
+  test("the worst point is where ink and ground are least apart, edges of letters left out", () => {
+    const tally = new Tally();
+    for (let at = 0; at < 1000; at += 1) tally.add(pixels(at < 400 ? 0xffffff : 0x999999), pixels(0x777777), 0, at, 7);
+    tally.add(pixels(0x777777), pixels(0x777777), 0, 2000, 9);
+    expect(paintedOf([tally], "?").worst).toEqual({ x: 400, y: 7 });
+    expect(paintedOf([tallyOf([0xffffff, 0, 9])], "?").worst).toBeUndefined();
+  });
+
   test("pairs are counted, however they come", () => {
     const tally = tallyOf([0xffffff, 0, 2], [0x112233, 0xaabbcc, 1], [0xffffff, 0, 3]);
     expect(paintedOf([tally], "?")).toEqual({
       points: [255, 255, 255, 0, 0, 0, 5, 0x11, 0x22, 0x33, 0xaa, 0xbb, 0xcc, 1],
       seen: 1,
       doubt: null,
+      worst: { x: 0, y: 0 },
     });
   });
 

@@ -1,5 +1,5 @@
 /** Counts what is seen along a text: pairs of ground and ink, as often as they come. */
-import type { Painted } from "@/core";
+import { contrastRatio, type Color, type Painted } from "@/core";
 
 /** Of a picture, four bytes a pixel. */
 export type Pixels = Uint8ClampedArray;
@@ -28,6 +28,8 @@ export class Tally {
   /** Points where the text is not seen. */
   hidden = 0;
   readonly pairs = new Map<number, number>();
+  /** Where each pair was met first, CSS px of the page. */
+  readonly places = new Map<number, readonly [x: number, y: number]>();
   /** Differs, most likely, where anything that was added did. */
   signature = 0;
   private count = 0;
@@ -37,14 +39,18 @@ export class Tally {
   private last = -1;
   private run = 0;
 
-  add(ground: Pixels, ink: Pixels, at: number): void {
+  /** @param x where on the page it is, CSS px */
+  add(ground: Pixels, ink: Pixels, at: number, x = 0, y = 0): void {
     this.count += 1;
     if (isNear(ground, ink, at)) this.same += 1;
     const under = (ground[at]! << 16) | (ground[at + 1]! << 8) | ground[at + 2]!;
     const over = (ink[at]! << 16) | (ink[at + 1]! << 8) | ink[at + 2]!;
     const key = under * 0x1000000 + over;
     this.signature = (Math.imul(this.signature, 31) + under * 7 + over) | 0;
-    if (key !== this.last) this.settle();
+    if (key !== this.last) {
+      this.settle();
+      if (!this.places.has(key)) this.places.set(key, [x, y]);
+    }
     this.last = key;
     this.run += 1;
   }
@@ -111,6 +117,32 @@ export function paintedOf(tallies: readonly Tally[], doubt: string): Painted {
     const [under, over] = [Math.floor(key / 0x1000000), key % 0x1000000];
     points.push(under >> 16, (under >> 8) & 255, under & 255, over >> 16, (over >> 8) & 255, over & 255, count);
   }
+  const worst = worstOf([...pairs], tallies);
   const differs = tallies.some(({ signature }) => signature !== tallies[0]!.signature);
-  return { points, seen: Math.min(...tallies.map(({ seen }) => seen)), doubt: differs ? doubt : null };
+  return {
+    points,
+    seen: Math.min(...tallies.map(({ seen }) => seen)),
+    doubt: differs ? doubt : null,
+    ...(worst ? { worst } : {}),
+  };
 }
+
+/** A pair met less often, by this part of all, is the edge of a letter or a line. */
+const edgePart = 1 / 200;
+
+/** Where ink and ground are least apart, CSS px of the page; null where they are the same all along. */
+function worstOf(pairs: readonly Pair[], tallies: readonly Tally[]): { x: number; y: number } | null {
+  const all = pairs.reduce((sum, [, count]) => sum + count, 0);
+  const ratioOf = (key: number) => contrastRatio(colorOf(key % 0x1000000), colorOf(Math.floor(key / 0x1000000)));
+  const ratios = pairs.flatMap(([key, count]) => (count < all * edgePart ? [] : [{ key, ratio: ratioOf(key) }]));
+  if (ratios.length < 2) return null;
+  const { key } = ratios.reduce((a, b) => (b.ratio < a.ratio ? b : a));
+  const place = tallies.map(({ places }) => places.get(key)).find((one) => one !== undefined);
+  return place ? { x: place[0], y: place[1] } : null;
+}
+
+const colorOf = (bytes: number): Color => ({
+  space: "srgb",
+  channels: [(bytes >> 16) / 255, ((bytes >> 8) & 255) / 255, (bytes & 255) / 255],
+  alpha: 1,
+});

@@ -62,6 +62,8 @@ export interface Painted {
   points: readonly number[];
   /** Part of its lines that is seen, 0 to 1. */
   seen: number;
+  /** Where ink and ground are least apart, CSS px of the page; left out where they are the same all along. */
+  worst?: { x: number; y: number };
   /** Why it may come out otherwise, in plain words. */
   doubt: string | null;
   /** Why it may come out otherwise unless layers tell the same; left out where it may not. */

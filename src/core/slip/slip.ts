@@ -20,6 +20,7 @@ import { otherTags } from "../edits/retag";
 import { aroundOf, tablePairs, targetAround, type Arounds, type TablePair } from "./around";
 import { idleByRow, type IdleDeclaration } from "./idle";
 import { slipRows, type SlipRow } from "./rows";
+import { textId } from "../ground/layout";
 import { computedSides, writtenSides } from "./sides";
 import { targetsFor, targetSteps, type TargetOption } from "./targets";
 
@@ -69,6 +70,8 @@ export interface Slip {
   unjudged: string | null;
   /** Ratio at the worst single point of its lines. */
   least: number;
+  /** Where that is, CSS px of the page; null where it is the same all along, or not painted. */
+  worst: { x: number; y: number } | null;
   /** Whether it is a span that can be taken away again. */
   plainSpan: boolean;
   /** What the element can be made, by tags. */
@@ -138,6 +141,7 @@ function slipWithout(
     link: isInLink(style),
     unjudged,
     least,
+    worst: layouts[ref.page]?.[textId(ref.index, ref.pseudo ?? null)]?.painted?.worst ?? null,
     otherTags: ref.pseudo === undefined ? otherTags(element) : [],
     plainSpan: ref.pseudo === undefined && isPlainSpan(site, ref.page, ref.index),
     specimen: specimenOf(style),

@@ -13,6 +13,7 @@ import { useBench } from "../workspace/bench";
 import { Marks } from "./Marks";
 import { GridLines } from "./GridLines";
 import { RoomLines } from "./RoomLines";
+import { Worst } from "./Worst";
 import styles from "./Stage.module.css";
 import { unwaited } from "../shared/unwaited";
 
@@ -43,7 +44,8 @@ export function Overlay({ shown, places, picked, drawn, scale, onTrueSize, onGla
   const pressed = useRef<{ x: number; y: number; far: boolean } | null>(null);
   const trail = useRef<number[]>([]);
   const { page } = shown;
-  const { room, grid } = useBench();
+  const { room, worst, grid } = useBench();
+  const isTried = useWorkspace((state) => state.rehearsal !== null);
   const own = useMemo(() => places.filter(({ pseudo }) => pseudo === null), [places]);
   const indexes = useMemo(() => new Set(own.map(({ index }) => index)), [own]);
   const pickedIndex = picked && picked.pseudo === undefined ? picked.index : null;
@@ -202,6 +204,7 @@ export function Overlay({ shown, places, picked, drawn, scale, onTrueSize, onGla
         {known &&
           boxesOfWords(page, known).map((box, line) => <span key={line} className={styles.words} style={box} />)}
         {grid !== null && <GridLines page={page} px={grid} />}
+        {worst && !isTried && slip?.worst && pickedBox && <Worst page={page} at={slip.worst} scale={scale} />}
         {room && picked && <RoomLines page={page} index={picked.index} scale={scale} />}
         {hoveredBox && <Outline box={hoveredBox} kind="hover" />}
         {pickedBox && <Outline box={pickedBox} kind="picked" />}

@@ -61,6 +61,9 @@ interface Bench {
   room: boolean;
   /** Shows it until what is given back is called; several may ask at once. */
   showRoom(): () => void;
+  /** Whether the point is shown at which the picked text is read worst; the same. */
+  worst: boolean;
+  showWorst(): () => void;
   /** How far apart the lines of a grid over the page are, CSS px; null while there is none. */
   grid: number | null;
   setGrid(px: number | null): void;
@@ -84,18 +87,24 @@ export function BenchProvider({ children }: { children: ReactNode }) {
   const see = useCallback((text: string, one: Seen) => {
     setStanding((now) => ({ ...now, seen: new Map([...now.seen, [text, one]]) }));
   }, []);
+  const [room, showRoom] = useAsked();
+  const [worst, showWorst] = useAsked();
+  const [grid, setGrid] = useState<number | null>(null);
+  const bench = useMemo(
+    () => ({ ...standing, put, see, room, showRoom, worst, showWorst, grid, setGrid }),
+    [standing, put, see, room, showRoom, worst, showWorst, grid],
+  );
+  return <BenchContext value={bench}>{children}</BenchContext>;
+}
+
+/** Something that is there as long as anybody asks for it. */
+function useAsked(): [isAsked: boolean, ask: () => () => void] {
   const [asking, setAsking] = useState(0);
-  const showRoom = useCallback(() => {
+  const ask = useCallback(() => {
     setAsking((count) => count + 1);
     return () => setAsking((count) => count - 1);
   }, []);
-  const room = asking > 0;
-  const [grid, setGrid] = useState<number | null>(null);
-  const bench = useMemo(
-    () => ({ ...standing, put, see, room, showRoom, grid, setGrid }),
-    [standing, put, see, room, showRoom, grid],
-  );
-  return <BenchContext value={bench}>{children}</BenchContext>;
+  return [asking > 0, ask];
 }
 
 export function useBench(): Bench {

@@ -1,7 +1,7 @@
 "use client";
 
 import { Input } from "antd";
-import { useMemo, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import {
   addressFrom,
   gradientNames,
@@ -19,6 +19,7 @@ import { Swatch } from "../../color/Swatch";
 import { plural, showDistance } from "../../shared/numbers";
 import { unwaited } from "../../shared/unwaited";
 import { useAnswered } from "../../workspace/answers";
+import { useBench } from "../../workspace/bench";
 import { useWorkspace } from "../../workspace/context";
 import { CanvasNote } from "./CanvasNote";
 import type { ChapterProps } from "./types";
@@ -28,6 +29,8 @@ const first = "linear-gradient(to bottom, #ffffff, #dfeaf0)";
 
 /** The gradients and pictures that a ground is painted with, the uppermost first; each is tried on the page as it is changed. */
 export function LayersChapter({ row, slip, draft, target, shown }: ChapterProps) {
+  const { showWorst } = useBench();
+  useEffect(() => showWorst(), [showWorst]);
   const value = draft.value || row.computed;
   const layers = value === "none" ? [] : layerTexts(value);
   const attempt = (next: readonly string[]) => draft.attempt(next.join(", ") || "none");
@@ -227,6 +230,7 @@ function Veils({ row, slip, onTry, onInk }: VeilsProps) {
   ].sort((a, b) => a.distance - b.distance);
   return (
     <section aria-label="A veil over it">
+      {slip.worst && <p className="quiet">Where the text is read worst, strokes point at it on the page.</p>}
       <p>
         A veil, so that {found.texts === 1 ? "the text" : `all ${plural(found.texts, "text")}`} on it can be read
         {slip.ground.painted ? ", by what was seen painted" : ""}
