@@ -245,5 +245,6 @@ export { draftedSite, draftSteps } from "./drafts/draft";
 export { writePaper, type PaperAsked } from "./drafts/paper";
 export { writeDraft, type DraftWriting } from "./drafts/write";
 export type { Draft, DraftAsked, DraftKindName, DraftPair, DraftTone } from "./drafts/types";
-export { nearestRoom, rhythmSteps, roomEdits, roomLonghands, type RhythmStep } from "./tables/rhythm";
+export { rhythmSteps } from "./tables/rhythm";
+export { nearestRoom, roomEdits, type RhythmStep } from "./tables/roomSteps";
 export { addressFrom } from "./source/path";

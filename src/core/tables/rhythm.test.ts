@@ -4,7 +4,8 @@ import { defaultConditions } from "../cascade/conditions";
 import { changeSite, textFile } from "../source/site";
 import { finished } from "../source/steps";
 import { computed, site } from "../testing/site";
-import { nearestRoom, rhythmSteps, roomEdits } from "./rhythm";
+import { rhythmSteps } from "./rhythm";
+import { nearestRoom, roomEdits } from "./roomSteps";
 import { combine } from "./styleTable";
 
 const of = site({

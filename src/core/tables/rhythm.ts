@@ -1,40 +1,14 @@
-/** The rhythm of a site: the steps of its margins and paddings, which are nearly alike, and those brought into one. */
+/** The rhythm of a site: the steps of its margins and paddings, and which are nearly alike. */
 import type { Conditions } from "../cascade/conditions";
 import { spotOf } from "../cascade/explain";
 import { sides } from "../cascade/properties/sides";
 import { computedValue, fontSizeOf, rootOf, type Style } from "../cascade/style";
 import { styledPage, type KnownPage } from "../cascade/styledPages";
-import type { Edit, Target } from "../edits/types";
 import { pagesOf, type Site } from "../source/site";
 import { isRendered } from "../text/textStyles";
-import { sizeIn } from "../type/lengths";
+import type { RhythmStep, StepUse } from "./roomSteps";
 
-/** A margin or padding as it is set somewhere. */
-export interface StepUse {
-  target: Target;
-  /** A longhand: "margin-top". */
-  property: string;
-  /** "h2", or the style attribute. */
-  selector: string;
-  /** How many elements get it. */
-  elements: number;
-  /** What `em` and `rem` come to there, CSS px. */
-  em: number;
-  rem: number;
-  /** The unit that it is written in, where that can be told. */
-  unit: "px" | "em" | "rem";
-}
-
-export interface RhythmStep {
-  /** CSS px; never 0. */
-  px: number;
-  elements: number;
-  uses: StepUse[];
-  /** The step so near that one would do, used more than this; null where there is none. */
-  twin: number | null;
-}
-
-export const roomLonghands: readonly string[] = ["margin", "padding"].flatMap((name) =>
+const roomLonghands: readonly string[] = ["margin", "padding"].flatMap((name) =>
   sides.map((side) => `${name}-${side}`),
 );
 
@@ -115,20 +89,4 @@ function twinOf(step: RhythmStep, steps: readonly RhythmStep[]): number | null {
   );
   const [nearest] = alike.sort((a, b) => Math.abs(a.px - step.px) - Math.abs(b.px - step.px));
   return nearest?.px ?? null;
-}
-
-/** The nearest step on one of several, or on lines a grid apart; CSS px. */
-export function nearestRoom(px: number, on: { steps: readonly number[] } | { grid: number }): number {
-  if ("grid" in on) return Math.round(px / on.grid) * on.grid;
-  return on.steps.reduce((a, b) => (Math.abs(b - px) < Math.abs(a - px) ? b : a), on.steps[0] ?? px);
-}
-
-/** What brings all uses of a step to another, each in the unit it is written in. */
-export function roomEdits({ uses }: Pick<RhythmStep, "uses">, px: number): Edit[] {
-  return uses.map(({ target, property, unit, em, rem }) => ({
-    kind: "declare",
-    target,
-    property,
-    value: px === 0 ? "0" : sizeIn(px, unit, { parent: em, root: rem, width: 0 }),
-  }));
 }
