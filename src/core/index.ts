@@ -248,3 +248,5 @@ export type { Draft, DraftAsked, DraftKindName, DraftPair, DraftTone } from "./d
 export { rhythmSteps } from "./tables/rhythm";
 export { nearestRoom, roomEdits, type RhythmStep } from "./tables/roomSteps";
 export { addressFrom } from "./source/path";
+export { changesInWords } from "./report/changesInWords";
+export { canDiffer, unifiedDiff, type FileVersions } from "./report/unifiedDiff";

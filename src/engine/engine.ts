@@ -10,6 +10,7 @@ import {
   completions,
   conditionsUnder,
   definedProperties,
+  changesInWords,
   differingSteps,
   draftedSite,
   draftKindNames,
@@ -119,6 +120,7 @@ const turns = new Turns();
 const latest = {
   allRight: 0,
   attributeGroups: 0,
+  changesInWords: 0,
   differences: 0,
   draft: 0,
   find: 0,
@@ -397,8 +399,7 @@ const answers: Omit<Engine, "started"> = {
 
   asked: async () => draftKindNames.filter((kind) => draftKinds[kind].isAsked(site)),
 
-  draft: async (asked, conditions) =>
-    turns.inSlices(draftSteps(site, conditions, knownLayouts(conditions), asked), asLatest("draft")),
+  draft: async (asked, conditions) => turns.inSlices(draftSteps(site, conditions, asked), asLatest("draft")),
 
   writeDraft: async (draft, writing) => filesOf(() => writeDraft(site, draft, definedProperties(site), writing)),
 
@@ -456,9 +457,17 @@ const answers: Omit<Engine, "started"> = {
     return {
       file: report.file,
       type: report.type,
-      text: report.make({ site, conditions, layouts: knownLayouts(conditions) }),
+      text: report.make({
+        site,
+        conditions,
+        layouts: knownLayouts(conditions),
+        stresses: knownStresses(site, conditions),
+      }),
     };
   },
+
+  changesInWords: async (before, conditions) =>
+    turns.inSlices(changesInWords(siteOf(before), site, conditions), asLatest("changesInWords")),
 
   siteColors: async () => {
     const colors = new Map<string, SiteColor>();

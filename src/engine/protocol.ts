@@ -307,6 +307,8 @@ export interface Engine {
   reports(): Promise<{ id: string; label: string }[]>;
   /** A report by its id. */
   report(id: string, conditions: Conditions): Promise<{ file: string; type: string; text: string }>;
+  /** What was changed since the site had these files, in words; null where that was asked again meanwhile. */
+  changesInWords(before: StoredFile[], conditions: Conditions): Promise<string | null>;
   /** The ways to set a finding right, each computed; null where the same asker asked about another meanwhile. */
   fixes(finding: Finding, conditions: Conditions, asker: string): Promise<FindingView | null>;
   /** What sets several findings right at once; null where it was asked about others meanwhile. */

@@ -17,7 +17,7 @@ import type { Draft, DraftAsked } from "./types";
 import { writeDraft, type DraftWriting } from "./write";
 
 const draftOf = (of: Site, asked: Partial<DraftAsked> = {}): Draft =>
-  finished(draftSteps(of, defaultConditions, {}, { kind: "dark", lift: 0.5, chosen: {}, ...asked }));
+  finished(draftSteps(of, defaultConditions, { kind: "dark", lift: 0.5, chosen: {}, ...asked }));
 
 const writings: DraftWriting[] = [
   { way: "media", sheet: null },

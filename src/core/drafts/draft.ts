@@ -11,10 +11,9 @@ import { sheetStart } from "../palette/properties";
 import type { TextChange } from "../source/changes";
 import { sheetTexts } from "../source/declarations";
 import { changeSite, pagesOf, sheetsOf, type Site } from "../source/site";
-import { unpainted } from "../ground/layoutNow";
 import { refKey } from "../text/refs";
 import { textsOf, refOf } from "../text/pageTexts";
-import { legibilityOn, type Layouts } from "../text/textStyles";
+import { legibilityOn } from "../text/textStyles";
 import { atLevel, darkest, levelOf, lightest, type Counterpart } from "./counterparts";
 import { activeTone, canvasTone, linkTone, rootTone, tonedTexts, tonesOf, visitedTone, type Tones } from "./tones";
 import { draftKinds, type DraftKind } from "./kinds";
@@ -35,47 +34,40 @@ const stateWords: Readonly<Record<string, string>> = {
 interface Look {
   under: string;
   conditions: Conditions;
-  layouts: Layouts;
 }
 
-function looksOf(kind: DraftKind, conditions: Conditions, layouts: Layouts): Look[] {
+function looksOf(kind: DraftKind, conditions: Conditions): Look[] {
   const light: Conditions = { ...conditions, ...kind.without, medium: "screen" };
   return [
-    // Before and after are reckoned alike: of the draft nothing is painted yet.
-    {
-      under: "",
-      conditions: light,
-      layouts: Object.fromEntries(Object.entries(layouts).map(([path, layout]) => [path, unpainted(layout)])),
-    },
+    { under: "", conditions: light },
     ...[360, 1280]
       .filter((width) => width !== conditions.width)
-      .map((width) => ({ under: `at ${width} px`, conditions: { ...light, width }, layouts: {} })),
+      .map((width) => ({ under: `at ${width} px`, conditions: { ...light, width } })),
     ...states.map((state) => ({
       under: stateWords[state]!,
       conditions: { ...light, forced: {}, forcedEverywhere: [state] },
-      layouts: {},
     })),
   ];
 }
 
 /**
  * A scheme, in steps, a page each: every colour's counterpart, looked at in every text and mended until each has the
- * contrast that is wanted, at rest, at several widths and in all states.
+ * contrast that is wanted, at rest, at several widths and in all states. It goes by styles alone: what was painted was
+ * painted in other colours.
  */
 export function* draftSteps(
   site: Site,
   conditions: Conditions,
-  layouts: Layouts,
   { kind: name, lift, chosen }: DraftAsked,
 ): Generator<void, Draft> {
   const kind = draftKinds[name];
   const tones = tonesOf(site);
-  const looks = looksOf(kind, conditions, layouts);
+  const looks = looksOf(kind, conditions);
   const texts: TonedText[][] = [];
-  for (const { conditions: under, layouts: known } of looks) {
+  for (const { conditions: under } of looks) {
     const own: TonedText[] = [];
     for (const file of pagesOf(site)) {
-      own.push(...tonedTexts(styledPage(site, file, under), tones, known));
+      own.push(...tonedTexts(styledPage(site, file, under), tones));
       yield;
     }
     texts.push(own);
@@ -206,12 +198,12 @@ function* seenSteps(
     [...parts.values()].map(({ tone, color }) => [tone, cssColor(color)] as const),
   );
   const all: Map<string, Seen>[] = [];
-  for (const { conditions, layouts } of looks) {
+  for (const { conditions } of looks) {
     const seen = new Map<string, Seen>();
     for (const file of pagesOf(drafted)) {
       const page = styledPage(drafted, file, { ...conditions, ...kind.within });
       for (const style of textsOf(page)) {
-        const { ratio, ink, ground } = legibilityOn(page, style, layouts);
+        const { ratio, ink, ground } = legibilityOn(page, style, {});
         seen.set(refKey(refOf(file.path, style)), { ratio, ink, ground: ground.color });
       }
       yield;

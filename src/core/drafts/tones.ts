@@ -13,7 +13,7 @@ import type { Item } from "../source/css/syntax";
 import { groupBy } from "../source/groups";
 import { pagesOf, sheetsOf, textFile, type Site } from "../source/site";
 import { refOf, textsOf } from "../text/pageTexts";
-import { legibilityOn, type Layouts } from "../text/textStyles";
+import { legibilityOn } from "../text/textStyles";
 import type { Part, Tone, TonedText } from "./types";
 
 export interface Tones {
@@ -186,9 +186,9 @@ function apartIn(site: Site): (spot: { path: string; declaration: number }) => b
 }
 
 /** The texts of a page with what makes their contrast. Those that are not judged are left out. */
-export function tonedTexts(page: KnownPage, { byDeclaration }: Tones, layouts: Layouts): TonedText[] {
+export function tonedTexts(page: KnownPage, { byDeclaration }: Tones): TonedText[] {
   return textsOf(page).flatMap((style): TonedText[] => {
-    const { ground, ink, ratio, needs, verdict } = legibilityOn(page, style, layouts);
+    const { ground, ink, ratio, needs, verdict } = legibilityOn(page, style, {});
     if (verdict === "unjudged") return [];
     const { tones: grounds, onPicture, onCanvas } = groundsOf(page, style, byDeclaration);
     return [

@@ -17,8 +17,7 @@ export function layoutNow(layout: PageLayout, then: StyledPage | undefined, now:
   return made;
 }
 
-/** Without anything that was painted: what lies where, to be reckoned with other colours. */
-export function unpainted(layout: PageLayout): PageLayout {
+function unpainted(layout: PageLayout): PageLayout {
   return Object.fromEntries(Object.entries(layout).map(([id, place]) => [id, { ...place, painted: null }]));
 }
 

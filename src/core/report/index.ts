@@ -3,8 +3,19 @@ import { colorProperties } from "./colorProperties";
 import { colorTable } from "./colorTable";
 import { colorTokens } from "./colorTokens";
 import { contrastTable } from "./contrastTable";
+import { findingsEarl } from "./findingsEarl";
+import { findingsSarif } from "./findingsSarif";
+import { findingsTable } from "./findingsTable";
 import type { Report } from "./types";
 
-export const reports: readonly Report[] = [colorTokens, colorProperties, colorTable, contrastTable];
+export const reports: readonly Report[] = [
+  findingsTable,
+  findingsSarif,
+  findingsEarl,
+  colorTokens,
+  colorProperties,
+  colorTable,
+  contrastTable,
+];
 
 export type { Report } from "./types";

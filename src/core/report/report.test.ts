@@ -64,3 +64,56 @@ describe("reports", () => {
     ).toBe('a,b\r\n"say ""x"", y",\'=1+1\r\n-2,\'-x\r\n');
   });
 });
+
+describe("findings", () => {
+  const of = site({
+    "css/a b.css": "p{color:#bbb}\nh1{colour:red}\n",
+    "index.html": '<!doctype html><title>x</title><link rel=stylesheet href="css/a b.css"><h1>One</h1><p>Two</p>',
+  });
+  const made = (id: string) => make(id, of);
+
+  test("as a table, with the criterion they rest on", () => {
+    const rows = made("findings-table").split("\r\n");
+    expect(rows[0]).toBe("level,group,check,file,line,column,what,why,criterion,places");
+    expect(rows.find((row) => row.includes(",contrast,"))).toMatch(
+      /^error,Cannot be read,contrast,css\/a b\.css,1,3,.*,1\.4\.3,1$/,
+    );
+  });
+
+  test("as SARIF, with rules, places and causes", () => {
+    const { version, runs } = JSON.parse(made("findings-sarif")) as {
+      version: string;
+      runs: [{ tool: { driver: { rules: { id: string }[] } }; columnKind: string; results: Record<string, unknown>[] }];
+    };
+    const [{ tool, columnKind, results }] = runs;
+    expect([version, columnKind]).toEqual(["2.1.0", "utf16CodeUnits"]);
+    for (const result of results) {
+      expect(tool.driver.rules[result.ruleIndex as number]!.id).toBe(result.ruleId);
+      expect(["error", "warning", "note"]).toContain(result.level);
+    }
+    expect(results.find(({ ruleId }) => ruleId === "contrast")).toMatchObject({
+      locations: [
+        {
+          physicalLocation: {
+            artifactLocation: { uri: "css/a%20b.css" },
+            region: { startLine: 1, startColumn: 3 },
+          },
+        },
+      ],
+      properties: { criterion: "WCAG 2.2, 1.4.3" },
+    });
+  });
+
+  test("as EARL, those with a criterion, page by page", () => {
+    const { "@graph": graph } = JSON.parse(made("findings-earl")) as { "@graph": Record<string, unknown>[] };
+    const assertions = graph.filter((one) => one["@type"] === "earl:Assertion");
+    expect(assertions.length).toBeGreaterThan(0);
+    expect(assertions).toContainEqual(
+      expect.objectContaining({
+        "earl:subject": { "@id": "index.html", "@type": "earl:TestSubject" },
+        "earl:test": expect.objectContaining({ "@id": "https://www.w3.org/TR/WCAG22/#contrast-minimum" }),
+        "earl:result": expect.objectContaining({ "earl:outcome": { "@id": "earl:failed" } }),
+      }),
+    );
+  });
+});

@@ -1,4 +1,5 @@
 import type { Conditions } from "../cascade/conditions";
+import type { Stresses } from "../findings";
 import type { Site } from "../source/site";
 import type { Layouts } from "../text/textStyles";
 
@@ -6,6 +7,8 @@ export interface ReportContext {
   site: Site;
   conditions: Conditions;
   layouts: Layouts;
+  /** What gives way when pages are laid out as some readers have them, as far as that is known. */
+  stresses?: Stresses;
 }
 
 /** One way to hand over what is known of a site: a text in an open format. */

@@ -1,7 +1,7 @@
 "use client";
 
 import { useEffect, useRef, useState } from "react";
-import { siteOf, type StoredFile } from "@/core";
+import { siteOf } from "@/core";
 import { startEngine } from "@/engine/client";
 import { frameSandbox, showPage } from "@/preview/frame";
 import { isChanged } from "@/store/write";
@@ -10,6 +10,7 @@ import { LineDifference } from "../shared/LineDifference";
 import { plural } from "../shared/numbers";
 import { useEngine, useWorkspace } from "../workspace/context";
 import { useExport } from "./ExportMenu";
+import { originals } from "./originals";
 import styles from "./Changes.module.css";
 import { unwaited } from "../shared/unwaited";
 
@@ -41,13 +42,6 @@ export function Changes() {
       </section>
       <BeforeAfter />
     </main>
-  );
-}
-
-/** The files as they were opened. */
-function originals(files: ReadonlyMap<string, { file: StoredFile; original: string | null }>): StoredFile[] {
-  return [...files.values()].map(({ file, original }) =>
-    file.kind === "other" || original === null ? file : { ...file, text: original },
   );
 }
 

@@ -1,6 +1,7 @@
 "use client";
 
 import { App, Dropdown } from "antd";
+import { canDiffer, unifiedDiff } from "@/core";
 import { fileBytes } from "@/core/files";
 import { markWritten } from "@/store/sites";
 import { changedMeanwhile, download, isChanged, writeBack, zipOf } from "@/store/write";
@@ -9,6 +10,7 @@ import { plural } from "../shared/numbers";
 import { useAnswer } from "../workspace/answers";
 import { useEngine, useWorkspace, useWorkspaceStore } from "../workspace/context";
 import { unwaited } from "../shared/unwaited";
+import { changedTexts, originals } from "./originals";
 
 const fileName = (name: string) => name.replace(/[^\p{L}\p{N}._-]+/gu, "-").replace(/^-+|-+$/g, "") || "site";
 
@@ -73,7 +75,22 @@ export function useExport() {
     const { file, type, text } = await engine.report(id, store.getState().conditions);
     download(`${name()}-${file}`, new TextEncoder().encode(text), type);
   };
-  return { saveZip, saveFile, saveBack, saveReport };
+  const saveDiff = () => {
+    const texts = changedTexts(store.getState().files);
+    const told = texts.filter(canDiffer);
+    const left = files().filter(isChanged).length - told.length;
+    download(`${name()}.diff`, unifiedDiff(told), "text/x-diff");
+    if (left > 0)
+      message.info(
+        `${plural(left, "file")} cannot be told in lines, and ${left === 1 ? "is" : "are"} not in it: the zip has all.`,
+      );
+  };
+  const saveWords = async () => {
+    const { files: now, conditions } = store.getState();
+    const text = await engine.changesInWords(originals(now), conditions);
+    if (text !== null) download(`${name()}-changes.txt`, new TextEncoder().encode(text), "text/plain");
+  };
+  return { saveZip, saveFile, saveBack, saveReport, saveDiff, saveWords };
 }
 
 function confirmOverwrite(modal: ReturnType<typeof App.useApp>["modal"], paths: readonly string[]): Promise<boolean> {
@@ -92,7 +109,7 @@ function confirmOverwrite(modal: ReturnType<typeof App.useApp>["modal"], paths: 
 export function ExportMenu() {
   const files = useWorkspace((state) => state.files);
   const record = useWorkspace((state) => state.record);
-  const { saveZip, saveFile, saveBack, saveReport } = useExport();
+  const { saveZip, saveFile, saveBack, saveReport, saveDiff, saveWords } = useExport();
   const reports = useAnswer("reports") ?? [];
   const changed = [...files.values()].filter(isChanged);
   const items = [
@@ -103,6 +120,18 @@ export function ExportMenu() {
       onClick: () => saveZip("changed"),
     },
     { key: "all", label: "Whole site as zip", onClick: () => saveZip("all") },
+    {
+      key: "diff",
+      label: "Changes as a unified diff, for git apply",
+      disabled: changed.length === 0,
+      onClick: saveDiff,
+    },
+    {
+      key: "words",
+      label: "Changes in words, for a message",
+      disabled: changed.length === 0,
+      onClick: () => unwaited(saveWords()),
+    },
     ...(record?.folder
       ? [{ key: "folder", label: `Write back into ${record.folder.name}`, onClick: () => unwaited(saveBack()) }]
       : []),
