@@ -30,64 +30,74 @@ const apart = /\bprint\b|prefers-color-scheme|prefers-contrast|forced-colors/i;
 /** The colours of a site by part; those of one custom property, or written alike, are one. */
 export function tonesOf(site: Site): Tones {
   const isApart = apartIn(site);
-  const spots = colorSpots(site).filter((spot) => !isApart(spot));
+  const all = colorSpots(site);
   const references = referenceSpots(site).filter((spot) => !isApart(spot));
   const uses = usesOfNames(references, aliasesIn(site));
   const definitions = groupBy(
-    colorSpots(site).filter(({ role }) => role === "named"),
+    all.filter(({ role }) => role === "named"),
     ({ property }) => property,
   );
-  const tones = new Map<string, Tone>();
-  const byDeclaration = new Map<string, string[]>();
-  const give = (declaration: string, tone: string) =>
-    byDeclaration.set(declaration, [...(byDeclaration.get(declaration) ?? []), tone]);
-  const toneFor = (id: string, part: Part, spot: ColorSpot, name: string | null): Tone => {
-    const known = tones.get(id);
-    if (known) return known;
-    const made: Tone = {
-      id,
-      part,
-      value: spot.value,
-      css: spot.css!,
-      name,
-      definition: null,
-      spots: [],
-      references: [],
-      rule: null,
-      words: "",
-    };
-    tones.set(id, made);
-    return made;
-  };
-  for (const spot of spots) {
-    if (spot.css === null || parseColor(spot.css)?.alpha === 0) continue;
-    if (spot.role !== "named") {
-      const part = partOf(spot.role);
-      const tone = toneFor(`${part} ${spot.css}`, part, spot, null);
-      tone.spots.push(spot);
-      give(keyOf(spot), tone.id);
-      continue;
-    }
-    const own = uses(spot.property);
-    const [part] = own.parts;
-    if (part === undefined) continue;
-    const isName = definitions.get(spot.property)!.length === 1 && definesRoot(site, spot);
-    const main: Part = own.parts.has("ground") ? "ground" : own.parts.has("ink") ? "ink" : part;
-    const tone = toneFor(isName ? spot.property : `${main} ${spot.css}`, main, spot, isName ? spot.property : null);
-    if (isName) tone.definition = spot;
-    else tone.spots.push(spot);
-    // A name that holds a ground and an ink is two: they go opposite ways.
-    const splits = isName && main === "ground" && own.parts.has("ink");
-    for (const { declaration, part: partThere, reference, isPlain } of own.places) {
-      if (splits && partThere === "ink" && isPlain && reference.at) {
-        const ink = toneFor(`ink ${spot.property}`, "ink", spot, null);
-        ink.references.push({ path: reference.path, ...reference.at });
-        give(declaration, ink.id);
-      } else give(declaration, tone.id);
+  const gathered = new Gathered();
+  for (const spot of all) {
+    if (isApart(spot) || spot.css === null || parseColor(spot.css)?.alpha === 0) continue;
+    if (spot.role !== "named") gathered.addPlain(spot);
+    else {
+      const isName = definitions.get(spot.property)!.length === 1 && definesRoot(site, spot);
+      gathered.addNamed(spot, uses(spot.property), isName);
     }
   }
-  for (const tone of tones.values()) tone.words = wordsFor(tone);
-  return { tones: [...tones.values()], byDeclaration };
+  return gathered.tones();
+}
+
+/** Tones while spots are put to them. */
+class Gathered {
+  private readonly byId = new Map<string, Tone>();
+  private readonly byDeclaration = new Map<string, string[]>();
+
+  /** A colour written where it is used. */
+  addPlain(spot: ColorSpot): void {
+    const part = partOf(spot.role);
+    const tone = this.tone(`${part} ${spot.css}`, part, spot);
+    tone.spots.push(spot);
+    this.give(keyOf(spot), tone);
+  }
+
+  /** A colour that a custom property holds. @param isName whether it is that name's only value, for the root alone */
+  addNamed(spot: ColorSpot, { parts, places }: NameUses, isName: boolean): void {
+    const main = (["ground", "ink", "edge", "shadow"] as const).find((part) => parts.has(part));
+    if (!main) return;
+    const tone = this.tone(isName ? spot.property : `${main} ${spot.css}`, main, spot);
+    if (isName) Object.assign(tone, { name: spot.property, definition: spot });
+    else tone.spots.push(spot);
+    // A name that holds a ground and an ink is two: they go opposite ways.
+    const splits = isName && main === "ground";
+    for (const { declaration, part, reference, isPlain } of places) {
+      if (splits && part === "ink" && isPlain && reference.at) {
+        const ink = this.tone(`ink ${spot.property}`, "ink", spot);
+        ink.references.push({ path: reference.path, ...reference.at });
+        this.give(declaration, ink);
+      } else this.give(declaration, tone);
+    }
+  }
+
+  tones(): Tones {
+    const tones = [...this.byId.values()].map((tone) => ({ ...tone, words: wordsFor(tone) }));
+    return { tones, byDeclaration: this.byDeclaration };
+  }
+
+  private give(declaration: string, { id }: Tone): void {
+    this.byDeclaration.set(declaration, [...(this.byDeclaration.get(declaration) ?? []), id]);
+  }
+
+  private tone(id: string, part: Part, { value, css }: ColorSpot): Tone {
+    let tone = this.byId.get(id);
+    if (!tone) {
+      const none = { name: null, definition: null, rule: null, words: "" };
+      tone = { id, part, value, css: css!, spots: [], references: [], ...none };
+      this.byId.set(id, tone);
+    }
+    return tone;
+  }
 }
 
 const partOf = (role: ColorSpot["role"]): Part =>
