@@ -130,7 +130,11 @@ test("all that is set of a heading, and all sections, fit without scrolling", as
   await why("Stack").click();
   await expect(slip(page).getByRole("radiogroup", { name: "Trials of stack" })).toBeVisible();
   // Who gets which face comes a moment later, and takes room of its own.
-  await expect(slip(page).getByText(/^Windows: /).first()).toBeVisible();
+  await expect(
+    slip(page)
+      .getByText(/^Windows: /)
+      .first(),
+  ).toBeVisible();
   await why("Ground").scrollIntoViewIfNeeded();
   const before = (await why("Ground").boundingBox())!.y;
   await why("Ground").click();
