@@ -1,8 +1,17 @@
 /** The headless command: the core over a folder, zip or page on disk. See docs/headless.md. */
 import { writeFileSync } from "node:fs";
 import { join } from "node:path";
-import { createTwoFilesPatch } from "diff";
-import { allRight, analyse, changeSite, fileBytes, textFile, type Analysis, type Conditions, type Site } from "@/core";
+import {
+  allRight,
+  analyse,
+  changeSite,
+  fileBytes,
+  textFile,
+  unifiedDiff,
+  type Analysis,
+  type Conditions,
+  type Site,
+} from "@/core";
 import { OpenError } from "@/store/limits";
 import { readInput } from "./input";
 import { installedFamilies } from "./installed";
@@ -61,9 +70,7 @@ async function setRight(
   const after = changeSite(site, changes);
   for (const changed of new Set(changes.map((change) => change.path))) {
     const [was, now] = [textFile(site, changed)!, textFile(after, changed)!];
-    await print(
-      createTwoFilesPatch(`a/${changed}`, `b/${changed}`, was.text, now.text, undefined, undefined, { context: 3 }),
-    );
+    await print(unifiedDiff([{ path: changed, before: was, after: now }]));
     if (write) writeFileSync(join(root!, changed), fileBytes(now));
   }
   process.stderr.write(`${count} of ${own.length} set right${write ? "" : "; nothing is written without --write"}.\n`);
@@ -75,6 +82,6 @@ function withoutElements(analysis: Analysis, { elements }: Options): unknown {
   return { ...analysis, pages: analysis.pages.map(({ path, sheets }) => ({ path, sheets })) };
 }
 
-function print(text: string): Promise<void> {
+function print(text: string | Uint8Array): Promise<void> {
   return new Promise((resolve, reject) => process.stdout.write(text, (error) => (error ? reject(error) : resolve())));
 }

@@ -132,6 +132,9 @@ const latest = {
   targets: 0,
 };
 
+/** How far a draft is is told once in so many looks. */
+const looksBetween = 10;
+
 /** Whether what is asked now is still wanted: until the next of its kind is asked for, or stopped. */
 function asLatest(kind: keyof typeof latest): () => boolean {
   const mine = (latest[kind] += 1);
@@ -399,7 +402,15 @@ const answers: Omit<Engine, "started"> = {
 
   asked: async () => draftKindNames.filter((kind) => draftKinds[kind].isAsked(site)),
 
-  draft: async (asked, conditions) => turns.inSlices(draftSteps(site, conditions, asked), asLatest("draft")),
+  draft: async (asked, conditions, report) => {
+    let looks = 0;
+    const told = () => void ((looks += 1) % looksBetween === 0 && report?.(looks));
+    return turns.inSlices(draftSteps(site, conditions, asked), asLatest("draft"), told);
+  },
+
+  stopDraft: async () => {
+    latest.draft += 1;
+  },
 
   writeDraft: async (draft, writing) => filesOf(() => writeDraft(site, draft, definedProperties(site), writing)),
 

@@ -227,8 +227,9 @@ export interface Engine {
   palette(conditions: Conditions): Promise<Palette>;
   /** What readers wish for that the site asks already. */
   asked(): Promise<DraftKindName[]>;
-  /** A scheme for readers who wish for it; null where another was asked for meanwhile. */
-  draft(asked: DraftAsked, conditions: Conditions): Promise<Draft | null>;
+  /** A scheme for readers who wish for it, telling how often a page was looked at; null where it was stopped, or another asked for. */
+  draft(asked: DraftAsked, conditions: Conditions, report?: (looks: number) => void): Promise<Draft | null>;
+  stopDraft(): Promise<void>;
   /** A draft as text; the problem when it cannot be written so. */
   writeDraft(draft: Draft, writing: DraftWriting): Promise<WrittenFiles>;
   /** How the site comes out on paper, as text; the problem when it cannot be written so. */

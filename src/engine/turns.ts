@@ -27,8 +27,12 @@ export class Turns {
   }
 
   /** Carries out steps that somebody waits for; null as soon as they are not wanted any more. */
-  async inSlices<Result>(steps: Generator<unknown, Result>, wanted: () => boolean): Promise<Result | null> {
-    return this.slices(steps, wanted, () => breath());
+  async inSlices<Step, Result>(
+    steps: Generator<Step, Result>,
+    wanted: () => boolean,
+    told: (step: Step) => void = () => undefined,
+  ): Promise<Result | null> {
+    return this.slices(steps, wanted, () => breath(), told);
   }
 
   /** Carries out steps while nothing is asked; null as soon as they are not wanted any more. */

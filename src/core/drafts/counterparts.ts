@@ -3,7 +3,6 @@ import { parseColor } from "../color";
 import { relativeLuminance } from "../color/contrast";
 import { atLightness, oklch } from "../color/ladder";
 import type { Color } from "../color/types";
-import type { Tones } from "./tones";
 import type { Tone, TonedText } from "./types";
 
 /**
@@ -50,12 +49,11 @@ const darkShape = 0.35;
 /** An ink that is light as it is stays so. */
 const lightInk = 0.75;
 
-/** What is known of a tone from the texts it is under, or in. */
+/** What is known of a ground from the texts on it. */
 interface Bearing {
-  /** Texts on it that are lighter than it, and darker. */
-  lighter: number;
-  darker: number;
-  /** The most that a text with it reads. */
+  /** Whether one is darker than what it stands on. */
+  hasDarker: boolean;
+  /** The highest ratio of any. */
   ratio: number;
 }
 
@@ -68,7 +66,7 @@ const lightnessOf = (color: Color) => oklch(color)[0];
  * @param lift how light grounds become, from 0 (the lightest becomes black) to 1 (the darkest ink becomes white)
  */
 export function darkCounterparts(
-  { tones }: Tones,
+  tones: readonly Tone[],
   texts: readonly TonedText[],
   lift: number,
 ): Map<string, Counterpart> {
@@ -110,10 +108,9 @@ function bearingsOf(texts: readonly TonedText[]): Map<string, Bearing> {
   const bearings = new Map<string, Bearing>();
   for (const { groundTones, ground, ink, ratio } of texts)
     for (const id of groundTones) {
-      const known = bearings.get(id) ?? { lighter: 0, darker: 0, ratio: 1 };
+      const known = bearings.get(id) ?? { hasDarker: false, ratio: 1 };
       bearings.set(id, known);
-      if (levelOf(ink) > levelOf(ground)) known.lighter += 1;
-      else known.darker += 1;
+      known.hasDarker ||= levelOf(ink) <= levelOf(ground);
       known.ratio = Math.max(known.ratio, ratio);
     }
   return bearings;
@@ -121,7 +118,7 @@ function bearingsOf(texts: readonly TonedText[]): Map<string, Bearing> {
 
 function stays(color: Color, bearing: Bearing | undefined): boolean {
   if (!bearing) return lightnessOf(color) < darkShape;
-  return bearing.darker === 0 && lightnessOf(color) < darkGround;
+  return !bearing.hasDarker && lightnessOf(color) < darkGround;
 }
 
 /** What the level of a ground and that of its counterpart come to, multiplied. */
@@ -146,7 +143,11 @@ function neededLevels(texts: readonly TonedText[], made: ReadonlyMap<string, Cou
     const stands = grounds.length ? grounds.every((one) => one?.isFree === false) : onPicture;
     const [only] = grounds;
     const level = only && grounds.length === 1 && (only.color.alpha ?? 1) >= 1 ? ratio * levelOf(only.color) : darkest;
-    for (const id of inkTones) needed.set(id, [...(needed.get(id) ?? []), { level, stands }]);
+    for (const id of inkTones) {
+      const own = needed.get(id) ?? [];
+      needed.set(id, own);
+      own.push({ level, stands });
+    }
   }
   return needed;
 }

@@ -4,8 +4,7 @@ import { hasSchemes } from "../cascade/schemes";
 import { parseColor } from "../color";
 import { pagesOf, sheetsOf, type Site } from "../source/site";
 import { darkCounterparts, type Counterpart } from "./counterparts";
-import type { Tones } from "./tones";
-import type { DraftKindName, TonedText } from "./types";
+import type { DraftKindName, Tone, TonedText } from "./types";
 
 export interface DraftKind {
   name: DraftKindName;
@@ -18,7 +17,9 @@ export interface DraftKind {
   within: Partial<Conditions>;
   /** What the root is told besides; null for nothing. */
   scheme: "dark" | null;
-  first(tones: Tones, texts: readonly TonedText[], lift: number): Map<string, Counterpart>;
+  /** Whether all inks become lighter than what they stand on; else each stays on the side it is on. */
+  inksGoLight: boolean;
+  first(tones: readonly Tone[], texts: readonly TonedText[], lift: number): Map<string, Counterpart>;
   /** The ratio that a text is to have. */
   wanted(text: Pick<TonedText, "ratio" | "needs">): number;
 }
@@ -30,6 +31,7 @@ const dark: DraftKind = {
   without: { scheme: "light" },
   within: { scheme: "dark" },
   scheme: "dark",
+  inksGoLight: true,
   first: darkCounterparts,
   wanted: ({ ratio }) => ratio,
 };
@@ -42,7 +44,8 @@ const contrast: DraftKind = {
   without: { contrast: "no-preference" },
   within: { contrast: "more" },
   scheme: null,
-  first: ({ tones }) =>
+  inksGoLight: false,
+  first: (tones) =>
     new Map(
       tones.map((tone) => {
         const from = parseColor(tone.css)!;

@@ -2,20 +2,16 @@
 import type { Conditions } from "../cascade/conditions";
 import { styledPage } from "../cascade/styledPages";
 import { fontSizeOf } from "../cascade/style";
-import { isMinified } from "../edits/block";
-import { linkTo } from "../edits/sheetLinks";
+import { atSheetEnd } from "../edits/newRule";
+import { rulesUnder, type Declarations } from "../edits/ruleText";
+import { newSheet, type SheetPlan } from "../edits/sheetLinks";
 import { EditError } from "../edits/types";
 import { commonSheet } from "../palette/properties";
-import type { TextChange } from "../source/changes";
 import type { Item } from "../source/css/syntax";
-import { sheetTexts, type SheetText } from "../source/declarations";
-import { lineEndOf } from "../source/lines";
-import { normalisePath } from "../source/path";
-import { pagesOf, readFile, sheetsOf, type Site, type TextFile } from "../source/site";
+import { isForScreens, sheetTexts } from "../source/declarations";
+import { pagesOf, sheetsOf, type Site } from "../source/site";
 import { ownWords } from "../source/html/document";
 import { textsOf } from "../text/pageTexts";
-import { ruleText, type Line } from "./text";
-import type { WrittenDraft } from "./write";
 
 export interface PaperAsked {
   /** Size of most of the text, pt. */
@@ -29,10 +25,10 @@ export interface PaperAsked {
 const pxPerPt = 96 / 72;
 
 /** @throws EditError, in plain words, where it cannot be written so */
-export function writePaper(site: Site, conditions: Conditions, { size, addresses, sheet }: PaperAsked): WrittenDraft {
+export function writePaper(site: Site, conditions: Conditions, { size, addresses, sheet }: PaperAsked): SheetPlan {
   if (!(size >= 4 && size <= 72)) throw new EditError("A size on paper is from 4 to 72 points.");
   const scale = (size * pxPerPt) / usualSize(site, conditions);
-  const rules: (readonly [selector: string, lines: readonly Line[]])[] = [
+  const rules: (readonly [selector: string, lines: Declarations])[] = [
     ["*, ::before, ::after", plain],
     ...(addresses ? [linked] : []),
     ["h1, h2, h3, h4", [["break-after", "avoid"]]],
@@ -40,21 +36,18 @@ export function writePaper(site: Site, conditions: Conditions, { size, addresses
     ...sizesIn(site, scale),
   ];
   if (sheet !== null) {
-    const path = normalisePath(sheet.trim());
-    if (!path || !/\.css$/i.test(path)) throw new EditError("A style sheet ends in .css.");
-    if (site.files.has(path)) throw new EditError(`${path} is among the files already.`);
-    const after = readFile({ path, text: `${mediaText("", rules)}\n` }) as TextFile;
-    return { changes: pagesOf(site).map((page) => linkTo(page, path)), files: [{ path, before: null, after }] };
+    const pages = pagesOf(site).map(({ path }) => path);
+    return newSheet(site, { sheet, pages, first: false }, `${rulesUnder("", "@media print", rules)}\n`);
   }
   const target = commonSheet(
     site,
     sheetsOf(site).map(({ path }) => ({ path })),
   );
-  return { changes: [atEnd(target, mediaText(target.text, rules))], files: [] };
+  return { changes: [atSheetEnd(target, rulesUnder(target.text, "@media print", rules))], files: [] };
 }
 
 /** What every element loses: an ink that is set is black, whatever rule sets it. */
-const plain: readonly Line[] = [
+const plain: Declarations = [
   ["background", "transparent !important"],
   ["color", "#000 !important"],
   ["-webkit-text-fill-color", "currentColor !important"],
@@ -79,8 +72,8 @@ function usualSize(site: Site, conditions: Conditions): number {
 const points = (px: number) => `${Math.round((px / pxPerPt) * 4) / 4}pt`;
 
 /** Rules that set a size in px or pt, with the size on paper; those of the root are told apart. */
-function sizesIn(site: Site, scale: number): [selector: string, lines: Line[]][] {
-  const sizes: [string, Line[]][] = [];
+function sizesIn(site: Site, scale: number): [selector: string, lines: Declarations][] {
+  const sizes: [string, Declarations][] = [];
   const walk = (items: readonly Item[]) => {
     for (const item of items) {
       if (item.kind === "at" && /^(?:layer|supports)$/.test(item.name)) walk(item.items);
@@ -93,18 +86,6 @@ function sizesIn(site: Site, scale: number): [selector: string, lines: Line[]][]
     }
   };
   for (const file of [...sheetsOf(site), ...pagesOf(site)])
-    for (const { items, media } of sheetTexts(site, file)) if (/^(?:|all|screen)$/i.test(media.trim())) walk(items);
+    for (const { items, media } of sheetTexts(site, file)) if (isForScreens(media)) walk(items);
   return sizes;
-}
-
-function mediaText(like: string, rules: readonly (readonly [selector: string, lines: readonly Line[]])[]): string {
-  const gap = isMinified(like) ? "" : lineEndOf(like);
-  const inside = rules.map(([selector, lines]) => ruleText(like, selector, lines, 1)).join(gap);
-  return isMinified(like) ? `@media print{${inside}}` : `@media print {${gap}${inside}${gap}}`;
-}
-
-function atEnd({ file, offset, text }: SheetText, body: string): TextChange {
-  const at = offset + text.trimEnd().length;
-  const gap = isMinified(text) ? "" : `${lineEndOf(text)}${lineEndOf(text)}`;
-  return { path: file.path, start: at, end: at, insert: `${gap}${body}` };
 }

@@ -4,6 +4,7 @@ import type { Style } from "../cascade/style";
 import type { KnownPage } from "../cascade/styledPages";
 import type { Winner } from "../cascade/blocks";
 import { parseColor } from "../color";
+import { cssColor } from "../color/format";
 import { backgroundColor, backgroundImages } from "../ground/backgrounds";
 import { rootRule } from "../palette/properties";
 import { referenceSpots, type ReferenceSpot } from "../palette/references";
@@ -14,6 +15,7 @@ import { groupBy } from "../source/groups";
 import { pagesOf, sheetsOf, textFile, type Site } from "../source/site";
 import { refOf, textsOf } from "../text/pageTexts";
 import { legibilityOn } from "../text/textStyles";
+import { activeTone, canvasTone, linkTone, rootTone, visitedTone } from "./given";
 import type { Part, Tone, TonedText } from "./types";
 
 export interface Tones {
@@ -74,7 +76,8 @@ class Gathered {
     for (const { declaration, part, reference, isPlain } of places) {
       if (splits && part === "ink" && isPlain && reference.at) {
         const ink = this.tone(`ink ${spot.property}`, "ink", spot);
-        ink.references.push({ path: reference.path, ...reference.at });
+        const at = { path: reference.path, ...reference.at };
+        if (!ink.references.some(({ path, start }) => path === at.path && start === at.start)) ink.references.push(at);
         this.give(declaration, ink);
       } else this.give(declaration, tone);
     }
@@ -115,7 +118,7 @@ function wordsFor({ part, spots, name, definition, references }: Tone): string {
 /** Where the colours of a custom property end up. */
 interface NameUses {
   parts: ReadonlySet<Part>;
-  /** The reference there, and whether it may be given to another name: what leads to it are names of the root alone. */
+  /** The reference there, or one that leads there, and whether it may be given to another name. */
   places: { declaration: string; part: Part; reference: ReferenceSpot; isPlain: boolean }[];
 }
 
@@ -134,8 +137,11 @@ function usesOfNames(
       const { property } = reference;
       if (!property.startsWith("--"))
         return [{ declaration: keyOf(reference), part: partOfProperty(property), reference, isPlain: true }];
+      const inner = usesOf(property);
+      // A name that is never a ground is given the other name where it is set, whatever else sets it.
+      if (!inner.parts.has("ground")) return inner.places.map((place) => ({ ...place, reference, isPlain: true }));
       const isPlain = isAlias(property);
-      return usesOf(property).places.map((place) => ({ ...place, isPlain: place.isPlain && isPlain }));
+      return inner.places.map((place) => ({ ...place, isPlain: place.isPlain && isPlain }));
     });
     uses = { parts: new Set(places.map(({ part }) => part)), places };
     known.set(name, uses);
@@ -195,35 +201,44 @@ function apartIn(site: Site): (spot: { path: string; declaration: number }) => b
     spans.get(path)?.some(({ start, end }) => start <= declaration && declaration < end) ?? false;
 }
 
-/** The texts of a page with what makes their contrast. Those that are not judged are left out. */
-export function tonedTexts(page: KnownPage, { byDeclaration }: Tones): TonedText[] {
-  return textsOf(page).flatMap((style): TonedText[] => {
-    const { ground, ink, ratio, needs, verdict } = legibilityOn(page, style, {});
-    if (verdict === "unjudged") return [];
-    const { tones: grounds, onPicture, onCanvas } = groundsOf(page, style, byDeclaration);
-    return [
-      {
-        ref: refOf(page.file.path, style),
+/** Texts of pages by what makes their contrast, in steps, a page each. Those that are not judged are left out. */
+export function* tonedTexts(pages: Iterable<KnownPage>, { byDeclaration }: Tones): Generator<void, TonedText[]> {
+  const alike = new Map<string, TonedText>();
+  for (const page of pages) {
+    for (const style of textsOf(page)) {
+      const { ground, ink, ratio, needs, verdict } = legibilityOn(page, style, {});
+      if (verdict === "unjudged") continue;
+      const { tones: grounds, onPicture, onCanvas } = groundsOf(page, style, byDeclaration);
+      const inkTones = inkTonesOf(page, style, byDeclaration);
+      const groundTones = onCanvas ? [...grounds, canvasTone] : grounds;
+      const key = JSON.stringify([
+        inkTones,
+        groundTones,
+        cssColor(ink),
+        cssColor(ground.color),
         ratio,
         needs,
-        passes: ratio >= needs,
-        ground: ground.color,
-        ink,
-        inkTones: inkTonesOf(page, style, byDeclaration),
-        groundTones: onCanvas ? [...grounds, canvasTone] : grounds,
         onPicture,
-      },
-    ];
-  });
+      ]);
+      const known = alike.get(key);
+      if (known) known.places.push(refOf(page.file.path, style));
+      else
+        alike.set(key, {
+          places: [refOf(page.file.path, style)],
+          ratio,
+          needs,
+          passes: ratio >= needs,
+          ground: ground.color,
+          ink,
+          inkTones,
+          groundTones,
+          onPicture,
+        });
+    }
+    yield;
+  }
+  return [...alike.values()];
 }
-
-/** The ids of what the browser gives. */
-export const canvasTone = "canvas";
-export const linkTone = "link";
-export const visitedTone = "visited";
-export const activeTone = "active";
-/** Black, where a root takes its ink from nothing: it is so in each scheme. */
-export const rootTone = "root";
 
 type ByDeclaration = Tones["byDeclaration"];
 

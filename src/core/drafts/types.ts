@@ -35,9 +35,10 @@ export interface Tone {
   words: string;
 }
 
-/** A text with what makes its contrast. */
+/** Texts with the same that makes their contrast. */
 export interface TonedText {
-  ref: ElementRef;
+  /** The first of them is looked at for all. */
+  places: ElementRef[];
   /** Unrounded, as the site is. */
   ratio: number;
   needs: number;
@@ -80,7 +81,7 @@ export interface DraftPair {
   /** Whether it is enough (WCAG 2.2, 1.4.3); `passed`: whether it was. */
   passes: boolean;
   passed: boolean;
-  /** "" as the page stands; "under the pointer". */
+  /** "" as the page stands; "in the state hover". */
   under: string;
   places: ElementRef[];
 }

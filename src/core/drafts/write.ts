@@ -2,15 +2,14 @@
 import { parseColor } from "../color";
 import { oklch } from "../color/ladder";
 import { isMinified } from "../edits/block";
-import { linkTo } from "../edits/sheetLinks";
+import { ruleLike, rulesUnder, type Declarations } from "../edits/ruleText";
+import { newSheet, type SheetPlan } from "../edits/sheetLinks";
 import { EditError } from "../edits/types";
 import { commonSheet, freeName, hueWord, rootRule, sheetStart } from "../palette/properties";
 import type { TextChange } from "../source/changes";
 import { sheetTexts, type SheetText } from "../source/declarations";
 import { lineEndOf } from "../source/lines";
-import { normalisePath } from "../source/path";
-import { pagesOf, readFile, textFile, type FileChange, type Site, type TextFile } from "../source/site";
-import { ruleText, type Line } from "./text";
+import { pagesOf, textFile, type Site } from "../source/site";
 import { draftKinds, type DraftKind } from "./kinds";
 import type { Draft, DraftTone } from "./types";
 
@@ -21,10 +20,7 @@ export interface DraftWriting {
   sheet: string | null;
 }
 
-export interface WrittenDraft {
-  changes: TextChange[];
-  files: FileChange[];
-}
+type Line = Declarations[number];
 
 /** A tone under the name it has, or gets. */
 interface NamedTone extends DraftTone {
@@ -41,7 +37,7 @@ export function writeDraft(
   draft: Draft,
   taken: ReadonlySet<string>,
   { way, sheet }: DraftWriting,
-): WrittenDraft {
+): SheetPlan {
   const named = withNames(draft, taken);
   if (way === "light-dark" && draft.kind !== "dark") throw new EditError("light-dark() is about light and dark alone.");
   const kind = draftKinds[draft.kind];
@@ -149,15 +145,12 @@ interface InOwnSheet {
   sheet: string;
 }
 
-function inOwnSheet(site: Site, { kind, named, rules, changes, way, sheet }: InOwnSheet): WrittenDraft {
-  const path = normalisePath(sheet.trim());
-  if (!path || !/\.css$/i.test(path)) throw new EditError("A style sheet ends in .css.");
-  if (site.files.has(path)) throw new EditError(`${path} is among the files already.`);
+function inOwnSheet(site: Site, { kind, named, rules, changes, way, sheet }: InOwnSheet): SheetPlan {
   const own = named.filter(({ definition }) => definition === null);
   const text = way === "media" ? mediaText(kind, "", own, named, rules) : pairText("", named, rules);
-  const after = readFile({ path, text: `${text}\n` }) as TextFile;
-  const links = pagesOf(site).map((page) => linkTo(page, path));
-  return { changes: [...changes, ...links], files: [{ path, before: null, after }] };
+  const pages = pagesOf(site).map(({ path }) => path);
+  const made = newSheet(site, { sheet, pages, first: false }, `${text}\n`);
+  return { ...made, changes: [...changes, ...made.changes] };
 }
 
 /** Names with their values, and under a condition with those they have in the dark. */
@@ -168,34 +161,30 @@ function mediaText(
   dark: readonly NamedTone[],
   rules: readonly DraftTone[],
 ): string {
-  const gap = isMinified(like) ? "" : lineEndOf(like);
-  const lines: Line[] = [
+  const root: Line[] = [
     ...(kind.scheme ? [["color-scheme", kind.scheme] as const] : []),
     ...dark.map(({ called, counterpart }): Line => [called, counterpart]),
     ...linesFor(":root", rules),
   ];
-  const inside = [
-    ...(lines.length ? [ruleText(like, ":root", lines, 1)] : []),
-    ...othersThan(":root", rules).map(({ rule, counterpart }) =>
-      ruleText(like, rule!.selector, [[rule!.property, counterpart]], 1),
-    ),
-  ].join(gap);
-  if (inside === "") return "";
-  const condition = `@media ${kind.media}`;
-  const media = isMinified(like) ? `${condition}{${inside}}` : `${condition} {${gap}${inside}${gap}}`;
-  const own = light.length
-    ? ruleText(
-        like,
-        ":root",
-        light.map(({ called, value }): Line => [called, value]),
-      )
-    : "";
-  return own ? `${own}${gap}${gap}${media}` : media;
+  const others = othersThan(":root", rules).map(
+    ({ rule, counterpart }) => [rule!.selector, [[rule!.property, counterpart] as const]] as const,
+  );
+  const inside = [...(root.length ? [[":root", root] as const] : []), ...others];
+  if (inside.length === 0) return "";
+  const names = ruleLike(
+    like,
+    ":root",
+    light.map(({ called, value }): Line => [called, value]),
+  );
+  return parted(like, [...(light.length ? [names] : []), rulesUnder(like, `@media ${kind.media}`, inside)]);
 }
+
+/** Rules one after the other. */
+const parted = (like: string, rules: readonly string[]) =>
+  rules.join(isMinified(like) ? "" : lineEndOf(like).repeat(2));
 
 /** Names with both values each. */
 function pairText(like: string, named: readonly NamedTone[], rules: readonly DraftTone[]): string {
-  const gap = isMinified(like) ? "" : lineEndOf(like);
   const pair = ({ value, counterpart }: DraftTone) => `light-dark(${value}, ${counterpart})`;
   const root = rules.filter(({ rule }) => rule!.selector === ":root");
   const lines: Line[] = [
@@ -209,12 +198,12 @@ function pairText(like: string, named: readonly NamedTone[], rules: readonly Dra
         : `light-dark(${tone.value}, ${tone.counterpart})`,
     ]),
   ];
-  return [
-    ruleText(like, ":root", lines),
+  return parted(like, [
+    ruleLike(like, ":root", lines),
     ...othersThan(":root", rules).map((tone) =>
-      ruleText(like, tone.rule!.selector, [[tone.rule!.property, pair(tone)]]),
+      ruleLike(like, tone.rule!.selector, [[tone.rule!.property, pair(tone)]]),
     ),
-  ].join(`${gap}${gap}`);
+  ]);
 }
 
 const linesFor = (selector: string, rules: readonly DraftTone[]): Line[] =>

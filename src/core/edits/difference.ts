@@ -97,7 +97,8 @@ function valuesThatDiffer(before: Style | undefined, after: Style): Difference["
   return [...told.values()].slice(0, most);
 }
 
-function underWords(under: Conditions, asked: Conditions): string {
+/** What parts conditions from those that are looked at: "in the dark scheme at 360px"; "" for nothing. */
+export function underWords(under: Conditions, asked: Conditions): string {
   const [state] = under.forcedEverywhere;
   if (state && !asked.forcedEverywhere.includes(state)) return `in the state ${state}`;
   const scheme = under.scheme === asked.scheme ? [] : [`in the ${under.scheme} scheme`];

@@ -5,15 +5,13 @@ import type { TextChange } from "../source/changes";
 import { lineEndOf } from "../source/lines";
 import { isForScreens, sheetTexts, type SheetText } from "../source/declarations";
 import type { Site, TextFile } from "../source/site";
-import { indentUnit, isMinified } from "./block";
+import { isMinified } from "./block";
 import { intoHead } from "./intoHead";
 import { fileAt, sheetForNewRule } from "./locate";
-import { blockText, changeIn, moved } from "./ruleText";
+import { blockText, changeIn, moved, ruleLike, type Declarations } from "./ruleText";
 import { checkSelectors } from "./selectorList";
 import { EditError } from "./types";
 import { checkEmbeddable, writable } from "./value";
-
-type Declarations = readonly (readonly [property: string, value: string])[];
 
 /**
  * A rule behind a part of a sheet, or at its end; what it sets is put into the last rule there where that has the
@@ -52,29 +50,17 @@ function intoLast(sheet: SheetText, selector: string, declarations: Declarations
   return moved(file.path, changeIn(file, blockText(sheet, last), ...first), offset);
 }
 
-/** A rule in lines of its own. @param base what each line begins with @param unit what declarations are set in by */
-function ruleInLines(
-  selector: string,
-  declarations: Declarations,
-  base: string,
-  unit: string,
-  newline: string,
-): string {
-  const lines = declarations.map(([name, value]) => `${base}${unit}${name}: ${value};`);
-  return [`${base}${selector} {`, ...lines, `${base}}`].join(newline);
-}
-
-const ruleInOne = (selector: string, declarations: Declarations): string =>
-  `${selector}{${declarations.map((one) => one.join(":")).join(";")}}`;
-
+/** A rule as a sheet writes it; one that a page embeds is set in as far as that. */
 const writtenIn = ({ file, text }: SheetText, selector: string, declarations: Declarations): string => {
-  const base = file.kind === "html" ? (/(?:^|[\r\n])([ \t]+)\S/.exec(text)?.[1] ?? "") : "";
-  const unit = file.kind === "html" ? "  " : indentUnit(text);
-  return ruleInLines(selector, declarations, base, unit, lineEndOf(text));
+  if (file.kind === "css") return ruleLike(text, selector, declarations);
+  return ruleLike(text, selector, declarations, /(?:^|[\r\n])([ \t]+)\S/.exec(text)?.[1] ?? "", "  ");
 };
 
-function ruleAtEnd(sheet: SheetText, selector: string, declarations: Declarations): TextChange {
-  const { file, text, offset } = sheet;
+const ruleAtEnd = (sheet: SheetText, selector: string, declarations: Declarations): TextChange =>
+  atSheetEnd(sheet, writtenIn(sheet, selector, declarations));
+
+/** Rules put at the end of a sheet; what the end of its text closes only is closed first. */
+export function atSheetEnd({ file, text, offset }: SheetText, rules: string): TextChange {
   const open = sheetEndOf(text);
   const change = (start: number, insert: string): TextChange => ({
     path: file.path,
@@ -82,13 +68,12 @@ function ruleAtEnd(sheet: SheetText, selector: string, declarations: Declaration
     end: offset + start,
     insert,
   });
-  if (isMinified(text)) return change(text.length, `${open?.closers ?? ""}${ruleInOne(selector, declarations)}`);
+  if (isMinified(text)) return change(text.length, `${open?.closers ?? ""}${rules}`);
   const newline = lineEndOf(text);
-  const rule = writtenIn(sheet, selector, declarations);
-  if (open) return change(text.length, `${open.closers}${newline}${newline}${rule}${newline}`);
+  if (open) return change(text.length, `${open.closers}${newline}${newline}${rules}${newline}`);
   const tail = /[ \t\r\n\f]*$/.exec(text)![0];
   const at = text.length - tail.length;
-  return change(at, at === 0 ? rule + newline : `${newline}${newline}${rule}${tail === "" ? newline : ""}`);
+  return change(at, at === 0 ? rules + newline : `${newline}${newline}${rules}${tail === "" ? newline : ""}`);
 }
 
 function ruleBehind(sheet: SheetText, selector: string, declarations: Declarations, behind: number): TextChange {
@@ -98,9 +83,8 @@ function ruleBehind(sheet: SheetText, selector: string, declarations: Declaratio
   const { end } = items[at]!;
   // What the end of the sheet closes only is closed first.
   if (sheetEndOf(text) && at === items.length - 1) return ruleAtEnd(sheet, selector, declarations);
-  const insert = isMinified(text)
-    ? ruleInOne(selector, declarations)
-    : spaceBefore(text, items, at) + writtenIn(sheet, selector, declarations);
+  const space = isMinified(text) ? "" : spaceBefore(text, items, at);
+  const insert = space + writtenIn(sheet, selector, declarations);
   return { path: file.path, start: offset + end, end: offset + end, insert };
 }
 
@@ -116,6 +100,6 @@ function spaceBefore(text: string, items: readonly Item[], at: number): string {
 /** A style element with the rule, for a page that has none. */
 function styleElement(page: TextFile, selector: string, declarations: Declarations): TextChange {
   const newline = lineEndOf(page.text);
-  const rule = ruleInLines(selector, declarations, "", "  ", newline);
+  const rule = ruleLike(newline, selector, declarations);
   return intoHead(page, `<style>${newline}${rule}${newline}</style>`);
 }

@@ -1,10 +1,10 @@
-/** Changes within the block of a rule, as changes of its file. */
+/** Rules as a sheet writes them, and changes within their blocks as changes of the file. */
 import type { SheetText } from "../source/declarations";
 import type { Item } from "../source/css/syntax";
 import type { TextChange } from "../source/changes";
-import { indentAt } from "../source/lines";
+import { indentAt, lineEndOf } from "../source/lines";
 import type { TextFile } from "../source/site";
-import { removeDeclaration, setDeclaration, type BlockText, type Splice } from "./block";
+import { indentUnit, isMinified, removeDeclaration, setDeclaration, type BlockText, type Splice } from "./block";
 import { checkEmbeddable, writable } from "./value";
 
 /** Splices of a sheet's text as changes of its file. @param by offset of the sheet in it */
@@ -25,4 +25,36 @@ export function changeIn(file: TextFile, where: BlockText, property: string, val
   if (value === null) return removeDeclaration(where, property);
   checkEmbeddable(value, file);
   return setDeclaration(where, property, writable(value, file));
+}
+
+/** Properties with their values, in order. */
+export type Declarations = readonly (readonly [property: string, value: string])[];
+
+/**
+ * A rule in the way of writing of a sheet: in one where that is minified, else in lines of its own.
+ * @param like the text of the sheet; "" for a new one
+ * @param lead what each line begins with @param unit what declarations are set in by
+ */
+export function ruleLike(
+  like: string,
+  selector: string,
+  declarations: Declarations,
+  lead = "",
+  unit = indentUnit(like),
+): string {
+  if (isMinified(like)) return `${selector}{${declarations.map((one) => one.join(":")).join(";")}}`;
+  const lines = declarations.map(([name, value]) => `${lead}${unit}${name}: ${value};`);
+  return [`${lead}${selector} {`, ...lines, `${lead}}`].join(lineEndOf(like));
+}
+
+/** Rules under a condition, written the same way. @param condition "@media print" */
+export function rulesUnder(
+  like: string,
+  condition: string,
+  rules: readonly (readonly [string, Declarations])[],
+): string {
+  const unit = indentUnit(like);
+  const inside = rules.map(([selector, declarations]) => ruleLike(like, selector, declarations, unit));
+  if (isMinified(like)) return `${condition}{${inside.join("")}}`;
+  return [`${condition} {`, ...inside, "}"].join(lineEndOf(like));
 }

@@ -168,9 +168,14 @@ function newPath(site: Site, typed: string): string {
   return path;
 }
 
-function newSheet(site: Site, { sheet, pages, first }: SheetEdit & { kind: "new" }): SheetPlan {
+/** A sheet put into the site, with links from pages. @throws EditError where it cannot have that name */
+export function newSheet(
+  site: Site,
+  { sheet, pages, first }: Pick<SheetEdit & { kind: "new" }, "sheet" | "pages" | "first">,
+  text = "",
+): SheetPlan {
   const path = newPath(site, sheet);
-  const after = readFile({ path, text: "" }) as TextFile;
+  const after = readFile({ path, text }) as TextFile;
   return {
     changes: pages.map((page) => linkTo(fileAt(site, page), path, first)),
     files: [{ path, before: null, after }],

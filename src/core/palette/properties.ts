@@ -3,7 +3,8 @@ import { sheetTexts, type SheetText } from "../source/declarations";
 import { parseColor } from "../color";
 import { oklch } from "../color/ladder";
 import { nearestName } from "../color/format";
-import { setDeclaration, indentUnit, isMinified } from "../edits/block";
+import { setDeclaration, isMinified } from "../edits/block";
+import { ruleLike, type Declarations } from "../edits/ruleText";
 import { EditError } from "../edits/types";
 import type { TextChange } from "../source/changes";
 import { sheetsOfPage } from "../source/html/sheets";
@@ -180,22 +181,12 @@ function definition(sheet: SheetText, name: string, value: string): TextChange[]
  * A rule put at the start of a sheet, behind what has to stand first (CSS Syntax 3, 3.2; CSS Cascade 5, 2), written as
  * the sheet is.
  */
-export function atSheetStart(
-  sheet: SheetText,
-  prelude: string,
-  declarations: readonly (readonly [property: string, value: string])[],
-): TextChange {
+export function atSheetStart(sheet: SheetText, prelude: string, declarations: Declarations): TextChange {
   const { file, text } = sheet;
   const { at, before } = sheetStart(sheet);
-  if (isMinified(text)) {
-    const insert = `${prelude}{${declarations.map(([property, value]) => `${property}:${value}`).join(";")}}`;
-    return { path: file.path, start: at, end: at, insert };
-  }
-  const newline = lineEndOf(text);
-  const lines = declarations.map(([property, value]) => `${indentUnit(text)}${property}: ${value};${newline}`).join("");
-  const own = `${prelude} {${newline}${lines}}`;
-  const insert = before ? `${newline}${newline}${own}` : `${own}${newline}${newline}`;
-  return { path: file.path, start: at, end: at, insert };
+  const own = ruleLike(text, prelude, declarations);
+  const space = isMinified(text) ? "" : lineEndOf(text).repeat(2);
+  return { path: file.path, start: at, end: at, insert: before ? `${space}${own}` : `${own}${space}` };
 }
 
 /** Where the first rule of a sheet can stand, an offset of the file, and what has to stand before it. */

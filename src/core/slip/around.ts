@@ -172,13 +172,15 @@ export interface TablePair {
 export function tablePairs(page: StyledPage, style: Style, layouts: Layouts): TablePair[] {
   const table = above(style.element, ["table"]);
   if (!table) return [];
-  const rows = bodyRows(page.document.elements.filter((one) => one.parent && above(one.parent, ["table"]) === table));
+  const rows = new Set(
+    bodyRows(page.document.elements.filter((one) => one.parent && above(one.parent, ["table"]) === table)),
+  );
   const kindOf = (element: ElementNode): TablePair["of"] | null => {
     if (above(element, ["table"]) !== table) return null;
     if (above(element, ["caption"])) return "caption";
     if (above(element, ["th"])) return "head";
     const row = above(element, ["tr"]);
-    if (!row || !rows.includes(row)) return null;
+    if (!row || !rows.has(row)) return null;
     return isEven(row) ? "stripes" : "rows";
   };
   const pairs = new Map<TablePair["of"], TablePair>();
@@ -187,9 +189,9 @@ export function tablePairs(page: StyledPage, style: Style, layouts: Layouts): Ta
     const { ink, ground, ratio, needs, verdict } = legibilityOn(page, text, layouts);
     if (of === null || verdict === "unjudged") continue;
     const known = pairs.get(of);
-    const places = [...(known?.places ?? []), refOf(page.file.path, text)];
-    if (known && known.ratio / known.needs <= ratio / needs) known.places = places;
-    else
+    const places = known?.places ?? [];
+    places.push(refOf(page.file.path, text));
+    if (!known || known.ratio / known.needs > ratio / needs)
       pairs.set(of, {
         of,
         ink: cssColor(ink),

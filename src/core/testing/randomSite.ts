@@ -14,14 +14,19 @@ const translucent = fc
   .tuple(fc.constantFrom("0 0 0", "255 255 255", "20 60 90"), fc.integer({ min: 5, max: 95 }))
   .map(([channels, percent]) => `rgb(${channels} / ${percent}%)`);
 const named = fc.constantFrom("var(--a)", "var(--b)", "var(--c)", "var(--a)");
+/** Names by what they are for, which parts of a page set anew. */
+const forInk = fc.constant("var(--text)");
+const forGround = fc.constant("var(--under)");
 const ink = fc.oneof(
   { weight: 5, arbitrary: solid },
   { weight: 3, arbitrary: named },
+  { weight: 2, arbitrary: forInk },
   { weight: 1, arbitrary: translucent },
 );
 const ground = fc.oneof(
   { weight: 5, arbitrary: solid },
   { weight: 3, arbitrary: named },
+  { weight: 2, arbitrary: forGround },
   { weight: 2, arbitrary: translucent },
   { weight: 2, arbitrary: fc.tuple(solid, solid).map(([a, b]) => `linear-gradient(${a}, ${b})`) },
   { weight: 1, arbitrary: fc.tuple(named, solid).map(([a, b]) => `linear-gradient(90deg, ${a}, ${b} 40%)`) },
@@ -54,8 +59,12 @@ const rule = fc
   .map(([own, list]) => `${own} { ${list.join("; ")} }`);
 const inMedia = rule.map((text) => `@media (min-width: 600px) { ${text} }`);
 const names = fc
-  .tuple(solid, solid, fc.oneof(solid, fc.constant("var(--a)")))
-  .map(([a, b, c]) => `:root { --a: ${a}; --b: ${b}; --c: ${c} }`);
+  .tuple(solid, solid, fc.oneof(solid, fc.constant("var(--a)")), fc.boolean())
+  .map(
+    ([a, b, c, turned]) =>
+      `:root { --a: ${a}; --b: ${b}; --c: ${c}; --text: var(--a); --under: var(--b) }` +
+      (turned ? "\n.card { --text: var(--b); --under: var(--a) }" : ""),
+  );
 const sheet = fc
   .tuple(
     names,

@@ -1,10 +1,12 @@
 "use client";
 
+import { proxy } from "comlink";
 import { useCallback, useEffect, useMemo, useState } from "react";
-import { parseColor, type Draft, type DraftAsked, type DraftKindName, type DraftTone } from "@/core";
+import { draftKinds, parseColor, type Draft, type DraftAsked, type DraftKindName, type DraftTone } from "@/core";
 import { Swatch } from "../color/Swatch";
 import { Problem } from "../shared/Problem";
-import { unwaitedWhile } from "../shared/unwaited";
+import { plural } from "../shared/numbers";
+import { unwaited, unwaitedWhile } from "../shared/unwaited";
 import { useEngine, useWorkspace } from "../workspace/context";
 import { DraftPairs } from "./DraftPairs";
 import { DraftWritingForm } from "./DraftWritingForm";
@@ -40,7 +42,7 @@ const words: Readonly<Record<DraftKindName, KindWords>> = {
 export function DraftDesk({ kind }: { kind: DraftKindName }) {
   const [lift, setLift] = useState(0.5);
   const [chosen, setChosen] = useState<DraftAsked["chosen"]>({});
-  const draft = useDraftOf(kind, lift, chosen);
+  const { draft, looks, stop } = useDraftOf(kind, lift, chosen);
   const choose = useCallback(
     (id: string, value: string | null) =>
       setChosen((all) =>
@@ -49,12 +51,16 @@ export function DraftDesk({ kind }: { kind: DraftKindName }) {
     [],
   );
   const { about, column, hasLift } = words[kind];
+  const progress = looks !== null && (
+    <p role="status" className="quiet">
+      Looking for a counterpart of every colour, in all states; {plural(looks, "page")} looked at.{" "}
+      <button type="button" className="text-button" onClick={stop}>
+        Stop
+      </button>
+    </p>
+  );
   if (!draft)
-    return (
-      <p role="status" className={styles.waiting}>
-        Looking for a counterpart of every colour, on every page, in all states…
-      </p>
-    );
+    return <div className={styles.waiting}>{progress || "Stopped. Choose what readers wish for once more."}</div>;
   return (
     <div className={styles.desk}>
       <div className={styles.list}>
@@ -74,6 +80,7 @@ export function DraftDesk({ kind }: { kind: DraftKindName }) {
             <span>as light as the ratios allow</span>
           </label>
         )}
+        {progress}
         <DraftPairs draft={draft} />
         <DraftWritingForm draft={draft} />
         <Tones draft={draft} column={column} onChoose={choose} />
@@ -83,30 +90,50 @@ export function DraftDesk({ kind }: { kind: DraftKindName }) {
   );
 }
 
-function useDraftOf(kind: DraftKindName, lift: number, chosen: DraftAsked["chosen"]): Draft | null {
+interface Drafting {
+  draft: Draft | null;
+  /** How often a page was looked at; null while nothing is. */
+  looks: number | null;
+  stop(): void;
+}
+
+function useDraftOf(kind: DraftKindName, lift: number, chosen: DraftAsked["chosen"]): Drafting {
   const engine = useEngine();
   const conditions = useWorkspace((state) => state.conditions);
   const files = useWorkspace((state) => state.files);
   const [draft, setDraft] = useState<Draft | null>(null);
+  const [looks, setLooks] = useState<number | null>(0);
   useEffect(() => {
     let current = true;
+    const told = proxy((count: number) => {
+      if (current) setLooks(count);
+    });
     unwaitedWhile(
       () => current,
-      engine.draft({ kind, lift, chosen }, conditions).then((found) => current && found && setDraft(found)),
+      engine.draft({ kind, lift, chosen }, conditions, told).then((found) => {
+        if (!current) return;
+        setLooks(null);
+        if (found) setDraft(found);
+      }),
     );
     return () => {
       current = false;
     };
     // Another version of the files is another site.
   }, [engine, conditions, files, kind, lift, chosen]);
-  return draft;
+  const stop = useCallback(() => {
+    setLooks(null);
+    unwaited(engine.stopDraft());
+  }, [engine]);
+  return { draft, looks, stop };
 }
 
 function Pages({ draft }: { draft: Draft }) {
   const engine = useEngine();
   const { as, column } = words[draft.kind];
-  const before = useConditionsOf(draft.kind === "dark" ? { scheme: "light" } : { contrast: "no-preference" });
-  const after = useConditionsOf(draft.kind === "dark" ? { scheme: "dark" } : { contrast: "more" });
+  const { without, within } = draftKinds[draft.kind];
+  const before = useConditionsOf(without);
+  const after = useConditionsOf(within);
   const sides = useMemo(
     () => [
       { title: as, conditions: before, view: (path: string) => engine.variant(path, [], before) },
@@ -127,7 +154,7 @@ function Tones({ draft, column, onChoose }: TonesProps) {
   const rows = [...draft.tones].sort((a, b) => Number(a.stays) - Number(b.stays) || b.texts - a.texts);
   return (
     <table className={styles.tones}>
-      <caption>Colours and their counterparts</caption>
+      <caption className="visually-hidden">Colours and their counterparts</caption>
       <thead>
         <tr>
           <th scope="col">As it is</th>

@@ -1,16 +1,12 @@
 "use client";
 
-import { Input } from "antd";
 import { useState } from "react";
 import type { Draft, DraftKindName, DraftWriting } from "@/core";
-import type { WrittenFiles } from "@/engine/protocol";
 import { Choice } from "../shared/Choice";
-import { Problem } from "../shared/Problem";
 import { unwaited } from "../shared/unwaited";
 import { useEngine } from "../workspace/context";
-import { Proof } from "../workspace/Proof";
-import { WriteChanges, type Proposal } from "../workspace/WriteChanges";
 import styles from "./Schemes.module.css";
+import { usePlace } from "./usePlace";
 
 const ways: readonly { value: DraftWriting["way"]; label: string }[] = [
   { value: "media", label: "names, and others for them under a condition" },
@@ -54,59 +50,3 @@ const titles: Readonly<Record<DraftKindName, string>> = {
   dark: "Write a dark scheme",
   contrast: "Write a scheme of more contrast",
 };
-
-/** Where something is written, a sheet of its own or one there is, and the dialog that shows what changes. */
-export function usePlace(name: string) {
-  const [own, setOwn] = useState(false);
-  const [path, setPath] = useState(name);
-  const [problem, setProblem] = useState<string | null>(null);
-  const [proposal, setProposal] = useState<Proposal | null>(null);
-  const propose = async (title: string, asked: Promise<WrittenFiles>, except: DraftKindName | null) => {
-    const { changes, files, problem: why } = await asked;
-    setProblem(why);
-    if (why !== null) return;
-    setProposal({
-      title,
-      changes,
-      files,
-      counted: "change",
-      proof: <Proof changes={changes} files={files} except={except} />,
-    });
-  };
-  const fields = (
-    <>
-      <label className={styles.field}>
-        <span>Where</span>
-        <Choice
-          size="small"
-          aria-label="Where it is written"
-          value={own ? "own" : "there"}
-          options={[
-            { value: "there", label: "in a sheet that all pages share" },
-            { value: "own", label: "in a sheet of its own" },
-          ]}
-          onChange={(next: string) => setOwn(next === "own")}
-        />
-      </label>
-      {own && (
-        <label className={styles.field}>
-          <span>Its name</span>
-          <Input
-            size="small"
-            className="mono"
-            aria-label="Name of the sheet"
-            value={path}
-            spellCheck={false}
-            onChange={({ target }) => setPath(target.value)}
-          />
-        </label>
-      )}
-      <Problem>{problem}</Problem>
-      <button type="submit" className="chip">
-        Show what changes
-      </button>
-      <WriteChanges proposal={proposal} onClose={() => setProposal(null)} />
-    </>
-  );
-  return { sheet: own ? path : null, propose, fields };
-}

@@ -4,9 +4,11 @@ import { Checkbox, InputNumber } from "antd";
 import { useMemo, useState } from "react";
 import { useEngine } from "../workspace/context";
 import { unwaited } from "../shared/unwaited";
-import { usePlace } from "./DraftWritingForm";
+import { usePlace } from "./usePlace";
 import styles from "./Schemes.module.css";
 import { SideBySide, useConditionsOf } from "./SideBySide";
+
+const onPaper = { medium: "print", scheme: "light" } as const;
 
 /** A sheet that a draft for paper is looked at in, before it is said where it goes. */
 const apart = "drafted-for-paper.css";
@@ -17,7 +19,7 @@ export function PaperDesk() {
   const [size, setSize] = useState(11);
   const [addresses, setAddresses] = useState(true);
   const place = usePlace("print.css");
-  const paper = useConditionsOf({ medium: "print", scheme: "light" });
+  const paper = useConditionsOf(onPaper);
   const sides = useMemo(
     () => [
       { title: "On paper, as it is", conditions: paper, view: (path: string) => engine.variant(path, [], paper) },

@@ -1,18 +1,13 @@
 "use client";
 
 import { useMemo } from "react";
-import { showRatio, type Conditions, type DraftKindName, type PalettePair } from "@/core";
+import { draftKinds, showRatio, type Conditions, type DraftKindName, type PalettePair } from "@/core";
 import { plural } from "../shared/numbers";
 import { useAnswer } from "../workspace/answers";
 import { useEngine } from "../workspace/context";
 import { usePick } from "../workspace/usePick";
 import styles from "./Schemes.module.css";
 import { SideBySide, useConditionsOf } from "./SideBySide";
-
-const wished: Readonly<Record<DraftKindName, { without: Partial<Conditions>; within: Partial<Conditions> }>> = {
-  dark: { without: { scheme: "light" }, within: { scheme: "dark" } },
-  contrast: { without: { contrast: "no-preference" }, within: { contrast: "more" } },
-};
 
 const words: Readonly<Record<DraftKindName, { about: string; without: string; within: string }>> = {
   dark: { about: "The site has a dark scheme.", without: "In light", within: "In the dark" },
@@ -26,8 +21,8 @@ const words: Readonly<Record<DraftKindName, { about: string; without: string; wi
 /** A scheme that the site has: its pairs beside those without it, and the page with and without. */
 export function SchemePairs({ wish }: { wish: DraftKindName }) {
   const engine = useEngine();
-  const without = useConditionsOf(wished[wish].without);
-  const within = useConditionsOf(wished[wish].within);
+  const without = useConditionsOf(draftKinds[wish].without);
+  const within = useConditionsOf(draftKinds[wish].within);
   const { about, without: before, within: after } = words[wish];
   const sides = useMemo(
     () =>

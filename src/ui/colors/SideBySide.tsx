@@ -145,12 +145,8 @@ function useSize(room: RefObject<HTMLElement | null>) {
   return size;
 }
 
-/** The site as it is, and as something makes it, under these conditions. */
+/** The conditions that are looked at, with some changed. @param changed the same object as long as it is the same */
 export function useConditionsOf(changed: Partial<Conditions>): Conditions {
   const conditions = useWorkspace((state) => state.conditions);
-  const key = JSON.stringify(changed);
-  return useMemo(
-    () => ({ ...conditions, width: laidOutAt, ...(JSON.parse(key) as Partial<Conditions>) }),
-    [conditions, key],
-  );
+  return useMemo(() => ({ ...conditions, width: laidOutAt, ...changed }), [conditions, changed]);
 }

@@ -47,3 +47,18 @@ function shapesIn({ elements }: HtmlDocument, { owners }: PageSheets): number[] 
   }
   return shapes;
 }
+
+/** Pages with an element that is shaped as none on those before, so many at the most. */
+export function newlyShaped<Page extends { document: HtmlDocument; sheets: PageSheets }>(
+  pages: readonly Page[],
+  atMost: number,
+): Page[] {
+  const seen = new Set<number>();
+  return pages
+    .filter(({ document, sheets }) => {
+      const before = seen.size;
+      for (const shape of pageShapes(document, sheets)) seen.add(shape);
+      return seen.size > before;
+    })
+    .slice(0, atMost);
+}

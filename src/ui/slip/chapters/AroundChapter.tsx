@@ -4,9 +4,8 @@ import { showRatio, type Slip } from "@/core";
 import { Swatch } from "../../color/Swatch";
 import { plural } from "../../shared/numbers";
 import { usePick } from "../../workspace/usePick";
-import { Doubt } from "./parts";
+import { Doubt, Spellings } from "./parts";
 import type { ChapterProps } from "./types";
-import { Tries } from "./Tries";
 import styles from "./Chapter.module.css";
 
 const edges = ["none", "1px solid currentcolor", "1px solid #ccc", "2px solid currentcolor"];
@@ -52,7 +51,7 @@ const notes: Readonly<Record<string, string>> = {
 export function AroundChapter({ row, slip, draft }: ChapterProps) {
   return (
     <div className={styles.chapter}>
-      <Tries label={`${row.label}: values to try`} values={tries[row.id] ?? []} draft={draft} />
+      <Spellings label={`${row.label}: values to try`} texts={tries[row.id] ?? []} draft={draft} tried />
       {notes[row.id] && <p className="quiet">{notes[row.id]}</p>}
       {row.section === "table" && <TablePairs slip={slip} />}
       {row.id === "picture-width" && /^\d+px$/.test(row.written ?? "") && (

@@ -6,8 +6,16 @@ import type { Draft } from "../useDraft";
 import styles from "./Chapter.module.css";
 import { unwaited } from "../../shared/unwaited";
 
-/** The same value spelt in other ways, each a click away from being what is written. */
-export function Spellings({ label, texts, draft }: { label: string; texts: readonly string[]; draft: Draft }) {
+interface SpellingsProps {
+  label: string;
+  texts: readonly string[];
+  draft: Draft;
+  /** Whether a click shows it on the page; else it writes it. */
+  tried?: boolean;
+}
+
+/** The same value spelt in other ways, or others to try, each a click away. */
+export function Spellings({ label, texts, draft, tried = false }: SpellingsProps) {
   return (
     <p className={styles.spellings} role="group" aria-label={label}>
       {[...new Set(texts)].map((text) => (
@@ -16,7 +24,7 @@ export function Spellings({ label, texts, draft }: { label: string; texts: reado
           type="button"
           className={text === draft.value ? `${styles.spelling} ${styles.inForce}` : styles.spelling}
           aria-pressed={text === draft.value}
-          onClick={() => unwaited(draft.write(text))}
+          onClick={() => (tried ? draft.attempt(text) : unwaited(draft.write(text)))}
         >
           {text}
         </button>
