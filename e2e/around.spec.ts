@@ -18,7 +18,7 @@ test("markers are tried on the page and written where the list is set", async ({
   await openRow(page, "Marker");
   await tries(page, "Marker").getByRole("button", { name: "circle" }).click();
   const item = shownPage(page).getByText("Cards are ready");
-  await expect.poll(() => item.evaluate((one) => getComputedStyle(one).listStyleType)).toBe("circle");
+  await expect(item).toHaveCSS("list-style-type", "circle");
   await slip(page).getByRole("button", { name: "Write", exact: true }).click();
   await expect(field(page, "Marker")).toHaveValue("circle");
 
@@ -26,7 +26,7 @@ test("markers are tried on the page and written where the list is set", async ({
   await field(page, "Marker ink").fill("#a00");
   await field(page, "Marker ink").press("Enter");
   await expect.poll(() => item.evaluate((one) => getComputedStyle(one, "::marker").color)).toBe("rgb(170, 0, 0)");
-  await expect.poll(() => item.evaluate((one) => getComputedStyle(one).color)).toBe("rgb(51, 51, 51)");
+  await expect(item).toHaveCSS("color", "rgb(51, 51, 51)");
 });
 
 test("stripes are given to a table, and its parts are judged together", async ({ page }) => {
@@ -36,7 +36,7 @@ test("stripes are given to a table, and its parts are judged together", async ({
   await field(page, "Stripe ground").fill("#444");
   await field(page, "Stripe ground").press("Enter");
   const row = shownPage(page).getByRole("row", { name: "East" });
-  await expect.poll(() => row.evaluate((one) => getComputedStyle(one).backgroundColor)).toBe("rgb(68, 68, 68)");
+  await expect(row).toHaveCSS("background-color", "rgb(68, 68, 68)");
   const parts = slip(page).getByRole("list", { name: "How the table is read" });
   await expect(parts.getByRole("listitem").filter({ hasText: "Striped rows" })).toContainText("▲ 1.2 of 4.5");
   await expect(parts.getByRole("listitem").filter({ hasText: "Head cells" })).not.toContainText("▲");
@@ -50,5 +50,5 @@ test("a picture beside a text is floated in a rule of its own", async ({ page })
   await expect(slip(page).getByText("New rule figure img in a.css: pictures, and no text")).toBeVisible();
   await slip(page).getByRole("button", { name: "Write", exact: true }).click();
   const picture = shownPage(page).getByRole("img", { name: "Boat" });
-  await expect.poll(() => picture.evaluate((one) => getComputedStyle(one).float)).toBe("left");
+  await expect(picture).toHaveCSS("float", "left");
 });

@@ -363,11 +363,11 @@ test("the page is seen with other eyes, and pairs that only they lose are named"
   await rehearse.getByLabel("Seen", { exact: true }).click();
   await page.getByTitle("in glare: a quarter of white on all").click();
   const frame = page.locator('iframe[title="The page"]');
-  await expect.poll(() => frame.evaluate((one) => getComputedStyle(one).filter)).toBe('url("#eyes-glare")');
+  await expect(frame).toHaveCSS("filter", 'url("#eyes-glare")');
   await expect(rehearse.getByRole("group", { name: "Lost to them alone" })).toContainText(
     /#6f6f6f on .*: 5\.0 becomes [23]\./,
   );
   await expect(page.getByRole("button", { name: "Rehearse: glare" })).toBeVisible();
   await rehearse.getByRole("button", { name: "Change nothing" }).click();
-  await expect.poll(() => frame.evaluate((one) => getComputedStyle(one).filter)).toBe("none");
+  await expect(frame).toHaveCSS("filter", "none");
 });

@@ -113,14 +113,14 @@ test("a margin snaps to a step of the site or to lines of a grid, and a step tha
   await expect(rhythm.getByRole("list", { name: "Steps" }).getByRole("listitem")).toHaveText(["16", "17", "30"]);
   await rhythm.getByRole("button", { name: "Nearest line: 24 px" }).click();
   const note = shownPage(page).getByText("Weather permitting.");
-  await expect.poll(() => note.evaluate((one) => getComputedStyle(one).marginTop)).toBe("24px");
+  await expect(note).toHaveCSS("margin-top", "24px");
   await slip(page).getByRole("button", { name: "Put back" }).first().click();
   await rhythm.getByRole("checkbox", { name: /Lines over the page/ }).check();
   await expect(page.getByTestId("grid-lines")).toHaveCSS("background-size", "100% 24px");
   await rhythm.getByRole("button", { name: "Bring 1 use to it" }).click();
   const dialog = page.getByRole("dialog", { name: "Bring 17 px to 16 px" });
   await dialog.getByRole("button", { name: "Write", exact: true }).click();
-  await expect.poll(() => note.evaluate((one) => getComputedStyle(one).marginTop)).toBe("16px");
+  await expect(note).toHaveCSS("margin-top", "16px");
   await expect(rhythm.getByRole("list", { name: "Steps" }).getByRole("listitem")).toHaveText(["16", "30"]);
 });
 
@@ -142,7 +142,7 @@ test("percentages say what they are of, and a line centred by its leading what b
   await expect(slip(page).getByText(/that centres one line/)).toBeVisible();
   await slip(page).getByRole("button", { name: "Write 1.3 with 13.6 px of room above and below" }).click();
   const text = shownPage(page).getByText("Return, adult.");
-  await expect.poll(() => text.evaluate((one) => getComputedStyle(one).paddingTop)).toBe("13.6px");
+  await expect(text).toHaveCSS("padding-top", "13.6px");
   await expect.poll(() => text.evaluate((one) => one.getBoundingClientRect().height)).toBeCloseTo(48, 0);
 });
 

@@ -23,8 +23,9 @@ async function openSchemes(page: Page): Promise<void> {
 }
 
 const side = (page: Page, title: string) => page.frameLocator(`iframe[title="${title}"]`).locator("body");
-const groundOf = (page: Page, title: string) =>
-  side(page, title).evaluate((body) => getComputedStyle(body).backgroundColor);
+/** Asked through the locator: a frame may be filled anew while it is looked at. */
+const hasGround = (page: Page, title: string, ground: string | RegExp) =>
+  expect(side(page, title)).toHaveCSS("background-color", ground);
 
 test("a dark scheme is drafted, seen beside the light one, changed, and written with nothing changed in light", async ({
   page,
@@ -34,25 +35,25 @@ test("a dark scheme is drafted, seen beside the light one, changed, and written 
   await expect(page.getByRole("region", { name: "Pairs of the draft" })).toContainText(
     /All of \d+ pairs keep their ratio/,
   );
-  await expect.poll(() => groundOf(page, "In light, as it is")).toBe("rgb(255, 255, 255)");
-  await expect.poll(() => groundOf(page, "In the dark")).toMatch(/^rgb\((\d|1\d|2\d|3\d), /);
-  const header = () => page.frameLocator('iframe[title="In the dark"]').locator("header");
-  await expect.poll(() => header().evaluate((one) => getComputedStyle(one).backgroundColor)).toBe("rgb(6, 54, 79)");
+  await hasGround(page, "In light, as it is", "rgb(255, 255, 255)");
+  await hasGround(page, "In the dark", /^rgb\((\d|1\d|2\d|3\d), /);
+  const header = page.frameLocator('iframe[title="In the dark"]').locator("header");
+  await expect(header).toHaveCSS("background-color", "rgb(6, 54, 79)");
 
   const counterpart = page.getByLabel("Counterpart of #fff, ground of body");
   await counterpart.fill("#12x");
   await expect(page.getByText("`#12x` is no colour by itself.")).toBeVisible();
   await counterpart.fill("#101820");
   await counterpart.press("Enter");
-  await expect.poll(() => groundOf(page, "In the dark")).toBe("rgb(16, 24, 32)");
+  await hasGround(page, "In the dark", "rgb(16, 24, 32)");
 
   await page.getByRole("button", { name: "Show what changes" }).click();
   const dialog = page.getByRole("dialog", { name: "Write a dark scheme" });
   await expect(dialog.getByText("No text comes out differently: looked at on every page, in light")).toBeVisible();
   await dialog.getByRole("button", { name: "Write", exact: true }).click();
   await expect(page.getByText("The site has a dark scheme.")).toBeVisible();
-  await expect.poll(() => groundOf(page, "In the dark")).toBe("rgb(16, 24, 32)");
-  await expect.poll(() => groundOf(page, "In light")).toBe("rgb(255, 255, 255)");
+  await hasGround(page, "In the dark", "rgb(16, 24, 32)");
+  await hasGround(page, "In light", "rgb(255, 255, 255)");
 });
 
 test("more contrast and paper are drafted and written, each under its condition", async ({ page }) => {
@@ -67,10 +68,10 @@ test("more contrast and paper are drafted and written, each under its condition"
   await expect(page.getByText("The site asks who wishes for more contrast.")).toBeVisible();
 
   await page.getByLabel("What readers wish for").getByText("Paper").click();
-  const note = () => page.frameLocator('iframe[title="On paper, drafted"]').locator("p.note");
-  await expect.poll(() => note().evaluate((one) => getComputedStyle(one).color)).toBe("rgb(0, 0, 0)");
+  const note = page.frameLocator('iframe[title="On paper, drafted"]').locator("p.note");
+  await expect(note).toHaveCSS("color", "rgb(0, 0, 0)");
   await page.getByLabel("Size of most of the text in pt").fill("12");
-  await expect.poll(() => note().evaluate((one) => getComputedStyle(one).fontSize)).toBe("16px");
+  await expect(note).toHaveCSS("font-size", "16px");
   await page.getByRole("combobox", { name: "Where it is written" }).click();
   await page.getByTitle("in a sheet of its own").click();
   await page.getByRole("button", { name: "Show what changes" }).click();
@@ -93,7 +94,7 @@ test("a site with a dark scheme has both side by side, and they scroll together"
   await expect(page.getByRole("region", { name: "Pairs in the dark" })).toContainText(
     /▲ \d of \d pairs cannot be read/,
   );
-  await expect.poll(() => groundOf(page, "In the dark")).toBe("rgb(16, 25, 30)");
+  await hasGround(page, "In the dark", "rgb(16, 25, 30)");
   await expect(side(page, "In light").getByText("Winter times")).toBeVisible();
   await page.locator('iframe[title="In light"]').hover();
   await page.mouse.wheel(0, 240);

@@ -13,8 +13,8 @@ beforeEach(() => {
   folder = mkdtempSync(join(tmpdir(), "hevret-"));
   out = "";
   err = "";
-  vi.spyOn(process.stdout, "write").mockImplementation(((text: string, done?: () => void) => {
-    out += text;
+  vi.spyOn(process.stdout, "write").mockImplementation(((said: string | Uint8Array, done?: () => void) => {
+    out += Buffer.from(said).toString("utf8");
     done?.();
     return true;
   }) as typeof process.stdout.write);
