@@ -129,10 +129,16 @@ test("all that is set of a heading, and all sections, fit without scrolling", as
   const why = (label: string) => slip(page).getByRole("button", { name: new RegExp(`^${label}: .*Why$`) });
   await why("Stack").click();
   await expect(slip(page).getByRole("radiogroup", { name: "Trials of stack" })).toBeVisible();
-  // Who gets which face comes a moment later, and takes room of its own.
+  // Who gets which face, and what was found, comes a moment later and takes room of its own.
   await expect(
     slip(page)
       .getByText(/^Windows: /)
+      .first(),
+  ).toBeVisible();
+  await expect(page.getByRole("link", { name: /^Findings \d/ })).toBeVisible();
+  await expect(
+    slip(page)
+      .getByRole("list", { name: /^Found about / })
       .first(),
   ).toBeVisible();
   await why("Ground").scrollIntoViewIfNeeded();
