@@ -1,9 +1,11 @@
+import { readdirSync, readFileSync } from "node:fs";
 import { describe, expect, test } from "vitest";
 import { defaultConditions } from "../cascade/conditions";
 import { openSite } from "../source/site";
 import { colorSpots } from "../palette/values";
 import { pageWith, sampleFiles, site } from "../testing/site";
 import { reports } from ".";
+import { criteria } from "./found";
 import { csv } from "./types";
 
 const make = (
@@ -50,6 +52,16 @@ describe("reports", () => {
   test.each(reports.map(({ id }) => id))("%s is made of the sample and of nothing at all", (id) => {
     expect(make(id, openSite(sampleFiles())).length).toBeGreaterThan(100);
     expect(make(id, site({}))).toBeTypeOf("string");
+  });
+
+  test("every criterion that a check names is known with its id in the standard", () => {
+    const checks = new URL("../findings/", import.meta.url);
+    const named = readdirSync(checks)
+      .filter((file) => file.endsWith(".ts"))
+      .flatMap((file) => [...readFileSync(new URL(file, checks), "utf8").matchAll(/WCAG 2\.2, (\d\.\d\.\d+)/g)])
+      .map(([, number]) => number!);
+    expect(named.length).toBeGreaterThan(10);
+    expect([...new Set(named)].filter((number) => !criteria.has(number))).toEqual([]);
   });
 
   test("cells of a table are quoted, and no formula is left alive", () => {

@@ -70,7 +70,11 @@ export function LayersChapter({ row, slip, draft, target, shown }: ChapterProps)
         <button type="button" className="chip" onClick={() => attempt([first, ...layers])}>
           Add a gradient
         </button>{" "}
-        {target && "path" in target && <AddPicture from={target.path} onAdd={(layer) => attempt([layer, ...layers])} />}
+        <AddPicture
+          // A style attribute reads addresses from the page it stands on.
+          from={target && "path" in target ? target.path : slip.ref.page}
+          onAdd={(layer) => attempt([layer, ...layers])}
+        />
         {draft.tried && (
           <>
             {" "}
