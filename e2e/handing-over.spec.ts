@@ -1,6 +1,6 @@
 /** What goes out: changes as a diff and in words, findings in open formats. */
 import { expect, test, type Page } from "@playwright/test";
-import { downloaded, field, openFiles, pickByKeyboard } from "./support/desk";
+import { downloaded, field, openFiles, openSample, pickByKeyboard, shownPage } from "./support/desk";
 
 const files = {
   "index.html":
@@ -38,4 +38,46 @@ test("findings go out as CSV, SARIF and EARL", async ({ page }) => {
   };
   expect(sarif.runs[0].results.map(({ ruleId }) => ruleId)).toContain("contrast");
   expect(await exported(page, "Findings with a criterion of WCAG (EARL 1.0)")).toContain("#contrast-minimum");
+});
+
+test("the specimen sheet sets a text as the page does, asks for nothing, and goes onto A4", async ({
+  page,
+  context,
+}) => {
+  await openSample(page);
+  const heading = shownPage(page).getByRole("heading", { name: "Winter sailings" });
+  const looks = (one: Element) => {
+    const { fontFamily, fontSize, fontWeight, lineHeight, color } = getComputedStyle(one);
+    return { fontFamily, fontSize, fontWeight, lineHeight, color };
+  };
+  await expect(heading).toBeVisible();
+  const onPage = await heading.evaluate(looks);
+  const sheet = await exported(page, "Specimen sheet (HTML, prints on A4)");
+
+  const own = await context.newPage();
+  const asked: string[] = [];
+  own.on("request", (request) => asked.push(request.url()));
+  await own.setContent(sheet, { waitUntil: "load" });
+  await expect(own).toHaveTitle("Ossel Island Ferries: specimen sheet");
+  await expect(own.getByRole("heading", { level: 2 })).toHaveCount(7);
+  // What is alike stands once, with the words of its first place.
+  const all = await own.locator("[dir=auto]").evaluateAll((found) =>
+    found.map((one) => {
+      const { fontFamily, fontSize, fontWeight, lineHeight, color } = getComputedStyle(one);
+      return { fontFamily, fontSize, fontWeight, lineHeight, color };
+    }),
+  );
+  expect(all).toContainEqual(onPage);
+  expect(asked.filter((address) => !address.startsWith("data:"))).toEqual([]);
+  const wide = await own.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+  expect(wide).toBe(0);
+
+  const pdf = (await own.pdf({ preferCSSPageSize: true, printBackground: true })).toString("latin1");
+  const boxes = [...pdf.matchAll(/\/MediaBox \[0 0 ([\d.]+) ([\d.]+)\]/g)];
+  expect(boxes.length).toBeGreaterThan(3);
+  // A4 in points.
+  for (const [, width, height] of boxes) {
+    expect(Math.abs(Number(width) - 595)).toBeLessThan(2);
+    expect(Math.abs(Number(height) - 842)).toBeLessThan(2);
+  }
 });

@@ -190,7 +190,7 @@ export {
 export { nameColor, proposedNames } from "./palette/properties";
 export { joinColors, rewriteColors, type Rewriting } from "./palette/rewrite";
 export { colorSpots, colorSpotsIn, colorSpotSteps, type ColorSpot, type Role } from "./palette/values";
-export { reports } from "./report";
+export { reportGroups, reports, type Report, type ReportAbout } from "./report";
 export { convertedTable, givenColors, type GivenColor } from "./report/convertedColors";
 export { pairFixes, type PairFixes } from "./palette/pairFixes";
 export { axisSettings, withAxis, type AxisSetting } from "./type/axes";

@@ -121,6 +121,7 @@ const latest = {
   allRight: 0,
   attributeGroups: 0,
   changesInWords: 0,
+  report: 0,
   differences: 0,
   draft: 0,
   find: 0,
@@ -460,21 +461,15 @@ const answers: Omit<Engine, "started"> = {
 
   nameStack: async (stack, name) => changesOf(() => nameStack(site, stack, name, definedProperties(site))),
 
-  reports: async () => reports.map(({ id, label }) => ({ id, label })),
+  reports: async () => reports.map(({ id, group, label, hint }) => ({ id, group, label, hint })),
 
-  report: async (id, conditions) => {
+  report: async (id, about, conditions) => {
     const report = reports.find((one) => one.id === id);
     if (!report) throw new RangeError(`There is no report ${id}.`);
-    return {
-      file: report.file,
-      type: report.type,
-      text: report.make({
-        site,
-        conditions,
-        layouts: knownLayouts(conditions),
-        stresses: knownStresses(site, conditions),
-      }),
-    };
+    const stresses = knownStresses(site, conditions);
+    const steps = report.make({ ...about, site, conditions, layouts: knownLayouts(conditions), stresses });
+    const text = await turns.inSlices(steps, asLatest("report"));
+    return text === null ? null : { file: report.file, type: report.type, text };
   },
 
   changesInWords: async (before, conditions) =>

@@ -37,6 +37,8 @@ import type {
   Plan,
   PropertyHelp,
   Reach,
+  Report,
+  ReportAbout,
   RhythmStep,
   RuleEdit,
   RuleHere,
@@ -304,10 +306,14 @@ export interface Engine {
   sizesAt(refs: ElementRef[], widths: number[], conditions: Conditions): Promise<number[][]>;
   /** Puts colours under a name of a custom property; the problem when it cannot be. */
   nameColor(spots: ColorSpot[], name: string): Promise<{ changes: TextChange[]; problem: string | null }>;
-  /** The reports that can be had, by their ids, with what each is in words. */
-  reports(): Promise<{ id: string; label: string }[]>;
-  /** A report by its id. */
-  report(id: string, conditions: Conditions): Promise<{ file: string; type: string; text: string }>;
+  /** The reports that can be had. */
+  reports(): Promise<Pick<Report, "id" | "group" | "label" | "hint">[]>;
+  /** A report by its id; null where another was asked for meanwhile. */
+  report(
+    id: string,
+    about: ReportAbout,
+    conditions: Conditions,
+  ): Promise<{ file: string; type: string; text: string } | null>;
   /** What was changed since the site had these files, in words; null where that was asked again meanwhile. */
   changesInWords(before: StoredFile[], conditions: Conditions): Promise<string | null>;
   /** The ways to set a finding right, each computed; null where the same asker asked about another meanwhile. */

@@ -4,11 +4,13 @@ import { csv, type Report } from "./types";
 
 export const colorTable: Report = {
   id: "color-table",
+  group: "uses",
   label: "Colours as a table (CSV)",
+  hint: "For a spreadsheet: every value where it is written",
   file: "colours.csv",
   type: "text/csv",
-  make: ({ site, conditions, layouts }) =>
-    csv(
+  *make({ site, conditions, layouts }) {
+    return csv(
       ["value", "hex", "oklch", "used for", "places", "fails somewhere", "file", "line", "property"],
       paletteOf(site, conditions, layouts).values.flatMap(({ value, css, words, places, failing, uses }) => {
         const color = css === null ? null : parseColor(value);
@@ -24,5 +26,6 @@ export const colorTable: Report = {
           property,
         ]);
       }),
-    ),
+    );
+  },
 };

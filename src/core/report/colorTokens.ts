@@ -5,10 +5,12 @@ import type { Report } from "./types";
 /** Design Tokens Format Module (W3C Design Tokens Community Group, 2025.10), colour module: space, components, alpha, hex as a fallback. */
 export const colorTokens: Report = {
   id: "color-tokens",
+  group: "uses",
   label: "Colours as design tokens (JSON)",
+  hint: "For design tools and builds",
   file: "colours.tokens.json",
   type: "application/design-tokens+json",
-  make: (context) => {
+  *make(context) {
     const tokens = namedColors(context).map(({ name, value, words }) => {
       const color = parseColor(value)!;
       const components = color.channels.map((channel) => (channel === null ? "none" : Number(channel.toFixed(6))));

@@ -4,11 +4,13 @@ import { csv, type Report } from "./types";
 
 export const contrastTable: Report = {
   id: "contrast-table",
+  group: "uses",
   label: "Contrast as a table (CSV)",
+  hint: "For a spreadsheet: every ink on the grounds it stands on",
   file: "contrast.csv",
   type: "text/csv",
-  make: ({ site, conditions, layouts }) =>
-    csv(
+  *make({ site, conditions, layouts }) {
+    return csv(
       ["ink", "ground", "ratio", "needs", "passes", "certain", "schemes", "places", "pages"],
       paletteOf(site, conditions, layouts).pairs.map(
         ({ inkName, groundName, ratio, needs, passes, certain, schemes, places }) => [
@@ -23,5 +25,6 @@ export const contrastTable: Report = {
           [...new Set(places.map(({ page }) => page))].join(" "),
         ],
       ),
-    ),
+    );
+  },
 };

@@ -5,11 +5,14 @@ import type { Report } from "./types";
 /** Findings that rest on a criterion of WCAG 2.2, as EARL 1.0 (W3C) in JSON-LD. */
 export const findingsEarl: Report = {
   id: "findings-earl",
+  group: "found",
   label: "Findings with a criterion of WCAG (EARL 1.0)",
+  hint: "Test results by criterion, for reports on accessibility",
   file: "findings.earl.jsonld",
   type: "application/ld+json",
-  make: (context) => {
-    const assertions = foundIn(context).flatMap((finding) => {
+  *make(context) {
+    const found = yield* foundIn(context);
+    const assertions = found.flatMap((finding) => {
       const criterion = criterionOf(finding);
       return criterion === null ? [] : subjectsOf(finding).map((page) => assertionOf(finding, criterion, page));
     });

@@ -1,15 +1,17 @@
-import { checkNames, type Cause, type Finding } from "../findings";
-import { criterionOf, foundIn, plainWords } from "./found";
+import { checkNames, type Cause } from "../findings";
+import { criterionOf, foundIn, plainWords, type FoundOrLeft } from "./found";
 import type { Report } from "./types";
 
 /** Findings as SARIF 2.1.0 (OASIS), as builds and editors read it. */
 export const findingsSarif: Report = {
   id: "findings-sarif",
+  group: "found",
   label: "Findings for builds and editors (SARIF 2.1.0)",
+  hint: "A log that build servers and code editors read",
   file: "findings.sarif",
   type: "application/sarif+json",
-  make: (context) => {
-    const findings = foundIn(context);
+  *make(context) {
+    const findings = yield* foundIn(context);
     const rules = checkNames.filter((name) => findings.some(({ check }) => check === name));
     const run = {
       tool: { driver: { name: "Hevret", rules: rules.map((id) => ({ id })) } },
@@ -26,8 +28,8 @@ export const findingsSarif: Report = {
   },
 };
 
-function resultOf(finding: Finding, ruleIndex: number) {
-  const { check, level, message, because, causes, places } = finding;
+function resultOf(finding: FoundOrLeft, ruleIndex: number) {
+  const { check, level, message, because, causes, places, left } = finding;
   const criterion = criterionOf(finding);
   const related = causes.map((cause, id) => ({ ...locationOf(cause), id, message: { text: cause.text } }));
   return {
@@ -37,6 +39,8 @@ function resultOf(finding: Finding, ruleIndex: number) {
     message: { text: `${plainWords(message)} ${plainWords(because)}` },
     locations: [locationOf(finding)],
     ...(related.length ? { relatedLocations: related } : {}),
+    // What is left as it is counts as taken note of (3.27.23).
+    ...(left === null ? {} : { suppressions: [{ kind: "external", justification: left }] }),
     properties: { places: places.length, ...(criterion ? { criterion: `WCAG 2.2, ${criterion}` } : {}) },
   };
 }

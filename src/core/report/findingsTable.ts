@@ -4,14 +4,17 @@ import { csv, type Report } from "./types";
 
 export const findingsTable: Report = {
   id: "findings-table",
+  group: "found",
   label: "Findings as a table (CSV)",
+  hint: "For a spreadsheet: what is so, why it matters, and where",
   file: "findings.csv",
   type: "text/csv",
-  make: (context) =>
-    csv(
-      ["level", "group", "check", "file", "line", "column", "what", "why", "criterion", "places"],
-      foundIn(context).map((finding) => {
-        const { level, group, check, path, line, column, message, because, places } = finding;
+  *make(context) {
+    const found = yield* foundIn(context);
+    return csv(
+      ["level", "group", "check", "file", "line", "column", "what", "why", "criterion", "places", "left as it is"],
+      found.map((finding) => {
+        const { level, group, check, path, line, column, message, because, places, left } = finding;
         return [
           level,
           groups.find(({ id }) => id === group)!.title,
@@ -23,7 +26,9 @@ export const findingsTable: Report = {
           plainWords(because),
           criterionOf(finding) ?? "",
           places.length,
+          left ?? "",
         ];
       }),
-    ),
+    );
+  },
 };

@@ -1,18 +1,23 @@
 /** What reports about findings have in common. */
-import { styledPage } from "../cascade/styledPages";
-import { findingsFor, type Finding } from "../findings";
+import { styledPage, type KnownPage } from "../cascade/styledPages";
+import { findingKeys, findingSteps, type Finding } from "../findings";
 import { pagesOf } from "../source/site";
 import type { ReportContext } from "./types";
 
+/** A finding, and why it is left as it is; null where it is not. */
+export type FoundOrLeft = Finding & { left: string | null };
+
 /** What is wrong or doubtful on the site, what costs most first. */
-export const foundIn = ({ site, conditions, layouts, stresses }: ReportContext): Finding[] =>
-  findingsFor({
-    site,
-    conditions,
-    layouts,
-    pages: pagesOf(site).map((file) => styledPage(site, file, conditions)),
-    ...(stresses ? { stresses } : {}),
-  });
+export function* foundIn({ site, conditions, layouts, stresses, left }: ReportContext): Generator<void, FoundOrLeft[]> {
+  const pages: KnownPage[] = [];
+  for (const file of pagesOf(site)) {
+    pages.push(styledPage(site, file, conditions));
+    yield;
+  }
+  const found = yield* findingSteps({ site, conditions, layouts, pages, ...(stresses ? { stresses } : {}) });
+  const keys = findingKeys(found);
+  return found.map((finding, at) => ({ ...finding, left: left[keys[at]!] ?? null }));
+}
 
 /** Success criteria of WCAG 2.2 that findings are about, by number, with their ids in the standard. */
 export const criteria: ReadonlyMap<string, string> = new Map([

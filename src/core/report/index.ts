@@ -6,9 +6,11 @@ import { contrastTable } from "./contrastTable";
 import { findingsEarl } from "./findingsEarl";
 import { findingsSarif } from "./findingsSarif";
 import { findingsTable } from "./findingsTable";
+import { specimenSheet } from "./specimen";
 import type { Report } from "./types";
 
 export const reports: readonly Report[] = [
+  specimenSheet,
   findingsTable,
   findingsSarif,
   findingsEarl,
@@ -18,4 +20,4 @@ export const reports: readonly Report[] = [
   contrastTable,
 ];
 
-export type { Report } from "./types";
+export { reportGroups, type Report, type ReportAbout, type ReportContext } from "./types";

@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { describe, expect, test } from "vitest";
 import { defaultConditions } from "../cascade/conditions";
+import { finished } from "../source/steps";
 import { openSite } from "../source/site";
 import { colorSpots } from "../palette/values";
 import { pageWith, sampleFiles, site } from "../testing/site";
@@ -14,7 +15,13 @@ const make = (
     ":root{--sea:#17445c}body{color:#333}h1{color:#8a9aa6;background:var(--sea)}b{color:color(display-p3 0 1 0/50%)}",
     "<h1>x</h1><p>y <b>z</b></p>",
   ),
-) => reports.find((report) => report.id === id)!.make({ site: from, conditions: defaultConditions, layouts: {} });
+  left: Record<string, string> = {},
+) =>
+  finished(
+    reports
+      .find((report) => report.id === id)!
+      .make({ name: "Ossel", left, site: from, conditions: defaultConditions, layouts: {} }),
+  );
 
 describe("reports", () => {
   test("design tokens: a type, a space, components, hex where there is one", () => {
@@ -86,9 +93,9 @@ describe("findings", () => {
 
   test("as a table, with the criterion they rest on", () => {
     const rows = made("findings-table").split("\r\n");
-    expect(rows[0]).toBe("level,group,check,file,line,column,what,why,criterion,places");
+    expect(rows[0]).toBe("level,group,check,file,line,column,what,why,criterion,places,left as it is");
     expect(rows.find((row) => row.includes(",contrast,"))).toMatch(
-      /^error,Cannot be read,contrast,css\/a b\.css,1,3,.*,1\.4\.3,1$/,
+      /^error,Cannot be read,contrast,css\/a b\.css,1,3,.*,1\.4\.3,1,$/,
     );
   });
 

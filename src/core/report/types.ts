@@ -3,7 +3,15 @@ import type { Stresses } from "../findings";
 import type { Site } from "../source/site";
 import type { Layouts } from "../text/textStyles";
 
-export interface ReportContext {
+/** What is known of a site beside its files. */
+export interface ReportAbout {
+  /** What the site is called. */
+  name: string;
+  /** Why findings are left as they are, by their keys. */
+  left: Readonly<Record<string, string>>;
+}
+
+export interface ReportContext extends ReportAbout {
   site: Site;
   conditions: Conditions;
   layouts: Layouts;
@@ -11,15 +19,25 @@ export interface ReportContext {
   stresses?: Stresses;
 }
 
+/** What reports are about, in the order in which they are offered. */
+export const reportGroups = [
+  { id: "uses", title: "What the site uses" },
+  { id: "found", title: "What was found" },
+] as const;
+
 /** One way to hand over what is known of a site: a text in an open format. */
 export interface Report {
   id: string;
+  group: (typeof reportGroups)[number]["id"];
   /** What it is, for people. */
   label: string;
+  /** What it is good for. */
+  hint: string;
   /** Added to the site's name. */
   file: string;
   type: string;
-  make(context: ReportContext): string;
+  /** In steps, so that others can be let in between them. */
+  make(context: ReportContext): Generator<void, string>;
 }
 
 /** Rows as CSV (RFC 4180), with a line of names first. */

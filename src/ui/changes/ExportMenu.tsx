@@ -1,7 +1,7 @@
 "use client";
 
 import { App, Dropdown } from "antd";
-import { canDiffer, unifiedDiff } from "@/core";
+import { canDiffer, reportGroups, unifiedDiff } from "@/core";
 import { fileBytes } from "@/core/files";
 import { markWritten } from "@/store/sites";
 import { changedMeanwhile, download, isChanged, writeBack, zipOf } from "@/store/write";
@@ -10,6 +10,7 @@ import { plural } from "../shared/numbers";
 import { useAnswer } from "../workspace/answers";
 import { useEngine, useWorkspace, useWorkspaceStore } from "../workspace/context";
 import { unwaited } from "../shared/unwaited";
+import styles from "./ExportMenu.module.css";
 import { changedTexts, originals } from "./originals";
 
 const fileName = (name: string) => name.replace(/[^\p{L}\p{N}._-]+/gu, "-").replace(/^-+|-+$/g, "") || "site";
@@ -72,8 +73,10 @@ export function useExport() {
     }
   };
   const saveReport = async (id: string) => {
-    const { file, type, text } = await engine.report(id, store.getState().conditions);
-    download(`${name()}-${file}`, new TextEncoder().encode(text), type);
+    const { record, conditions } = store.getState();
+    const about = { name: record?.name ?? "Site", left: record?.left ?? {} };
+    const made = await engine.report(id, about, conditions);
+    if (made) download(`${name()}-${made.file}`, new TextEncoder().encode(made.text), made.type);
   };
   const saveDiff = () => {
     const texts = changedTexts(store.getState().files);
@@ -112,37 +115,71 @@ export function ExportMenu() {
   const { saveZip, saveFile, saveBack, saveReport, saveDiff, saveWords } = useExport();
   const reports = useAnswer("reports") ?? [];
   const changed = [...files.values()].filter(isChanged);
-  const items = [
+  const none = changed.length === 0;
+  const groups = [
     {
-      key: "changed",
-      label: `Changed files as zip (${changed.length})`,
-      disabled: changed.length === 0,
-      onClick: () => saveZip("changed"),
+      title: "The files",
+      items: [
+        way(
+          "changed",
+          `Changed files as zip (${changed.length})`,
+          "What was edited, under its own names",
+          saveZip,
+          none,
+        ),
+        way("all", "Whole site as zip", "Every file as it is now", saveZip),
+        ...(record?.folder
+          ? [way("folder", `Write back into ${record.folder.name}`, "Over the files it was opened from", saveBack)]
+          : []),
+      ],
     },
-    { key: "all", label: "Whole site as zip", onClick: () => saveZip("all") },
     {
-      key: "diff",
-      label: "Changes as a unified diff, for git apply",
-      disabled: changed.length === 0,
-      onClick: saveDiff,
+      title: "What was changed",
+      items: [
+        way("diff", "Changes as a unified diff, for git apply", "Line by line, for a repository", saveDiff, none),
+        way("words", "Changes in words, for a message", "What was, what is, and how many places", saveWords, none),
+      ],
     },
-    {
-      key: "words",
-      label: "Changes in words, for a message",
-      disabled: changed.length === 0,
-      onClick: () => unwaited(saveWords()),
-    },
-    ...(record?.folder
-      ? [{ key: "folder", label: `Write back into ${record.folder.name}`, onClick: () => unwaited(saveBack()) }]
-      : []),
-    { type: "divider" as const },
-    ...reports.map(({ id, label }) => ({ key: id, label, onClick: () => unwaited(saveReport(id)) })),
-    ...(changed.length ? [{ type: "divider" as const }] : []),
-    ...changed.map(({ path }) => ({ key: path, label: path, onClick: () => saveFile(path) })),
+    ...reportGroups.map(({ id: group, title }) => ({
+      title,
+      items: reports
+        .filter((report) => report.group === group)
+        .map(({ id, label, hint }) => way(id, label, hint, saveReport)),
+    })),
+    { title: "Single files", items: changed.map(({ path }) => way(path, path, null, saveFile)) },
   ];
+  const items = groups
+    .filter((group) => group.items.length > 0)
+    .map((group) => ({ type: "group" as const, key: group.title, label: group.title, children: group.items }));
   return (
-    <Dropdown trigger={["click"]} placement="bottomRight" menu={{ items }} destroyOnHidden>
+    <Dropdown
+      trigger={["click"]}
+      placement="bottomRight"
+      menu={{ items, className: styles.menu ?? "" }}
+      destroyOnHidden
+    >
       <MatButton filled>Export</MatButton>
     </Dropdown>
   );
+}
+
+/** One way out, with a word on what it is good for. */
+function way<Key extends string>(
+  key: Key,
+  label: string,
+  hint: string | null,
+  take: (key: Key) => unknown,
+  disabled = false,
+) {
+  return {
+    key,
+    disabled,
+    label: (
+      <>
+        {label}
+        {hint !== null && <small>{hint}</small>}
+      </>
+    ),
+    onClick: () => unwaited(Promise.resolve(take(key))),
+  };
 }
