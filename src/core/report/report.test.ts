@@ -1,4 +1,7 @@
 import { readdirSync, readFileSync } from "node:fs";
+import sarifSchema from "@microsoft/jest-sarif/lib/schemas/sarif-2.1.0-rtm.5.json";
+import Ajv from "ajv";
+import draft04 from "ajv/lib/refs/json-schema-draft-04.json";
 import { describe, expect, test } from "vitest";
 import { defaultConditions } from "../cascade/conditions";
 import { finished } from "../source/steps";
@@ -90,6 +93,7 @@ describe("findings", () => {
     "index.html": '<!doctype html><title>x</title><link rel=stylesheet href="css/a b.css"><h1>One</h1><p>Two</p>',
   });
   const made = (id: string) => make(id, of);
+  const allLeft: Record<string, string> = new Proxy({}, { get: () => "It is meant so." });
 
   test("as a table, with the criterion they rest on", () => {
     const rows = made("findings-table").split("\r\n");
@@ -121,6 +125,29 @@ describe("findings", () => {
       ],
       properties: { criterion: "WCAG 2.2, 1.4.3" },
     });
+  });
+
+  test.each([
+    ["a few", () => of],
+    ["the sample", () => openSite(sampleFiles())],
+    ["none", () => site({})],
+  ])("SARIF is valid by the schema that OASIS published: %s", (_, from) => {
+    const ajv = new Ajv({ schemaId: "id", meta: false, validateSchema: false });
+    ajv.addMetaSchema(draft04);
+    const valid = ajv.compile(sarifSchema);
+    const log = JSON.parse(make("findings-sarif", from(), allLeft)) as unknown;
+    valid(log);
+    expect(valid.errors).toBeNull();
+  });
+
+  test("what is left as it is goes out as suppressed, with its reason", () => {
+    const { runs } = JSON.parse(make("findings-sarif", of, allLeft)) as {
+      runs: [{ results: { suppressions?: unknown[] }[] }];
+    };
+    expect(runs[0].results.map(({ suppressions }) => suppressions)).toContainEqual([
+      { kind: "external", justification: "It is meant so." },
+    ]);
+    expect(make("findings-table", of, allLeft)).toContain(",It is meant so.\r\n");
   });
 
   test("as EARL, those with a criterion, page by page", () => {
