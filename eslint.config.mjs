@@ -29,6 +29,7 @@ const coreFloors = [
   "palette",
   "drafts",
   "tables",
+  "tokens",
   "findings",
   "slip",
   "writing",

@@ -1,7 +1,7 @@
 /** The list of reports. A new one is a file and a line here. */
 import { colorProperties } from "./colorProperties";
 import { colorTable } from "./colorTable";
-import { colorTokens } from "./colorTokens";
+import { designTokens } from "./designTokens";
 import { contrastTable } from "./contrastTable";
 import { findingsEarl } from "./findingsEarl";
 import { findingsSarif } from "./findingsSarif";
@@ -14,7 +14,7 @@ export const reports: readonly Report[] = [
   findingsTable,
   findingsSarif,
   findingsEarl,
-  colorTokens,
+  designTokens,
   colorProperties,
   colorTable,
   contrastTable,

@@ -27,22 +27,6 @@ const make = (
   );
 
 describe("reports", () => {
-  test("design tokens: a type, a space, components, hex where there is one", () => {
-    const { color } = JSON.parse(make("color-tokens"));
-    expect(color.$type).toBe("color");
-    expect(color.sea.$value).toEqual({
-      colorSpace: "srgb",
-      components: [0.090196, 0.266667, 0.360784],
-      alpha: 1,
-      hex: "#17445c",
-    });
-    const wide = Object.values<{ $value?: { colorSpace: string } }>(color).find(
-      (token) => token.$value?.colorSpace === "display-p3",
-    );
-    expect(wide).toMatchObject({ $value: { components: [0, 1, 0], alpha: 0.5 } });
-    expect(wide!.$value).not.toHaveProperty("hex");
-  });
-
   test("custom properties can be read again, with the names the site has", () => {
     const css = make("color-properties");
     expect(css).toContain("--sea: #17445c; /* ");

@@ -1,0 +1,232 @@
+import fc from "fast-check";
+import { describe, expect, test } from "vitest";
+import { defaultConditions } from "../cascade/conditions";
+import { sameValues } from "../cascade/style";
+import { styledPage } from "../cascade/styledPages";
+import { applyChanges } from "../source/changes";
+import { finished } from "../source/steps";
+import { changeSite, openSite, pagesOf, textFile, type Site } from "../source/site";
+import { pageWith, sampleFiles } from "../testing/site";
+import { siteTokenSteps } from "./ofSite";
+import { readTokens, TokensError } from "./read";
+import { replaceByTokens } from "./replace";
+import { strayingSteps, type Held } from "./straying";
+import { tokenName, type Token } from "./types";
+import { tokenCss } from "./values";
+
+const read = (json: unknown) => readTokens(JSON.stringify(json));
+const named = (tokens: readonly Token[]) =>
+  Object.fromEntries(tokens.map((one) => [tokenName(one), tokenCss(one.value)]));
+
+describe("reading a tokens file", () => {
+  test("types come from groups, aliases from wherever they lead, in braces or as pointers", () => {
+    const { tokens, problems } = read({
+      brand: {
+        $type: "color",
+        sea: { $value: { colorSpace: "srgb", components: [0, 0.2, 0.4], alpha: 1 } },
+        link: { $value: "{brand.sea}" },
+        $root: { $value: { colorSpace: "oklch", components: [0.5, 0.1, "none"] } },
+        deep: {
+          faint: { $value: { $ref: "#/brand/link/$value" } },
+          size: { $type: "dimension", $value: { value: 1.5, unit: "rem" } },
+        },
+      },
+      text: { $type: "fontFamily", body: { $value: ["Arial", "sans-serif"] }, one: { $value: "Two Words" } },
+      bold: { $type: "fontWeight", $value: "semi-bold" },
+      older: { $type: "color", $value: "#abc" },
+      size: { $type: "dimension", $value: "12px" },
+    });
+    expect(problems).toEqual([]);
+    expect(named(tokens)).toEqual({
+      "brand.sea": "#003366",
+      "brand.link": "#003366",
+      "brand.$root": expect.stringMatching(/^oklch\(50% 0\.1 none\)$/) as unknown,
+      "brand.deep.faint": "#003366",
+      "brand.deep.size": "1.5rem",
+      "text.body": "Arial, sans-serif",
+      "text.one": '"Two Words"',
+      bold: "600",
+      older: "#aabbcc",
+      size: "12px",
+    });
+  });
+
+  test("composites of type give what they hold themselves; other kinds are counted", () => {
+    const { tokens, others } = read({
+      s: { $type: "dimension", $value: { value: 20, unit: "px" } },
+      lead: {
+        $type: "typography",
+        $value: {
+          fontFamily: "Georgia",
+          fontSize: "{s}",
+          fontWeight: 700,
+          letterSpacing: { value: 0, unit: "px" },
+          lineHeight: 1.2,
+        },
+      },
+      shadow: { $type: "shadow", $value: {} },
+    });
+    expect(named(tokens)).toEqual({ s: "20px", "lead.fontFamily": "Georgia", "lead.fontWeight": "700" });
+    expect(others).toBe(1);
+  });
+
+  test("what cannot be read is told by its name, and the rest is read", () => {
+    const { tokens, problems } = read({
+      a: { $type: "color", $value: "{b}" },
+      b: { $type: "color", $value: "{a}" },
+      c: { $type: "color", $value: "{nowhere}" },
+      d: { $value: 3 },
+      e: { $type: "dimension", $value: { value: 3, unit: "em" } },
+      f: { $type: "color", $value: { colorSpace: "srgb", components: [0, 1] } },
+      g: { $type: "fontWeight", $value: "constructor" },
+      h: { $type: "constructor", $value: 1 },
+      ok: { $type: "fontWeight", $value: 400 },
+    });
+    expect(named(tokens)).toEqual({ ok: "400" });
+    expect(problems.map(({ name, problem }) => `${name}: ${problem}`)).toEqual([
+      "a: it refers to itself, by way of `b`",
+      "b: it refers to itself, by way of `a`",
+      "c: it refers to `nowhere`, which is not there",
+      "d: neither it nor a group around it has a `$type`",
+      "e: its `$value` is no dimension: it needs a `value` and the `unit` px or rem",
+      "f: its `$value` is no colour: it needs `colorSpace` and three `components`",
+      "g: its `$value` is no weight: it is a number from 1 to 1000, or one of the names",
+    ]);
+  });
+
+  test.each([
+    ["{", /^This is not JSON: /],
+    ["[]", /^A tokens file holds one object/],
+    ["{}", /^No design token is in this file/],
+    [`${'{"a":'.repeat(200)}{"$value":1}${"}".repeat(200)}`, /nested more than 60 deep/],
+  ])("%s is refused in plain words", (text, why) => {
+    expect(() => readTokens(text)).toThrow(why);
+  });
+
+  test("whatever a file holds, it is read or refused", () => {
+    const names = fc.constantFrom(
+      "$value",
+      "$type",
+      "$root",
+      "$ref",
+      "a",
+      "b",
+      "value",
+      "unit",
+      "components",
+      "colorSpace",
+    );
+    const leaves = fc.constantFrom("color", "dimension", "typography", "{a}", "{a.b}", "px", 1, null, "srgb");
+    const { json } = fc.letrec((tie) => ({
+      json: fc.oneof(
+        { depthSize: "medium" },
+        leaves,
+        fc.array(tie("json"), { maxLength: 3 }),
+        fc.dictionary(names, tie("json"), { maxKeys: 4 }),
+      ),
+    }));
+    fc.assert(
+      fc.property(json, (one) => {
+        try {
+          read(one);
+        } catch (error) {
+          expect(error).toBeInstanceOf(TokensError);
+        }
+      }),
+      { numRuns: 500 },
+    );
+  });
+});
+
+const tokens = read({
+  color: { $type: "color", sea: { $value: "#17445c" }, ink: { $value: "#333" } },
+  size: { $type: "dimension", gap: { $value: "16px" }, lead: { $value: "20px" } },
+  face: { $type: "fontFamily", body: { $value: ["Arial", "sans-serif"] } },
+  weight: { $type: "fontWeight", strong: { $value: 700 } },
+}).tokens;
+
+const strayed = (site: Site, from: readonly Token[] = tokens) => finished(strayingSteps(site, from));
+const told = ({ kind, value, spots, nearest }: Held) =>
+  [kind, value, spots.length, nearest && `${nearest.token}, ${nearest.words}`].join(" | ");
+
+describe("holding a site against tokens", () => {
+  const site = pageWith(
+    ":root { --sea: #17445c } h1 { color: #18455d; font: bold 20px/1.2 Arial, sans-serif; margin: 0 15px 1rem -4px }\n" +
+      "p { color: #333; font-family: Georgia, serif; font-weight: 650; padding: calc(3px + 1em) } i { font-family: arial }",
+    '<h1>x</h1><p style="color: #17445C">y <i>z</i></p>',
+  );
+
+  test("what strays comes first, with the nearest token and how far it is; what is equal follows", () => {
+    expect(strayed(site).map(told)).toEqual([
+      "color | #18455d | 1 | color.sea, ΔE OK 0.004 off",
+      "dimension | 15px | 1 | size.gap, 1 px off",
+      "fontFamily | Georgia, serif | 1 | ",
+      "fontWeight | 650 | 1 | weight.strong, 50 off",
+      "fontFamily | arial | 1 | face.body, 1 family off",
+      "color | #17445c | 2 | color.sea, equal",
+      "color | #333 | 1 | color.ink, equal",
+      "dimension | 20px | 1 | size.lead, equal",
+      "fontFamily | Arial, sans-serif | 1 | face.body, equal",
+      "fontWeight | bold | 1 | weight.strong, equal",
+      "dimension | 1rem | 1 | size.gap, equal",
+    ]);
+  });
+
+  const after = (changes: ReturnType<typeof replaceByTokens>, path = "index.html") =>
+    applyChanges(textFile(site, path)!.text, changes);
+
+  test("a value is replaced by the token's", () => {
+    const text = after(replaceByTokens(site, tokens, [{ kind: "dimension", value: "15px" }], "value"));
+    expect(text).toContain("margin: 0 16px 1rem -4px");
+  });
+
+  test("or by a custom property that holds it: one that is there, or a new one", () => {
+    const wanted = [
+      { kind: "color", value: "#18455d" },
+      { kind: "color", value: "#17445c" },
+      { kind: "fontWeight", value: "bold" },
+    ] as const;
+    const text = after(replaceByTokens(site, tokens, wanted, "property"));
+    expect(text).toContain("--color-sea: #17445c");
+    expect(text).toContain("--weight-strong: 700");
+    expect(text).toContain("h1 { color: var(--color-sea); font: var(--weight-strong) 20px/1.2 Arial, sans-serif;");
+    expect(text).toContain('style="color: var(--color-sea)"');
+    expect(text).toContain("--sea: var(--color-sea)");
+  });
+
+  test("a custom property of that name with another value is not written over", () => {
+    const other = pageWith(":root { --color-sea: #000 } p { color: #17445c }", "<p>y</p>");
+    expect(() => replaceByTokens(other, tokens, [{ kind: "color", value: "#17445c" }], "property")).toThrow(
+      "`--color-sea` is a custom property of the site already, and holds `#000` instead of `#17445c`.",
+    );
+  });
+
+  test("the sample keeps to its own tokens, and is the same under their names", () => {
+    const sample = openSite(sampleFiles());
+    const own = finished(siteTokenSteps(sample, defaultConditions, {})).tokens.flatMap((token): Token[] =>
+      token.group.endsWith("-dark") ? [] : [{ path: ["own", token.group, token.name], value: token.value }],
+    );
+    const held = strayed(sample, own);
+    const equal = held.filter(({ nearest }) => nearest?.distance === 0);
+    expect(held.filter(({ kind, nearest }) => kind === "color" && nearest?.distance !== 0)).toEqual([]);
+    expect(equal.length).toBeGreaterThan(40);
+    const renamed = changeSite(sample, replaceByTokens(sample, own, equal, "property"));
+    let compared = 0;
+    for (const file of pagesOf(sample))
+      for (const scheme of ["light", "dark"] as const) {
+        const [was, is] = [sample, renamed].map((one) =>
+          styledPage(
+            one,
+            pagesOf(one).find(({ path }) => path === file.path)!,
+            { ...defaultConditions, scheme },
+          ),
+        );
+        for (const [at, style] of was!.styles.entries()) {
+          expect(sameValues(style, is!.styles[at]!)).toBe(true);
+          compared += 1;
+        }
+      }
+    expect(compared).toBeGreaterThan(400);
+    expect(textFile(renamed, "css/ferry.css")!.text).toContain("var(--own-color-");
+  });
+});
