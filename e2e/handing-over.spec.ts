@@ -81,3 +81,72 @@ test("the specimen sheet sets a text as the page does, asks for nothing, and goe
     expect(Math.abs(Number(height) - 842)).toBeLessThan(2);
   }
 });
+
+test("the site is held against a tokens file: what strays is brought to its token, and the rest is named", async ({
+  page,
+}) => {
+  await openFiles(page, {
+    ...files,
+    "a.css": "h2 { color: #06364f; font-size: 1.5rem }\np { color: #074050; font-size: 15px }\n",
+  });
+  await page.getByRole("link", { name: /^Sheets/ }).click();
+  const open = (name: string, json: unknown) =>
+    page
+      .getByLabel("Tokens file to hold the site against")
+      .setInputFiles({ name, mimeType: "application/json", buffer: Buffer.from(JSON.stringify(json)) });
+  await open("not.json", { colours: 1 });
+  await expect(page.getByText("No design token is in this file")).toBeVisible();
+  await open("ossel.tokens.json", {
+    sea: { $type: "color", $value: { colorSpace: "srgb", components: [6 / 255, 54 / 255, 79 / 255], alpha: 1 } },
+    deep: { $type: "color", $value: { colorSpace: "srgb", components: [7 / 255, 64 / 255, 79 / 255], alpha: 1 } },
+    size: {
+      $type: "dimension",
+      text: { $value: { value: 16, unit: "px" } },
+      lead: { $value: { value: 24, unit: "px" } },
+    },
+    lost: { $type: "color", $value: "{nowhere}" },
+  });
+  const list = page.getByRole("listbox", { name: "Values against tokens" });
+  await expect(list.getByRole("option")).toHaveText([
+    /#074050.*deep.*ΔE OK 0\.00\d off.*1 spot$/,
+    /15px.*size\.text.*1 px off.*1 spot$/,
+    /#06364f.*sea.*equal.*1 spot$/,
+    /1\.5rem.*size\.lead.*equal.*1 spot$/,
+  ]);
+  await page.getByText("1 token could not be read").click();
+  await expect(page.getByText("it refers to nowhere, which is not there")).toBeVisible();
+
+  // A value by the keyboard: its token in its place.
+  await list.focus();
+  await page.keyboard.press("ArrowDown");
+  await page.getByRole("button", { name: "Put 16px there…" }).click();
+  const dialog = page.getByRole("dialog", { name: "size.text instead of 15px" });
+  await dialog.getByRole("button", { name: "Write", exact: true }).click();
+  await expect(list.getByRole("option")).toHaveCount(4);
+  await expect(list.getByRole("option", { name: /16px/ })).toContainText("equal");
+
+  // What is equal gets its name, and nothing comes out differently.
+  await page.getByRole("button", { name: "Name 3 that are equal" }).click();
+  const naming = page.getByRole("dialog", { name: "Name 3 values by tokens" });
+  await expect(naming.getByText("No text comes out differently")).toBeVisible();
+  await naming.getByRole("button", { name: "Write", exact: true }).click();
+  await expect(list.getByRole("option")).toHaveText([/#074050/]);
+  await page.getByRole("button", { name: "Back to the sheets" }).click();
+  await page.getByRole("link", { name: /^Changes 1/ }).click();
+  const changed = page.getByRole("article", { name: "a.css" });
+  await expect(changed).toContainText("--size-text: 16px");
+  await expect(changed).toContainText("font-size: var(--size-lead)");
+});
+
+test("design tokens go out and hold the site they came from", async ({ page }) => {
+  await openSample(page);
+  const json = await exported(page, "Design tokens (JSON)");
+  expect(JSON.parse(json)).toMatchObject({ color: { $type: "color", sea: { $value: { hex: "#17445c" } } } });
+  await page.getByRole("link", { name: /^Sheets/ }).click();
+  await page
+    .getByLabel("Tokens file to hold the site against")
+    .setInputFiles({ name: "own.tokens.json", mimeType: "application/json", buffer: Buffer.from(json) });
+  const list = page.getByRole("listbox", { name: "Values against tokens" });
+  await expect(list.getByRole("option", { name: /#17445c/ })).toContainText("equal");
+  await expect(page.getByText(/could not be read/)).toHaveCount(0);
+});

@@ -248,5 +248,9 @@ export type { Draft, DraftAsked, DraftKindName, DraftPair, DraftTone } from "./d
 export { rhythmSteps } from "./tables/rhythm";
 export { nearestRoom, roomEdits, type RhythmStep } from "./tables/roomSteps";
 export { addressFrom } from "./source/path";
+export { readTokens, TokensError, type ReadTokens } from "./tokens/read";
+export { replaceByTokens, type Replacing } from "./tokens/replace";
+export { strayingSteps, type Held } from "./tokens/straying";
+export { propertyOf, type TokenKind } from "./tokens/types";
 export { changesInWords } from "./report/changesInWords";
 export { canDiffer, unifiedDiff, type FileVersions } from "./report/unifiedDiff";

@@ -56,6 +56,8 @@ import {
   readFontFile,
   refAfter,
   replaceFound,
+  readTokens,
+  replaceByTokens,
   reports,
   restack,
   retag,
@@ -71,6 +73,8 @@ import {
   sheetOutlineSteps,
   sheetTable,
   stackTable,
+  strayingSteps,
+  TokensError,
   styledPage,
   textFile,
   textStyleTable,
@@ -125,6 +129,7 @@ const latest = {
   differences: 0,
   draft: 0,
   find: 0,
+  heldAgainst: 0,
   reach: 0,
   rhythm: 0,
   selectors: 0,
@@ -298,7 +303,8 @@ function attempt<Made>(make: () => Made): { made: Made | null; problem: string |
   try {
     return { made: make(), problem: null };
   } catch (error) {
-    if (error instanceof EditError || error instanceof RangeError) return { made: null, problem: error.message };
+    const isKnown = error instanceof EditError || error instanceof RangeError || error instanceof TokensError;
+    if (isKnown) return { made: null, problem: error.message };
     throw error;
   }
 }
@@ -471,6 +477,16 @@ const answers: Omit<Engine, "started"> = {
     const text = await turns.inSlices(steps, asLatest("report"));
     return text === null ? null : { file: report.file, type: report.type, text };
   },
+
+  heldAgainst: async (text) => {
+    const { made, problem } = attempt(() => readTokens(text));
+    if (!made) return { problem: problem! };
+    const held = await turns.inSlices(strayingSteps(site, made.tokens), asLatest("heldAgainst"));
+    return held && { tokens: made.tokens.length, problems: made.problems, others: made.others, held };
+  },
+
+  replaceByTokens: async (text, wanted, how) =>
+    changesOf(() => replaceByTokens(site, readTokens(text).tokens, wanted, how)),
 
   changesInWords: async (before, conditions) =>
     turns.inSlices(changesInWords(siteOf(before), site, conditions), asLatest("changesInWords")),

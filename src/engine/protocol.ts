@@ -1,5 +1,6 @@
 /** What the interface can ask of the core in its worker. All of it is plain data. */
 import type {
+  Held,
   MediaWidth,
   AllRight,
   AttributeGroup,
@@ -37,6 +38,7 @@ import type {
   Plan,
   PropertyHelp,
   Reach,
+  Replacing,
   Report,
   ReportAbout,
   RhythmStep,
@@ -68,6 +70,15 @@ export interface PageSummary {
   title: string;
   places: number;
   sheets: string[];
+}
+
+/** What a site writes against the tokens it is to keep to. */
+export interface HeldAgainst {
+  tokens: number;
+  problems: { name: string; problem: string }[];
+  /** Tokens of kinds that nothing is held against. */
+  others: number;
+  held: Held[];
 }
 
 export interface SiteSummary {
@@ -314,6 +325,14 @@ export interface Engine {
     about: ReportAbout,
     conditions: Conditions,
   ): Promise<{ file: string; type: string; text: string } | null>;
+  /** What the site writes against a tokens file; null where that was asked again meanwhile, the problem when it is none. */
+  heldAgainst(tokensFile: string): Promise<HeldAgainst | { problem: string } | null>;
+  /** The nearest tokens in the place of values; the problem when that cannot be. */
+  replaceByTokens(
+    tokensFile: string,
+    wanted: Pick<Held, "kind" | "value">[],
+    how: Replacing,
+  ): Promise<{ changes: TextChange[]; problem: string | null }>;
   /** What was changed since the site had these files, in words; null where that was asked again meanwhile. */
   changesInWords(before: StoredFile[], conditions: Conditions): Promise<string | null>;
   /** The ways to set a finding right, each computed; null where the same asker asked about another meanwhile. */

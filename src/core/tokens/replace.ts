@@ -9,13 +9,9 @@ import { sheetTexts } from "../source/declarations";
 import { changeSite, pagesOf, sheetsOf, textFile, type Site } from "../source/site";
 import { finished } from "../source/steps";
 import { strayingSteps, type Held } from "./straying";
-import type { Token } from "./types";
+import { propertyOf, type Token } from "./types";
 
 export type Replacing = "value" | "property";
-
-/** The custom property that holds a token. */
-export const propertyOf = (token: string): string =>
-  `--${token.replace(/\.\$root$/, "").replace(/[^-\w\u0080-\uffff]+/g, "-")}`;
 
 /**
  * Puts the nearest token in the place of values, wherever they are written.
@@ -55,16 +51,14 @@ function asValue(site: Site, { kind, spots, nearest }: Held): TextChange[] {
 
 function asProperty(site: Site, { spots, nearest }: Held): TextChange[] {
   const name = propertyOf(nearest!.token);
-  // What the property itself is set to stays.
-  const others = spots.filter(({ property }) => property !== name);
   const taken = definedProperties(site);
-  if (!taken.has(name)) return others.length === 0 ? [] : define(site, others, name, nearest!.css, taken);
+  if (!taken.has(name)) return define(site, spots, name, nearest!.css, taken);
   const own = rootValue(site, name);
   if (own === null || own.toLowerCase() !== nearest!.css.toLowerCase())
     throw new EditError(
       `\`${name}\` is a custom property of the site already, and holds ${own === null ? "nothing at the root" : `\`${own}\``} instead of \`${nearest!.css}\`.`,
     );
-  return others.map(({ path, start, end }) => ({ path, start, end, insert: `var(${name})` }));
+  return spots.map(({ path, start, end }) => ({ path, start, end, insert: `var(${name})` }));
 }
 
 /** What the first rule for the root sets a custom property to; null where none does. */

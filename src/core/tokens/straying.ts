@@ -7,7 +7,7 @@ import { declarationsOfFile, type DeclarationInFile } from "../source/declaratio
 import { positionAt } from "../source/lines";
 import { pagesOf, sheetsOf, type Site } from "../source/site";
 import { stackMembers } from "../type/stack";
-import { tokenName, type Token, type TokenKind, type TokenValue } from "./types";
+import { propertyOf, tokenName, type Token, type TokenKind, type TokenValue } from "./types";
 import { colorsApart, tokenCss } from "./values";
 
 /** Where a value is written. Offsets of the file. */
@@ -73,8 +73,19 @@ export function* strayingSteps(site: Site, tokens: readonly Token[]): Generator<
     yield;
   }
   const strays = ({ nearest }: Held) => Number(nearest?.distance !== 0);
-  return [...held.values()].sort((a, b) => strays(b) - strays(a) || b.spots.length - a.spots.length);
+  return [...held.values()]
+    .map(withoutNames)
+    .filter(({ spots }) => spots.length > 0)
+    .sort((a, b) => strays(b) - strays(a) || b.spots.length - a.spots.length);
 }
+
+/** Where a custom property gives a token its name is where its value belongs. */
+const withoutNames = (held: Held): Held => {
+  const { nearest, spots } = held;
+  if (nearest?.distance !== 0) return held;
+  const name = propertyOf(nearest.token);
+  return { ...held, spots: spots.filter(({ property }) => property !== name) };
+};
 
 const spotOf = ({ path, start, end, line, property, selector }: ColorSpot): TokenSpot => ({
   path,

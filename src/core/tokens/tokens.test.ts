@@ -192,6 +192,9 @@ describe("holding a site against tokens", () => {
     expect(text).toContain("h1 { color: var(--color-sea); font: var(--weight-strong) 20px/1.2 Arial, sans-serif;");
     expect(text).toContain('style="color: var(--color-sea)"');
     expect(text).toContain("--sea: var(--color-sea)");
+    // A value stands where it gets its name, and nowhere else.
+    const left = strayed(changeSite(site, replaceByTokens(site, tokens, wanted, "property"))).map(({ value }) => value);
+    expect(left).not.toContain("#17445c");
   });
 
   test("a custom property of that name with another value is not written over", () => {

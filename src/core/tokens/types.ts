@@ -18,3 +18,7 @@ export interface Token {
 
 /** As the format refers to it, without braces. */
 export const tokenName = ({ path }: Pick<Token, "path">): string => path.join(".");
+
+/** The custom property that holds a token. */
+export const propertyOf = (token: string): string =>
+  `--${token.replace(/\.\$root$/, "").replace(/[^-\w\u0080-\uffff]+/g, "-")}`;

@@ -7,16 +7,25 @@ import { mostColumns, type SheetTableRow } from "@/core";
 import { plural } from "../shared/numbers";
 import { Reading, Space, View } from "../shared/View";
 import { useAnswer } from "../workspace/answers";
+import { useWorkspace } from "../workspace/context";
 import { NewSheet } from "../workspace/NewSheet";
 import { useSheetProposal } from "../workspace/useSheetProposal";
 import { WriteChanges } from "../workspace/WriteChanges";
 import { MoveAttributes } from "./MoveAttributes";
 import { SheetDetail } from "./SheetDetail";
 import { SheetTable } from "./SheetTable";
+import { OpenTokens } from "./tokens/OpenTokens";
+import { TokensDesk } from "./tokens/TokensDesk";
 import styles from "./Sheets.module.css";
 
-/** The Sheets view: which page reads which sheet, as which number; and the rules of the one that is chosen. */
+/** The Sheets view: which page reads which sheet, or what they all write against a tokens file. */
 export function Sheets() {
+  const tokensFile = useWorkspace((state) => state.tokensFile);
+  return tokensFile ? <TokensDesk key={tokensFile.name} file={tokensFile} /> : <SheetsDesk />;
+}
+
+/** Which page reads which sheet, as which number; and the rules of the one that is chosen. */
+function SheetsDesk() {
   const table = useAnswer("sheets");
   const asked = useSearchParams();
   const [chosen, setChosen] = useState<string | null>(asked.get("sheet"));
@@ -91,6 +100,7 @@ function Bar({ summary, filter, onNew }: { summary: string; filter: ReactNode; o
       <span>In the order in which they are read; what comes later wins a tie.</span>
       <Space />
       {filter}
+      <OpenTokens />
       <Button onClick={onNew}>New sheet…</Button>
     </>
   );

@@ -9,6 +9,7 @@ import type { Engine } from "@/engine/protocol";
 export type Question =
   | "asked"
   | "grounds"
+  | "heldAgainst"
   | "inks"
   | "margins"
   | "linkLooks"

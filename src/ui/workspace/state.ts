@@ -63,6 +63,8 @@ export interface Workspace {
   unstyled: boolean;
   /** Whose eyes the page, specimens and trials are seen with; null for one's own. */
   eyes: EyesName | null;
+  /** The tokens file that the site is held against. */
+  tokensFile: { name: string; text: string } | null;
   /** Families that come with the site and are loaded for specimens. */
   ownFamilies: readonly string[];
   /** Counts up whenever what the engine answers about the site may be another: a change, a layout, a font. */
@@ -133,6 +135,8 @@ export interface WorkspaceActions {
   /** Something was not done that nobody waited for: it is said. */
   failed(error: unknown): void;
   dismissNotice(): void;
+  /** Opens a tokens file beside the site; null closes it. */
+  holdAgainst(tokensFile: Workspace["tokensFile"]): void;
   stopReading(): void;
   renamed(name: string): void;
 }
@@ -160,6 +164,7 @@ export const initial: Workspace = {
   notice: null,
   unstyled: false,
   eyes: null,
+  tokensFile: null,
   ownFamilies: [],
   edition: 0,
 };

@@ -169,6 +169,7 @@ export function createWorkspace(engine: Remote<Engine>, storage: Storage = sites
 
       failed,
       dismissNotice: () => set({ notice: null }),
+      holdAgainst: (tokensFile) => set({ tokensFile }),
 
       stopReading: () => {
         set({ reading: null });
