@@ -52,13 +52,35 @@ export interface StepRecord {
   time: number;
 }
 
+/** A file of a version: a text as it was, or what has these bytes. */
+export type VersionFile = Exclude<StoredFile, { kind: "other" }> | { kind: "other"; path: string; digest: string };
+
+/** A site as it was when somebody kept it under a name. */
+export interface VersionRecord {
+  site: string;
+  id: string;
+  name: string;
+  time: number;
+  files: VersionFile[];
+}
+
+/** Bytes that versions of a site have, once each. */
+export interface BytesRecord {
+  site: string;
+  /** SHA-256 in hexadecimal digits. */
+  digest: string;
+  bytes: Uint8Array;
+}
+
 /** Of what is kept, and how. */
-const version = 1;
+const version = 2;
 
 export class HevretDatabase extends Dexie {
   sites!: Table<SiteRecord, string>;
   files!: Table<FileRecord, [string, string]>;
   steps!: Table<StepRecord, [string, number]>;
+  versions!: Table<VersionRecord, [string, string]>;
+  bytes!: Table<BytesRecord, [string, string]>;
 
   constructor(name = "hevret") {
     super(name);
@@ -67,11 +89,12 @@ export class HevretDatabase extends Dexie {
       // Dexie counts in tens (Dexie.Version).
       if ((opened as Dexie).backendDB().version >= (version + 1) * 10) throw new NewerError();
     });
-    this.version(version).stores({
+    this.version(1).stores({
       sites: "id, changed",
       files: "[site+path], site",
       steps: "[site+number], site",
     });
+    this.version(version).stores({ versions: "[site+id], site", bytes: "[site+digest], site" });
   }
 }
 

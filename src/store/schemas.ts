@@ -67,4 +67,8 @@ export function checkReason(text: string): string {
 }
 
 export const siteName = string().trim().min(1, "A site needs a name.").max(200, "A name has at most 200 characters.");
+export const versionName = string()
+  .trim()
+  .min(1, "A version needs a name.")
+  .max(200, "A name has at most 200 characters.");
 export const wordCount = number().integer().min(20, "At least 20 words.").max(5000, "At most 5,000 words.").required();

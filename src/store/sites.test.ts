@@ -216,7 +216,7 @@ describe("storage that cannot be used", () => {
     db.close();
     const newer = new Dexie(name);
     newer
-      .version(2)
+      .version(3)
       .stores({ sites: "id, changed", files: "[site+path], site", steps: "[site+number], site", more: "id" });
     await newer.open();
     newer.close();

@@ -7,6 +7,7 @@ import {
   type StoredFile,
   type TextChange,
 } from "@/core/files";
+import type { Table } from "dexie";
 import { database, type FileRecord, type HevretDatabase, type SiteRecord, type StepRecord } from "./database";
 import { stored } from "./failures";
 import { OpenError } from "./limits";
@@ -20,7 +21,7 @@ export class ConflictError extends Error {
   }
 }
 
-const tables = (db: HevretDatabase) => [db.sites, db.files, db.steps];
+const tables = (db: HevretDatabase) => [db.sites, db.files, db.steps, db.versions, db.bytes];
 
 /** Asks the browser to keep the data, and how much room there is; bytes, null where it does not say. */
 export async function askForRoom(): Promise<{ used: number; quota: number } | null> {
@@ -166,10 +167,33 @@ export async function duplicateSite(id: string, now = Date.now(), db = database)
         });
         await db.files.bulkAdd(loaded.files.map((file) => ({ ...file, site: copy })));
         await db.steps.bulkAdd(loaded.steps.map((step) => ({ ...step, site: copy })));
+        for (const table of [db.versions, db.bytes] as Table<{ site: string }>[])
+          await table.bulkAdd((await table.where("site").equals(id).toArray()).map((one) => ({ ...one, site: copy })));
       }),
     unkept,
   );
   return copy;
+}
+
+/** The files of a site as they were when it was opened: all steps in force are taken back. @throws OpenError when it is gone */
+export async function openedFiles(id: string, db = database): Promise<StoredFile[]> {
+  const loaded = await loadSite(id, db);
+  if (!loaded) throw new OpenError("This site is no longer here.");
+  const files = new Map(loaded.files.map(({ file }) => [file.path, file]));
+  const inForce = loaded.steps.filter(({ number }) => number < loaded.record.cursor);
+  for (const { inverse, files: moved = [] } of inForce.toReversed()) {
+    for (const path of new Set(inverse.map((change) => change.path))) {
+      const file = files.get(path);
+      if (!file || file.kind === "other") continue;
+      const own = inverse.filter((change) => change.path === path);
+      files.set(path, { ...file, text: applyChanges(file.text, own) });
+    }
+    for (const { path, after } of invertFiles(moved)) {
+      if (after) files.set(path, after);
+      else files.delete(path);
+    }
+  }
+  return [...files.values()].sort((a, b) => (a.path < b.path ? -1 : 1));
 }
 
 /** Takes a site off the shelf; `restoreSite` brings it back until `clearDeleted` runs. */
@@ -190,7 +214,7 @@ export async function clearDeleted(before: number, db = database): Promise<void>
         .map(({ id }) => id);
       await db.sites.bulkDelete(gone);
       await db.files.where("site").anyOf(gone).delete();
-      await db.steps.where("site").anyOf(gone).delete();
+      for (const table of [db.steps, db.versions, db.bytes] as Table[]) await table.where("site").anyOf(gone).delete();
     }),
   );
 }
