@@ -252,5 +252,6 @@ export { readTokens, TokensError, type ReadTokens } from "./tokens/read";
 export { replaceByTokens, type Replacing } from "./tokens/replace";
 export { strayingSteps, type Held } from "./tokens/straying";
 export { propertyOf, type TokenKind } from "./tokens/types";
+export { comparedSteps, type Compared, type FileDifference } from "./report/compared";
 export { changesInWords } from "./report/changesInWords";
 export { canDiffer, unifiedDiff, type FileVersions } from "./report/unifiedDiff";

@@ -11,6 +11,7 @@ import {
   conditionsUnder,
   definedProperties,
   changesInWords,
+  comparedSteps,
   differingSteps,
   draftedSite,
   draftKindNames,
@@ -106,6 +107,7 @@ import { Turns } from "./turns";
 import { warmSteps } from "./warm";
 import { pageAsPicture, pageOf, placesOf, sheetsOfPage, viewOf } from "./views";
 import type {
+  ComparedSide,
   Engine,
   FindingView,
   PagePatch,
@@ -125,6 +127,7 @@ const latest = {
   allRight: 0,
   attributeGroups: 0,
   changesInWords: 0,
+  compare: 0,
   report: 0,
   differences: 0,
   draft: 0,
@@ -487,6 +490,11 @@ const answers: Omit<Engine, "started"> = {
 
   replaceByTokens: async (text, wanted, how) =>
     changesOf(() => replaceByTokens(site, readTokens(text).tokens, wanted, how)),
+
+  compare: async (before, after, conditions) => {
+    const sideOf = ({ files, page }: ComparedSide) => ({ site: files === null ? site : siteOf(files), page });
+    return turns.inSlices(comparedSteps(sideOf(before), sideOf(after), conditions), asLatest("compare"));
+  },
 
   changesInWords: async (before, conditions) =>
     turns.inSlices(changesInWords(siteOf(before), site, conditions), asLatest("changesInWords")),

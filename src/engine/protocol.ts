@@ -1,5 +1,6 @@
 /** What the interface can ask of the core in its worker. All of it is plain data. */
 import type {
+  Compared,
   Held,
   MediaWidth,
   AllRight,
@@ -70,6 +71,14 @@ export interface PageSummary {
   title: string;
   places: number;
   sheets: string[];
+}
+
+/** One side of a comparison. */
+export interface ComparedSide {
+  /** Null for the site as it is now. */
+  files: StoredFile[] | null;
+  /** Null for all pages. */
+  page: string | null;
 }
 
 /** What a site writes against the tokens it is to keep to. */
@@ -333,6 +342,8 @@ export interface Engine {
     wanted: Pick<Held, "kind" | "value">[],
     how: Replacing,
   ): Promise<{ changes: TextChange[]; problem: string | null }>;
+  /** What differs between two versions, or two pages; null where that was asked again meanwhile. */
+  compare(before: ComparedSide, after: ComparedSide, conditions: Conditions): Promise<Compared | null>;
   /** What was changed since the site had these files, in words; null where that was asked again meanwhile. */
   changesInWords(before: StoredFile[], conditions: Conditions): Promise<string | null>;
   /** The ways to set a finding right, each computed; null where the same asker asked about another meanwhile. */
