@@ -35,6 +35,8 @@ export interface FileRecord {
   original: string | null;
   /** Taken in after the site was opened. */
   added?: true;
+  /** Taken out of the site since: kept with what it was, should it come back. */
+  gone?: true;
   /** The text as last read from the folder or written to it. */
   onDisk: string | null;
 }

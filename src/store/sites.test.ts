@@ -192,6 +192,25 @@ describe("what is kept besides the files' text", () => {
   });
 });
 
+test("a file that is taken out is known as it was, and comes back as what it is", async () => {
+  const before = (await loadSite(id, db))!.files.find(({ file }) => file.kind === "css")!;
+  const { path, file } = before;
+  const taking = step("Delete", [], [{ path, before: file, after: null }]);
+  await writeStep(await known(), taking, 2000, db);
+  const out = (await loadSite(id, db))!;
+  expect(out.files.map((one) => one.path)).not.toContain(path);
+  expect(out.gone).toEqual([{ ...before, gone: true }]);
+  await expect(
+    writeStep(await known(), step("edit", [{ path, start: 0, end: 0, insert: "x" }]), 3000, db),
+  ).rejects.toThrow("no longer part of the site");
+  const copy = await duplicateSite(id, 3000, db);
+  expect((await loadSite(copy, db))!.gone.map((one) => one.path)).toEqual([path]);
+  await moveInHistory(await known(), "undo", 4000, db);
+  const back = (await loadSite(id, db))!;
+  expect(back.gone).toEqual([]);
+  expect(back.files.find((one) => one.path === path)).toEqual(before);
+});
+
 describe("storage that cannot be used", () => {
   test.each([
     ["MissingAPIError", undefined, "IndexedDB is missing"],

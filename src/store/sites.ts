@@ -92,6 +92,8 @@ export async function listSites(db = database): Promise<SiteRecord[]> {
 export interface LoadedSite {
   record: SiteRecord;
   files: FileRecord[];
+  /** Files it was opened with that are no part of it any more. */
+  gone: FileRecord[];
   steps: StepRecord[];
 }
 
@@ -100,9 +102,10 @@ export async function loadSite(id: string, db = database): Promise<LoadedSite | 
     db.transaction("r", tables(db), async () => {
       const record = await db.sites.get(id);
       if (!record || record.deleted !== null) return null;
-      const files = await db.files.where("site").equals(id).toArray();
+      const all = await db.files.where("site").equals(id).toArray();
+      const [files, gone] = [all.filter((file) => !file.gone), all.filter((file) => file.gone)];
       const steps = await db.steps.where("site").equals(id).sortBy("number");
-      return { record, files, steps };
+      return { record, files, gone, steps };
     }),
   );
 }
@@ -165,7 +168,7 @@ export async function duplicateSite(id: string, now = Date.now(), db = database)
           changed: now,
           folder: null,
         });
-        await db.files.bulkAdd(loaded.files.map((file) => ({ ...file, site: copy })));
+        await db.files.bulkAdd([...loaded.files, ...loaded.gone].map((file) => ({ ...file, site: copy })));
         await db.steps.bulkAdd(loaded.steps.map((step) => ({ ...step, site: copy })));
         for (const table of [db.versions, db.bytes] as Table<{ site: string }>[])
           await table.bulkAdd((await table.where("site").equals(id).toArray()).map((one) => ({ ...one, site: copy })));
@@ -292,13 +295,25 @@ export async function moveInHistory(
 /** @throws OpenError when a file is not as the change says it is */
 async function moveFiles(site: string, changes: readonly FileChange[], db: HevretDatabase): Promise<void> {
   for (const { path, before, after } of changes) {
-    const record = await db.files.get([site, path]);
+    const known = await db.files.get([site, path]);
+    const record = known?.gone ? undefined : known;
     if (!before && record) throw new OpenError(`The site has a file ${path} already.`);
     if (before && !record) throw new OpenError(`${path} is no longer part of the site.`);
-    if (after)
-      await db.files.put({ ...(record ?? { site, path, original: null, onDisk: null, added: true }), file: after });
-    else await db.files.delete([site, path]);
+    if (after) await db.files.put(fileWith(known, { site, path, file: after }));
+    else if (record!.added) await db.files.delete([site, path]);
+    else await db.files.put({ ...record!, gone: true });
   }
+}
+
+/** A file with what is known of it, also where it was taken out before; what is new is marked so. */
+export function fileWith(
+  known: FileRecord | undefined,
+  { site, path, file }: Pick<FileRecord, "site" | "path" | "file">,
+): FileRecord {
+  if (!known) return { site, path, file, original: null, onDisk: null, added: true };
+  const back = { ...known, file };
+  delete back.gone;
+  return back;
 }
 
 async function current(known: Known, db: HevretDatabase): Promise<SiteRecord> {
@@ -321,7 +336,8 @@ async function changeFiles(site: string, changes: readonly TextChange[], db: Hev
   const inverse: TextChange[] = [];
   for (const path of new Set(changes.map((change) => change.path))) {
     const record = await db.files.get([site, path]);
-    if (!record || record.file.kind === "other") throw new OpenError(`${path} is no longer part of the site.`);
+    if (!record || record.gone || record.file.kind === "other")
+      throw new OpenError(`${path} is no longer part of the site.`);
     const own = changes.filter((change) => change.path === path);
     inverse.push(...invertChanges(record.file.text, own));
     const file: StoredFile = { ...record.file, text: applyChanges(record.file.text, own) };

@@ -3,7 +3,7 @@
 import { App, Dropdown } from "antd";
 import { canDiffer, reportGroups, unifiedDiff } from "@/core";
 import { fileBytes } from "@/core/files";
-import { markWritten } from "@/store/sites";
+import { markWritten, openedFiles } from "@/store/sites";
 import { changedMeanwhile, download, isChanged, writeBack, zipOf } from "@/store/write";
 import { MatButton } from "../shared/Mat";
 import { plural } from "../shared/numbers";
@@ -11,7 +11,7 @@ import { useAnswer } from "../workspace/answers";
 import { useEngine, useWorkspace, useWorkspaceStore } from "../workspace/context";
 import { unwaited } from "../shared/unwaited";
 import styles from "./ExportMenu.module.css";
-import { changedTexts, originals } from "./originals";
+import { filesNow, textVersions, wayTo } from "./versions";
 
 const fileName = (name: string) => name.replace(/[^\p{L}\p{N}._-]+/gu, "-").replace(/^-+|-+$/g, "") || "site";
 
@@ -23,6 +23,7 @@ export function useExport() {
 
   const files = () => [...store.getState().files.values()];
   const name = () => fileName(store.getState().record?.name ?? "site");
+  const opened = () => openedFiles(store.getState().record!.id);
   const saveZip = (which: "changed" | "all") => {
     const chosen = which === "all" ? files() : files().filter(isChanged);
     if (chosen.length === 0) {
@@ -78,10 +79,11 @@ export function useExport() {
     const made = await engine.report(id, about, conditions);
     if (made) download(`${name()}-${made.file}`, new TextEncoder().encode(made.text), made.type);
   };
-  const saveDiff = () => {
-    const texts = changedTexts(store.getState().files);
-    const told = texts.filter(canDiffer);
-    const left = files().filter(isChanged).length - told.length;
+  const saveDiff = async () => {
+    const { changes, files: moved } = wayTo(filesNow(store.getState().files), await opened());
+    const changed = [...new Set([...changes, ...moved].map(({ path }) => path))];
+    const told = textVersions(changed, await opened(), filesNow(store.getState().files)).filter(canDiffer);
+    const left = changed.length - told.length;
     download(`${name()}.diff`, unifiedDiff(told), "text/x-diff");
     if (left > 0)
       message.info(
@@ -89,8 +91,7 @@ export function useExport() {
       );
   };
   const saveWords = async () => {
-    const { files: now, conditions } = store.getState();
-    const text = await engine.changesInWords(originals(now), conditions);
+    const text = await engine.changesInWords(await opened(), store.getState().conditions);
     if (text !== null) download(`${name()}-changes.txt`, new TextEncoder().encode(text), "text/plain");
   };
   return { saveZip, saveFile, saveBack, saveReport, saveDiff, saveWords };
@@ -111,11 +112,12 @@ function confirmOverwrite(modal: ReturnType<typeof App.useApp>["modal"], paths: 
 
 export function ExportMenu() {
   const files = useWorkspace((state) => state.files);
+  const gone = useWorkspace((state) => state.gone);
   const record = useWorkspace((state) => state.record);
   const { saveZip, saveFile, saveBack, saveReport, saveDiff, saveWords } = useExport();
   const reports = useAnswer("reports") ?? [];
   const changed = [...files.values()].filter(isChanged);
-  const none = changed.length === 0;
+  const none = changed.length + gone.size === 0;
   const groups = [
     {
       title: "The files",
@@ -125,7 +127,7 @@ export function ExportMenu() {
           `Changed files as zip (${changed.length})`,
           "What was edited, under its own names",
           saveZip,
-          none,
+          changed.length === 0,
         ),
         way("all", "Whole site as zip", "Every file as it is now", saveZip),
         ...(record?.folder

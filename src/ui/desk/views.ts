@@ -28,6 +28,6 @@ export const views: readonly ViewEntry[] = [
   {
     path: "changes",
     label: "Changes",
-    count: ({ files }) => [...files.values()].filter(isChanged).length,
+    count: ({ files, gone }) => [...files.values()].filter(isChanged).length + gone.size,
   },
 ];

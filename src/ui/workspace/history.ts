@@ -4,7 +4,7 @@ import type { PlanResult } from "@/engine/protocol";
 import type { FileRecord } from "@/store/database";
 import type * as sites from "@/store/sites";
 import { FullError } from "@/store/failures";
-import { ConflictError, type LoadedSite } from "@/store/sites";
+import { ConflictError, fileWith, type LoadedSite } from "@/store/sites";
 import { changedFiles, Pending, type Changed } from "./pending";
 import type { Desk, FontToAdd, Rehearsal } from "./state";
 
@@ -57,24 +57,17 @@ export function createHistory({ engine, get, set, renew }: Desk, storage: Storag
     });
 
   const changeFiles = (changed: Changed) => {
-    const known = get().files;
+    const { files: known, gone } = get();
     const stored = new Map([...known].map(([path, { file }]) => [path, file]));
-    const files = [...changedFiles(stored, changed)].map(([path, file]): [string, FileRecord] => {
+    const files = new Map<string, FileRecord>();
+    for (const [path, file] of changedFiles(stored, changed)) {
       const record = known.get(path);
-      if (record?.file === file) return [path, record];
-      return [path, record ? { ...record, file } : added(get().record!.id, path, file)];
-    });
-    set({ files: new Map(files) });
+      const site = get().record!.id;
+      files.set(path, record?.file === file ? record : fileWith(record ?? gone.get(path), { site, path, file }));
+    }
+    const out = [...known.values(), ...gone.values()].filter(({ path, added }) => !added && !files.has(path));
+    set({ files, gone: new Map(out.map((record) => [record.path, record])) });
   };
-
-  const added = (site: string, path: string, file: StoredFile): FileRecord => ({
-    site,
-    path,
-    file,
-    original: null,
-    onDisk: null,
-    added: true,
-  });
 
   const commit = async ({ changes, files }: Changed) => {
     const { picked } = get();
@@ -90,7 +83,7 @@ export function createHistory({ engine, get, set, renew }: Desk, storage: Storag
     await owner.changed(written);
   };
 
-  const takeIn = async ({ record, files, steps }: LoadedSite) => {
+  const takeIn = async ({ record, files, gone, steps }: LoadedSite) => {
     pending.read(files.map(({ file }) => file));
     const opened = engine.open(files.map(({ file }) => file));
     // What is asked from now on is asked of these files.
@@ -98,6 +91,7 @@ export function createHistory({ engine, get, set, renew }: Desk, storage: Storag
     set({
       record,
       files: new Map(files.map((file) => [file.path, file])),
+      gone: new Map(gone.map((file) => [file.path, file])),
       redoable: steps.length - record.cursor,
       save: { kind: "saved", time: record.changed },
     });

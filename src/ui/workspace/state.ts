@@ -36,6 +36,8 @@ export interface Workspace {
   status: "loading" | "ready" | "missing" | "failed";
   record: SiteRecord | null;
   files: ReadonlyMap<string, FileRecord>;
+  /** Files that the site was opened with and that are no part of it any more. */
+  gone: ReadonlyMap<string, FileRecord>;
   /** Steps that can be redone. */
   redoable: number;
   conditions: Conditions;
@@ -145,6 +147,7 @@ export const initial: Workspace = {
   status: "loading",
   record: null,
   files: new Map(),
+  gone: new Map(),
   redoable: 0,
   conditions: defaultConditions,
   summary: null,

@@ -1,0 +1,202 @@
+"use client";
+
+import { useEffect, useState, type ReactNode } from "react";
+import { refKey, showRatio, type Compared, type Finding, type StoredFile, type StyleRow } from "@/core";
+import { Swatch } from "../color/Swatch";
+import { LineDifference } from "../shared/LineDifference";
+import { plural, showPx } from "../shared/numbers";
+import { Prose } from "../shared/Prose";
+import { Sign } from "../shared/Sign";
+import { unwaited } from "../shared/unwaited";
+import { useEngine, useWorkspace } from "../workspace/context";
+import { Specimen } from "../workspace/Specimen";
+import { useExport } from "./ExportMenu";
+import type { ChosenSide } from "./side";
+import styles from "./Changes.module.css";
+
+interface Props {
+  before: ChosenSide;
+  after: ChosenSide;
+}
+
+/** Files line by line, then text styles, colours and findings that one side alone has. */
+export function Differences(props: Props) {
+  const compared = useCompared(props);
+  const { before, after } = props;
+  if (!compared)
+    return (
+      <p role="status" className={styles.lead}>
+        Comparing…
+      </p>
+    );
+  const { files, styles: rows, colors, findings } = compared;
+  return (
+    <>
+      {before.page === after.page && (
+        <>
+          <h2>{files.length === 0 ? "Nothing is changed." : `${plural(files.length, "file")} changed.`}</h2>
+          {files.length === 0 && <p className={styles.lead}>What you edit shows up here, line by line.</p>}
+          {files.map(({ path }) => (
+            <FileDifference
+              key={path}
+              path={path}
+              before={fileIn(before, path)}
+              after={fileIn(after, path)}
+              isNow={after.id === "now"}
+            />
+          ))}
+        </>
+      )}
+      <Part title="Text styles" count={rows.changed.length + rows.gone.length + rows.come.length} kept={rows.kept}>
+        {rows.changed.map(({ before: was, after: is }) => (
+          <li key={is.key}>
+            <Style row={was} sign="−" />
+            <Style row={is} sign="+" />
+          </li>
+        ))}
+        {rows.gone.map((row) => (
+          <li key={row.key}>
+            <Style row={row} sign="−" />
+          </li>
+        ))}
+        {rows.come.map((row) => (
+          <li key={row.key}>
+            <Style row={row} sign="+" />
+          </li>
+        ))}
+      </Part>
+      <Part title="Colour values" count={colors.gone.length + colors.come.length} kept={colors.kept}>
+        {(["gone", "come"] as const).flatMap((kind) =>
+          colors[kind].map(({ value, css, words }) => (
+            <li key={`${kind} ${value}`}>
+              <Mark sign={kind === "gone" ? "−" : "+"} /> <Swatch css={css} /> <code>{value}</code> {words}
+            </li>
+          )),
+        )}
+      </Part>
+      <Part title="Findings" count={findings.gone.length + findings.come.length} kept={findings.kept}>
+        {findings.come.map((finding, at) => (
+          <Found key={`come ${at}`} finding={finding} sign="+" />
+        ))}
+        {findings.gone.map((finding, at) => (
+          <Found key={`gone ${at}`} finding={finding} sign="−" />
+        ))}
+      </Part>
+    </>
+  );
+}
+
+/** What differs; what was told before stays until it is reckoned anew. */
+function useCompared({ before, after }: Props): Compared | null {
+  const engine = useEngine();
+  const conditions = useWorkspace((state) => state.conditions);
+  const [compared, setCompared] = useState<Compared | null>(null);
+  const { id: wasId, files: wasFiles, page: wasPage } = before;
+  const { id: isId, files: isFiles, page: isPage } = after;
+  useEffect(() => {
+    let current = true;
+    const sideOf = (id: string, files: StoredFile[], page: string | null) => ({
+      files: id === "now" ? null : files,
+      page,
+    });
+    const asked = engine.compare(sideOf(wasId, wasFiles, wasPage), sideOf(isId, isFiles, isPage), conditions);
+    unwaited(asked.then((answer) => current && answer && setCompared(answer)));
+    return () => {
+      current = false;
+    };
+  }, [engine, conditions, wasId, wasFiles, wasPage, isId, isFiles, isPage]);
+  return compared;
+}
+
+const fileIn = ({ files }: ChosenSide, path: string): StoredFile | null =>
+  files.find((file) => file.path === path) ?? null;
+
+const textOf = (file: StoredFile | null): string => (file && file.kind !== "other" ? file.text : "");
+
+function fileWords(before: StoredFile | null, after: StoredFile | null): string | null {
+  if (!after) return "A file that is gone.";
+  if (!before) return "A new file.";
+  return after.kind === "other" ? "Another file of the same name." : null;
+}
+
+interface FileProps {
+  path: string;
+  before: StoredFile | null;
+  after: StoredFile | null;
+  isNow: boolean;
+}
+
+function FileDifference({ path, before, after, isNow }: FileProps) {
+  const { saveFile } = useExport();
+  const words = fileWords(before, after);
+  return (
+    <article aria-label={path}>
+      <h3>
+        <code>{path}</code>
+        {isNow && after && (
+          <button type="button" className="text-button" onClick={() => saveFile(path)}>
+            Save this file
+          </button>
+        )}
+      </h3>
+      {words && <p>{words}</p>}
+      {(before ?? after)!.kind !== "other" && <LineDifference before={textOf(before)} after={textOf(after)} />}
+    </article>
+  );
+}
+
+function Part({ title, count, kept, children }: { title: string; count: number; kept: number; children: ReactNode }) {
+  return (
+    <section className={styles.part} aria-label={title}>
+      <h2>{title}</h2>
+      <p className={styles.lead}>
+        {count === 0 ? `All ${kept} are the same.` : `${count} differ, ${kept} are the same.`}
+      </p>
+      <ul>{children}</ul>
+    </section>
+  );
+}
+
+const signWords = { "−": "before: ", "+": "after: " } as const;
+
+function Mark({ sign }: { sign: keyof typeof signWords }) {
+  return (
+    <span className={styles.sign}>
+      <span aria-hidden="true">{sign}</span>
+      <span className="visually-hidden">{signWords[sign]}</span>
+    </span>
+  );
+}
+
+/** A text style as it looks, with its figures. */
+function Style({ row, sign }: { row: StyleRow; sign: keyof typeof signWords }) {
+  const { role, text, specimen, color, ground, range, sizePx, leading, weight, ratio, places } = row;
+  return (
+    <div className={styles.style}>
+      <Mark sign={sign} />
+      <span className={styles.figures}>
+        <b>{role}</b> {showPx(sizePx)} px, leading {leading === null ? "normal" : showPx(leading)}, {weight},{" "}
+        {showRatio(ratio)} to 1, {plural(places.length, "place")}
+      </span>
+      <Specimen
+        className={styles.specimen}
+        text={text}
+        declarations={[...specimen, ["color", color]]}
+        ground={range ?? ground}
+      />
+    </div>
+  );
+}
+
+function Found({ finding, sign }: { finding: Finding; sign: keyof typeof signWords }) {
+  const { level, message, path, line, places } = finding;
+  return (
+    <li>
+      <Mark sign={sign} /> <Sign level={level} /> <Prose>{message}</Prose>{" "}
+      <span className={styles.lead}>
+        {path} line {line}
+        {places.length > 1 && `, ${plural(new Set(places.map(refKey)).size, "place")}`}
+      </span>
+    </li>
+  );
+}
