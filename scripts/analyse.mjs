@@ -1,3 +1,4 @@
+#!/usr/bin/env node
 // Bundles the headless command when its source is newer, and runs it. Nothing but the result goes to stdout.
 import { spawnSync } from "node:child_process";
 import { existsSync, statSync } from "node:fs";

@@ -1,9 +1,25 @@
-import { showRatio, type Analysis } from "@/core";
+import { showRatio, type Analysis, type Level } from "@/core";
+import type { Judged } from "./judge";
 
 const count = (number: number, word: string) => `${number} ${word}${number === 1 ? "" : "s"}`;
 
-/** The analysis for people. */
-export function asText({ conditions, pages, textStyles, pairs, stacks, findings }: Analysis): string {
+/** How many findings count, by level; and what does not. */
+export function summaryOf({ counting, left, known }: Judged): string {
+  const of = (level: Level) => counting.filter((finding) => finding.level === level).length;
+  const leaves = Object.keys(left).length;
+  return [
+    `${count(of("error"), "error")}, ${count(of("warning"), "warning")}, ${count(of("note"), "note")}`,
+    ...(known === null ? [] : [`more than before; ${known} as before`]),
+    ...(leaves ? [`${leaves} left as they are`] : []),
+  ]
+    .join("; ")
+    .replace("; more", " more")
+    .concat(".");
+}
+
+/** The analysis for people: what counts stands at the end, where a log is read first. */
+export function asText({ conditions, pages, textStyles, pairs, stacks }: Analysis, judged: Judged): string {
+  const { counting: findings } = judged;
   const lines = [
     `At ${conditions.width} by ${conditions.height} px, ${conditions.scheme} scheme, ${conditions.rootSize} px by default.`,
     "",
@@ -21,10 +37,11 @@ export function asText({ conditions, pages, textStyles, pairs, stacks, findings 
     `${count(pairs.filter(({ passes }) => !passes).length, "pair")} of ink and ground out of ${pairs.length} cannot be read well enough.`,
     `${count(stacks.length, "stack")}: ${stacks.map(({ stack }) => stack).join(" | ")}`,
     "",
-    findings.length ? `${count(findings.length, "finding")}:` : "Nothing was found wrong.",
+    ...(findings.length ? [`${count(findings.length, "finding")}:`] : []),
     ...findings.map(
       ({ level, check, path, line, column, message }) => `  ${level}  ${path}:${line}:${column}  ${message} (${check})`,
     ),
+    findings.length ? summaryOf(judged) : `Nothing was found wrong${judged.known ? " that was not so before" : ""}.`,
     "",
   ];
   return lines.join("\n");

@@ -3,7 +3,7 @@ export { ruleAround } from "./source/declarations";
 export { placeNames } from "./text/placeNames";
 export { refAfter } from "./text/refAfter";
 export { refKey, type ElementRef } from "./text/refs";
-export { analyse, type Analysis, type AnalysedElement } from "./report/analysis";
+export { analyse, analysisSteps, type Analysis, type AnalysedElement } from "./report/analysis";
 export { defaultConditions, type Conditions } from "./cascade/conditions";
 export {
   allRight,

@@ -8,10 +8,11 @@ import { styledPage, type KnownPage } from "../cascade/styledPages";
 import { computedValue, type Style } from "../cascade/style";
 import { parseColor } from "../color";
 import { cssColor } from "../color/format";
-import { findingsFor, type Finding } from "../findings";
+import { findingSteps, type Finding } from "../findings";
 import { pairsOf } from "../palette/palette";
 import { writtenColors } from "../palette/values";
 import { pseudoTexts, type PseudoText } from "../text/pseudoTexts";
+import { finished } from "../source/steps";
 import { pagesOf, type Site } from "../source/site";
 import { legibilityOn, textStyleKey, textStyleOf, type Layouts, type TextStyle } from "../text/textStyles";
 
@@ -91,18 +92,37 @@ export function analyse(
   only?: readonly string[],
   layouts: Layouts = {},
 ): Analysis {
-  const all: Conditions = { ...defaultConditions, ...conditions };
-  const pages = pagesOf(site)
-    .filter(({ path }) => !only || only.includes(path))
-    .map((file) => styledPage(site, file, all));
+  return finished(analysisSteps(site, { ...defaultConditions, ...conditions }, { only: only ?? null, layouts }));
+}
+
+/** What is looked at: the pages, all where it is null; whether elements are told; what is known of laid-out pages. */
+export interface AnalysisAsked {
+  only?: readonly string[] | null;
+  elements?: boolean;
+  layouts?: Layouts;
+}
+
+/** The same in steps, a page each; each tells how many pages are read. */
+export function* analysisSteps(
+  site: Site,
+  all: Conditions,
+  { only = null, elements = true, layouts = {} }: AnalysisAsked = {},
+): Generator<{ done: number; of: number } | void, Analysis> {
+  const files = pagesOf(site).filter(({ path }) => !only || only.includes(path));
+  const pages: KnownPage[] = [];
+  for (const file of files) {
+    pages.push(styledPage(site, file, all));
+    yield { done: pages.length, of: files.length };
+  }
+  const findings = yield* findingSteps({ site, pages, conditions: all, layouts });
   return {
     version: 2,
     conditions: { width: all.width, height: all.height, scheme: all.scheme, rootSize: all.rootSize },
     pages: pages.map((page) => ({
       path: page.file.path,
       sheets: sheetsIn(page),
-      elements: page.styles.map((style) => elementOf(page, style, layouts)),
-      pseudo: pseudoTexts(page).map((text) => pseudoOf(page, text, layouts)),
+      elements: elements ? page.styles.map((style) => elementOf(page, style, layouts)) : [],
+      pseudo: elements ? pseudoTexts(page).map((text) => pseudoOf(page, text, layouts)) : [],
     })),
     textStyles: textStylesOf(pages, layouts),
     colors: writtenColors(site).map(({ value, ...where }) => ({ value, color: colorOf(value), ...where })),
@@ -116,7 +136,7 @@ export function analyse(
       places,
     })),
     stacks: stacksOf(pages),
-    findings: findingsFor({ site, pages, conditions: all, layouts }),
+    findings,
   };
 }
 
