@@ -115,6 +115,7 @@ export { slipAtOnce, slipTargets, type Slip, type SlipRowValue } from "./slip/sl
 export { selectorReachSteps, type TargetOption } from "./slip/targets";
 export { helpFor, type PropertyHelp } from "./help";
 export * from "./files";
+export { joinedText, joinTexts, type JoinedPart } from "./source/join";
 export { rebased } from "./source/changes";
 export { type Encoding } from "./source/encoding";
 export { documentOf, shortSelector } from "./source/html/document";

@@ -17,6 +17,10 @@ export interface SiteRecord {
   /** How many steps of the history are in force; those after it can be redone. */
   cursor: number;
   folder: FileSystemDirectoryHandle | null;
+  /** Set where what other programs write into the folder is left alone. */
+  unfollowed?: true;
+  /** Set where every step is written into the folder at once. */
+  writesThrough?: true;
   /** Values tried, by the row of the slip; missing where none were. */
   trials?: Record<string, string[]>;
   /** Why findings are left as they are, by their keys; missing where none are. */

@@ -12,7 +12,8 @@ export interface Opened {
 }
 
 /** Files nobody means to open with a site. */
-const clutter = /(?:^|\/)(?:\.git|\.svn|node_modules|__MACOSX)(?:\/|$)|(?:^|\/)(?:\.DS_Store|Thumbs\.db)$/;
+/** What no site is made of. */
+export const clutter = /(?:^|\/)(?:\.git|\.svn|node_modules|__MACOSX)(?:\/|$)|(?:^|\/)(?:\.DS_Store|Thumbs\.db)$/;
 
 /** Told how far the reading is; its signal stops it. */
 export interface Progress {

@@ -84,6 +84,42 @@ export async function markWritten(site: string, paths: readonly string[], db = d
   );
 }
 
+/** Notes how texts stand in the folder, by path; null for one that is not there. */
+export async function noteOnDisk(
+  site: string,
+  texts: ReadonlyMap<string, string | null>,
+  db = database,
+): Promise<void> {
+  await stored(() =>
+    db.files
+      .where("site")
+      .equals(site)
+      .and(({ path }) => texts.has(path))
+      .modify((record) => {
+        record.onDisk = texts.get(record.path)!;
+      }),
+  );
+}
+
+/** Keeps whether the folder of a site is followed, and written through. */
+export async function keepFollowing(
+  site: string,
+  { follows, writesThrough }: { follows: boolean; writesThrough: boolean },
+  db = database,
+): Promise<void> {
+  await stored(() =>
+    db.sites
+      .where("id")
+      .equals(site)
+      .modify((record) => {
+        delete record.unfollowed;
+        delete record.writesThrough;
+        if (!follows) record.unfollowed = true;
+        if (writesThrough) record.writesThrough = true;
+      }),
+  );
+}
+
 export async function listSites(db = database): Promise<SiteRecord[]> {
   const all = await stored(() => db.sites.orderBy("changed").reverse().toArray());
   return all.filter(({ deleted }) => deleted === null);

@@ -60,6 +60,20 @@ async function handleOf(
   return directory.getFileHandle(parts[parts.length - 1]!, { create });
 }
 
+/** Takes files out of a folder; those that are not there are taken for gone. @throws Error when it is refused */
+export async function removeFrom(folder: FileSystemDirectoryHandle, paths: readonly string[]): Promise<void> {
+  for (const path of paths) {
+    const parts = path.split("/");
+    try {
+      let directory = folder;
+      for (const part of parts.slice(0, -1)) directory = await directory.getDirectoryHandle(part);
+      await directory.removeEntry(parts.at(-1)!);
+    } catch (error) {
+      if ((error as Error).name !== "NotFoundError") throw error;
+    }
+  }
+}
+
 /** Writes files back; the browser asks the user for leave. @throws Error when it is refused */
 export async function writeBack(folder: FileSystemDirectoryHandle, files: readonly StoredFile[]): Promise<void> {
   for (const file of files) {

@@ -7,6 +7,7 @@ import { showDate } from "../shared/numbers";
 import { Space, View } from "../shared/View";
 import { useWorkspace } from "../workspace/context";
 import { WriteChanges, type Proposal } from "../workspace/WriteChanges";
+import { FolderPart } from "./FolderPart";
 import { Differences } from "./Differences";
 import { KeepVersion } from "./KeepVersion";
 import { PagesCompared } from "./PagesCompared";
@@ -17,6 +18,7 @@ import styles from "./Changes.module.css";
 const parts = [
   { value: "differences", label: "Differences" },
   { value: "versions", label: "Versions" },
+  { value: "folder", label: "Folder" },
 ];
 
 /** What differs between two versions of the site, or between two of its pages; and the versions that are kept. */
@@ -83,16 +85,13 @@ export function Changes() {
           onChange={(next) => setPart(String(next))}
           aria-label="What is told of the changes"
         />
-        {part === "versions" ? (
-          <VersionList versions={versions ?? []} onGoBack={goBack} onCompare={setBefore} />
-        ) : (
-          was &&
-          is && (
-            <Differences
-              before={{ id: before, files: was, page: otherPage === null ? null : page }}
-              after={{ id: after, files: is, page: otherPage }}
-            />
-          )
+        {part === "folder" && <FolderPart />}
+        {part === "versions" && <VersionList versions={versions ?? []} onGoBack={goBack} onCompare={setBefore} />}
+        {part === "differences" && was && is && (
+          <Differences
+            before={{ id: before, files: was, page: otherPage === null ? null : page }}
+            after={{ id: after, files: is, page: otherPage }}
+          />
         )}
       </div>
       {page && was && is && (

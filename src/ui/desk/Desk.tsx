@@ -12,6 +12,7 @@ import { useRoom } from "../shared/Room";
 import { useWorkspace, WorkspaceProvider } from "../workspace/context";
 import styles from "./Desk.module.css";
 import { isTyping } from "../shared/isTyping";
+import { Follow } from "./Follow";
 import { Keys } from "./Keys";
 import { OtherEyes } from "./OtherEyes";
 import { Stress } from "./Stress";
@@ -66,6 +67,7 @@ function DeskBody({ children }: { children: ReactNode }) {
       <ViewTitle />
       <SiteFonts />
       <Survey />
+      <Follow />
       <Stress />
       <OtherEyes />
       <Boundary>{children}</Boundary>

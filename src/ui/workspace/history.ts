@@ -11,7 +11,15 @@ import type { Desk, FontToAdd, Rehearsal } from "./state";
 /** Where sites are kept. */
 export type Storage = Pick<
   typeof sites,
-  "addSite" | "keepFound" | "keepLeft" | "keepTrials" | "loadSite" | "moveInHistory" | "writeStep"
+  | "addSite"
+  | "keepFollowing"
+  | "keepFound"
+  | "keepLeft"
+  | "keepTrials"
+  | "loadSite"
+  | "moveInHistory"
+  | "noteOnDisk"
+  | "writeStep"
 >;
 
 /** Who shows the site. */
@@ -248,6 +256,31 @@ export function createHistory({ engine, get, set, renew }: Desk, storage: Storag
       } catch (error) {
         set({ record: get().record && { ...get().record!, left: record.left }, notice: (error as Error).message });
       }
+    },
+
+    /** Notes how texts stand in the folder, by path; null for one that is not there. */
+    noteOnDisk: async (texts: ReadonlyMap<string, string | null>): Promise<void> => {
+      const { record, files, gone } = get();
+      if (!record || texts.size === 0) return;
+      const noted = (known: ReadonlyMap<string, FileRecord>) =>
+        new Map(
+          [...known].map(([path, file]) => [path, texts.has(path) ? { ...file, onDisk: texts.get(path)! } : file]),
+        );
+      set({ files: noted(files), gone: noted(gone) });
+      await storage.noteOnDisk(record.id, texts);
+    },
+
+    /** Keeps whether the folder is followed, and written through. */
+    keepFollowing: async (follows: boolean, writesThrough: boolean): Promise<void> => {
+      const { record } = get();
+      if (!record) return;
+      const kept = { ...record };
+      delete kept.unfollowed;
+      delete kept.writesThrough;
+      set({
+        record: { ...kept, ...(!follows && { unfollowed: true }), ...(writesThrough && { writesThrough: true }) },
+      });
+      await storage.keepFollowing(record.id, { follows, writesThrough });
     },
 
     /** Keeps how many errors and warnings there are, for the shelf. */

@@ -14,6 +14,7 @@ import {
 } from "@/core";
 import type { Engine, PagePatch, PageView, PlanResult, SiteSummary } from "@/engine/protocol";
 import type { MakePicture } from "@/preview/paint";
+import type { Meeting } from "@/store/folder";
 import type { FileRecord, SiteRecord } from "@/store/database";
 import type { Asking } from "./asking";
 
@@ -67,6 +68,10 @@ export interface Workspace {
   eyes: EyesName | null;
   /** The tokens file that the site is held against. */
   tokensFile: { name: string; text: string } | null;
+  /** Whether what other programs write into the site's folder is looked for; "asks" where leave is to be given anew. */
+  following: "none" | "asks" | "yes";
+  /** Files that were changed here and in the folder in the same lines. */
+  meetings: readonly Meeting[];
   /** Families that come with the site and are loaded for specimens. */
   ownFamilies: readonly string[];
   /** Counts up whenever what the engine answers about the site may be another: a change, a layout, a font. */
@@ -137,6 +142,11 @@ export interface WorkspaceActions {
   /** Something was not done that nobody waited for: it is said. */
   failed(error: unknown): void;
   dismissNotice(): void;
+  /** Notes how texts stand in the folder, by path; null for one that is not there. */
+  noteOnDisk(texts: ReadonlyMap<string, string | null>): Promise<void>;
+  keepFollowing(follows: boolean, writesThrough: boolean): Promise<void>;
+  setFollowing(following: Workspace["following"]): void;
+  setMeetings(meetings: readonly Meeting[]): void;
   /** Opens a tokens file beside the site; null closes it. */
   holdAgainst(tokensFile: Workspace["tokensFile"]): void;
   stopReading(): void;
@@ -168,6 +178,8 @@ export const initial: Workspace = {
   unstyled: false,
   eyes: null,
   tokensFile: null,
+  following: "none",
+  meetings: [],
   ownFamilies: [],
   edition: 0,
 };

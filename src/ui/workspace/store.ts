@@ -169,6 +169,10 @@ export function createWorkspace(engine: Remote<Engine>, storage: Storage = sites
 
       failed,
       dismissNotice: () => set({ notice: null }),
+      noteOnDisk: history.noteOnDisk,
+      keepFollowing: history.keepFollowing,
+      setFollowing: (following) => set({ following }),
+      setMeetings: (meetings) => set({ meetings }),
       holdAgainst: (tokensFile) => set({ tokensFile }),
 
       stopReading: () => {
