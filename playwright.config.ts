@@ -17,6 +17,8 @@ export default defineConfig({
   use: {
     baseURL: `http://localhost:${port}`,
     viewport: { width: 1280, height: 800 },
+    // Only the tests of it keep the application for use without a network.
+    serviceWorkers: "block",
     launchOptions: {
       executablePath: "/usr/bin/chromium",
       args: [

@@ -125,7 +125,7 @@ test("a folder with leave to write: saved back, and asked first where a file cha
   // Where it is not followed, what another program writes is not seen until it would be written over.
   await page.getByRole("link", { name: /^Changes/ }).click();
   await page.getByText("Folder", { exact: true }).click();
-  await page.getByRole("checkbox", { name: "Follow site" }).uncheck();
+  await page.getByRole("checkbox", { name: "Follow the folder site" }).uncheck();
   await page.getByRole("link", { name: "Page", exact: true }).click();
   await page.evaluate(async () => {
     const folder = await (await navigator.storage.getDirectory()).getDirectoryHandle("site");

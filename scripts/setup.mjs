@@ -1,4 +1,4 @@
-// What npm start and npm test have in common: packages, the browser, the sample's archive, the build.
+// What npm start and npm test have in common: packages, the browser, the sample's archive, the build, its service worker.
 import { spawnSync } from "node:child_process";
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from "node:fs";
 import { join, relative } from "node:path";
@@ -67,6 +67,25 @@ export async function build() {
       ? Math.max(0, ...filesBelow(path).map((file) => statSync(join(path, file)).mtimeMs))
       : statSync(path).mtimeMs;
   const sources = ["src", "samples", "next.config.ts", "package-lock.json"].map((name) => newest(join(root, name)));
-  if (existsSync(stamp) && statSync(stamp).mtimeMs >= Math.max(...sources)) return;
-  must("npx", ["next", "build"]);
+  if (!existsSync(stamp) || statSync(stamp).mtimeMs < Math.max(...sources)) must("npx", ["next", "build"]);
+  writeServiceWorker(readFileSync(stamp, "utf8").trim());
+}
+
+/** The service worker of a build, with everything that it keeps. */
+function writeServiceWorker(version) {
+  const built = filesBelow(join(root, ".next/static")).filter((path) => !path.endsWith(".map"));
+  const assets = [
+    "/icon.svg",
+    "/manifest.webmanifest",
+    "/sample.zip",
+    ...built.map((path) => `/_next/static/${path.split("/").map(encodeURIComponent).join("/")}`),
+  ];
+  const views = readdirSync(join(root, "src/app/site/[id]"), { withFileTypes: true })
+    .filter((entry) => entry.isDirectory())
+    .map(({ name }) => name);
+  const text = readFileSync(join(root, "scripts/service-worker.js"), "utf8")
+    .replace("BUILD_VERSION", version)
+    .replace("BUILD_ASSETS", JSON.stringify(assets))
+    .replace("BUILD_VIEWS", JSON.stringify(views));
+  writeFileSync(join(root, "public/service-worker.js"), text);
 }

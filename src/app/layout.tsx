@@ -1,6 +1,7 @@
 import { AntdRegistry } from "@ant-design/nextjs-registry";
 import type { Metadata } from "next";
 import type { ReactNode } from "react";
+import { NewerBuild } from "@/ui/shared/NewerBuild";
 import { RoomProvider } from "@/ui/shared/Room";
 import "./globals.css";
 
@@ -14,7 +15,10 @@ export default function RootLayout({ children }: { children: ReactNode }) {
     <html lang="en-GB">
       <body>
         <AntdRegistry>
-          <RoomProvider>{children}</RoomProvider>
+          <RoomProvider>
+            <NewerBuild />
+            {children}
+          </RoomProvider>
         </AntdRegistry>
       </body>
     </html>

@@ -35,7 +35,7 @@ function Followed({ folder }: { folder: FileSystemDirectoryHandle }) {
           checked={follows}
           onChange={({ target }) => unwaited(keepFollowing(target.checked, target.checked && writesThrough))}
         >
-          Follow {folder.name}
+          Follow the folder {folder.name}
         </Checkbox>
       </p>
       <p className={styles.lead}>

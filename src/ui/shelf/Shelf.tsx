@@ -28,6 +28,7 @@ import { plural, showDate } from "../shared/numbers";
 import { useRoom } from "../shared/Room";
 import { loadAhead, whenIdle } from "./ahead";
 import { DeskPicture } from "./DeskPicture";
+import { useLaunched } from "./useLaunched";
 import styles from "./Shelf.module.css";
 import { onFailure, unwaited } from "../shared/unwaited";
 import { inWords } from "../workspace/words";
@@ -109,6 +110,7 @@ export function Shelf() {
       return readZip("Ossel Island Ferries.zip", new Uint8Array(await response.arrayBuffer()), progress);
     });
 
+  useLaunched((files) => unwaited(open("what was handed over", (progress) => readFiles(files, progress))));
   useSampleKey(dialog === null && busy === null ? openSample : null);
 
   return (
