@@ -284,7 +284,7 @@ test("colours and contrast go out in open formats", async ({ page }) => {
     await expect(page.getByRole("menu")).toBeHidden();
     return new TextDecoder().decode(bytes);
   };
-  expect(JSON.parse(await out(/design tokens/)).color.$type).toBe("color");
+  expect(JSON.parse(await out(/^Design tokens/)).color.$type).toBe("color");
   expect(await out(/custom properties/)).toMatch(/^:root \{\n {2}--/);
   expect(await out(/Contrast as a table/)).toContain("ink,ground,ratio");
 });

@@ -3,6 +3,7 @@ import { mkdirSync, writeFileSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { zipSync, strToU8 } from "fflate";
 import {
+  openFiles,
   downloaded,
   field,
   openSample,
@@ -198,4 +199,28 @@ test("the shelf keeps, renames, copies, deletes and brings back", async ({ page 
   await page.getByRole("button", { name: "Bring it back" }).click();
   await page.getByRole("link", { name: "Ferries, copy" }).click();
   await expect(stage(page)).toBeVisible();
+});
+
+test("the whole shelf goes out as one archive with its history, and comes in again", async ({ page }) => {
+  await openFiles(page, { "index.html": "<h1>Pier</h1>", "a.css": "h1 { color: #333333 }" });
+  await pickByKeyboard(page, "Pier");
+  await field(page, "Size").fill("40px");
+  await field(page, "Size").press("Enter");
+  await expect(page.getByRole("link", { name: /^Changes 1/ })).toBeVisible();
+  await page.getByRole("link", { name: "Hevret" }).click();
+  const archive = Buffer.from(
+    await downloaded(page, () => page.getByRole("button", { name: "Take the whole shelf out" }).click()),
+  );
+  const takeIn = (name: string, buffer: Buffer) =>
+    page.getByLabel("Shelf to take in").setInputFiles({ name, mimeType: "application/zip", buffer });
+  await takeIn("shelf.zip", Buffer.from("nonsense"));
+  await expect(page.getByText("shelf.zip could not be unpacked: it is not a zip.")).toBeVisible();
+  await takeIn("shelf.zip", archive);
+  await expect(page.getByText("1 site taken in.")).toBeVisible();
+  const sites = page.getByRole("link", { name: /^index/ });
+  await expect(sites).toHaveCount(2);
+  await sites.first().click();
+  await ready(page);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByRole("link", { name: /^Changes 0/ })).toBeVisible();
 });

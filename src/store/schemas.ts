@@ -3,7 +3,8 @@ import { array, mixed, number, object, string, ValidationError } from "yup";
 import { limits, OpenError } from "./limits";
 import type { Opened } from "./read";
 
-const path = string()
+/** A path that stays inside a site. */
+export const insidePath = string()
   .required()
   .max(1024)
   .test(
@@ -12,9 +13,10 @@ const path = string()
     (value) => !value.split("/").includes("..") && !value.startsWith("/"),
   );
 
-const storedFile = object({
+/** A file as it is kept. */
+export const storedFile = object({
   kind: string().oneOf(["html", "css", "other"]).required(),
-  path,
+  path: insidePath,
   text: string().max(limits.textBytes),
   bytes: mixed((value): value is Uint8Array => value instanceof Uint8Array),
 });

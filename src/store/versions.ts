@@ -2,6 +2,7 @@
 import type { Table } from "dexie";
 import type { StoredFile } from "@/core/files";
 import { database, type BytesRecord, type HevretDatabase, type VersionFile, type VersionRecord } from "./database";
+import { digestOf } from "./digest";
 import { stored } from "./failures";
 import { OpenError } from "./limits";
 import { versionName } from "./schemas";
@@ -51,11 +52,6 @@ export async function keepVersion(
 
 const tables = (db: HevretDatabase): Table[] => [db.sites, db.versions, db.bytes];
 const infoOf = ({ id, name, time }: VersionRecord): VersionInfo => ({ id, name, time });
-
-async function digestOf(bytes: Uint8Array): Promise<string> {
-  const digest = new Uint8Array(await crypto.subtle.digest("SHA-256", bytes as BufferSource));
-  return [...digest].map((byte) => byte.toString(16).padStart(2, "0")).join("");
-}
 
 /** The versions of a site, the newest first. */
 export async function listVersions(site: string, db = database): Promise<VersionInfo[]> {

@@ -29,6 +29,7 @@ import { useRoom } from "../shared/Room";
 import { loadAhead, whenIdle } from "./ahead";
 import { DeskPicture } from "./DeskPicture";
 import { useLaunched } from "./useLaunched";
+import { ShelfArchive } from "./ShelfArchive";
 import styles from "./Shelf.module.css";
 import { onFailure, unwaited } from "../shared/unwaited";
 import { inWords } from "../workspace/words";
@@ -202,6 +203,7 @@ export function Shelf() {
           />
         </section>
         <SiteList />
+        <ShelfArchive />
         {usage && <p className={styles.usage}>{usage}</p>}
       </main>
       {dialog === "paste" && (
