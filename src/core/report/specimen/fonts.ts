@@ -14,8 +14,8 @@ export interface SheetFonts {
   left: string[];
 }
 
-/** `@font-face` rules with the fonts in them as `data:` addresses (RFC 2397). */
-export function fontsFor(site: Site, conditions: Conditions): SheetFonts {
+/** `@font-face` rules with the fonts in them as `data:` addresses (RFC 2397). @param room bytes of all together */
+export function fontsFor(site: Site, conditions: Conditions, room = most): SheetFonts {
   const faces = new Map<string, FontFace>();
   for (const file of pagesOf(site))
     for (const face of styledPage(site, file, conditions).faces)
@@ -26,7 +26,7 @@ export function fontsFor(site: Site, conditions: Conditions): SheetFonts {
   for (const face of faces.values()) {
     const file = site.files.get(face.path!);
     if (file?.kind !== "other") continue;
-    if (size + file.bytes.length > most) {
+    if (size + file.bytes.length > room) {
       left.add(face.family);
       continue;
     }

@@ -8,6 +8,7 @@ import { openSite, pagesOf, type Site } from "../../source/site";
 import { pageWith, sampleFiles, site } from "../../testing/site";
 import { textStyleTable } from "../../tables/styleTable";
 import { specimenSheet } from ".";
+import { fontsFor } from "./fonts";
 import { html } from "./markup";
 
 type Element = DefaultTreeAdapterMap["element"];
@@ -78,6 +79,23 @@ describe("the specimen sheet", () => {
     expect(textIn(styles[0]!)).toMatch(
       /@font-face \{ font-family: Bitter; .*src: url\(data:application\/octet-stream;base64,/,
     );
+  });
+
+  test("a font whose name would end the style element does not, and one that is too large is named", () => {
+    const sample = openSite(sampleFiles());
+    const font = [...sample.files.values()].find(({ path }) => path.endsWith(".woff2"))!;
+    const named = openSite([
+      { path: "f.woff2", bytes: font.kind === "other" ? font.bytes : new Uint8Array() },
+      {
+        path: "a.css",
+        text: '@font-face { font-family: "a</style><script>"; src: url(f.woff2) } p { font-family: "a</style><script>" }',
+      },
+      { path: "index.html", text: '<!doctype html><link rel="stylesheet" href="a.css"><p>x</p>' },
+    ]);
+    const { css, left } = fontsFor(named, defaultConditions);
+    expect([css.slice(0, 60), left]).toEqual([expect.stringContaining('font-family: "a\\3c /style>\\3c script>"'), []]);
+    expect(elementsOf(make(named)).filter(({ tagName }) => tagName === "script")).toEqual([]);
+    expect(fontsFor(named, defaultConditions, 100)).toEqual({ css: "", left: ["a</style><script>"] });
   });
 
   test("says why findings stay, and which are open", () => {
