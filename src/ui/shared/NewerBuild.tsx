@@ -19,11 +19,11 @@ export function NewerBuild() {
     serviceWorker.addEventListener("controllerchange", taken);
     const idle = requestIdleCallback(
       () => {
-        serviceWorker.register("/service-worker.js").then(
-          (registration) => follow(registration, setWaiting),
+        serviceWorker
+          .register("/service-worker.js")
+          .then((registration) => follow(registration, setWaiting))
           // Without it Hevret works as long as there is a network.
-          () => undefined,
-        );
+          .catch(() => undefined);
       },
       { timeout: patience },
     );
