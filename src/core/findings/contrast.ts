@@ -22,11 +22,10 @@ import { colorSpots } from "../palette/values";
 import type { ElementRef } from "../text/refs";
 import { refOf, textsOf } from "../text/pageTexts";
 import { legibilityOn, roleName, type Layouts } from "../text/textStyles";
-import { indentUnit } from "../edits/block";
-import { sheetEndOf } from "../source/css/open";
+import { atSheetEnd } from "../edits/newRule";
+import { rulesUnder } from "../edits/ruleText";
 import { ruleAround } from "../source/declarations";
 import { plainSelector } from "../source/html/document";
-import { lineEndOf } from "../source/lines";
 import { textFile, type Site } from "../source/site";
 import { declareWay, spotFor, targetFor, targetOf, type Spot } from "./cause";
 import { at, type Check, type CheckContext, type Found, type Way } from "./types";
@@ -253,24 +252,12 @@ function inScheme(site: Site, scheme: string, { path, rule }: Spot, ink: Color, 
   const file = textFile(site, path);
   const found = file && rule !== null ? ruleAround(site, path, rule + 1) : null;
   const nearest = nearestPassingInk({ ...ink, alpha: 1 }, needsOf(there));
-  if (!file || !found || !nearest.passes || sheetEndOf(found.sheet.text)) return [];
+  if (!file || !found || !nearest.passes) return [];
   const value = formatColor(nearest.color, "hex");
-  const end = found.sheet.offset + found.sheet.text.trimEnd().length;
-  const [line, unit] = [lineEndOf(file.text), indentUnit(file.text)];
-  const selector = found.rule.preludeText;
-  const lines = [
-    "",
-    `@media (prefers-color-scheme: ${scheme}) {`,
-    `${unit}${selector} {`,
-    `${unit}${unit}color: ${value};`,
-    `${unit}}`,
-    "}",
-  ];
+  const condition = `@media (prefers-color-scheme: ${scheme})`;
+  const rules = rulesUnder(found.sheet.text, condition, [[found.rule.preludeText, [["color", value]]]]);
   return [
-    {
-      label: `Write the ink \`${value}\` for the ${scheme} scheme alone`,
-      changes: [{ path, start: end, end, insert: lines.join(line) }],
-    },
+    { label: `Write the ink \`${value}\` for the ${scheme} scheme alone`, changes: [atSheetEnd(found.sheet, rules)] },
   ];
 }
 
