@@ -21,6 +21,7 @@ export const findingsEarl: Report = {
         earl: "http://www.w3.org/ns/earl#",
         dct: "http://purl.org/dc/terms/",
         doap: "http://usefulinc.com/ns/doap#",
+        ptr: "http://www.w3.org/2009/pointers#",
       },
       "@graph": [{ "@id": "#hevret", "@type": "earl:Software", "doap:name": "Hevret" }, ...assertions],
     };
@@ -50,7 +51,13 @@ function assertionOf({ level, message, path, line, column }: Finding, criterion:
       // Only what cannot be read, or done, is said to fail: of what is doubtful a person decides.
       "earl:outcome": { "@id": level === "error" ? "earl:failed" : "earl:cantTell" },
       "dct:description": plainWords(message),
-      "earl:pointer": `${path}:${line}:${column}`,
+      // Pointer Methods in RDF 1.0, 3.1.4.
+      "earl:pointer": {
+        "@type": "ptr:LineCharPointer",
+        "ptr:reference": { "@id": encodeURI(path) },
+        "ptr:lineNumber": line,
+        "ptr:charNumber": column,
+      },
     },
   };
 }

@@ -134,6 +134,23 @@ describe("findings", () => {
     expect(make("findings-table", of, allLeft)).toContain(",It is meant so.\r\n");
   });
 
+  test("EARL uses the terms of its vocabularies, and a pointer where it wants one", () => {
+    const terms = new Set([
+      // Evaluation and Report Language 1.0 Schema, 2.
+      ...["Assertion", "Software", "TestSubject", "TestCriterion", "TestResult"].map((name) => `earl:${name}`),
+      ...["assertedBy", "subject", "test", "mode", "automatic", "result", "outcome", "pointer"].map(
+        (name) => `earl:${name}`,
+      ),
+      ...["failed", "cantTell"].map((name) => `earl:${name}`),
+      ...["LineCharPointer", "reference", "lineNumber", "charNumber"].map((name) => `ptr:${name}`),
+      ...["dct:title", "dct:description", "doap:name"],
+    ]);
+    const used = [...made("findings-earl").matchAll(/"((?:earl|ptr|dct|doap):\w+)"/g)].map(([, term]) => term!);
+    expect(used.length).toBeGreaterThan(10);
+    expect([...new Set(used)].filter((term) => !terms.has(term))).toEqual([]);
+    expect(made("findings-earl")).toContain('"@type": "ptr:LineCharPointer"');
+  });
+
   test("as EARL, those with a criterion, page by page", () => {
     const { "@graph": graph } = JSON.parse(made("findings-earl")) as { "@graph": Record<string, unknown>[] };
     const assertions = graph.filter((one) => one["@type"] === "earl:Assertion");
