@@ -5,9 +5,10 @@ import { field, openFiles, openSample, ready, shownPage, slip, openRow } from ".
 async function pick(page: Page, level: number): Promise<void> {
   const heading = shownPage(page).getByRole("heading", { level }).first();
   // The page may be put up anew just now.
-  await expect.poll(() => heading.boundingBox()).not.toBeNull();
-  const box = (await heading.boundingBox())!;
-  await page.mouse.click(box.x + 5, box.y + box.height / 2);
+  // The page may be shown anew meanwhile: it counts where it stood last.
+  let box = await heading.boundingBox();
+  await expect.poll(async () => (box = await heading.boundingBox())).not.toBeNull();
+  await page.mouse.click(box!.x + 5, box!.y + box!.height / 2);
 }
 
 async function setSize(page: Page, value: string): Promise<void> {
