@@ -202,10 +202,11 @@ test("the shelf keeps, renames, copies, deletes and brings back", async ({ page 
 });
 
 test("the whole shelf goes out as one archive with its history, and comes in again", async ({ page }) => {
-  await openFiles(page, { "index.html": "<h1>Pier</h1>", "a.css": "h1 { color: #333333 }" });
+  const linked = '<!doctype html><link rel="stylesheet" href="a.css"><h1>Pier</h1>';
+  await openFiles(page, { "index.html": linked, "a.css": "h1 { color: #333333 }" });
   await pickByKeyboard(page, "Pier");
-  await field(page, "Size").fill("40px");
-  await field(page, "Size").press("Enter");
+  await field(page, "Ink").fill("#111111");
+  await field(page, "Ink").press("Enter");
   await expect(page.getByRole("link", { name: /^Changes 1/ })).toBeVisible();
   await page.getByRole("link", { name: "Hevret" }).click();
   const archive = Buffer.from(

@@ -21,15 +21,15 @@ interface Props {
 
 /** Files line by line, then text styles, colours and findings that one side alone has. */
 export function Differences(props: Props) {
-  const compared = useCompared(props);
-  const { before, after } = props;
-  if (!compared)
+  const told = useCompared(props);
+  if (!told)
     return (
       <p role="status" className={styles.lead}>
         Comparing…
       </p>
     );
-  const { files, styles: rows, colors, findings } = compared;
+  const { before, after } = told;
+  const { files, styles: rows, colors, findings } = told.compared;
   return (
     <>
       {before.page === after.page && (
@@ -86,11 +86,11 @@ export function Differences(props: Props) {
   );
 }
 
-/** What differs; what was told before stays until it is reckoned anew. */
-function useCompared({ before, after }: Props): Compared | null {
+/** What differs, with the sides it was told of: what was told before stays until it is reckoned anew. */
+function useCompared({ before, after }: Props): (Props & { compared: Compared }) | null {
   const engine = useEngine();
   const conditions = useWorkspace((state) => state.conditions);
-  const [compared, setCompared] = useState<Compared | null>(null);
+  const [told, setTold] = useState<(Props & { compared: Compared }) | null>(null);
   const { id: wasId, files: wasFiles, page: wasPage } = before;
   const { id: isId, files: isFiles, page: isPage } = after;
   useEffect(() => {
@@ -99,13 +99,17 @@ function useCompared({ before, after }: Props): Compared | null {
       files: id === "now" ? null : files,
       page,
     });
+    const sides = {
+      before: { id: wasId, files: wasFiles, page: wasPage },
+      after: { id: isId, files: isFiles, page: isPage },
+    };
     const asked = engine.compare(sideOf(wasId, wasFiles, wasPage), sideOf(isId, isFiles, isPage), conditions);
-    unwaited(asked.then((answer) => current && answer && setCompared(answer)));
+    unwaited(asked.then((answer) => current && answer && setTold({ ...sides, compared: answer })));
     return () => {
       current = false;
     };
   }, [engine, conditions, wasId, wasFiles, wasPage, isId, isFiles, isPage]);
-  return compared;
+  return told;
 }
 
 const fileIn = ({ files }: ChosenSide, path: string): StoredFile | null =>
