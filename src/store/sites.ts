@@ -27,7 +27,10 @@ const tables = (db: HevretDatabase) => [db.sites, db.files, db.steps, db.version
 export async function askForRoom(): Promise<{ used: number; quota: number } | null> {
   if (!navigator.storage?.estimate) return null;
   await navigator.storage.persist?.();
-  const { usage, quota } = await navigator.storage.estimate();
+  const estimate: StorageEstimate & { usageDetails?: { indexedDB?: number } } = await navigator.storage.estimate();
+  // The application itself may be kept as well: that is not the shelf's.
+  const { quota, usage: all, usageDetails } = estimate;
+  const usage = usageDetails ? (usageDetails.indexedDB ?? 0) : all;
   return usage === undefined || quota === undefined ? null : { used: usage, quota };
 }
 
