@@ -88,6 +88,12 @@ describe("what comes from a folder", () => {
     const gone = known(record(sheet("a.css", base), base, { gone: true }));
     expect(fromFolder(new Map(), gone, [sheet("a.css", base)], null)).toMatchObject(nothing);
     expect(fromFolder(new Map(), gone, [sheet("a.css", "x")], null).files).toHaveLength(1);
+    // Once it is gone there, too, whoever writes it makes it anew.
+    const removed = known(record(sheet("a.css", base), base, { gone: true, onDisk: null }));
+    expect(fromFolder(new Map(), removed, [sheet("a.css", base)], null).files).toHaveLength(1);
+    const pictures = known(record(picture("a.png", 1), null, { gone: true }));
+    expect(fromFolder(new Map(), pictures, [picture("a.png", 1)], null)).toMatchObject(nothing);
+    expect(fromFolder(new Map(), pictures, [picture("a.png", 2)], null).files).toHaveLength(1);
   });
 });
 
@@ -107,6 +113,36 @@ function folderOf(tree: Record<string, unknown>): FileSystemDirectoryHandle {
   } as unknown as FileSystemDirectoryHandle;
 }
 
+test("what is being written is left for the next look, and is not missing; what goes meanwhile says nothing of the rest", async () => {
+  const now = new File(["half"], "x", { lastModified: Date.now() });
+  const seen = await lookInto(folderOf({ "a.css": now }), new Map([["a.css", "1 1"]]));
+  expect([seen.isBusy, seen.written, [...seen.paths!], [...seen.stamps]]).toEqual([
+    true,
+    [],
+    ["a.css"],
+    [["a.css", "1 1"]],
+  ]);
+  const going = {
+    kind: "directory",
+    entries: async function* () {
+      yield await Promise.reject(Object.assign(new Error("gone"), { name: "NotFoundError" }));
+    },
+  };
+  const part = await lookInto({
+    kind: "directory",
+    entries: async function* () {
+      yield ["css", going];
+    },
+  } as unknown as FileSystemDirectoryHandle);
+  expect([part.paths, part.isBusy]).toEqual([null, true]);
+});
+
+test("what is not text and as long as it is here is not read at first", async () => {
+  const tree = { "a.png": new File(["abc"], "x", { lastModified: 1 }) };
+  const first = await lookInto(folderOf(tree), new Map(), (_, size) => size === 3);
+  expect([first.written, [...first.paths!]]).toEqual([[], ["a.png"]]);
+});
+
 test("only what was written since is read, and clutter never", async () => {
   const file = (text: string, lastModified: number) => new File([text], "x", { lastModified });
   const tree = { "a.css": file("a", 1), css: { "b.css": file("b", 1) }, ".git": { HEAD: file("x", 1) } };
@@ -114,5 +150,5 @@ test("only what was written since is read, and clutter never", async () => {
   expect(first.written.map(({ path }) => path)).toEqual(["a.css", "css/b.css"]);
   const again = await lookInto(folderOf({ ...tree, "a.css": file("A", 2) }), first.stamps);
   expect(again.written.map((one) => one.kind !== "other" && one.text)).toEqual(["A"]);
-  expect([...again.stamps.keys()]).toEqual(["a.css", "css/b.css"]);
+  expect([...again.paths!]).toEqual(["a.css", "css/b.css"]);
 });

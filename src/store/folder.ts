@@ -19,35 +19,79 @@ type Stamp = string;
 /** What was seen of a folder. */
 export interface Seen {
   stamps: ReadonlyMap<string, Stamp>;
+  /** All paths that were seen; null where not all of it could be: then nothing is said of what is missing. */
+  paths: ReadonlySet<string> | null;
   /** Files that were written since it was looked at last. */
   written: StoredFile[];
+  /** Whether something was left for the next look, since it is being written just now. */
+  isBusy: boolean;
 }
 
-/** Looks into a folder. @param before what was seen last, by path @throws DOMException where leave to read is gone */
-export async function lookInto(folder: FileSystemDirectoryHandle, before: Seen["stamps"] = new Map()): Promise<Seen> {
+/** Milliseconds that a file has to be left alone before it is read: programs write in several steps. */
+const settled = 200;
+
+/**
+ * Looks into a folder.
+ * @param before what was seen last, by path
+ * @param isKnown whether a file of this size that was not seen yet is taken for the one that is here, unread
+ * @throws DOMException where leave to read is gone, or the folder
+ */
+export async function lookInto(
+  folder: FileSystemDirectoryHandle,
+  before: Seen["stamps"] = new Map(),
+  isKnown: (path: string, size: number) => boolean = () => false,
+): Promise<Seen> {
   const stamps = new Map<string, Stamp>();
+  const paths = new Set<string>();
   const written: StoredFile[] = [];
   let bytes = 0;
+  let isWhole = true;
+  let isBusy = false;
+  const take = async (path: string, handle: FileSystemFileHandle): Promise<void> => {
+    paths.add(path);
+    const file = await handle.getFile().catch(() => null);
+    if (file) bytes += file.size;
+    if (!file || isBeingWritten(file)) {
+      isBusy = true;
+      // What was known of it holds until it can be read.
+      if (before.has(path)) stamps.set(path, before.get(path)!);
+      return;
+    }
+    if (bytes > limits.siteBytes) return void (isWhole = false);
+    const stamp = `${file.lastModified} ${file.size}`;
+    stamps.set(path, stamp);
+    if (before.get(path) === stamp || (!before.has(path) && isKnown(path, file.size))) return;
+    const read = await readIn(path, file);
+    if (read === "busy") {
+      isBusy = true;
+      stamps.delete(path);
+    } else if (read) written.push(read);
+  };
   const walk = async (directory: FileSystemDirectoryHandle, prefix: string): Promise<void> => {
     for await (const [name, handle] of directory.entries()) {
       const path = prefix + name;
-      if (clutter.test(path) || stamps.size >= limits.files) continue;
-      if (handle.kind === "directory") await walk(handle as FileSystemDirectoryHandle, `${path}/`);
-      else {
-        const file = await (handle as FileSystemFileHandle).getFile().catch(() => null);
-        if (!file || (bytes += file.size) > limits.siteBytes) continue;
-        const stamp = `${file.lastModified} ${file.size}`;
-        const read = before.get(path) === stamp ? null : await readIn(path, file);
-        if (read !== "busy") stamps.set(path, stamp);
-        if (read && read !== "busy") written.push(read);
-      }
+      if (clutter.test(path)) continue;
+      if (paths.size >= limits.files) return void (isWhole = false);
+      if (handle.kind === "file") await take(path, handle as FileSystemFileHandle);
+      else
+        await walk(handle as FileSystemDirectoryHandle, `${path}/`).catch((error: unknown) => {
+          // It went while it was looked into.
+          if ((error as Error).name !== "NotFoundError") throw error;
+          isBusy = true;
+          isWhole = false;
+        });
     }
   };
   await walk(folder, "");
-  return { stamps, written };
+  return { stamps, paths: isWhole ? paths : null, written, isBusy };
 }
 
-/** Null for one that cannot be taken in; "busy" for one that is being written: it is read the next time. */
+const isBeingWritten = ({ lastModified }: File): boolean => {
+  const age = Date.now() - lastModified;
+  return age >= 0 && age < settled;
+};
+
+/** Null for one that cannot be taken in; "busy" for one that cannot be read just now. */
 async function readIn(path: string, file: File): Promise<StoredFile | null | "busy"> {
   try {
     const read = readFile({ path, bytes: new Uint8Array(await file.arrayBuffer()) });
@@ -102,7 +146,8 @@ const textOf = (file: StoredFile) => (file.kind === "other" ? null : file.text);
 
 /** Whether a file was taken out here, and nobody wrote it since. */
 const isAsLeft = (record: FileRecord | undefined, file: StoredFile): boolean =>
-  record !== undefined && (record.onDisk === null ? record.file.kind === "other" : record.onDisk === textOf(file));
+  record !== undefined &&
+  (file.kind === "other" ? sameBytes(record.file, file) : record.onDisk !== null && record.onDisk === file.text);
 
 function take(found: FromFolder, record: FileRecord, file: StoredFile): void {
   const { path, file: own, onDisk, original } = record;

@@ -13,7 +13,7 @@ import { takeFrom } from "../workspace/takeFrom";
 import styles from "./Follow.module.css";
 
 /** Milliseconds between two looks where the browser does not tell of changes, and where it may have missed one. */
-const between = { looks: 1000, watched: 5000 };
+const between = { looks: 1000, watched: 5000, busy: 300 };
 
 /** Handles with what the File System Access API has beside the standard. */
 interface Asking {
@@ -54,6 +54,8 @@ export function Follow() {
 /** Looks into a folder whenever something may have changed. @returns what ends it */
 function follow(folder: FileSystemDirectoryHandle, store: WorkspaceStore): () => void {
   let stamps: Seen["stamps"] = new Map();
+  /** What was missing at the last look: programs take a file away to put another in its place. */
+  let missing: ReadonlySet<string> = new Set();
   let ended = false;
   let work: Promise<void> | null = null;
   let isAgain = false;
@@ -75,13 +77,23 @@ function follow(folder: FileSystemDirectoryHandle, store: WorkspaceStore): () =>
   };
   const looked = async () => {
     if (store.getState().status !== "ready" || store.getState().save.kind !== "saved") return;
-    const seen = await lookInto(folder, stamps);
+    const isKnown = (path: string, size: number) => {
+      const file = store.getState().files.get(path)?.file;
+      return file?.kind === "other" && file.bytes.length === size;
+    };
+    const seen = await lookInto(folder, stamps, isKnown);
     if (ended) return;
     const { files, gone, record } = store.getState();
-    const found = fromFolder(files, gone, seen.written, new Set(seen.stamps.keys()));
+    const absent = new Set(seen.paths ? [...files.keys()].filter((path) => !seen.paths!.has(path)) : []);
+    const isNew = [...absent].some((path) => !missing.has(path));
+    const there = new Set([...files.keys()].filter((path) => !absent.has(path) || !missing.has(path)));
+    missing = absent;
+    const found = fromFolder(files, gone, seen.written, seen.paths && there);
     stamps = seen.stamps;
     await takeFrom(found, folder.name, store);
-    if (record?.writesThrough && found.meetings.length === 0) await writeThrough(folder, store);
+    if (record?.writesThrough && found.meetings.length === 0 && seen.paths)
+      await writeThrough(folder, seen.paths, store);
+    if (seen.isBusy || isNew) setTimeout(look, between.busy);
   };
   look();
   const stopObserving = observe(folder, look);
@@ -114,10 +126,17 @@ function observe(folder: FileSystemDirectoryHandle, look: () => void): (() => vo
 }
 
 /** Writes all that is another here than in the folder. */
-async function writeThrough(folder: FileSystemDirectoryHandle, store: WorkspaceStore): Promise<void> {
+async function writeThrough(
+  folder: FileSystemDirectoryHandle,
+  paths: ReadonlySet<string>,
+  store: WorkspaceStore,
+): Promise<void> {
   const { files, gone, noteOnDisk } = store.getState();
-  const differing = [...files.values()].filter(({ file, onDisk }) => file.kind !== "other" && file.text !== onDisk);
-  const out = [...gone.values()].filter(({ onDisk }) => onDisk !== null);
+  const differing = [...files.values()].filter(({ path, file, onDisk }) =>
+    file.kind === "other" ? !paths.has(path) : file.text !== onDisk,
+  );
+  // A text is known as it stands there; of anything else it is not known whether somebody put it there anew.
+  const out = [...gone.values()].filter(({ path, onDisk }) => onDisk !== null && paths.has(path));
   if (differing.length + out.length === 0) return;
   await writeBack(
     folder,

@@ -9,7 +9,9 @@ export async function takeFrom(found: FromFolder, name: string, store: Workspace
   if (changes.length + files.length > 0) {
     const paths = [...new Set([...changes, ...files].map(({ path }) => path))];
     const what = paths.length === 1 ? paths[0]! : plural(paths.length, "file");
-    await write({ kind: "text", changes }, `${what}, changed in ${name}`, files);
+    const { plan } = await write({ kind: "text", changes }, `${what}, changed in ${name}`, files);
+    // What is not taken is not known here either.
+    if (!plan) return;
   }
   await noteOnDisk(onDisk);
   if (meetings.length > 0) setMeetings(meetings);
