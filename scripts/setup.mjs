@@ -71,6 +71,22 @@ export async function build() {
   writeServiceWorker(readFileSync(stamp, "utf8").trim());
 }
 
+/** While it is worked on, nothing is kept: one that a build left in the browser goes, with all that it kept. */
+export function writeNoServiceWorker() {
+  const text = `self.addEventListener("install", () => self.skipWaiting());
+self.addEventListener("activate", (event) =>
+  event.waitUntil(
+    (async () => {
+      for (const name of await caches.keys()) await caches.delete(name);
+      await self.registration.unregister();
+      for (const window of await self.clients.matchAll({ type: "window" })) await window.navigate(window.url);
+    })(),
+  ),
+);
+`;
+  writeFileSync(join(root, "public/service-worker.js"), text);
+}
+
 /** The service worker of a build, with everything that it keeps. */
 function writeServiceWorker(version) {
   const built = filesBelow(join(root, ".next/static")).filter((path) => !path.endsWith(".map"));
