@@ -1,14 +1,12 @@
-import { showRatio, type Analysis, type Level } from "@/core";
+import { counted, showRatio, type Analysis, type Level } from "@/core";
 import type { Judged } from "./judge";
-
-const count = (number: number, word: string) => `${number} ${word}${number === 1 ? "" : "s"}`;
 
 /** How many findings count, by level; and what does not. */
 export function summaryOf({ counting, left, known }: Judged): string {
   const of = (level: Level) => counting.filter((finding) => finding.level === level).length;
   const leaves = Object.keys(left).length;
   return [
-    `${count(of("error"), "error")}, ${count(of("warning"), "warning")}, ${count(of("note"), "note")}`,
+    `${counted(of("error"), "error")}, ${counted(of("warning"), "warning")}, ${counted(of("note"), "note")}`,
     ...(known === null ? [] : [`more than before; ${known} as before`]),
     ...(leaves ? [`${leaves} left as they are`] : []),
   ]
@@ -28,16 +26,16 @@ export function asText({ conditions, pages, textStyles, pairs, stacks }: Analysi
         `${path}: ${sheets.map((sheet) => `${sheet.path}${sheet.missing ? " (missing)" : ""}`).join(", ") || "no style sheet"}`,
     ),
     "",
-    `${count(textStyles.length, "text style")}, largest first:`,
+    `${counted(textStyles.length, "text style")}, largest first:`,
     ...textStyles.map(
       ({ role, sizePx, weight, stack, ratio, needs, places }) =>
-        `  ${Number(sizePx.toFixed(2))} px ${weight}  ${role}  ${stack}  ${showRatio(ratio)} of ${needs}  ${count(places.length, "place")}`,
+        `  ${Number(sizePx.toFixed(2))} px ${weight}  ${role}  ${stack}  ${showRatio(ratio)} of ${needs}  ${counted(places.length, "place")}`,
     ),
     "",
-    `${count(pairs.filter(({ passes }) => !passes).length, "pair")} of ink and ground out of ${pairs.length} cannot be read well enough.`,
-    `${count(stacks.length, "stack")}: ${stacks.map(({ stack }) => stack).join(" | ")}`,
+    `${counted(pairs.filter(({ passes }) => !passes).length, "pair")} of ink and ground out of ${pairs.length} cannot be read well enough.`,
+    `${counted(stacks.length, "stack")}: ${stacks.map(({ stack }) => stack).join(" | ")}`,
     "",
-    ...(findings.length ? [`${count(findings.length, "finding")}:`] : []),
+    ...(findings.length ? [`${counted(findings.length, "finding")}:`] : []),
     ...findings.map(
       ({ level, check, path, line, column, message }) => `  ${level}  ${path}:${line}:${column}  ${message} (${check})`,
     ),

@@ -10,6 +10,8 @@ export {
   invertFiles,
   kindOfPath,
   readFile,
+  sameBytes,
+  sameContents,
   type FileChange,
   type RefusedFile,
   type SiteFile,

@@ -116,6 +116,7 @@ export { selectorReachSteps, type TargetOption } from "./slip/targets";
 export { helpFor, type PropertyHelp } from "./help";
 export * from "./files";
 export { joinedText, joinTexts, type JoinedPart } from "./source/join";
+export { dataAddress } from "./source/binary";
 export { rebased } from "./source/changes";
 export { type Encoding } from "./source/encoding";
 export { documentOf, shortSelector } from "./source/html/document";
@@ -133,6 +134,7 @@ export { changeOfLines, offsetAt, plainLines, positionAt } from "./source/lines"
 export { itemsOf } from "./source/html/sheets";
 export {
   changeSite,
+  filesKey,
   openSite,
   pagesOf,
   sheetsOf,
@@ -254,5 +256,6 @@ export { replaceByTokens, type Replacing } from "./tokens/replace";
 export { strayingSteps, type Held } from "./tokens/straying";
 export { propertyOf, type TokenKind } from "./tokens/types";
 export { comparedSteps, type Compared, type FileDifference } from "./report/compared";
+export { counted } from "./report/words";
 export { changesInWords } from "./report/changesInWords";
 export { canDiffer, unifiedDiff, type FileVersions } from "./report/unifiedDiff";

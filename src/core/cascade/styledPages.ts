@@ -1,5 +1,5 @@
 /** Styled pages, kept as long as nothing they are made from changes. */
-import { originOf, type Site, type TextFile } from "../source/site";
+import { filesKey, originOf, type Site, type TextFile } from "../source/site";
 import { conditionsKey, measuresKey, type Conditions } from "./conditions";
 import { stylePage, type StyledPage } from "./styles";
 
@@ -12,7 +12,7 @@ interface Entry {
   conditions: string;
   /** How fonts measure. */
   fonts: string;
-  /** Names of all files: a sheet that was missing may have come. */
+  /** Which files there are: a sheet that was missing may have come, a font may be another. */
   names: string;
   sources: readonly (TextFile | undefined)[];
   page: KnownPage;
@@ -21,7 +21,6 @@ interface Entry {
 const known = new WeakMap<TextFile, Entry[]>();
 /** Versions of one page kept at a time, those asked for last: before and after an edit, at several widths, in several states. */
 const mostVersions = 10;
-const namesOf = new WeakMap<Site["files"], string>();
 
 /** Equal for conditions under which a page is the same: what is measured and forced on other pages leaves it as it is. */
 function keyFor(conditions: Conditions, path: string): string {
@@ -32,11 +31,7 @@ function keyFor(conditions: Conditions, path: string): string {
 export function styledPage(site: Site, file: TextFile, conditions: Conditions): KnownPage {
   const key = keyFor(conditions, file.path);
   const fonts = measuresKey(conditions);
-  let names = namesOf.get(site.files);
-  if (names === undefined) {
-    names = [...site.files.keys()].join("\n");
-    namesOf.set(site.files, names);
-  }
+  const names = filesKey(site);
   const entries = known.get(file) ?? [];
   const found = entries.find(
     (entry) =>

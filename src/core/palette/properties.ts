@@ -8,6 +8,7 @@ import { ruleLike, type Declarations } from "../edits/ruleText";
 import { EditError } from "../edits/types";
 import type { TextChange } from "../source/changes";
 import { sheetsOfPage } from "../source/html/sheets";
+import { groupBy } from "../source/groups";
 import { lineEndOf } from "../source/lines";
 import { pagesOf, textFile, type Site } from "../source/site";
 import type { CustomProperty, PaletteUse } from "./palette";
@@ -98,27 +99,53 @@ interface Spot {
   end: number;
 }
 
-/**
- * Puts a value under a name and lets all the spots refer to it. The name is given in a sheet that every page
- * with a spot has: in its `:root` rule, or a new one at its start.
- * @throws EditError when there is no such sheet, or the name is taken or not one
- */
-export function define(
+/** A value that gets a name, and where it stands. */
+export interface Definition {
+  name: string;
+  value: string;
+  spots: readonly Spot[];
+}
+
+/** Puts one value under a name; see `defineAll`. @throws EditError */
+export const define = (
   site: Site,
   spots: readonly Spot[],
   name: string,
   value: string,
   taken: ReadonlySet<string>,
-): TextChange[] {
-  if (!/^--[-_a-zA-Z0-9\u0080-\uffff]+$/.test(name))
-    throw new EditError(
-      `"${name}" is not a name of a custom property: it starts with two hyphens, then letters, digits, - and _.`,
-    );
-  if (taken.has(name)) throw new EditError(`${name} is already a custom property of the site.`);
-  const sheet = commonSheet(site, spots);
-  const changes = spots.map(({ path, start, end }): TextChange => ({ path, start, end, insert: `var(${name})` }));
-  return [...definition(sheet, name, value), ...changes];
+): TextChange[] => defineAll(site, [{ name, value, spots }], taken);
+
+/**
+ * Puts values under names and lets all their spots refer to them. A name is given in a sheet that every page with a spot
+ * has: in its `:root` rule, or a new one at its start.
+ * @throws EditError when there is no such sheet, or a name is taken or not one
+ */
+export function defineAll(site: Site, definitions: readonly Definition[], taken: ReadonlySet<string>): TextChange[] {
+  const made = new Set<string>();
+  const bySheet = groupBy(definitions, ({ name, spots }) => {
+    if (!/^--[-_a-zA-Z0-9\u0080-\uffff]+$/.test(name))
+      throw new EditError(
+        `"${name}" is not a name of a custom property: it starts with two hyphens, then letters, digits, - and _.`,
+      );
+    if (taken.has(name)) throw new EditError(`${name} is already a custom property of the site.`);
+    if (made.has(name)) throw new EditError(`Two values would be called ${name}.`);
+    made.add(name);
+    return commonSheet(site, spots);
+  });
+  return [
+    ...[...bySheet].flatMap(([sheet, named]) =>
+      definitionsIn(
+        sheet,
+        named.map(({ name, value }) => [name, value]),
+      ),
+    ),
+    ...definitions.flatMap(({ name, spots }) => referring(spots, name)),
+  ];
 }
+
+/** References to a custom property in the place of values. */
+export const referring = (spots: readonly Spot[], name: string): TextChange[] =>
+  spots.map(({ path, start, end }) => ({ path, start, end, insert: `var(${name})` }));
 
 /**
  * A sheet that all pages load whose sheets or style attributes have one of the spots.
@@ -158,23 +185,21 @@ export function rootRule({ items }: SheetText) {
   return items.find((item) => item.kind === "style" && /^(?::root|html)$/i.test(item.preludeText.trim()));
 }
 
-function definition(sheet: SheetText, name: string, value: string): TextChange[] {
+function definitionsIn(sheet: SheetText, named: Declarations): TextChange[] {
   const { file, text, offset } = sheet;
   const rule = rootRule(sheet);
-  const moved = (start: number, end: number, insert: string): TextChange => ({
-    path: file.path,
-    start: start + offset,
-    end: end + offset,
-    insert,
-  });
-  if (rule?.kind === "style") {
-    const lineStart = text.lastIndexOf("\n", rule.start - 1) + 1;
-    const indent = /^[ \t]*/.exec(text.slice(lineStart, rule.start))![0];
-    return setDeclaration({ text, block: rule.block, items: rule.items, indent }, name, value).map(
-      ({ start, end, insert }) => moved(start, end, insert),
-    );
-  }
-  return [atSheetStart(sheet, ":root", [[name, value]])];
+  if (rule?.kind !== "style") return [atSheetStart(sheet, ":root", named)];
+  const lineStart = text.lastIndexOf("\n", rule.start - 1) + 1;
+  const indent = /^[ \t]*/.exec(text.slice(lineStart, rule.start))![0];
+  const where = { text, block: rule.block, items: rule.items, indent };
+  return named.flatMap(([name, value]) =>
+    setDeclaration(where, name, value).map(({ start, end, insert }) => ({
+      path: file.path,
+      start: start + offset,
+      end: end + offset,
+      insert,
+    })),
+  );
 }
 
 /**

@@ -4,6 +4,7 @@ import { reachSteps } from "../edits/reach";
 import { changeBetween } from "../source/changes";
 import { declarationsOfFile } from "../source/declarations";
 import { textFile, type Site, type TextFile } from "../source/site";
+import { counted } from "./words";
 
 /** So many changes of one file are told. */
 const most = 40;
@@ -24,8 +25,6 @@ export function* changesInWords(before: Site, after: Site, conditions: Condition
   const files = changed.map((path) => fileWords(before, after, path));
   return `${counted(changed.length, "file")} changed; ${reachWords(places.length, pages.length)}\n\n${files.join("\n\n")}\n`;
 }
-
-const counted = (count: number, one: string) => `${count} ${one}${count === 1 ? "" : "s"}`;
 
 const reachWords = (places: number, pages: number) =>
   places === 0

@@ -3,7 +3,7 @@ import type { Conditions } from "../cascade/conditions";
 import { styledPage, type KnownPage } from "../cascade/styledPages";
 import { findingKeys, findingSteps, type Finding } from "../findings";
 import { paletteOf, type PaletteValue } from "../palette/palette";
-import { fileBytes, pagesOf, type Site, type StoredFile } from "../source/site";
+import { pagesOf, sameContents, type Site } from "../source/site";
 import { textStyleTable, type StyleRow } from "../tables/styleTable";
 import type { ElementRef } from "../text/refs";
 
@@ -46,15 +46,8 @@ function filesBetween(before: Site, after: Site): FileDifference[] {
   return paths.flatMap((path): FileDifference[] => {
     const [was, is] = [before.files.get(path), after.files.get(path)];
     if (!was || !is) return [{ path, kind: was ? "gone" : "new" }];
-    return isSame(was, is) ? [] : [{ path, kind: "changed" }];
+    return sameContents(was, is) ? [] : [{ path, kind: "changed" }];
   });
-}
-
-function isSame(a: StoredFile, b: StoredFile): boolean {
-  if (a === b) return true;
-  if (a.kind !== "other" && b.kind !== "other") return a.text === b.text;
-  const [was, is] = [fileBytes(a), fileBytes(b)];
-  return was.length === is.length && was.every((byte, at) => byte === is[at]);
 }
 
 const isOn = (page: string | null) => (ref: ElementRef) => page === null || ref.page === page;

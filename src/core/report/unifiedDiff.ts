@@ -1,5 +1,6 @@
 /** Changes of files as a unified diff that `git apply` takes: bytes as they are in the files, line ends and encodings kept. */
 import { structuredPatch } from "diff";
+import { fromBinary, toBinary } from "../source/binary";
 import { fileBytes, type TextFile } from "../source/site";
 
 /** A text file before and after; null where it was not, or is not any more. */
@@ -72,14 +73,3 @@ function named(path: string): string {
 
 /** A tab tells where a name with blanks ends. */
 const ended = (name: string) => (name.includes(" ") && !name.startsWith('"') ? `${name}\t` : name);
-
-/** Bytes as characters of the same numbers, to be compared as text. */
-function toBinary(bytes: Uint8Array): string {
-  let text = "";
-  for (let at = 0; at < bytes.length; at += 8192) text += String.fromCharCode(...bytes.subarray(at, at + 8192));
-  return text;
-}
-
-function fromBinary(text: string): Uint8Array {
-  return Uint8Array.from(text, (character) => character.charCodeAt(0));
-}

@@ -1,5 +1,6 @@
 import { applyChanges, type TextChange } from "./changes";
 import { decodeText, encodeText, type Encoding, type TextKind } from "./encoding";
+import { Numbers, PairMap } from "./memo";
 import { normalisePath } from "./path";
 
 /** What a site is opened from. Text files that come as bytes are decoded as a browser would. */
@@ -158,6 +159,37 @@ function groupByPath(changes: readonly TextChange[]): Map<string, TextChange[]> 
   const groups = new Map<string, TextChange[]>();
   for (const change of changes) groups.set(change.path, [...(groups.get(change.path) ?? []), change]);
   return groups;
+}
+
+const compared = new PairMap<Uint8Array, Uint8Array, boolean>();
+
+/** Whether bytes are equal; of two that were compared it is known. */
+export function sameBytes(a: Uint8Array, b: Uint8Array): boolean {
+  if (a === b) return true;
+  if (a.length !== b.length) return false;
+  return compared.of(a, b, () => {
+    for (let at = 0; at < a.length; at += 1) if (a[at] !== b[at]) return false;
+    return true;
+  });
+}
+
+/** Whether two files hold the same text, or the same bytes. */
+export function sameContents(a: StoredFile, b: StoredFile): boolean {
+  if (a.kind === "other" || b.kind === "other") return a.kind === b.kind && sameBytes(fileBytes(a), fileBytes(b));
+  return a.text === b.text;
+}
+
+const numbers = new Numbers<BinaryFile>();
+const keys = new WeakMap<Site["files"], string>();
+
+/** Equal for sites that have files at the same paths, and the same files wherever those are no text. */
+export function filesKey({ files }: Site): string {
+  let key = keys.get(files);
+  if (key === undefined) {
+    key = [...files].map(([path, file]) => (file.kind === "other" ? `${path} ${numbers.of(file)}` : path)).join("\n");
+    keys.set(files, key);
+  }
+  return key;
 }
 
 /** The pages of a site, in the order of its files. */

@@ -9,6 +9,7 @@ import { paletteOf } from "../palette/palette";
 import { freeName, proposedNames } from "../palette/properties";
 import { referenceSpots } from "../palette/references";
 import { declarationsOfSite } from "../source/declarations";
+import { groupBy } from "../source/groups";
 import { pagesOf, type Site } from "../source/site";
 import { stackTable } from "../tables/stackTable";
 import { rhythmSteps } from "../tables/rhythm";
@@ -16,7 +17,7 @@ import { textStyleTable, type StyleRow } from "../tables/styleTable";
 import type { Layouts } from "../text/textStyles";
 import { stackMembers } from "../type/stack";
 import type { TokenValue } from "./types";
-import { colorsApart, tokenCss } from "./values";
+import { colorsApart, tokenCss, weightName } from "./values";
 
 /** A token as the site has it. */
 export interface SiteToken {
@@ -80,12 +81,11 @@ const plainName = (name: string) => name.replace(/^-+/, "").replace(/[{}.]/g, "-
 
 /** The custom properties of the root, as tokens. */
 class Named {
-  private readonly uses = new Map<string, string[]>();
+  private readonly uses: ReadonlyMap<string, readonly { property: string }[]>;
   private readonly aliases: ReadonlyMap<string, string>;
 
   constructor(private readonly site: Site) {
-    for (const { name, property } of referenceSpots(site))
-      this.uses.set(name, [...(this.uses.get(name) ?? []), property]);
+    this.uses = groupBy(referenceSpots(site), ({ name }) => name);
     this.aliases = aliasesIn(site);
   }
 
@@ -136,7 +136,7 @@ class Named {
 
   /** Properties whose values refer to a custom property, by way of others too. */
   private usedFor(name: string, seen: Set<string>): ReadonlySet<string> {
-    for (const property of this.uses.get(name) ?? []) {
+    for (const { property } of this.uses.get(name) ?? []) {
       if (seen.has(property)) continue;
       seen.add(property);
       if (property.startsWith("--")) this.usedFor(property, seen);
@@ -176,21 +176,6 @@ function unnamedColors(site: Site, conditions: Conditions, layouts: Layouts, nam
   });
 }
 
-/** The names of usual weights (CSS Fonts 4, 2.2.1). */
-const weightNames: ReadonlyMap<number, string> = new Map([
-  [100, "thin"],
-  [200, "extra-light"],
-  [300, "light"],
-  [400, "regular"],
-  [500, "medium"],
-  [600, "semi-bold"],
-  [700, "bold"],
-  [800, "extra-bold"],
-  [900, "black"],
-]);
-
-const weightName = (weight: number) => weightNames.get(weight) ?? `weight-${weight}`;
-
 /** Tokens with those that are made for what has no name. */
 class Unnamed {
   readonly tokens: SiteToken[];
@@ -217,7 +202,7 @@ class Unnamed {
   }
 
   weight(weight: number): SiteToken {
-    return this.of("font-weight", weightName(weight), { type: "fontWeight", weight });
+    return this.of("font-weight", weightName(weight) ?? `weight-${weight}`, { type: "fontWeight", weight });
   }
 
   private of(group: string, wanted: string, value: TokenValue): SiteToken {

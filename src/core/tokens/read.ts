@@ -1,6 +1,6 @@
 /** Reads a tokens file (Design Tokens Format Module 2025.10): groups, types that groups give, aliases. */
 import { table } from "../source/table";
-import { colorFrom, weightNames } from "./values";
+import { colorFrom, weightOf } from "./values";
 import { tokenName, type Token, type TokenValue } from "./types";
 
 /** Why a file is no tokens file, in plain words. */
@@ -143,7 +143,7 @@ const readers: Readonly<Record<string, (value: unknown) => TokenValue>> = table(
     return { type: "fontFamily", families: families as string[] };
   },
   fontWeight: (value) => {
-    const weight = typeof value === "string" ? weightNames[value] : value;
+    const weight = typeof value === "string" ? weightOf(value) : value;
     if (typeof weight !== "number" || !(weight >= 1 && weight <= 1000))
       throw new TokensError("its `$value` is no weight: it is a number from 1 to 1000, or one of the names");
     return { type: "fontWeight", weight };

@@ -1,12 +1,13 @@
 /** Values of a site replaced by tokens: by what they are, or by custom properties that hold them. */
-import { define, rootRule } from "../palette/properties";
+import { defineAll, referring, rootRule } from "../palette/properties";
 import { definedProperties } from "../palette/references";
 import { joinColors } from "../palette/rewrite";
 import { colorSpots } from "../palette/values";
 import { EditError } from "../edits/types";
-import { changeBetween, type TextChange } from "../source/changes";
+import type { TextChange } from "../source/changes";
 import { sheetTexts } from "../source/declarations";
-import { changeSite, pagesOf, sheetsOf, textFile, type Site } from "../source/site";
+import { pagesOf, sheetsOf, type Site } from "../source/site";
+import { groupBy } from "../source/groups";
 import { finished } from "../source/steps";
 import { strayingSteps, type Held } from "./straying";
 import { propertyOf, type Token } from "./types";
@@ -24,19 +25,10 @@ export function replaceByTokens(
   wanted: readonly Pick<Held, "kind" | "value">[],
   how: Replacing,
 ): TextChange[] {
-  let current = site;
-  for (const { kind, value } of wanted) {
-    // Those before it have moved what stands behind them.
-    const held = finished(strayingSteps(current, tokens)).find((one) => one.kind === kind && one.value === value);
-    if (!held?.nearest) continue;
-    current = changeSite(current, how === "value" ? asValue(current, held) : asProperty(current, held));
-  }
-  return [...current.files.values()].flatMap((file): TextChange[] => {
-    const before = textFile(site, file.path);
-    if (file.kind === "other" || !before || before.text === file.text) return [];
-    const change = changeBetween(file.path, before.text, file.text);
-    return change ? [change] : [];
-  });
+  const keyOf = ({ kind, value }: Pick<Held, "kind" | "value">) => `${kind} ${value}`;
+  const asked = new Set(wanted.map(keyOf));
+  const held = finished(strayingSteps(site, tokens)).filter((one) => one.nearest && asked.has(keyOf(one)));
+  return how === "value" ? held.flatMap((one) => asValue(site, one)) : asProperties(site, held);
 }
 
 function asValue(site: Site, { kind, spots, nearest }: Held): TextChange[] {
@@ -49,16 +41,24 @@ function asValue(site: Site, { kind, spots, nearest }: Held): TextChange[] {
   );
 }
 
-function asProperty(site: Site, { spots, nearest }: Held): TextChange[] {
-  const name = propertyOf(nearest!.token);
+/** Each token's custom property is defined once, whatever ways its value is written. */
+function asProperties(site: Site, held: readonly Held[]): TextChange[] {
   const taken = definedProperties(site);
-  if (!taken.has(name)) return define(site, spots, name, nearest!.css, taken);
-  const own = rootValue(site, name);
-  if (own === null || own.toLowerCase() !== nearest!.css.toLowerCase())
-    throw new EditError(
-      `\`${name}\` is a custom property of the site already, and holds ${own === null ? "nothing at the root" : `\`${own}\``} instead of \`${nearest!.css}\`.`,
-    );
-  return spots.map(({ path, start, end }) => ({ path, start, end, insert: `var(${name})` }));
+  const byToken = groupBy(held, ({ nearest }) => nearest!.token);
+  const all = [...byToken].map(([token, own]) => ({
+    name: propertyOf(token),
+    value: own[0]!.nearest!.css,
+    spots: own.flatMap(({ spots }) => spots),
+  }));
+  const [known, made] = [all.filter(({ name }) => taken.has(name)), all.filter(({ name }) => !taken.has(name))];
+  for (const { name, value } of known) {
+    const own = rootValue(site, name);
+    if (own === null || own.toLowerCase() !== value.toLowerCase())
+      throw new EditError(
+        `\`${name}\` is a custom property of the site already, and holds ${own === null ? "nothing at the root" : `\`${own}\``} instead of \`${value}\`.`,
+      );
+  }
+  return [...defineAll(site, made, taken), ...known.flatMap(({ name, spots }) => referring(spots, name))];
 }
 
 /** What the first rule for the root sets a custom property to; null where none does. */

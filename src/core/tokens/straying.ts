@@ -4,6 +4,7 @@ import { parseColor } from "../color";
 import { colorSpots, type ColorSpot } from "../palette/values";
 import { componentsOf } from "../source/css/components";
 import { declarationsOfFile, type DeclarationInFile } from "../source/declarations";
+import { groupBy } from "../source/groups";
 import { positionAt } from "../source/lines";
 import { pagesOf, sheetsOf, type Site } from "../source/site";
 import { stackMembers } from "../type/stack";
@@ -46,10 +47,11 @@ const rem = 16;
  * places first, then what is equal to a token and written without its name. In steps, a file each.
  */
 export function* strayingSteps(site: Site, tokens: readonly Token[]): Generator<void, Held[]> {
-  const kinds = new Set(tokens.map(({ value }) => value.type));
+  const byKind = groupBy(tokens, ({ value }) => value.type);
   const held = new Map<string, Held>();
   const add = (value: TokenValue, written: string, spot: TokenSpot) => {
-    if (!kinds.has(value.type)) return;
+    const own = byKind.get(value.type);
+    if (!own) return;
     const key = `${value.type} ${written.toLowerCase()}`;
     const known = held.get(key);
     if (known) known.spots.push(spot);
@@ -59,7 +61,7 @@ export function* strayingSteps(site: Site, tokens: readonly Token[]): Generator<
         value: written,
         css: tokenCss(value),
         spots: [spot],
-        nearest: nearestTo(value, tokens),
+        nearest: nearestTo(value, own),
       });
   };
   for (const spot of colorSpots(site)) {

@@ -204,6 +204,19 @@ describe("holding a site against tokens", () => {
     );
   });
 
+  test("two tokens that would have one name are refused", () => {
+    const alike = read({
+      a: { b: { $type: "color", $value: "#111111" } },
+      "a-b": { $type: "color", $value: "#222222" },
+    }).tokens;
+    const both = pageWith("p { color: #111; background: #222 }", "<p>y</p>");
+    const wanted = [
+      { kind: "color", value: "#111" },
+      { kind: "color", value: "#222" },
+    ] as const;
+    expect(() => replaceByTokens(both, alike, wanted, "property")).toThrow("Two values would be called --a-b.");
+  });
+
   test("the sample keeps to its own tokens, and is the same under their names", () => {
     const sample = openSite(sampleFiles());
     const own = finished(siteTokenSteps(sample, defaultConditions, {})).tokens.flatMap((token): Token[] =>

@@ -68,24 +68,26 @@ export function colorsApart(a: Color, b: Color): number {
   return distance <= exact.color && alpha <= exact.alpha ? 0 : Math.hypot(distance, alpha);
 }
 
-/** Names that the format has for weights (8.4). */
-export const weightNames: Readonly<Record<string, number>> = {
-  thin: 100,
-  hairline: 100,
-  "extra-light": 200,
-  "ultra-light": 200,
-  light: 300,
-  normal: 400,
-  regular: 400,
-  book: 400,
-  medium: 500,
-  "semi-bold": 600,
-  "demi-bold": 600,
-  bold: 700,
-  "extra-bold": 800,
-  "ultra-bold": 800,
-  black: 900,
-  heavy: 900,
-  "extra-black": 950,
-  "ultra-black": 950,
-};
+/** Names that the format has for weights (8.4), the usual one first. */
+const weights: readonly [weight: number, ...names: [string, ...string[]]][] = [
+  [100, "thin", "hairline"],
+  [200, "extra-light", "ultra-light"],
+  [300, "light"],
+  [400, "regular", "normal", "book"],
+  [500, "medium"],
+  [600, "semi-bold", "demi-bold"],
+  [700, "bold"],
+  [800, "extra-bold", "ultra-bold"],
+  [900, "black", "heavy"],
+  [950, "extra-black", "ultra-black"],
+];
+
+const byName: ReadonlyMap<string, number> = new Map(
+  weights.flatMap(([weight, ...names]) => names.map((name): [string, number] => [name, weight])),
+);
+
+/** The weight of a name; undefined where the format has none of it. */
+export const weightOf = (name: string): number | undefined => byName.get(name);
+
+/** The usual name of a weight; null where it has none. */
+export const weightName = (weight: number): string | null => weights.find(([own]) => own === weight)?.[1] ?? null;

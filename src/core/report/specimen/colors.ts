@@ -1,8 +1,10 @@
 import { showRatio } from "../../color";
 import type { PalettePair, PaletteValue } from "../../palette/palette";
 import { html, type Markup } from "./markup";
+import { behind } from "./specimen";
 import type { Section } from "./types";
-import { counted, placesIn } from "./words";
+import { counted } from "../words";
+import { placesIn } from "./words";
 
 /** Inks on the grounds they really stand on. */
 export const pairs: Section = {
@@ -42,9 +44,6 @@ function rowOf(pair: PalettePair): Markup {
     <td>${only}${placesIn(places)}</td>
   </tr>`;
 }
-
-const behind = ({ ground, range }: PalettePair) =>
-  range ? `linear-gradient(90deg, ${range[0]}, ${range[1]})` : ground;
 
 /** Colour values as they are written. */
 export const values: Section = {

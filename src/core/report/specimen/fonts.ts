@@ -2,6 +2,7 @@
 import { serialiseFamily } from "../../cascade/properties/font";
 import { styledPage } from "../../cascade/styledPages";
 import type { FontFace } from "../../cascade/fonts/pageFonts";
+import { dataAddress } from "../../source/binary";
 import { pagesOf, type Site } from "../../source/site";
 import type { Conditions } from "../../cascade/conditions";
 
@@ -41,14 +42,6 @@ function ruleFor({ family, weight, italic }: FontFace, bytes: Uint8Array): strin
   const name = serialiseFamily({ name: family, generic: false }).replaceAll("<", "\\3c ");
   return (
     `@font-face { font-family: ${name}; font-weight: ${weight[0]} ${weight[1]}; font-style: ${italic ? "italic" : "normal"}; ` +
-    `src: url(data:application/octet-stream;base64,${base64(bytes)}) }\n`
+    `src: url(${dataAddress("application/octet-stream", bytes)}) }\n`
   );
-}
-
-const piece = 0x8000;
-
-function base64(bytes: Uint8Array): string {
-  let text = "";
-  for (let at = 0; at < bytes.length; at += piece) text += String.fromCharCode(...bytes.subarray(at, at + piece));
-  return btoa(text);
 }

@@ -14,7 +14,8 @@ import { stacks } from "./stacks";
 import { sheetStyle } from "./style";
 import { textStyles } from "./textStyles";
 import type { Section, Source } from "./types";
-import { counted, showNumber } from "./words";
+import { counted } from "../words";
+import { showNumber } from "./words";
 
 /** In the order of the sheet. A new one is a file and a line here. */
 const sections: readonly Section[] = [textStyles, scale, stacks, pairs, links, values, findings];

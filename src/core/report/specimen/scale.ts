@@ -1,7 +1,8 @@
 import type { StyleRow } from "../../tables/styleTable";
 import { html } from "./markup";
 import type { Section } from "./types";
-import { counted, showNumber } from "./words";
+import { counted } from "../words";
+import { showNumber } from "./words";
 
 /** The sizes of the site, each as a bar as long as it is high. */
 export const scale: Section = {

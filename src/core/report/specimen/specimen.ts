@@ -20,7 +20,8 @@ export function shortened(text: string): string {
   return `${cut.slice(0, cut.lastIndexOf(" ") > most / 2 ? cut.lastIndexOf(" ") : most)} …`;
 }
 
-const behind = ({ ground, range }: Pick<Set, "ground" | "range">) =>
+/** What is behind words, as a background. */
+export const behind = ({ ground, range }: Pick<Set, "ground" | "range">) =>
   range ? `linear-gradient(90deg, ${range[0]}, ${range[1]})` : ground;
 
 /** A strip of the ground with the words on it. @param label what it shows, where there are several */

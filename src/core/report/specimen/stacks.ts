@@ -1,4 +1,5 @@
-import { stackTable, type StackUse } from "../../tables/stackTable";
+import { groupBy } from "../../source/groups";
+import { stackTable } from "../../tables/stackTable";
 import { html } from "./markup";
 import type { Section } from "./types";
 import { placesIn } from "./words";
@@ -19,11 +20,11 @@ export const stacks: Section = {
           <p><code>${use.stack}</code><br />${placesIn(use.places)}.</p>
           <table class="faces">
             <tbody>
-              ${facesOf(use).map(
+              ${[...groupBy(use.info.readers, ({ face }) => face)].map(
                 ([face, on]) =>
                   html`<tr>
                     <th scope="row">${face}</th>
-                    <td>${on.join(", ")}</td>
+                    <td>${on.map(({ label }) => label).join(", ")}</td>
                   </tr>`,
               )}
             </tbody>
@@ -32,9 +33,3 @@ export const stacks: Section = {
     )}`;
   },
 };
-
-function facesOf({ info }: StackUse): [face: string, on: string[]][] {
-  const faces = new Map<string, string[]>();
-  for (const { face, label } of info.readers) faces.set(face, [...(faces.get(face) ?? []), label]);
-  return [...faces];
-}

@@ -1,12 +1,11 @@
 /** How the sheet says things. */
 import type { ElementRef } from "../../text/refs";
 import { showRatio } from "../../color";
+import { counted } from "../words";
 import type { Verdict } from "../../ground/types";
 
 /** Up to two decimals, a true minus sign. */
 export const showNumber = (value: number): string => String(Number(value.toFixed(2))).replace("-", "\u2212");
-
-export const counted = (count: number, one: string): string => `${count} ${one}${count === 1 ? "" : "s"}`;
 
 /** Pages that are named; more are counted. */
 const mostPages = 4;
