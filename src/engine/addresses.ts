@@ -1,5 +1,5 @@
 /** Addresses of pictures and fonts of the site, from memory; nothing else gets one. */
-import type { StoredFile } from "@/core";
+import { dataAddress, type StoredFile } from "@/core";
 
 const mediaTypes: Readonly<Record<string, string>> = {
   png: "image/png",
@@ -26,11 +26,8 @@ export class Addresses {
   private readonly kept = new Map<Uint8Array, Kept>();
   private readonly data = new Map<string, string>();
 
-  constructor(private readonly fileAt: (path: string) => StoredFile | undefined) {}
-
   /** Null for pages and sheets, for what is no picture and no font, and where there is no such file. */
-  of(path: string): string | null {
-    const file = this.fileAt(path);
+  of(path: string, file: StoredFile | undefined): string | null {
     const type = mediaTypes[path.slice(path.lastIndexOf(".") + 1).toLowerCase()];
     if (file?.kind !== "other" || !type) return null;
     const { bytes } = file;
@@ -59,15 +56,4 @@ export class Addresses {
     this.kept.clear();
     this.data.clear();
   }
-}
-
-/** So many bytes are written at once: functions take no more arguments than that everywhere. */
-const chunk = 0x6000;
-
-/** Bytes as an address that holds them (RFC 2397; RFC 4648, 4). */
-export function dataAddress(type: string, bytes: Uint8Array): string {
-  let text = "";
-  // A multiple of three bytes gives whole groups of four digits.
-  for (let at = 0; at < bytes.length; at += chunk) text += btoa(String.fromCharCode(...bytes.subarray(at, at + chunk)));
-  return `data:${type};base64,${text}`;
 }

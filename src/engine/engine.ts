@@ -11,6 +11,7 @@ import {
   conditionsUnder,
   definedProperties,
   changesInWords,
+  dataAddress,
   comparedSteps,
   differingSteps,
   draftedSite,
@@ -100,7 +101,7 @@ import {
   type StyledPage,
   type TextChange,
 } from "@/core";
-import { Addresses, dataAddress } from "./addresses";
+import { Addresses } from "./addresses";
 import { sinceEditions } from "./editions";
 import { summarySteps } from "./summary";
 import { Turns } from "./turns";
@@ -128,7 +129,6 @@ const latest = {
   attributeGroups: 0,
   changesInWords: 0,
   compare: 0,
-  report: 0,
   differences: 0,
   draft: 0,
   find: 0,
@@ -150,11 +150,19 @@ function asLatest(kind: keyof typeof latest): () => boolean {
   return () => mine === latest[kind];
 }
 
+/** How often reports were stopped; several may be made at a time. */
+let stoppedReports = 0;
+
 /** How often each that shows ways to set a finding right has asked for some. */
 const askers = new Map<string, number>();
 
-const addresses = new Addresses((path) => site.files.get(path));
-const addressOf: AddressOf = (path) => addresses.of(path);
+const addresses = new Addresses();
+const addressesIn =
+  ({ files }: Site): AddressOf =>
+  (path) =>
+    addresses.of(path, files.get(path));
+
+const isNoText = ({ before, after }: FileChange) => (after ?? before)?.kind === "other";
 
 /** What was read of a page that was shown, for one structure of it. */
 interface KnownLayout {
@@ -216,7 +224,7 @@ function layoutFor(path: string, structure: string, page: StyledPage): Layouts {
 
 /** @param kept whether it is the page as it is shown from now on */
 function viewFor(from: Site, path: string, conditions: Conditions, kept = from === site): PageView {
-  const view = viewOf(from, path, conditions, addressOf, (structure) => {
+  const view = viewOf(from, path, conditions, addressesIn(from), (structure) => {
     // A page that has got other elements has to be laid out anew.
     if (kept && layouts.get(path)?.structure !== structure) layouts.delete(path);
     return layoutFor(path, structure, pageOf(from, path, conditions));
@@ -228,7 +236,7 @@ function viewFor(from: Site, path: string, conditions: Conditions, kept = from =
 function patchOf(from: Site, path: string, structure: string, conditions: Conditions): PagePatch {
   const view = viewFor(from, path, conditions);
   if (view.structure !== structure) return view;
-  const before = from === site ? [] : sheetsOfPage(site, pageOf(site, path, conditions), addressOf);
+  const before = from === site ? [] : sheetsOfPage(site, pageOf(site, path, conditions), addressesIn(site));
   return { ...view, sheets: sinceEditions(before, view.sheets), document: null };
 }
 
@@ -237,7 +245,7 @@ function* fontSteps(from: Site): Generator<void, SiteFont[]> {
   const fonts = new Map<string, SiteFont>();
   for (const file of pagesOf(from)) {
     for (const face of facesOfPage(from, file)) {
-      const address = face.file && face.path ? addressOf(face.path) : null;
+      const address = face.file && face.path ? addressesIn(from)(face.path) : null;
       if (!address) continue;
       const { family, italic } = face;
       const font: SiteFont = { family, weight: face.weight.join(" "), style: italic ? "italic" : "normal", address };
@@ -477,7 +485,8 @@ const answers: Omit<Engine, "started"> = {
     if (!report) throw new RangeError(`There is no report ${id}.`);
     const stresses = knownStresses(site, conditions);
     const steps = report.make({ ...about, site, conditions, layouts: knownLayouts(conditions), stresses });
-    const text = await turns.inSlices(steps, asLatest("report"));
+    const since = stoppedReports;
+    const text = await turns.inSlices(steps, () => since === stoppedReports);
     return text === null ? null : { file: report.file, type: report.type, text };
   },
 
@@ -492,8 +501,15 @@ const answers: Omit<Engine, "started"> = {
     changesOf(() => replaceByTokens(site, readTokens(text).tokens, wanted, how)),
 
   compare: async (before, after, conditions) => {
-    const sideOf = ({ files, page }: ComparedSide) => ({ site: files === null ? site : siteOf(files), page });
+    const sideOf = ({ changes, files, page }: ComparedSide) => ({
+      site: changeSite(withFiles(site, files), changes),
+      page,
+    });
     return turns.inSlices(comparedSteps(sideOf(before), sideOf(after), conditions), asLatest("compare"));
+  },
+
+  stopReports: async () => {
+    stoppedReports += 1;
   },
 
   changesInWords: async (before, conditions) =>
@@ -564,7 +580,7 @@ const answers: Omit<Engine, "started"> = {
 
   picture: async (path, changes, conditions, stage, look, unknown) => {
     const from = changes.length ? changeSite(site, changes) : site;
-    const svg = pageAsPicture(from, path, conditions, addressOf, stage, look, unknown);
+    const svg = pageAsPicture(from, path, conditions, addressesIn(from), stage, look, unknown);
     const whole = svg.replace(/blob:[^"'()\s&<>\\]+/g, (address) => addresses.asData(address));
     return dataAddress("image/svg+xml", new TextEncoder().encode(whole));
   },
@@ -585,6 +601,8 @@ const answers: Omit<Engine, "started"> = {
   commit: async (changes, files, follow = null) => {
     const before = site;
     site = changeSite(withFiles(site, files), changes);
+    // What was painted, or laid out, was so with the pictures and fonts that there were.
+    if (files.some(isNoText)) layouts.clear();
     const key = JSON.stringify(changes);
     if (rehearsed?.changes === key) shown.set(rehearsed.path, rehearsed.page);
     if (tried?.changes === key) layouts.set(tried.path, { ...tried.known, whole: false });

@@ -75,8 +75,9 @@ export interface PageSummary {
 
 /** One side of a comparison. */
 export interface ComparedSide {
-  /** Null for the site as it is now. */
-  files: StoredFile[] | null;
+  /** What makes the site it from what it is now: files put in and taken out, then texts changed. */
+  files: FileChange[];
+  changes: TextChange[];
   /** Null for all pages. */
   page: string | null;
 }
@@ -328,12 +329,14 @@ export interface Engine {
   nameColor(spots: ColorSpot[], name: string): Promise<{ changes: TextChange[]; problem: string | null }>;
   /** The reports that can be had. */
   reports(): Promise<Pick<Report, "id" | "group" | "label" | "hint">[]>;
-  /** A report by its id; null where another was asked for meanwhile. */
+  /** A report by its id; null where it was stopped. */
   report(
     id: string,
     about: ReportAbout,
     conditions: Conditions,
   ): Promise<{ file: string; type: string; text: string } | null>;
+  /** No report that is being made is wanted any more. */
+  stopReports(): Promise<void>;
   /** What the site writes against a tokens file; null where that was asked again meanwhile, the problem when it is none. */
   heldAgainst(tokensFile: string): Promise<HeldAgainst | { problem: string } | null>;
   /** The nearest tokens in the place of values; the problem when that cannot be. */

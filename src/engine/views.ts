@@ -4,6 +4,7 @@ import {
   cssColor,
   defaultConditions,
   documentOf,
+  filesKey,
   fontSizeOf,
   forcedStatesOf,
   inkOf,
@@ -191,20 +192,21 @@ export function pageAsPicture(
 const picturePages = new WeakMap<StyledPage, PicturePage>();
 
 interface KnownDocument {
-  owners: string;
+  /** The elements whose sheets are taken out, and the files that addresses may lead to. */
+  made: string;
   document: SafeDocument;
   structure: string;
 }
 
 const knownDocuments = new WeakMap<TextFile, KnownDocument>();
 
-/** The page without its sheets, made once for each version of its file and each set of sheets it finds. */
+/** The page without its sheets, made once for each version of its file, each set of sheets it finds, and each set of pictures. */
 function documentOfPage(site: Site, { file, sheets }: StyledPage, addressOf: AddressOf): KnownDocument {
-  const owners = sheets.owners.map(({ element }) => element).join();
+  const made = `${sheets.owners.map(({ element }) => element).join()}\n${filesKey(site)}`;
   let known = knownDocuments.get(file);
-  if (known?.owners !== owners) {
+  if (known?.made !== made) {
     const document = safeDocument(site, file, addressOf);
-    known = { owners, document, structure: fingerprint(document) };
+    known = { made, document, structure: fingerprint(document) };
     knownDocuments.set(file, known);
   }
   return known;

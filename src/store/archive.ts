@@ -243,7 +243,8 @@ function checked(name: string, json: string, bytes: ReadonlyMap<string, Uint8Arr
       if (record.cursor > steps.length) throw new OpenError(`${name} cannot be taken in: a history is not whole.`);
     return sites as unknown as WholeSite[];
   } catch (error) {
-    if (error instanceof ValidationError || error instanceof SyntaxError)
+    // What is nested deeper than can be read is a RangeError.
+    if (error instanceof ValidationError || error instanceof SyntaxError || error instanceof RangeError)
       throw new OpenError(`${name} cannot be taken in: ${error.message}.`);
     throw error;
   }

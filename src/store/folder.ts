@@ -4,6 +4,7 @@ import {
   joinedText,
   joinTexts,
   readFile,
+  sameContents,
   type FileChange,
   type JoinedPart,
   type StoredFile,
@@ -147,12 +148,12 @@ const textOf = (file: StoredFile) => (file.kind === "other" ? null : file.text);
 /** Whether a file was taken out here, and nobody wrote it since. */
 const isAsLeft = (record: FileRecord | undefined, file: StoredFile): boolean =>
   record !== undefined &&
-  (file.kind === "other" ? sameBytes(record.file, file) : record.onDisk !== null && record.onDisk === file.text);
+  (file.kind === "other" ? sameContents(record.file, file) : record.onDisk !== null && record.onDisk === file.text);
 
 function take(found: FromFolder, record: FileRecord, file: StoredFile): void {
   const { path, file: own, onDisk, original } = record;
   if (own.kind === "other" || file.kind === "other") {
-    if (!sameBytes(own, file)) found.files.push({ path, before: own, after: file });
+    if (!sameContents(own, file)) found.files.push({ path, before: own, after: file });
     return;
   }
   const base = onDisk ?? original ?? "";
@@ -177,9 +178,4 @@ function takeOut(found: FromFolder, { path, file, onDisk, added }: FileRecord): 
     return;
   }
   found.files.push({ path, before: file, after: null });
-}
-
-function sameBytes(a: StoredFile, b: StoredFile): boolean {
-  if (a.kind !== "other" || b.kind !== "other") return false;
-  return a.bytes.length === b.bytes.length && a.bytes.every((byte, at) => byte === b.bytes[at]);
 }

@@ -16,8 +16,8 @@ import {
   keepTrials,
   listSites,
   loadSite,
-  markWritten,
   moveInHistory,
+  noteOnDisk,
   renameSite,
   restoreSite,
   writeStep,
@@ -129,7 +129,7 @@ describe("the shelf", () => {
 
   test("what was written back counts as on the disk, and still as changed since opening", async () => {
     await writeStep(await known(), step("blue", [change(12, 15, "blue")]), 2000, db);
-    await markWritten(id, ["style.css"], db);
+    await noteOnDisk(id, new Map([["style.css", "h1 { color: blue; }"]]), db);
     const file = (await loadSite(id, db))!.files.find(({ path }) => path === "style.css")!;
     expect(file.onDisk).toBe("h1 { color: blue; }");
     expect(isChanged(file)).toBe(true);

@@ -74,19 +74,6 @@ function fileRecord(site: string, file: StoredFile): FileRecord {
   return { site, path: file.path, file, original: text, onDisk: text };
 }
 
-/** Notes that files now stand in the folder as they are here. */
-export async function markWritten(site: string, paths: readonly string[], db = database): Promise<void> {
-  await stored(() =>
-    db.files
-      .where("site")
-      .equals(site)
-      .and(({ path }) => paths.includes(path))
-      .modify((record) => {
-        record.onDisk = record.file.kind === "other" ? null : record.file.text;
-      }),
-  );
-}
-
 /** Notes how texts stand in the folder, by path; null for one that is not there. */
 export async function noteOnDisk(
   site: string,

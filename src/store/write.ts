@@ -1,6 +1,6 @@
 /** Files out: one file, the changed ones or the whole site as zip, or back into the folder they came from. */
 import { zipSync } from "fflate";
-import { fileBytes, encodeText, type StoredFile } from "@/core/files";
+import { fileBytes, encodeText, sameBytes, type StoredFile } from "@/core/files";
 import type { FileRecord } from "./database";
 
 export function isChanged({ file, original, added }: FileRecord): boolean {
@@ -34,8 +34,7 @@ export async function changedMeanwhile(
     if (file.kind === "other" || onDisk === null) continue;
     const expected = encodeText(onDisk, file.encoding, file.kind);
     const actual = await bytesIn(folder, record.path);
-    if (!actual || actual.length !== expected.length || actual.some((byte, at) => byte !== expected[at]))
-      changed.push(record.path);
+    if (!actual || !sameBytes(actual, expected)) changed.push(record.path);
   }
   return changed;
 }
