@@ -97,6 +97,31 @@ test("files that come, go and are renamed are followed", async ({ page }) => {
   await expect(page.getByRole("button", { name: "b.css", exact: true })).toHaveCount(0);
 });
 
+test("a picture that is another is shown, in a page and behind a text", async ({ page }) => {
+  const folder = await openFolder(page);
+  const svg = (width: number) => `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="40"/>`;
+  await folder.write("pier.svg", svg(40));
+  await folder.write("a.css", "h1 { background: url(pier.svg) }");
+  await folder.write("index.html", `${files["index.html"]}<img src="pier.svg" alt="The pier">`);
+  const picture = shownPage(page).getByRole("img", { name: "The pier" });
+  const width = () => picture.evaluate((one: HTMLImageElement) => one.naturalWidth).catch(() => 0);
+  const behind = () =>
+    shownPage(page)
+      .locator("h1")
+      .evaluate(async (one) => {
+        const picture = new Image();
+        picture.src = getComputedStyle(one).backgroundImage.slice(5, -2);
+        await picture.decode();
+        return picture.naturalWidth;
+      })
+      .catch(() => 0);
+  await expect.poll(width).toBe(40);
+  await expect.poll(behind).toBe(40);
+  await folder.write("pier.svg", svg(80));
+  await expect.poll(width).toBe(80);
+  await expect.poll(behind).toBe(80);
+});
+
 test("every step is written through at once, deletions too", async ({ page }) => {
   const folder = await openFolder(page);
   await page.getByRole("link", { name: /^Changes/ }).click();

@@ -2,6 +2,7 @@
 
 import { Segmented } from "antd";
 import { useMemo, useState } from "react";
+import type { StoredFile } from "@/core";
 import { Choice } from "../shared/Choice";
 import { showDate } from "../shared/numbers";
 import { Space, View } from "../shared/View";
@@ -11,6 +12,7 @@ import { FolderPart } from "./FolderPart";
 import { Differences } from "./Differences";
 import { KeepVersion } from "./KeepVersion";
 import { PagesCompared } from "./PagesCompared";
+import type { ChosenSide } from "./side";
 import { VersionList } from "./VersionList";
 import { filesNow, useVersionFiles, useVersions, wayTo, type VersionId } from "./versions";
 import styles from "./Changes.module.css";
@@ -33,10 +35,11 @@ export function Changes() {
   const [part, setPart] = useState("differences");
   const [proposal, setProposal] = useState<Proposal | null>(null);
   const now = useMemo(() => filesNow(files), [files]);
-  const kept = { before: useVersionFiles(before), after: useVersionFiles(after) };
-  const was = before === "now" ? now : kept.before;
-  const is = after === "now" ? now : kept.after;
   const page = chosenPage ?? shown ?? now.find(({ kind }) => kind === "html")?.path ?? null;
+  const sides = {
+    before: useChosen(before, now, otherPage === null ? null : page),
+    after: useChosen(after, now, otherPage),
+  };
   const options = [
     { value: "opened", label: "as it was opened" },
     { value: "now", label: "as it is now" },
@@ -87,20 +90,22 @@ export function Changes() {
         />
         {part === "folder" && <FolderPart />}
         {part === "versions" && <VersionList versions={versions ?? []} onGoBack={goBack} onCompare={setBefore} />}
-        {part === "differences" && was && is && (
-          <Differences
-            before={{ id: before, files: was, page: otherPage === null ? null : page }}
-            after={{ id: after, files: is, page: otherPage }}
-          />
+        {part === "differences" && sides.before && sides.after && (
+          <Differences before={sides.before} after={sides.after} />
         )}
       </div>
-      {page && was && is && (
-        <PagesCompared
-          before={{ id: before, files: was, page }}
-          after={{ id: after, files: is, page: otherPage ?? page }}
-        />
+      {page && sides.before && sides.after && (
+        <PagesCompared before={{ ...sides.before, page }} after={{ ...sides.after, page: otherPage ?? page }} />
       )}
       <WriteChanges proposal={proposal} onClose={() => setProposal(null)} />
     </View>
   );
+}
+
+/** A version as a side of what is compared; null until it is read. */
+function useChosen(id: VersionId, now: StoredFile[], page: string | null): ChosenSide | null {
+  const kept = useVersionFiles(id);
+  const files = id === "now" ? now : kept;
+  const way = useMemo(() => files && wayTo(files, now), [files, now]);
+  return useMemo(() => files && way && { id, files, way, page }, [id, files, way, page]);
 }

@@ -91,24 +91,18 @@ function useCompared({ before, after }: Props): (Props & { compared: Compared })
   const engine = useEngine();
   const conditions = useWorkspace((state) => state.conditions);
   const [told, setTold] = useState<(Props & { compared: Compared }) | null>(null);
-  const { id: wasId, files: wasFiles, page: wasPage } = before;
-  const { id: isId, files: isFiles, page: isPage } = after;
   useEffect(() => {
     let current = true;
-    const sideOf = (id: string, files: StoredFile[], page: string | null) => ({
-      files: id === "now" ? null : files,
-      page,
-    });
-    const sides = {
-      before: { id: wasId, files: wasFiles, page: wasPage },
-      after: { id: isId, files: isFiles, page: isPage },
-    };
-    const asked = engine.compare(sideOf(wasId, wasFiles, wasPage), sideOf(isId, isFiles, isPage), conditions);
-    unwaited(asked.then((answer) => current && answer && setTold({ ...sides, compared: answer })));
+    const sideOf = ({ way, page }: ChosenSide) => ({ ...way, page });
+    unwaited(
+      engine
+        .compare(sideOf(before), sideOf(after), conditions)
+        .then((answer) => current && answer && setTold({ before, after, compared: answer })),
+    );
     return () => {
       current = false;
     };
-  }, [engine, conditions, wasId, wasFiles, wasPage, isId, isFiles, isPage]);
+  }, [engine, conditions, before, after]);
   return told;
 }
 

@@ -3,7 +3,8 @@
 import { App, Dropdown } from "antd";
 import { canDiffer, reportGroups, unifiedDiff } from "@/core";
 import { fileBytes } from "@/core/files";
-import { markWritten, openedFiles } from "@/store/sites";
+import { askLeave } from "@/store/leave";
+import { openedFiles } from "@/store/sites";
 import { changedMeanwhile, download, isChanged, writeBack, zipOf } from "@/store/write";
 import { MatButton } from "../shared/Mat";
 import { plural } from "../shared/numbers";
@@ -41,7 +42,7 @@ export function useExport() {
     if (record) download(path.slice(path.lastIndexOf("/") + 1), fileBytes(record.file), "application/octet-stream");
   };
   const saveBack = async () => {
-    const { record } = store.getState();
+    const { record, noteOnDisk } = store.getState();
     const folder = record?.folder;
     if (!record || !folder) return;
     const chosen = files().filter(
@@ -52,37 +53,35 @@ export function useExport() {
       return;
     }
     try {
-      const leave = folder as FileSystemDirectoryHandle & {
-        requestPermission?(options: { mode: "readwrite" }): Promise<PermissionState>;
-      };
-      if ((await leave.requestPermission?.({ mode: "readwrite" })) === "denied")
-        throw new Error("The browser was not given leave to write there.");
+      if (!(await askLeave(folder))) throw new Error("The browser was not given leave to write there.");
       const meanwhile = await changedMeanwhile(folder, chosen);
       if (meanwhile.length > 0 && !(await confirmOverwrite(modal, meanwhile))) return;
       await writeBack(
         folder,
         chosen.map(({ file }) => file),
       );
-      await markWritten(
-        record.id,
-        chosen.map(({ path }) => path),
-      );
-      await store.getState().catchUp();
+      await noteOnDisk(new Map(chosen.map(({ path, file }) => [path, file.kind === "other" ? null : file.text])));
       message.success(`${plural(chosen.length, "file")} written to ${folder.name}.`);
     } catch (error) {
       message.error(`The folder could not be written: ${(error as Error).message} Nothing is lost here.`);
     }
   };
-  const saveReport = async (id: string) => {
+  const saveReport = async (id: string, label: string) => {
     const { record, conditions } = store.getState();
     const about = { name: record?.name ?? "Site", left: record?.left ?? {} };
-    const made = await engine.report(id, about, conditions);
-    if (made) download(`${name()}-${made.file}`, new TextEncoder().encode(made.text), made.type);
+    const close = sayMaking(message, label, () => unwaited(engine.stopReports()));
+    try {
+      const made = await engine.report(id, about, conditions);
+      if (made) download(`${name()}-${made.file}`, new TextEncoder().encode(made.text), made.type);
+    } finally {
+      close();
+    }
   };
   const saveDiff = async () => {
-    const { changes, files: moved } = wayTo(filesNow(store.getState().files), await opened());
+    const [was, is] = [await opened(), filesNow(store.getState().files)];
+    const { changes, files: moved } = wayTo(was, is);
     const changed = [...new Set([...changes, ...moved].map(({ path }) => path))];
-    const told = textVersions(changed, await opened(), filesNow(store.getState().files)).filter(canDiffer);
+    const told = textVersions(changed, was, is).filter(canDiffer);
     const left = changed.length - told.length;
     download(`${name()}.diff`, unifiedDiff(told), "text/x-diff");
     if (left > 0)
@@ -95,6 +94,34 @@ export function useExport() {
     if (text !== null) download(`${name()}-changes.txt`, new TextEncoder().encode(text), "text/plain");
   };
   return { saveZip, saveFile, saveBack, saveReport, saveDiff, saveWords };
+}
+
+/** Milliseconds before it is said that something is being made. */
+const noticeable = 300;
+
+/** Says what is being made where that takes noticeably long, with a way to stop it. @returns what takes it off again */
+function sayMaking(message: ReturnType<typeof App.useApp>["message"], what: string, stop: () => void): () => void {
+  const key = crypto.randomUUID();
+  const later = setTimeout(
+    () =>
+      void message.open({
+        key,
+        duration: 0,
+        content: (
+          <>
+            Making: {what}…{" "}
+            <button type="button" className="text-button" onClick={stop}>
+              Stop
+            </button>
+          </>
+        ),
+      }),
+    noticeable,
+  );
+  return () => {
+    clearTimeout(later);
+    message.destroy(key);
+  };
 }
 
 function confirmOverwrite(modal: ReturnType<typeof App.useApp>["modal"], paths: readonly string[]): Promise<boolean> {
@@ -146,7 +173,7 @@ export function ExportMenu() {
       title,
       items: reports
         .filter((report) => report.group === group)
-        .map(({ id, label, hint }) => way(id, label, hint, saveReport)),
+        .map(({ id, label, hint }) => way(id, label, hint, () => saveReport(id, label))),
     })),
     { title: "Single files", items: changed.map(({ path }) => way(path, path, null, saveFile)) },
   ];

@@ -3,7 +3,9 @@
 import { Checkbox } from "antd";
 import { useState } from "react";
 import { fromFolder } from "@/store/folder";
+import { askLeave } from "@/store/leave";
 import { readFiles } from "@/store/read";
+import { FileChooser } from "../shared/FileChooser";
 import { Problem } from "../shared/Problem";
 import { unwaited } from "../shared/unwaited";
 import { useWorkspace, useWorkspaceStore } from "../workspace/context";
@@ -23,10 +25,7 @@ function Followed({ folder }: { folder: FileSystemDirectoryHandle }) {
   const keepFollowing = useWorkspace((state) => state.keepFollowing);
   const setFollowing = useWorkspace((state) => state.setFollowing);
   const ask = async () => {
-    const asking = folder as FileSystemDirectoryHandle & {
-      requestPermission?(options: { mode: "readwrite" }): Promise<PermissionState>;
-    };
-    if ((await asking.requestPermission?.({ mode: "readwrite" })) !== "denied") setFollowing("yes");
+    if (await askLeave(folder)) setFollowing("yes");
   };
   return (
     <>
@@ -89,23 +88,6 @@ function ReadAgain() {
       setProblem((error as Error).message);
     }
   };
-  const chooser = (label: string, isFolder: boolean) => (
-    <label className="chip">
-      {label}
-      <input
-        type="file"
-        multiple
-        className="visually-hidden"
-        aria-label={label}
-        {...(isFolder && { webkitdirectory: "" })}
-        onChange={(event) => {
-          const list = [...(event.target.files ?? [])];
-          event.target.value = "";
-          if (list.length > 0) unwaited(take(list, isFolder));
-        }}
-      />
-    </label>
-  );
   return (
     <>
       <p>
@@ -113,7 +95,12 @@ function ReadAgain() {
         changed there is taken in as a step, joined with what was changed here.
       </p>
       <p className={styles.choosers}>
-        {chooser("Read a folder again…", true)} {chooser("Read a zip or files again…", false)}
+        <FileChooser className="chip" takes="folder" onFiles={(list) => unwaited(take(list, true))}>
+          Read a folder again…
+        </FileChooser>
+        <FileChooser className="chip" takes="files" onFiles={(list) => unwaited(take(list, false))}>
+          Read a zip or files again…
+        </FileChooser>
       </p>
       <Problem>{problem}</Problem>
     </>

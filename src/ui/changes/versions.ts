@@ -1,7 +1,7 @@
 /** The versions of the open site: as it was opened, those that were kept, and as it is now. */
 import { liveQuery } from "dexie";
 import { useEffect, useState } from "react";
-import { changeBetween, type FileChange, type StoredFile, type TextChange } from "@/core/files";
+import { changeBetween, sameContents, type FileChange, type StoredFile, type TextChange } from "@/core/files";
 import type { FileVersions } from "@/core";
 import { openedFiles } from "@/store/sites";
 import { listVersions, versionFiles, type VersionInfo } from "@/store/versions";
@@ -47,11 +47,14 @@ export function useVersionFiles(id: VersionId): StoredFile[] | null {
   return read && read.id === id && read.site === site ? read.files : null;
 }
 
+/** Changes of texts, and of files as wholes before them. */
+export interface Way {
+  changes: TextChange[];
+  files: FileChange[];
+}
+
 /** What makes files those of a version: texts are changed, files put in and taken out. */
-export function wayTo(
-  then: readonly StoredFile[],
-  now: readonly StoredFile[],
-): { changes: TextChange[]; files: FileChange[] } {
+export function wayTo(then: readonly StoredFile[], now: readonly StoredFile[]): Way {
   const changes: TextChange[] = [];
   const files: FileChange[] = [];
   const [byPath, before] = [then, now].map((list) => new Map(list.map((file) => [file.path, file])));
@@ -62,14 +65,9 @@ export function wayTo(
     else if (own.kind !== "other" && file.kind !== "other") {
       const change = changeBetween(path, own.text, file.text);
       if (change) changes.push(change);
-    } else if (!sameBytes(own, file)) files.push({ path, before: own, after: file });
+    } else if (!sameContents(own, file)) files.push({ path, before: own, after: file });
   }
   return { changes, files };
-}
-
-function sameBytes(a: StoredFile, b: StoredFile): boolean {
-  if (a.kind !== "other" || b.kind !== "other") return false;
-  return a.bytes.length === b.bytes.length && a.bytes.every((byte, at) => byte === b.bytes[at]);
 }
 
 /** The texts at these paths, before and after; what is no text is left out. */

@@ -4,6 +4,7 @@ import { Radio } from "antd";
 import { useEffect, useState } from "react";
 import { joinedText, type JoinedPart } from "@/core";
 import { fromFolder, lookInto, type Meeting, type Seen } from "@/store/folder";
+import { hasLeave } from "@/store/leave";
 import { removeFrom, writeBack } from "@/store/write";
 import { Dialog } from "../shared/Dialog";
 import { unwaited, unwaitedWhile } from "../shared/unwaited";
@@ -14,12 +15,6 @@ import styles from "./Follow.module.css";
 
 /** Milliseconds between two looks where the browser does not tell of changes, and where it may have missed one. */
 const between = { looks: 1000, watched: 5000, busy: 300 };
-
-/** Handles with what the File System Access API has beside the standard. */
-interface Asking {
-  queryPermission?(options: { mode: "readwrite" }): Promise<PermissionState>;
-  requestPermission?(options: { mode: "readwrite" }): Promise<PermissionState>;
-}
 
 interface Observer {
   observe(folder: FileSystemDirectoryHandle, options: { recursive: boolean }): Promise<void>;
@@ -36,12 +31,9 @@ export function Follow() {
     const { setFollowing } = store.getState();
     if (!folder || !isWanted) return setFollowing("none");
     let current = true;
-    const asked = (folder as FileSystemDirectoryHandle & Asking).queryPermission?.({ mode: "readwrite" });
     unwaitedWhile(
       () => current,
-      Promise.resolve(asked ?? "granted").then(
-        (leave) => current && setFollowing(leave === "granted" ? "yes" : "asks"),
-      ),
+      hasLeave(folder).then((given) => current && setFollowing(given ? "yes" : "asks")),
     );
     return () => {
       current = false;

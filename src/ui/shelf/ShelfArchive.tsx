@@ -2,6 +2,7 @@
 
 import { App } from "antd";
 import { useState } from "react";
+import { FileChooser } from "../shared/FileChooser";
 import { Problem } from "../shared/Problem";
 import { plural } from "../shared/numbers";
 import { unwaited } from "../shared/unwaited";
@@ -32,20 +33,14 @@ export function ShelfArchive() {
           Take the whole shelf out
         </button>{" "}
         with history and versions, as one file.{" "}
-        <label className="text-button">
+        <FileChooser
+          className="text-button"
+          name="Shelf to take in"
+          accept=".zip"
+          onFiles={([file]) => unwaited(takeIn(file))}
+        >
           Take a shelf in…
-          <input
-            type="file"
-            className="visually-hidden"
-            aria-label="Shelf to take in"
-            accept=".zip"
-            onChange={(event) => {
-              const file = event.target.files?.[0];
-              event.target.value = "";
-              if (file) unwaited(takeIn(file));
-            }}
-          />
-        </label>
+        </FileChooser>
       </p>
       <Problem>{problem}</Problem>
     </div>

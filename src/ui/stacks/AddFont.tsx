@@ -1,6 +1,7 @@
 "use client";
 
 import { useState } from "react";
+import { FileChooser } from "../shared/FileChooser";
 import { Problem } from "../shared/Problem";
 import { unwaited } from "../shared/unwaited";
 import { useWorkspace } from "../workspace/context";
@@ -18,20 +19,14 @@ export function AddFont({ onPropose }: { onPropose(proposal: Proposal): void }) 
   };
   return (
     <>
-      <label className={`chip ${styles.addFont}`}>
+      <FileChooser
+        className={`chip ${styles.addFont}`}
+        name="Font file to add"
+        accept=".woff2,.woff,.ttf,.otf"
+        onFiles={([file]) => unwaited(take(file))}
+      >
         Add a font file
-        <input
-          type="file"
-          className="visually-hidden"
-          aria-label="Font file to add"
-          accept=".woff2,.woff,.ttf,.otf"
-          onChange={(event) => {
-            const file = event.target.files?.[0];
-            event.target.value = "";
-            if (file) unwaited(take(file));
-          }}
-        />
-      </label>
+      </FileChooser>
       <Problem>{said}</Problem>
     </>
   );

@@ -1,5 +1,6 @@
 "use client";
 
+import { FileChooser } from "../../shared/FileChooser";
 import { unwaited } from "../../shared/unwaited";
 import { useWorkspace } from "../../workspace/context";
 import styles from "./Tokens.module.css";
@@ -9,19 +10,13 @@ export function OpenTokens({ label = "Hold against tokens…" }: { label?: strin
   const holdAgainst = useWorkspace((state) => state.holdAgainst);
   const take = async (file: File) => holdAgainst({ name: file.name, text: await file.text() });
   return (
-    <label className={`chip ${styles.open}`}>
+    <FileChooser
+      className={`chip ${styles.open}`}
+      name="Tokens file to hold the site against"
+      accept=".json,.tokens"
+      onFiles={([file]) => unwaited(take(file))}
+    >
       {label}
-      <input
-        type="file"
-        className="visually-hidden"
-        aria-label="Tokens file to hold the site against"
-        accept=".json,.tokens"
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          event.target.value = "";
-          if (file) unwaited(take(file));
-        }}
-      />
-    </label>
+    </FileChooser>
   );
 }
