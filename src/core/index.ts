@@ -155,6 +155,7 @@ export {
   type PictureUnknown,
   type Strike,
 } from "./ground/picture";
+export { withoutIdle } from "./ground/reaching";
 export { layoutNow, layoutWith } from "./ground/layoutNow";
 export { cssColor } from "./color/format";
 export { textsOf } from "./text/pageTexts";

@@ -222,13 +222,19 @@ function layoutFor(path: string, structure: string, page: StyledPage): Layouts {
   return known?.structure === structure ? { [path]: layoutNow(known.layout, known.page, page) } : {};
 }
 
-/** @param kept whether it is the page as it is shown from now on */
-function viewFor(from: Site, path: string, conditions: Conditions, kept = from === site): PageView {
-  const view = viewOf(from, path, conditions, addressesIn(from), (structure) => {
+/** @param kept whether it is the page as it is shown from now on @param outOfSight see `viewOf` */
+function viewFor(
+  from: Site,
+  path: string,
+  conditions: Conditions,
+  { kept = from === site, outOfSight = false } = {},
+): PageView {
+  const known = (structure: string) => {
     // A page that has got other elements has to be laid out anew.
     if (kept && layouts.get(path)?.structure !== structure) layouts.delete(path);
     return layoutFor(path, structure, pageOf(from, path, conditions));
-  });
+  };
+  const view = viewOf(from, path, conditions, addressesIn(from), known, outOfSight);
   if (kept) shown.set(path, pageOf(from, path, conditions));
   return view;
 }
@@ -356,6 +362,8 @@ const answers: Omit<Engine, "started"> = {
 
   page: async (path, conditions) => viewFor(site, path, conditions),
 
+  pageOutOfSight: async (path, conditions) => viewFor(site, path, conditions, { outOfSight: true }),
+
   setting: async (picked, places, property, conditions) => settingOf(site, picked, places, property, conditions),
 
   siteFonts: async () => (await turns.inSlices(fontSteps(site), () => true)) ?? [],
@@ -394,7 +402,7 @@ const answers: Omit<Engine, "started"> = {
   },
 
   variant: async (path, changes, conditions, files = []) =>
-    viewFor(changeSite(withFiles(site, files), changes), path, conditions, false),
+    viewFor(changeSite(withFiles(site, files), changes), path, conditions, { kept: false }),
 
   combine: async (edits) => changesOf(() => combine(site, edits)),
 
@@ -434,7 +442,7 @@ const answers: Omit<Engine, "started"> = {
 
   writePaper: async (asked, conditions) => filesOf(() => writePaper(site, conditions, asked)),
 
-  draftView: async (draft, path, conditions) => viewFor(draftedSite(site, draft), path, conditions, false),
+  draftView: async (draft, path, conditions) => viewFor(draftedSite(site, draft), path, conditions, { kept: false }),
 
   attributeGroups: async (page, sheet) =>
     turns.inSlices(attributeGroupSteps(site, page, sheet), asLatest("attributeGroups")),

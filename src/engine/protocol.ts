@@ -131,7 +131,7 @@ export interface PlaceView {
 }
 
 export interface ShownSheet extends SafeSheet {
-  /** Equal for equal texts, as long as the worker lives. */
+  /** Equal for equal texts, as long as the worker lives; empty where nothing will take its place. */
   edition: string;
   /** What leads to it from an earlier edition; null where that is not known, or worth nothing. */
   since: SinceEdition | null;
@@ -230,6 +230,8 @@ export interface Engine {
   summary(conditions: Conditions, report?: (done: number, of: number) => void): Promise<SiteSummary | null>;
   stopSummary(): Promise<void>;
   page(path: string, conditions: Conditions): Promise<PageView>;
+  /** A page to be laid out where nobody sees it; its sheets hold only what can match something on it. */
+  pageOutOfSight(path: string, conditions: Conditions): Promise<PageView>;
   /** How a longhand comes out in places, and what its units refer to. */
   setting(
     picked: ElementRef,

@@ -23,6 +23,7 @@ import {
   textsOf,
   textStyleKey,
   usedScheme,
+  withoutIdle,
   type AddressOf,
   type Conditions,
   type Layouts,
@@ -124,23 +125,37 @@ const isSetAlike = (a: Style, b: Style) =>
     (property) => computedValue(a, property) === computedValue(b, property),
   );
 
-/** How a page is shown. @param layouts what is known of it as it is laid out, when it has the structure that it is told */
+/**
+ * How a page is shown.
+ * @param layouts what is known of it as it is laid out, when it has the structure that it is told
+ * @param outOfSight without the rules that can match nothing on it, which somebody who looks may want to see at work
+ */
 export function viewOf(
   site: Site,
   path: string,
   conditions: Conditions,
   addressOf: AddressOf,
   layouts: (structure: string) => Layouts,
+  outOfSight = false,
 ): PageView {
   const page = pageOf(site, path, conditions);
   const known = documentOfPage(site, page, addressOf);
   return {
     ...known,
-    sheets: sheetsOfPage(site, page, addressOf),
+    sheets: outOfSight ? sheetsAtWork(site, page, addressOf) : sheetsOfPage(site, page, addressOf),
     places: placesOf(page, site, layouts(known.structure)),
     overrides: overridesFor(page),
     states: statesOf(page),
   };
+}
+
+function sheetsAtWork(site: Site, { conditions, document, file }: StyledPage, addressOf: AddressOf): ShownSheet[] {
+  const rewriting = withoutIdle(rewritingFor(conditions, file.path), document);
+  return safeSheets(site, file, rewriting, addressOf).map((sheet) => ({
+    ...sheet,
+    edition: "",
+    since: null,
+  }));
 }
 
 const shownSheets = new WeakMap<StyledPage, ShownSheet[]>();

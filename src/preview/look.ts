@@ -23,6 +23,20 @@ export async function lookAt(
   if (!stillThere()) return;
   settle(page.document);
   const painting = new Painting(page, texts, make, stillThere);
+  try {
+    await lookWith(painting, page, texts, tell, stillThere);
+  } finally {
+    await painting.end();
+  }
+}
+
+async function lookWith(
+  painting: Painting,
+  page: ShownPage,
+  texts: readonly PlaceView[],
+  tell: (layout: PageLayout, whole: boolean) => Promise<void>,
+  stillThere: () => boolean,
+): Promise<void> {
   const [near, far] = byWindow(page, texts);
   const seen = await painting.look(near);
   if (!seen || !stillThere()) return;

@@ -36,8 +36,7 @@ export class Painting {
   private readonly unknowns: readonly (PictureUnknown | null)[];
   private readonly bands = new Map<string, Band[]>();
   private readonly pictures = new Map<string, Promise<HTMLImageElement | null>>();
-  private readonly canvas: OffscreenCanvas;
-  private readonly context: OffscreenCanvasRenderingContext2D;
+  private readonly width: number;
 
   /** @param texts all of the page @param stillThere false once the page has changed: it is given up */
   constructor(
@@ -51,8 +50,7 @@ export class Painting {
     this.held = heldIn(page, stage);
     this.own = this.thatCanBeSeen(texts);
     this.unknowns = stage.unknown.length || stage.remote ? [dark, light] : [null];
-    this.canvas = new OffscreenCanvas(Math.max(1, Math.ceil(stage.width)), stripHeight);
-    this.context = this.canvas.getContext("2d", { willReadFrequently: true })!;
+    this.width = Math.max(1, Math.ceil(stage.width));
   }
 
   /** What is painted of some texts, by their ids; null when the page changed meanwhile. */
@@ -84,6 +82,12 @@ export class Painting {
       seen.set(id, { painted: { ...painted, doubt, ...(apart && { apart }) }, line: boxAround(bands[0]!) });
     }
     return seen;
+  }
+
+  /** Gives back what the pictures take; nothing can be looked at any more. */
+  async end(): Promise<void> {
+    for (const picture of this.pictures.values()) (await picture.catch(() => null))?.removeAttribute("src");
+    this.pictures.clear();
   }
 
   private thatCanBeSeen(texts: readonly PlaceView[]): PlaceView[] {
@@ -176,13 +180,14 @@ export class Painting {
   }
 
   private strip(image: HTMLImageElement, top: number): Strip {
-    const { width } = this.canvas;
+    const { width } = this;
     const { height: whole, paper } = this.read.stage;
     const height = Math.min(stripHeight, Math.ceil(whole) - top);
-    this.context.fillStyle = paper;
-    this.context.fillRect(0, 0, width, stripHeight);
-    this.context.drawImage(image, 0, top, width, height, 0, 0, width, height);
-    return { top, width, height, data: this.context.getImageData(0, 0, width, height).data };
+    const context = canvasOf(width);
+    context.fillStyle = paper;
+    context.fillRect(0, 0, width, stripHeight);
+    context.drawImage(image, 0, top, width, height, 0, 0, width, height);
+    return { top, width, height, data: context.getImageData(0, 0, width, height).data };
   }
 
   /** Goes down the page strip by strip, over those strips that hold something to look at. */
@@ -207,6 +212,7 @@ export class Painting {
         const pixels = strips.map(({ data }) => data);
         for (const { text, band } of rows.get(top / stripHeight)!)
           forEachPoint(band, strips[0]!, (at, x, y) => work(text, pixels, at, x, y));
+        letGo(strips);
       },
     );
   }
@@ -223,12 +229,39 @@ export class Painting {
       const strikes = some.map((text, at) => strikeOf(text, Numbers.colorOf(at)));
       const image = await this.picture({ kind: "struck", strikes }, unknown);
       const numbers = new Numbers(some.length);
-      const read = (top: number) => numbers.read(this.strip(ground, top), this.strip(image!, top));
+      const read = (top: number) => {
+        const strips = [this.strip(ground, top), this.strip(image!, top)] as const;
+        numbers.read(...strips);
+        letGo(strips);
+      };
       if (!image || !(await this.overStrips(() => true, read))) return false;
       for (const [number, band] of numbers.found) this.bands.set(idOf(some[number]!), [band]);
     }
     return true;
   }
+}
+
+let drawing: OffscreenCanvasRenderingContext2D | null = null;
+
+/** The one canvas that strips of all pages are drawn on, made wide enough. @param width CSS px */
+function canvasOf(width: number): OffscreenCanvasRenderingContext2D {
+  drawing ??= new OffscreenCanvas(width, stripHeight).getContext("2d", { willReadFrequently: true })!;
+  if (drawing.canvas.width < width) drawing.canvas.width = width;
+  return drawing;
+}
+
+/**
+ * Gives the memory of pixels back at once, by handing it over to nobody: there is far more of it than of what makes a
+ * browser collect what is not used.
+ */
+function letGo(strips: readonly Strip[]): void {
+  const { port1, port2 } = new MessageChannel();
+  port1.postMessage(
+    null,
+    strips.map(({ data }) => data.buffer),
+  );
+  port1.close();
+  port2.close();
 }
 
 /** What is done with a pixel of several pictures. @param x where on the page it is, CSS px */

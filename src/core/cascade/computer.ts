@@ -1,7 +1,7 @@
 /** Computing styles: the cascade of each element's declarations, and every longhand from what won (CSS Cascade 5, 4 to 7). */
 import type { Declaration } from "../source/css/syntax";
 import { componentsOf } from "../source/css/components";
-import { PairMap } from "../source/memo";
+import { made } from "../source/memo";
 import type { ElementNode, HtmlDocument } from "../source/html/document";
 import { adjustStyle, isAdjustedByAttributes } from "./adjust";
 import { Ancestors } from "./ancestors";
@@ -63,8 +63,9 @@ const rootLonghands = [
   "zoom",
 ].map((name) => longhandIndex.get(name)!);
 
-/** By version of the rules, by element, by pseudo-element. */
-const pseudoMatches = new PairMap<object, ElementNode, Map<string, Match[]>>();
+/** By version of the rules, by pseudo-element, by element; most have none. */
+const pseudoMatches = new WeakMap<object, Map<string, WeakMap<ElementNode, readonly Match[]>>>();
+const noMatches: readonly Match[] = [];
 
 const noCustom: CustomProperties = new Map();
 
@@ -213,15 +214,20 @@ export class Computer {
   }
 
   /** The rules for a pseudo-element of an element, weakest first; kept as long as they say the same. */
-  private pseudoMatches(name: string, index: RuleIndex, origin: Style): Match[] {
+  private pseudoMatches(name: string, index: RuleIndex, origin: Style): readonly Match[] {
     const contained = (text: string) =>
       matchesContainer(text, containersAbove(origin), this.document.path, this.conditions);
-    const look = () => matchRules(index, origin.element, this.matching, null, contained).sort(compareMatches);
+    const look = () => {
+      const found = matchRules(index, origin.element, this.matching, null, contained).sort(compareMatches);
+      return found.length ? found : noMatches;
+    };
     if (this.matching.context.forced || this.rules.set.hasContainers) return look();
-    const known = pseudoMatches.of(this.rules.set.pseudoVersion, origin.element, () => new Map());
-    let found = known.get(name);
-    if (!found) known.set(name, (found = look()));
-    return found;
+    const byName = made(pseudoMatches, this.rules.set.pseudoVersion, () => new Map());
+    return made(
+      made(byName, name, () => new WeakMap()),
+      origin.element,
+      look,
+    );
   }
 
   /** A style as it would be with declarations in the element's style attribute. */
@@ -288,7 +294,8 @@ export class Computer {
     style.values[zoomAt] = this.longhand(zoomAt, style, context);
     style.zoom *= style.values[zoomAt] as number;
     for (let index = 0; index < longhands.length; index += 1) {
-      if (style.values[index] === undefined) style.values[index] = this.longhand(index, style, context);
+      if (style.values[index] === undefined)
+        style.values[index] = this.bank.valueLike(index, this.longhand(index, style, context));
     }
     adjustStyle({
       element,
@@ -357,17 +364,8 @@ export class Computer {
   private cascade(
     list: readonly Block[],
     parent: SharedStyle | null,
-  ): { winners: Map<string, Winner>; custom: CustomProperties } {
-    const winners = new Map<string, Winner>();
-    const own = new Map<string, DeclaredText>();
-    let usesLogical = false;
-    forEachInOrder(list, (block, { declaration, entries, custom }) => {
-      for (const [name, given] of entries) {
-        usesLogical ||= isLogical(name);
-        winners.set(name, { given, name, block, declaration, beaten: winners.get(name) ?? null });
-      }
-      if (custom) own.set(custom.name, declaredText(custom.given));
-    });
+  ): { winners: ReadonlyMap<string, Winner>; custom: CustomProperties } {
+    const { winners, own, usesLogical } = made(cascaded, list, () => cascadeOf(list));
     const custom = this.variables(own, parent, winners);
     return { winners: usesLogical ? this.mapLogical(list, winners, parent, custom) : winners, custom };
   }
@@ -399,10 +397,10 @@ export class Computer {
   /** Flow-relative longhands take the place of the physical ones they stand for, in the order of the cascade. */
   private mapLogical(
     list: readonly Block[],
-    winners: Map<string, Winner>,
+    winners: ReadonlyMap<string, Winner>,
     parent: SharedStyle | null,
     custom: CustomProperties,
-  ): Map<string, Winner> {
+  ): ReadonlyMap<string, Winner> {
     const flow = (index: number): string => {
       const probe = this.blank(parent, custom, winners);
       return String(this.longhand(index, probe, probe.context as Context));
@@ -472,6 +470,31 @@ export class Computer {
     const light = words.includes("light");
     return dark && (this.conditions.scheme === "dark" || !light) ? "dark" : "light";
   }
+}
+
+/** What wins in a list of blocks, before names that are relative to the flow are mapped. */
+interface Cascaded {
+  winners: ReadonlyMap<string, Winner>;
+  /** The custom properties among it. */
+  own: ReadonlyMap<string, DeclaredText>;
+  usesLogical: boolean;
+}
+
+/** Elements that the same blocks apply to share it, under whatever parents. */
+const cascaded = new WeakMap<readonly Block[], Cascaded>();
+
+function cascadeOf(list: readonly Block[]): Cascaded {
+  const winners = new Map<string, Winner>();
+  const own = new Map<string, DeclaredText>();
+  let usesLogical = false;
+  forEachInOrder(list, (block, { declaration, entries, custom }) => {
+    for (const [name, given] of entries) {
+      usesLogical ||= isLogical(name);
+      winners.set(name, { given, name, block, declaration, beaten: winners.get(name) ?? null });
+    }
+    if (custom) own.set(custom.name, declaredText(custom.given));
+  });
+  return { winners, own, usesLogical };
 }
 
 function* containersAbove(style: Style | null): Generator<ContainerAncestor> {

@@ -1,7 +1,7 @@
 /** Styles shared by elements of all pages whose rules, faces and schemes are the same. */
 import { Numbers, PairMap } from "../source/memo";
 import type { Block } from "./blocks";
-import type { SharedStyle } from "./style";
+import { isEqual, type SharedStyle } from "./style";
 import type { FontFace } from "./fonts/pageFonts";
 import type { FontFile } from "./fonts/fontFile";
 import type { RuleSet } from "./ruleSet";
@@ -21,6 +21,7 @@ export class StyleBank {
   private readonly blockNumbers = new WeakMap<readonly Block[], number>();
   readonly numbers = new Numbers<SharedStyle>();
   private readonly texts = new Map<string, number>();
+  private readonly lastValues: unknown[] = [];
 
   /** Those that go by how fonts measure, by what else they come from. @param fonts equal for fonts that measure alike */
   measuredWith(fonts: string): Map<string, SharedStyle> {
@@ -41,6 +42,14 @@ export class StyleBank {
       this.blockNumbers.set(like, this.blocks.size);
     }
     return like;
+  }
+
+  /** The very value that a longhand came to last, where it is equal: most lists and lengths are what nobody set. */
+  valueLike(longhand: number, value: unknown): unknown {
+    if (typeof value !== "object" || value === null) return value;
+    const last = this.lastValues[longhand];
+    if (last !== undefined && isEqual(last, value)) return last;
+    return (this.lastValues[longhand] = value);
   }
 
   /** Of a list that was made one with those like it. */

@@ -9,7 +9,7 @@ import { quirksText } from "../cascade/browserSheet";
 import { withStates, stateAttribute, type Override } from "../cascade/rehearse";
 import type { StyledPage } from "../cascade/styles";
 import { T, tokensOf } from "../source/css/tokens";
-import { matchesNone, namesOf } from "./reaching";
+import { withoutIdle } from "./reaching";
 import { scriptedText } from "../source/html/scripted";
 import type { SafeDocument, SafeElement, SafeSheet, SheetRewriting } from "../source/html/safe";
 
@@ -100,12 +100,13 @@ const placeAttribute = "data-hevret-place";
 /** How the sheets of a page are written for a picture of it, without what does nothing on it. */
 export function pictureRewriting({ document, file, conditions }: StyledPage): SheetRewriting {
   const states = new Set(Object.values(conditions.forced[file.path] ?? {}).flat());
-  const names = namesOf(document);
-  return {
-    media: (text) => (text.trim() === "" || matchesMedia(text, conditions) ? "all" : null),
-    selectors: (text, nests) =>
-      !nests && names && matchesNone(text, names) ? null : asInXml(states.size ? withStates(text, states) : text),
-  };
+  return withoutIdle(
+    {
+      media: (text) => (text.trim() === "" || matchesMedia(text, conditions) ? "all" : null),
+      selectors: (text) => asInXml(states.size ? withStates(text, states) : text),
+    },
+    document,
+  );
 }
 
 /** `:root` is the page's, not the drawing's; names of elements are told apart by case in XML. */

@@ -2,6 +2,7 @@
 import { ident } from "css-tree/utils";
 import { closerOf, T, tokensOf } from "../source/css/tokens";
 import type { HtmlDocument } from "../source/html/document";
+import type { SheetRewriting } from "../source/html/safe";
 
 /** Classes and ids of a page as selectors write them, `.x` and `#x`; null in quirks mode, where case does not count. */
 export function namesOf({ mode, elements }: HtmlDocument): ReadonlySet<string> | null {
@@ -12,6 +13,15 @@ export function namesOf({ mode, elements }: HtmlDocument): ReadonlySet<string> |
     if (id) names.add(`#${id}`);
   }
   return names;
+}
+
+/** The same rewriting, without rules that can match nothing on the page: large sites have thousands of them. */
+export function withoutIdle(rewriting: SheetRewriting, document: HtmlDocument): SheetRewriting {
+  const names = namesOf(document);
+  return {
+    media: rewriting.media,
+    selectors: (text, nests) => (!nests && names && matchesNone(text, names) ? null : rewriting.selectors(text, nests)),
+  };
 }
 
 /** Whether each selector of a list asks, outside of any brackets, for a class or an id that is not among the names. */

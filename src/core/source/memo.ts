@@ -1,5 +1,16 @@
 /** What is known of objects as long as they live. */
 
+/** The value of a key, made when it is asked for first. */
+export function made<Key, Value extends object>(
+  known: { get(key: Key): Value | undefined; set(key: Key, value: Value): unknown },
+  key: Key,
+  make: () => Value,
+): Value {
+  let value = known.get(key);
+  if (value === undefined) known.set(key, (value = make()));
+  return value;
+}
+
 /** Values of pairs of objects, made when they are asked for first. */
 export class PairMap<First extends object, Second extends object, Value> {
   private readonly known = new WeakMap<First, WeakMap<Second, Value>>();

@@ -17,8 +17,14 @@ export interface PseudoText {
 
 const known = new WeakMap<StyledPage["styles"], PseudoText[]>();
 
-/** By element, for one version of the rules for pseudo-elements. */
-const ofStyles = new WeakMap<Style, { version: object; fonts: object; texts: PseudoText[] }>();
+/** For one version of the rules for pseudo-elements and one of how fonts measure. */
+interface Versioned {
+  version: object;
+  fonts: object;
+  texts: readonly PseudoText[];
+}
+
+const ofStyles = new WeakMap<Style, Versioned>();
 
 /** In document order; generated text, placeholders, and first lines, first letters and markers that a rule sets. */
 export function pseudoTexts(page: StyledPage): PseudoText[] {
@@ -27,10 +33,14 @@ export function pseudoTexts(page: StyledPage): PseudoText[] {
     const styler = pseudoStyler(page);
     const { pseudoVersion: version } = page.rules.set;
     const { fonts } = page.conditions;
+    // Most have none: these share what says so.
+    const none: Versioned = { version, fonts, texts: [] };
     texts = page.styles.filter(isShown).flatMap((style) => {
       let own = ofStyles.get(style);
-      if (own?.version !== version || own.fonts !== fonts)
-        ofStyles.set(style, (own = { version, fonts, texts: textsOf(style, styler) }));
+      if (own?.version !== version || own.fonts !== fonts) {
+        const texts = textsOf(style, styler);
+        ofStyles.set(style, (own = texts.length ? { version, fonts, texts } : none));
+      }
       return own.texts;
     });
     known.set(page.styles, texts);

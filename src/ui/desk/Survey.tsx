@@ -49,7 +49,7 @@ export function Survey() {
       for (const [at, path] of pages.entries()) {
         await whenCalm(() => current);
         if (!current) return;
-        const view = await engine.page(path, conditions);
+        const view = await engine.pageOutOfSight(path, conditions);
         if (!current || !frame.current) return;
         const page = await showPage(frame.current, view);
         if (!current) return;

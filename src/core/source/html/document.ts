@@ -1,5 +1,5 @@
 /** A page as a tree of elements with their places in the source. parse5 does the reading (HTML, 13.2). */
-import { html, parse, type DefaultTreeAdapterTypes as Tree } from "parse5";
+import { html, parse, type DefaultTreeAdapterTypes as Tree, type Token } from "parse5";
 import type { Span } from "../css/syntax";
 import type { TextFile } from "../site";
 
@@ -15,11 +15,11 @@ export interface ElementNode {
   id: string | null;
   classes: readonly string[];
   parent: ElementNode | null;
-  children: ElementNode[];
+  children: readonly ElementNode[];
   /** Position among its parent's element children. */
   position: number;
   /** Elements and text in document order, comments left out. */
-  content: (ElementNode | TextNode)[];
+  content: readonly (ElementNode | TextNode)[];
   /** Whether a text node directly in it holds more than white space. */
   hasText: boolean;
   /** Null for elements that the parser made up (a left-out `tbody`, for one). */
@@ -95,31 +95,27 @@ export function documentOf(file: TextFile): HtmlDocument {
 
 function read(file: TextFile): HtmlDocument {
   const tree = parse(file.text, { sourceCodeLocationInfo: true, scriptingEnabled: false });
+  const make = new ElementMaker();
   const elements: ElementNode[] = [];
   let root: ElementNode | null = null;
-  // `slot` is the place among the parent's content that waits for the element.
-  type Pending = { node: Tree.Element; parent: ElementNode | null; slot: number };
-  const pending: Pending[] = tree.childNodes.filter(isElement).map((node) => ({ node, parent: null, slot: 0 }));
+  // `slot` is the place among the parent's content that waits for the element, `position` that among its elements.
+  type Pending = { node: Tree.Element; parent: Growing | null; slot: number; position: number };
+  const pending: Pending[] = tree.childNodes
+    .filter(isElement)
+    .map((node) => ({ node, parent: null, slot: 0, position: 0 }));
   // Depth first without recursion: pages may nest deeper than the stack.
   while (pending.length > 0) {
-    const { node, parent, slot } = pending.pop()!;
-    const element = elementOf(node, parent, elements.length);
+    const { node, parent, slot, position } = pending.pop()!;
+    const element = make.element(node, parent, elements.length, position);
     elements.push(element);
     root ??= element;
-    if (parent) {
-      element.position = parent.children.length;
-      parent.children.push(element);
-      parent.content[slot] = element;
-    }
+    if (parent) parent.children[position] = parent.content[slot] = element;
     const inside: Pending[] = [];
-    for (const child of node.childNodes) {
-      if (isElement(child)) {
-        inside.push({ node: child, parent: element, slot: element.content.length });
-        element.content.push(element);
-      } else if (child.nodeName === "#text") {
-        const { value, sourceCodeLocation: at } = child as Tree.TextNode;
-        element.content.push({ text: value, source: at ? { start: at.startOffset, end: at.endOffset } : null });
-        if (/[^ \t\n\r\f]/.test(value)) element.hasText = true;
+    for (const [slot, child] of node.childNodes.filter(isContent).entries()) {
+      if (isElement(child)) inside.push({ node: child, parent: element, slot, position: inside.length });
+      else {
+        element.content[slot] = textOf(child);
+        if (/[^ \t\n\r\f]/.test(child.value)) element.hasText = true;
       }
     }
     pending.push(...inside.reverse());
@@ -130,51 +126,119 @@ function read(file: TextFile): HtmlDocument {
   return { path: file.path, elements, root, body, mode: tree.mode };
 }
 
+const isContent = (node: Tree.ChildNode): node is Tree.Element | Tree.TextNode =>
+  isElement(node) || node.nodeName === "#text";
+
+const countOf = (nodes: readonly Tree.ChildNode[], is: (node: Tree.ChildNode) => boolean) =>
+  nodes.reduce((sum, node) => sum + Number(is(node)), 0);
+
+function textOf({ value, sourceCodeLocation: at }: Tree.TextNode): TextNode {
+  return { text: value, source: at ? { start: at.startOffset, end: at.endOffset } : null };
+}
+
 function isElement(node: Tree.ChildNode): node is Tree.Element {
   return "tagName" in node;
 }
 
 /** Large sites have very many elements without any. */
 const none: ReadonlyMap<string, never> = new Map<string, never>();
-const noClasses: readonly string[] = [];
+const noWords: readonly string[] = [];
 
-function classesIn(text: string | undefined): readonly string[] {
-  return text ? text.split(/[ \t\n\r\f]+/).filter(Boolean) : noClasses;
+function wordsIn(text: string | undefined): readonly string[] {
+  return text ? text.split(/[ \t\n\r\f]+/).filter(Boolean) : noWords;
 }
 
-function elementOf(node: Tree.Element, parent: ElementNode | null, index: number): ElementNode {
-  const attributes: ReadonlyMap<string, string> = node.attrs.length
-    ? new Map(node.attrs.map(({ name, prefix, value }) => [prefix ? `${prefix}:${name}` : name, value]))
-    : none;
-  const at = node.sourceCodeLocation;
-  return {
-    index,
-    tag: node.tagName,
-    namespace: namespaces[node.namespaceURI] ?? "html",
-    attributes,
-    id: attributes.get("id") || null,
-    classes: classesIn(attributes.get("class")),
-    parent,
-    children: [],
-    position: 0,
-    content: [],
-    hasText: false,
-    source: at?.startTag
-      ? {
-          startTag: { start: at.startTag.startOffset, end: at.startTag.endOffset },
-          endTag: at.endTag ? { start: at.endTag.startOffset, end: at.endTag.endOffset } : null,
-          whole: { start: at.startOffset, end: at.endOffset },
-          attributes: at.attrs
-            ? new Map(
-                Object.entries(at.attrs).map(([name, span]) => [
-                  name,
-                  { start: span.startOffset, end: span.endOffset },
-                ]),
-              )
-            : none,
-        }
-      : null,
-  };
+/** An element whose content is being read. */
+type Growing = ElementNode & { children: ElementNode[]; content: (ElementNode | TextNode)[] };
+
+/** What elements with the same attributes share. */
+type Named = Pick<ElementNode, "attributes" | "id" | "classes">;
+
+const unnamed: Named = { attributes: none, id: null, classes: noWords };
+
+/** Makes the elements of one page. */
+class ElementMaker {
+  private readonly named = new Map<string, Named>();
+  private readonly names = new Map<string, readonly string[]>();
+  private readonly places: number[] = [];
+
+  element(node: Tree.Element, parent: ElementNode | null, index: number, position: number): Growing {
+    const at = node.sourceCodeLocation;
+    const named = this.namedBy(node.attrs);
+    return {
+      index,
+      tag: node.tagName,
+      namespace: namespaces[node.namespaceURI] ?? "html",
+      attributes: named.attributes,
+      id: named.id,
+      classes: named.classes,
+      parent,
+      // As long as they will be: lists that grow have room for many more than most elements hold.
+      children: new Array(countOf(node.childNodes, isElement)),
+      position,
+      content: new Array(countOf(node.childNodes, isContent)),
+      hasText: false,
+      source: at?.startTag ? this.source(at, at.startTag) : null,
+    };
+  }
+
+  private namedBy(attributes: Tree.Element["attrs"]): Named {
+    if (attributes.length === 0) return unnamed;
+    const entries = attributes.map(({ name, prefix, value }) => [prefix ? `${prefix}:${name}` : name, value] as const);
+    const key = entries.flat().join("\0");
+    let named = this.named.get(key);
+    if (!named) {
+      const byName = new Map(entries);
+      named = { attributes: byName, id: byName.get("id") || null, classes: wordsIn(byName.get("class")) };
+      this.named.set(key, named);
+    }
+    return named;
+  }
+
+  private source(at: Token.ElementLocation, startTag: Token.Location): ElementSource {
+    const from = this.places.length;
+    const { endTag, attrs } = at;
+    this.places.push(startTag.startOffset, startTag.endOffset, at.startOffset, at.endOffset);
+    this.places.push(endTag?.startOffset ?? -1, endTag?.endOffset ?? -1);
+    for (const span of Object.values(attrs ?? {})) this.places.push(span.startOffset, span.endOffset);
+    return new PlacesOfElement(this.places, from, attrs ? this.sameNames(Object.keys(attrs)) : noWords);
+  }
+
+  private sameNames(names: readonly string[]): readonly string[] {
+    const key = names.join("\0");
+    const known = this.names.get(key) ?? names;
+    this.names.set(key, known);
+    return known;
+  }
+}
+
+/** Made out of numbers when it is asked for: few elements are asked for where they stand. */
+class PlacesOfElement implements ElementSource {
+  constructor(
+    private readonly places: readonly number[],
+    private readonly from: number,
+    private readonly names: readonly string[],
+  ) {}
+
+  get startTag(): Span {
+    return this.spanAt(0);
+  }
+
+  get whole(): Span {
+    return this.spanAt(2);
+  }
+
+  get endTag(): Span | null {
+    return this.places[this.from + 4]! < 0 ? null : this.spanAt(4);
+  }
+
+  get attributes(): ReadonlyMap<string, Span> {
+    return new Map(this.names.map((name, at) => [name, this.spanAt(6 + 2 * at)]));
+  }
+
+  private spanAt(at: number): Span {
+    return { start: this.places[this.from + at]!, end: this.places[this.from + at + 1]! };
+  }
 }
 
 const writtenOnce = new WeakMap<HtmlDocument, readonly ElementNode[]>();
