@@ -9,6 +9,7 @@ import { refKey, type ElementRef } from "../text/refs";
 import { legibilityOn } from "../text/textStyles";
 import { finished } from "../source/steps";
 import { unreadable } from "./contrast";
+import { isAskedIn } from "./texts";
 import type { Check, CheckContext, Circumstances, Found } from "./types";
 
 /** A page as readers may bring it about. */
@@ -74,7 +75,7 @@ export const contrastStates: Check = {
   *onSite({ site, pages, conditions }) {
     const found: Found[] = [];
     for (const one of circumstances) {
-      const asking = pages.filter(({ sheets }) => asks(sheets, one.asked));
+      const asking = pages.filter(({ sheets }) => isAskedIn(sheets, one.asked));
       const looked = new Set(yield* lookedAt(asking, one));
       for (const page of looked) {
         found.push(...foundUnder(site, page, one, conditions).map((own) => ({ ...own, places: [...own.places!] })));
@@ -89,9 +90,6 @@ export const contrastStates: Check = {
     return found;
   },
 };
-
-const asks = ({ owners }: KnownPage["sheets"], asked: RegExp) =>
-  owners.some(({ sheets }) => sheets.some(({ text }) => asked.test(text)));
 
 /** Pages on which elements that a circumstance is about are shaped as on none before. */
 function* lookedAt(pages: readonly KnownPage[], { ofControls }: Circumstance): Generator<void, KnownPage[]> {
@@ -183,7 +181,7 @@ function look(site: Site, page: KnownPage, one: Circumstance, conditions: Condit
 function contextUnder(context: CheckContext, one: Circumstance): CheckContext {
   const { site, conditions } = context;
   const { scheme } = one.under(conditions);
-  const asking = context.pages.filter(({ sheets }) => asks(sheets, one.asked));
+  const asking = context.pages.filter(({ sheets }) => isAskedIn(sheets, one.asked));
   return {
     ...context,
     conditions: scheme ? { ...conditions, scheme } : conditions,

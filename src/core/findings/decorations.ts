@@ -19,11 +19,11 @@ export const decorations: Check = {
     textsOf(page).flatMap((style): Found[] => {
       const lines = computedValue(style, "text-decoration-line");
       return parts.flatMap(([longhand, initial, words]): Found[] => {
-        const spot = spotFor(page, style, longhand);
-        if (!spot || spot.holder !== style || spot.declaration.property !== longhand) return [];
-        if (computedValue(style, longhand) === initial) return [];
         const isOffset = longhand === "text-underline-offset";
         if (isOffset ? lines.includes("underline") : lines !== "none") return [];
+        if (computedValue(style, longhand) === initial) return [];
+        const spot = spotFor(page, style, longhand);
+        if (spot?.holder !== style || spot.declaration.property !== longhand) return [];
         return [
           {
             level: "warning",

@@ -31,8 +31,8 @@ const ofBlocks: readonly (readonly [longhand: string, initial: string])[] = [
 function onInline(page: KnownPage, style: Style): Found[] {
   if (!isInline(style)) return [];
   return ofBlocks.flatMap(([longhand, initial]): Found[] => {
-    const spot = spotFor(page, style, longhand);
-    if (!spot || spot.holder !== style || computedValue(style, longhand) === initial) return [];
+    const spot = computedValue(style, longhand) === initial ? null : spotFor(page, style, longhand);
+    if (spot?.holder !== style) return [];
     // Of a list of selectors others may be blocks.
     if (/[,*]/.test(style.shared.winners.get(longhand)?.block.match?.rule.entry.rule.preludeText ?? "")) return [];
     return [
@@ -58,9 +58,9 @@ function onInline(page: KnownPage, style: Style): Found[] {
 
 /** `text-decoration: none` on words in a line that something around them draws. */
 function lineAbove(page: KnownPage, style: Style): Found[] {
+  if (computedValue(style, "text-decoration-line") !== "none" || !isInline(style)) return [];
   const spot = spotFor(page, style, "text-decoration-line");
-  if (!spot || spot.holder !== style || computedValue(style, "text-decoration-line") !== "none" || !isInline(style))
-    return [];
+  if (spot?.holder !== style) return [];
   let drawn: Style | null = null;
   for (let above = style.parent; above && !drawn; above = above.parent) {
     if (computedValue(above, "text-decoration-line") !== "none") drawn = above;

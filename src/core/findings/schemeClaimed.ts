@@ -2,7 +2,10 @@ import { declaredText } from "../cascade/declared";
 import { computedValue } from "../cascade/style";
 import { replaceValue } from "../edits/attributes";
 import { attributeSource } from "../source/html/attributeSource";
+import { isAskedIn } from "./texts";
 import { at, type Check, type Found } from "./types";
+
+const schemes = /prefers-color-scheme|light-dark\(/i;
 
 /** Pages that say they have a dark scheme, and whose colours are the same in both. */
 export const schemeClaimed: Check = {
@@ -18,8 +21,7 @@ export const schemeClaimed: Check = {
     );
     const claim = declaredText(html, "color-scheme") ?? meta?.attributes.get("content") ?? "";
     if (!/\bdark\b/i.test(claim) || /\bonly\s+light\b/i.test(claim)) return [];
-    const texts = page.sheets.owners.flatMap(({ sheets }) => sheets.map(({ text }) => text));
-    if (texts.some((text) => /prefers-color-scheme|light-dark\(/i.test(text))) return [];
+    if (isAskedIn(page.sheets, schemes)) return [];
     // Without colours of its own the page gets the browser's, which follow the scheme.
     if (!isOwn(computedValue(holder, "background-color")) && !isOwn(computedValue(html, "background-color"))) return [];
     const found: Found = {

@@ -3,6 +3,8 @@ import { T, tokensOf } from "../source/css/tokens";
 import type { TextChange } from "../source/changes";
 import type { TextFile } from "../source/site";
 import { leadBefore } from "../source/lines";
+import { made } from "../source/memo";
+import type { PageSheets } from "../source/html/sheets";
 import type { Declaration, Item } from "../source/css/syntax";
 
 /** A sheet's text, or that of a style attribute, where it stands in its file. */
@@ -11,6 +13,19 @@ export interface Written {
   text: string;
   offset: number;
 }
+
+const askedIn = new WeakMap<readonly Item[], Map<RegExp, boolean>>();
+
+/** Whether a sheet of a page holds something; each text is looked through once for the same pattern, whichever page. */
+export const isAskedIn = ({ owners }: PageSheets, asked: RegExp): boolean =>
+  owners.some(({ sheets }) =>
+    sheets.some(({ items, text }) => {
+      const known = made(askedIn, items, () => new Map<RegExp, boolean>());
+      const answer = known.get(asked) ?? asked.test(text);
+      known.set(asked, answer);
+      return answer;
+    }),
+  );
 
 /** One change of a written text, with offsets into it. */
 export const changed = ({ file, offset }: Written, start: number, end: number, insert: string): TextChange => ({
