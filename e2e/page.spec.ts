@@ -3,6 +3,29 @@ import { field, openFiles, openSample, pickByKeyboard, ready, shownPage, slip, s
 
 test.beforeEach(async ({ page }) => openSample(page));
 
+test("the room of the page is known before it stands: it is asked for once", async ({ page, context }) => {
+  const again = await context.newPage();
+  await again.addInitScript(() => {
+    const names: string[] = ((window as unknown as { asked: string[] }).asked = []);
+    const post = Worker.prototype.postMessage;
+    Worker.prototype.postMessage = function (this: Worker, ...sent: unknown[]) {
+      names.push(String((sent[0] as { path?: string[] } | null)?.path));
+      return (post as (...all: unknown[]) => void).apply(this, sent);
+    };
+  });
+  for (const size of [
+    { width: 1280, height: 800 },
+    { width: 1920, height: 1080 },
+  ]) {
+    await again.setViewportSize(size);
+    await again.goto(page.url());
+    await expect(stage(again)).toBeVisible();
+    await expect(again.getByRole("navigation", { name: "Views" })).toContainText(/Stacks\s*\d/);
+    const asked = await again.evaluate(() => (window as unknown as { asked: string[] }).asked);
+    expect(asked.filter((name) => name === "page" || name === "patch")).toEqual(["page"]);
+  }
+});
+
 test("hover shows, a click picks, and keys walk to the parent and back", async ({ page }) => {
   const heading = shownPage(page).getByRole("heading", { name: "Winter sailings" });
   const box = (await heading.boundingBox())!;

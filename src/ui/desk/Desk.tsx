@@ -5,6 +5,7 @@ import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { useEffect, type ReactNode } from "react";
 import { ExportMenu } from "../changes/ExportMenu";
+import { expectedRoom } from "../page/room";
 import { Boundary } from "../shared/Boundary";
 import { Mat, MatButton, matStyles } from "../shared/Mat";
 import { showTime } from "../shared/numbers";
@@ -23,7 +24,7 @@ import { unwaited } from "../shared/unwaited";
 /** The open site: the mat on top, a view below. */
 export function Desk({ id, children }: { id: string; children: ReactNode }) {
   return (
-    <WorkspaceProvider id={id}>
+    <WorkspaceProvider id={id} room={expectedRoom}>
       <div className={styles.desk}>
         <DeskMat id={id} />
         <Notices />

@@ -2,7 +2,7 @@
 
 import { Splitter } from "antd";
 import dynamic from "next/dynamic";
-import { useState, type ReactNode } from "react";
+import { startTransition, useEffect, useState, type ReactNode } from "react";
 import type { Shown } from "@/preview/frame";
 import { Slip } from "../slip/Slip";
 import { BenchProvider } from "../workspace/bench";
@@ -16,7 +16,7 @@ import { Stage } from "./Stage";
 import styles from "./PageDesk.module.css";
 import { usePanels } from "./usePanels";
 
-// The editor is as large as the rest of the view: the page is shown before it is there.
+/** The editor is as large as the rest of the view: the page is shown before it is loaded. */
 const SourcePane = dynamic(() => import("../source/SourcePane").then((module) => module.SourcePane));
 
 /** How small panels can be, rem. */
@@ -32,6 +32,7 @@ export function PageDesk() {
   const [look, setLook] = useState(plainLook);
   const onLook = (more: Partial<Look>) => setLook({ ...look, ...more });
   const isNarrow = useNarrow();
+  const hasEditor = useAfter(shown !== null);
   if (!hasPage)
     return (
       <main className={styles.none}>
@@ -41,6 +42,7 @@ export function PageDesk() {
         </p>
       </main>
     );
+  const editor = hasEditor && <SourcePane />;
   const bar = <PageBar panels={panels} onFold={fold} look={look} onLook={onLook} />;
   const stage = <Stage shown={shown} onShown={setShown} look={look} onLook={onLook} />;
   if (isNarrow)
@@ -50,11 +52,7 @@ export function PageDesk() {
           {bar}
           <div className={styles.page}>{stage}</div>
           {!slip.folded && <Slip shown={shown} />}
-          {!source.folded && (
-            <div className={styles.source}>
-              <SourcePane />
-            </div>
-          )}
+          {!source.folded && <div className={styles.source}>{editor}</div>}
         </main>
       </BenchProvider>
     );
@@ -77,7 +75,7 @@ export function PageDesk() {
                       largest={window.innerHeight - rem(17)}
                       onSize={(size) => resize("source", size)}
                     />
-                    <SourcePane />
+                    {editor}
                   </Foldable>
                 </Splitter.Panel>
               )}
@@ -102,6 +100,20 @@ export function PageDesk() {
       </Splitter>
     </BenchProvider>
   );
+}
+
+/** Milliseconds after which the editor is put up though no page is shown: it may be the page that cannot be. */
+const patience = 2000;
+
+/** Whether something has been so, now or before. */
+function useAfter(isSo: boolean): boolean {
+  const [was, setWas] = useState(false);
+  useEffect(() => {
+    if (was) return;
+    const timer = setTimeout(() => startTransition(() => setWas(true)), isSo ? 0 : patience);
+    return () => clearTimeout(timer);
+  }, [isSo, was]);
+  return was;
 }
 
 interface FoldableProps {

@@ -12,7 +12,8 @@ import { useBench } from "../workspace/bench";
 import { Beside } from "./Beside";
 import { Glass } from "./Glass";
 import { Overlay } from "./Overlay";
-import { narrowest, Ruler, widest } from "./Ruler";
+import { air, fitting, margin } from "./room";
+import { Ruler } from "./Ruler";
 import styles from "./Stage.module.css";
 import { TrialStage } from "./TrialStage";
 import { useMeasures, useShift } from "./useMeasures";
@@ -20,12 +21,6 @@ import type { Look } from "./look";
 import { useShownPage } from "./useShownPage";
 import { useTurns } from "./useTurns";
 import { WidthField } from "./WidthField";
-
-/** Room for the marks left of the page, rem. */
-const margin = 5.5;
-
-/** Room right of the page, CSS px. */
-const air = 14;
 
 /** Room between widths that stand beside each other, CSS px of the page. */
 const between = 24;
@@ -208,7 +203,7 @@ function useWidth(
     observer.observe(stage.current!);
     return () => observer.disconnect();
   }, [stage]);
-  const fits = room && Math.min(widest, Math.max(narrowest, room.width - gutter - air));
+  const fits = room && fitting(room.width, gutter);
   const width = chosen ?? fits;
   const all = (width ?? 0) + beside.reduce((sum, one) => sum + one + between, 0);
   const scale = fits !== null && all > fits && !trueSize ? fits / all : 1;

@@ -21,7 +21,7 @@ const panel = object({ size: number().min(60).max(4000).required(), folded: bool
 const schema = object({ source: panel.required(), slip: panel.required() });
 
 /** As they were left in this browser; as usual where that cannot be read. */
-function readPanels(rem: (count: number) => number): Panels {
+export function readPanels(rem: (count: number) => number): Panels {
   try {
     return schema.validateSync(JSON.parse(localStorage.getItem(kept) ?? "null"), { strict: true });
   } catch {

@@ -13,6 +13,9 @@ function rootSize(): number {
   return known;
 }
 
+/** So many rem in CSS px. */
+export const inRem = (count: number): number => count * rootSize();
+
 const never = () => () => {};
 
 /** So many rem in CSS px, for what is drawn by figures rather than by a sheet; known anew when the window is. */

@@ -11,11 +11,10 @@ function subscribe(listener: () => void): () => void {
   return () => list.removeEventListener("change", listener);
 }
 
+/** See `useNarrow`. */
+export const isNarrow = (): boolean => matchMedia(narrow).matches;
+
 /** Whether the window is so narrow, or its text so large, that panels stand under each other (WCAG 2.2, 1.4.10). */
 export function useNarrow(): boolean {
-  return useSyncExternalStore(
-    subscribe,
-    () => matchMedia(narrow).matches,
-    () => false,
-  );
+  return useSyncExternalStore(subscribe, isNarrow, () => false);
 }

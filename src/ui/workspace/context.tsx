@@ -4,6 +4,7 @@ import type { Remote } from "comlink";
 import { liveQuery } from "dexie";
 import { createContext, useContext, useEffect, useState, type ReactNode } from "react";
 import { useStore } from "zustand";
+import type { Conditions } from "@/core";
 import { startEngine } from "@/engine/client";
 import type { Engine } from "@/engine/protocol";
 import { database, type SiteRecord } from "@/store/database";
@@ -37,8 +38,15 @@ function useHeld(): Held {
   return held;
 }
 
+interface ProviderProps {
+  id: string;
+  /** The window that pages will have, as far as that is known; see `Conditions`. */
+  room(): Pick<Conditions, "width" | "height"> | null;
+  children: ReactNode;
+}
+
 /** Starts the engine for one site, and follows what other windows write to it. */
-export function WorkspaceProvider({ id, children }: { id: string; children: ReactNode }) {
+export function WorkspaceProvider({ id, room, children }: ProviderProps) {
   const [held, setHeld] = useState<Held | null>(null);
   useEffect(() => {
     const { engine, stop } = startEngine({
@@ -55,7 +63,7 @@ export function WorkspaceProvider({ id, children }: { id: string; children: Reac
     window.addEventListener("unhandledrejection", failing);
     window.addEventListener("beforeunload", leaving);
     const page = new URLSearchParams(location.search).get("file");
-    unwaited(store.getState().load(id, page));
+    unwaited(store.getState().load(id, page, room()));
     const follow = (record: SiteRecord | undefined) => {
       const { record: known, save, status } = store.getState();
       if (!record || !known || status !== "ready" || save.kind === "saving") return;
@@ -79,7 +87,7 @@ export function WorkspaceProvider({ id, children }: { id: string; children: Reac
       stop();
       setHeld(null);
     };
-  }, [id]);
+  }, [id, room]);
   if (!held) return null;
   return <Context value={held}>{children}</Context>;
 }

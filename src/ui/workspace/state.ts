@@ -101,7 +101,8 @@ export interface FontToAdd {
 }
 
 export interface WorkspaceActions {
-  load(id: string, page: string | null): Promise<void>;
+  /** @param room the window of the page, as far as it is known before it stands, CSS px */
+  load(id: string, page: string | null, room: Pick<Conditions, "width" | "height"> | null): Promise<void>;
   openPage(path: string): Promise<void>;
   pick(ref: ElementRef | null): Promise<void>;
   setConditions(conditions: Partial<Conditions>): Promise<void>;

@@ -87,11 +87,15 @@ beforeEach(async () => {
 async function open(own: Partial<Engine> = {}, storage: Partial<Storage> = {}) {
   const { engine, asked } = engineWith(own);
   const store = createWorkspace(engine, { ...sites, ...storage });
-  await store.getState().load(id, null);
+  await store.getState().load(id, null, null);
   return { store, asked, now: store.getState };
 }
 
 const settled = () => new Promise((resolve) => setTimeout(resolve));
+/** Waits for something that comes in its own time, such as what is stored. */
+async function until(isSo: () => boolean): Promise<void> {
+  while (!isSo()) await settled();
+}
 const textOf = (now: ReturnType<typeof createWorkspace>["getState"]) => {
   const file = now().files.get("style.css")!.file;
   return file.kind === "other" ? "" : file.text;
@@ -138,6 +142,24 @@ describe("the view", () => {
     held.letGo();
     await opening;
     expect(schemes).toEqual(["light", "light", "dark"]);
+  });
+
+  test("is asked for once, in the room that a page will have, while the files are taken in", async () => {
+    const taking = new Held();
+    const rooms: [number, number][] = [];
+    const { engine, asked } = engineWith({
+      open: () => taking.hold(undefined),
+      page: async (path, { width, height }) => {
+        rooms.push([width, height]);
+        return viewOf(path);
+      },
+    });
+    const store = createWorkspace(engine, sites);
+    const loading = store.getState().load(id, null, { width: 658, height: 518 });
+    await until(() => store.getState().view !== null);
+    taking.letGo();
+    await loading;
+    expect([rooms, asked.filter((name) => name === "page")]).toEqual([[[658, 518]], ["page"]]);
   });
 
   test("shows only the rehearsal asked for last", async () => {

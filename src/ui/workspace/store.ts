@@ -98,16 +98,24 @@ export function createWorkspace(engine: Remote<Engine>, storage: Storage = sites
       ...initial,
       asking,
 
-      load: async (id, page) => {
+      load: async (id, page, room) => {
+        if (room) set({ conditions: { ...get().conditions, ...room } });
+        let opening: Promise<void> | null = null;
+        // The desk is put up while the engine reads, and is asked for the page while it does.
+        const putUp = () => {
+          const first = firstPage(get().files, page);
+          set({ status: "ready", page: first });
+          opening = first === null ? null : view.open(first);
+          // What goes wrong with it is told below.
+          opening?.catch(() => undefined);
+        };
         try {
-          // The desk is put up while the engine reads: the page is asked for once its width is known.
-          if (!(await history.read(id, () => set({ status: "ready", page: firstPage(get().files, page) })))) return;
+          if (!(await history.read(id, putUp))) return;
         } catch (error) {
           failed(error);
           return set({ status: "failed" });
         }
-        const { page: first, view: known } = get();
-        if (first && !known) await view.open(first);
+        await opening;
         await count();
       },
 
