@@ -191,6 +191,14 @@ export class Computer {
     );
   }
 
+  /** The style of a box that rules generate before or after what is in an element; null where none says with what. */
+  generated(name: "before" | "after", origin: Style): Style | null {
+    const index = this.rules.set.contentIndex.get(name);
+    return index && this.pseudoMatches(`content of ${name}`, index, origin).length > 0
+      ? this.pseudo(name, origin, origin)
+      : null;
+  }
+
   /** The style of a pseudo-element, or null when no rule is for it. */
   pseudo(name: string, origin: Style, parent: Style): Style | null {
     const index = this.rules.set.pseudoIndex.get(name);

@@ -3,7 +3,7 @@
  * matching. Pages with the same sheets share one set.
  */
 import type { Item } from "../source/css/syntax";
-import { Numbers } from "../source/memo";
+import { made, Numbers } from "../source/memo";
 import type { SheetSource } from "../source/html/sheets";
 import { conditionsKey, type Conditions } from "./conditions";
 import { unmetCondition } from "./inForce";
@@ -36,6 +36,8 @@ export interface RuleSet {
   registered: ReadonlyMap<string, RegisteredProperty>;
   index: RuleIndex;
   pseudoIndex: ReadonlyMap<string, RuleIndex>;
+  /** Those of them alone that say what is generated: without, there is no box (CSS Content 3, 2). */
+  contentIndex: ReadonlyMap<string, RuleIndex>;
   /** The same in all versions whose rules for pseudo-elements say the same. */
   pseudoVersion: object;
   /** Whether some rules ask for the sizes of containers. */
@@ -156,29 +158,36 @@ function newIndex(): RuleIndex {
 export function indexOf(
   rules: readonly PageRule[],
   quirks: boolean,
-): { index: RuleIndex; pseudoIndex: Map<string, RuleIndex> } {
+): Pick<RuleSet, "index" | "pseudoIndex" | "contentIndex"> {
   const index = newIndex();
   const pseudoIndex = new Map<string, RuleIndex>();
+  const contentIndex = new Map<string, RuleIndex>();
   for (const rule of rules) {
+    const saysContent = rule.entry.declarations.some(({ property }) => property === "content" || property === "all");
     for (const selector of rule.entry.selectors) {
-      let into = index;
-      if (selector.pseudoElement !== null) {
-        into = pseudoIndex.get(selector.pseudoElement) ?? newIndex();
-        pseudoIndex.set(selector.pseudoElement, into);
-      }
-      const { simples } = selector.compounds[selector.compounds.length - 1]!;
-      const find = (kind: SimpleSelector["kind"]) => simples.find((simple) => simple.kind === kind);
-      const id = find("id") as { name: string } | undefined;
-      const className = find("class") as { name: string } | undefined;
-      const type = find("type") as { lower: string } | undefined;
+      const { pseudoElement } = selector;
       const indexed = { rule, selector };
-      if (id && !quirks) add(into.ids, id.name, indexed);
-      else if (className && !quirks) add(into.classes, className.name, indexed);
-      else if (type) add(into.types, type.lower, indexed);
-      else into.rest.push(indexed);
+      if (pseudoElement === null) put(index, indexed, quirks);
+      else {
+        put(made(pseudoIndex, pseudoElement, newIndex), indexed, quirks);
+        if (saysContent) put(made(contentIndex, pseudoElement, newIndex), indexed, quirks);
+      }
     }
   }
-  return { index, pseudoIndex };
+  return { index, pseudoIndex, contentIndex };
+}
+
+function put(into: RuleIndex, indexed: Indexed, quirks: boolean): void {
+  const { compounds } = indexed.selector;
+  const { simples } = compounds[compounds.length - 1]!;
+  const find = (kind: SimpleSelector["kind"]) => simples.find((simple) => simple.kind === kind);
+  const id = find("id") as { name: string } | undefined;
+  const className = find("class") as { name: string } | undefined;
+  const type = find("type") as { lower: string } | undefined;
+  if (id && !quirks) add(into.ids, id.name, indexed);
+  else if (className && !quirks) add(into.classes, className.name, indexed);
+  else if (type) add(into.types, type.lower, indexed);
+  else into.rest.push(indexed);
 }
 
 function add(map: Map<string, Indexed[]>, key: string, value: Indexed): void {

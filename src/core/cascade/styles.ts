@@ -83,6 +83,17 @@ export function pseudoStyler({
   return (name, origin, parent = origin) => computer.pseudo(name, origin, parent);
 }
 
+/** The same for the boxes that rules generate before and after what is in elements: null where no rule says with what. */
+export function generatedStyler({
+  rules,
+  conditions,
+  document,
+  faces,
+}: StyledPage): (name: "before" | "after", origin: Style) => Style | null {
+  const computer = new Computer(rules, conditions, document, matchingFor(document, conditions), faces);
+  return (name, origin) => computer.generated(name, origin);
+}
+
 /** A text's style as it would be with declarations that nothing is stronger than. @param text of a block, without `!important` */
 export function styleWith(
   { rules, conditions, document, faces }: StyledPage,

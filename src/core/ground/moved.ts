@@ -2,7 +2,7 @@
 import { declaredText } from "../cascade/declared";
 import { sides } from "../cascade/properties/sides";
 import { computedValue, valueOf, type Style } from "../cascade/style";
-import { pseudoStyler, type StyledPage } from "../cascade/styles";
+import { generatedStyler, type StyledPage } from "../cascade/styles";
 import { backgroundImages, hasBackground } from "./backgrounds";
 
 const still = /^(?:none|auto|normal|initial|unset|revert|0(?:px|em|rem|%)?)$/;
@@ -92,7 +92,7 @@ function paints(style: Style, { styles }: Pick<StyledPage, "styles">): boolean {
 
 /** Generated boxes that paint: they may lie over or under anything in their element, and beyond it where they are placed. */
 function loosePseudos(page: StyledPage): Loose[] {
-  const styler = pseudoStyler(page);
+  const styler = generatedStyler(page);
   return page.styles.flatMap((origin) =>
     valueOf(origin, "display") === "none"
       ? []

@@ -1,7 +1,7 @@
 /** Margins that meet and are one: which of them counts, and which is swallowed (CSS 2.2, 8.3.1). */
 import { isText, type ElementNode } from "../source/html/document";
 import { computedValue, valueOf, type Style } from "../cascade/style";
-import { pseudoStyler, type StyledPage } from "../cascade/styles";
+import { generatedStyler, type StyledPage } from "../cascade/styles";
 import { isRendered } from "./textStyles";
 
 export type MarginSide = "top" | "bottom";
@@ -79,11 +79,11 @@ type Part = "line" | Style;
 
 /** How the boxes of a page stand in each other. */
 class Boxes {
-  private readonly styler: ReturnType<typeof pseudoStyler>;
+  private readonly styler: ReturnType<typeof generatedStyler>;
   private readonly parts = new Map<Style, Part[]>();
 
   constructor(private readonly page: StyledPage) {
-    this.styler = pseudoStyler(page);
+    this.styler = generatedStyler(page);
   }
 
   /** Whether a box is a block among blocks, whose margins may meet others. */

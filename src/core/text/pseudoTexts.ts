@@ -1,7 +1,7 @@
 /** Texts that no element holds: what pseudo-elements put on the page, or set in their own way. */
 import { table } from "../source/table";
 import { valueOf, type Style } from "../cascade/style";
-import { pseudoStyler, type StyledPage } from "../cascade/styles";
+import { generatedStyler, pseudoStyler, type StyledPage } from "../cascade/styles";
 import type { Component } from "../source/css/components";
 import { isText } from "../source/html/document";
 import { isPlace, isShown } from "./textStyles";
@@ -30,7 +30,7 @@ const ofStyles = new WeakMap<Style, Versioned>();
 export function pseudoTexts(page: StyledPage): PseudoText[] {
   let texts = known.get(page.styles);
   if (!texts) {
-    const styler = pseudoStyler(page);
+    const stylers: Stylers = { pseudo: pseudoStyler(page), generated: generatedStyler(page) };
     const { pseudoVersion: version } = page.rules.set;
     const { fonts } = page.conditions;
     // Most have none: these share what says so.
@@ -38,7 +38,7 @@ export function pseudoTexts(page: StyledPage): PseudoText[] {
     texts = page.styles.filter(isShown).flatMap((style) => {
       let own = ofStyles.get(style);
       if (own?.version !== version || own.fonts !== fonts) {
-        const texts = textsOf(style, styler);
+        const texts = textsOf(style, stylers);
         ofStyles.set(style, (own = texts.length ? { version, fonts, texts } : none));
       }
       return own.texts;
@@ -53,14 +53,19 @@ export function pseudoWords(page: StyledPage, style: Style): string {
   return pseudoTexts(page).find((text) => text.style === style)?.text ?? "";
 }
 
-function textsOf(origin: Style, styler: ReturnType<typeof pseudoStyler>): PseudoText[] {
+interface Stylers {
+  pseudo: ReturnType<typeof pseudoStyler>;
+  generated: ReturnType<typeof generatedStyler>;
+}
+
+function textsOf(origin: Style, { pseudo: styler, generated: boxOf }: Stylers): PseudoText[] {
   const { element } = origin;
   const texts: PseudoText[] = [];
   const add = (name: PseudoText["name"], text: string, style: Style) =>
     texts.push({ index: element.index, name, text, style });
   for (const name of ["before", "after"] as const) {
-    const style = styler(name, origin);
-    const text = style && valueOf(style, "display") !== "none" ? generated(style) : "";
+    const style = boxOf(name, origin);
+    const text = style && valueOf(style, "display") !== "none" ? generatedWords(style) : "";
     if (style && text.trim() !== "") add(name, text, style);
   }
   const placeholder =
@@ -93,7 +98,7 @@ function textsOf(origin: Style, styler: ReturnType<typeof pseudoStyler>): Pseudo
   return texts;
 }
 
-function generated(style: Style): string {
+function generatedWords(style: Style): string {
   const parts = valueOf(style, "content") ?? [];
   const end = parts.findIndex((part) => part.type === "delim");
   return (end < 0 ? parts : parts.slice(0, end)).map((part) => textOf(part, style)).join("");

@@ -69,6 +69,14 @@ const calledOtherwise: Readonly<Record<string, string>> = table({
 /** States of links that stand without their colon. */
 export const linkStates = ["hover", "visited", "active", "focus", "focus-visible", "link"];
 
+const stateNames = linkStates.join("|");
+const stateBehindSigns = new RegExp(`([\\w\\])])[;,.:\\s]+(${stateNames})\\b`, "gi");
+const stateWithoutColon = new RegExp(
+  `((?:^|[\\s,])(?:a|button|input|select|textarea|summary|label|p|h[1-6]|li|tr))[\\s.#]+(${stateNames})\\b`,
+  "gi",
+);
+const stateInFront = new RegExp(`^(${stateNames})\\s+([a-z][\\w-]*)$|^([a-z]+)[-_](${stateNames})$`, "i");
+
 const blank = /[\s\u00a0]+/g;
 
 /** What a selector that is none may have been meant to be, one slip after the other. */
@@ -85,10 +93,7 @@ export function* meantSelectors(text: string): Generator<MeantSelector> {
         "Words stand above it that are no comment.",
       ),
     };
-  yield step(
-    text.replace(new RegExp(`([\\w\\])])[;,.:\\s]+(${linkStates.join("|")})\\b`, "gi"), "$1:$2"),
-    "A state stands behind one colon.",
-  );
+  yield step(text.replace(stateBehindSigns, "$1:$2"), "A state stands behind one colon.");
   yield step(text.replace(/\s*[;|/&]\s*(?=[\w.#])/g, ", "), "A comma stands between two selectors.");
   yield step(
     text.replace(/([\w-]+)([.#])(?=\s|$|,)/g, (whole, name: string, sign: string) =>
@@ -229,17 +234,7 @@ export function* meantInstead(text: string, names: NamesOnPages): Generator<Mean
   yield step(cased, "The letter case of classes and ids counts:");
   yield step(text.replace(/([\w-])\s+([.#])/g, "$1$2"), "With a blank it asks for something inside; without it,");
   yield step(text.replace(/([\w-])([.#])/g, "$1 $2"), "Without a blank it asks for one element that is both; with it,");
-  const states = linkStates.join("|");
-  yield step(
-    text.replace(
-      new RegExp(
-        `((?:^|[\\s,])(?:a|button|input|select|textarea|summary|label|p|h[1-6]|li|tr))[\\s.#]+(${states})\\b`,
-        "gi",
-      ),
-      "$1:$2",
-    ),
-    "A state stands behind a colon:",
-  );
+  yield step(text.replace(stateWithoutColon, "$1:$2"), "A state stands behind a colon:");
   yield step(
     text.replace(/([\w\])])\s+(:+)/g, "$1$2"),
     "With a blank before the colon it asks for something inside; without it,",
@@ -290,10 +285,7 @@ export function* meantInstead(text: string, names: NamesOnPages): Generator<Mean
     "With a blank it asks for something inside; for one element that is both, the name comes first:",
   );
   yield step(
-    text.replace(
-      new RegExp(`^(${states})\\s+([a-z][\\w-]*)$|^([a-z]+)[-_](${states})$`, "i"),
-      (_, state, name, other, last) => `${name ?? other}:${state ?? last}`,
-    ),
+    text.replace(stateInFront, (_, state, name, other, last) => `${name ?? other}:${state ?? last}`),
     "A state stands behind a colon:",
   );
   yield step(text.replace(/:(first|last)(?![-\w(])/g, ":$1-child"), "The first of its kind is asked for otherwise:");
