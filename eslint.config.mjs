@@ -119,6 +119,7 @@ export default defineConfig([
     ".reports/**",
   ]),
   { rules: { "@typescript-eslint/no-non-null-assertion": "off", "no-console": "error" } },
+  { files: ["src/**/*.{ts,tsx}"], ignores: ["**/*.test.ts"], rules: { "no-nested-ternary": "error" } },
   {
     // What nobody waits for is caught, or handed to `unwaited`, which says what it throws.
     files: ["src/**/*.{ts,tsx}"],

@@ -428,7 +428,8 @@ export class Computer {
   private longhand(index: number, style: SharedStyle, context: Context): unknown {
     const { name, inherited } = longhands[index]!;
     const winner = style.winners.get(name) ?? null;
-    const specified = winner ? this.specified(winner, style, index) : inherited ? "inherit" : "initial";
+    const unset = inherited ? "inherit" : "initial";
+    const specified = winner ? this.specified(winner, style, index) : unset;
     context.computing = index;
     const { parent } = style;
     if (specified === "inherit" && parent) {

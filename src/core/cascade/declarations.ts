@@ -118,13 +118,8 @@ const notInAll = new Set(["direction", "unicode-bidi"]);
 function regular(property: string, text: string): PreparedDeclaration {
   const shorthand = shorthands.get(property);
   const reader = readerOf(property);
-  const targets =
-    shorthand?.longhands ??
-    (reader
-      ? [property]
-      : property === "all"
-        ? longhands.map(({ name }) => name).filter((name) => !notInAll.has(name))
-        : null);
+  const ofAll = property === "all" ? longhands.map(({ name }) => name).filter((name) => !notInAll.has(name)) : null;
+  const targets = shorthand?.longhands ?? (reader ? [property] : ofAll);
   if (!targets) return { kind: "other" };
   const components = componentsOf(text);
   if (components.length === 0) return { kind: "invalid", reason: "empty value" };

@@ -205,7 +205,8 @@ function composed({ property, valueText }: Declaration, longhand: string): strin
   if (!parts.some((part) => isOwn(part) && !isComma(part))) return null;
   const text = (part: Component) => {
     if (isOwn(part)) return valueText.slice(part.start, part.end);
-    return isComma(part) ? "," : part.type === "ident" ? part.name : null;
+    if (isComma(part)) return ",";
+    return part.type === "ident" ? part.name : null;
   };
   const texts = parts.map(text);
   return texts.includes(null) ? valueText : texts.join(" ").replaceAll(" ,", ",");
@@ -241,6 +242,13 @@ export function valueSpan(declaration: Declaration, longhand: string): { start: 
   return between.length === parts.length ? { start, end } : null;
 }
 
+/** Where a block comes from: its selector, an attribute, the browser. */
+function originOf({ attached, origin, match }: Block): string {
+  if (attached) return "style attribute";
+  if (origin === "hint") return "attribute";
+  return match?.rule.entry.rule.preludeText.replace(/\s+/g, " ") ?? "browser";
+}
+
 function contenderOf(site: Site, page: StyledPage, element: ElementNode, winner: Winner, lost: Loss | null): Contender {
   const { block, declaration } = winner;
   const place = placeOf(site, page, element, block, declaration);
@@ -248,11 +256,7 @@ function contenderOf(site: Site, page: StyledPage, element: ElementNode, winner:
     property: declaration.property,
     value: declaration.valueText,
     important: declaration.important,
-    selector: block.attached
-      ? "style attribute"
-      : block.origin === "hint"
-        ? "attribute"
-        : (block.match?.rule.entry.rule.preludeText.replace(/\s+/g, " ") ?? "browser"),
+    selector: originOf(block),
     specificity: block.match?.specificity ?? null,
     layer: block.match?.rule.layer ?? null,
     origin: block.origin,

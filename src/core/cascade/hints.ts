@@ -74,9 +74,15 @@ const cells = new Set(["td", "th", "tr", "tbody", "thead", "tfoot", "col", "colg
 const hints: Readonly<Record<string, Hint>> = table({
   bgcolor: (value, { tag }) => (tag === "body" || tableParts.has(tag) ? colorHint("background-color", value) : null),
   text: (value, { tag }) => (tag === "body" ? colorHint("color", value) : null),
-  color: (value, { tag }) => (tag === "font" ? colorHint("color", value) : tag === "hr" ? hrColor(value) : null),
+  color: (value, { tag }) => {
+    if (tag === "font") return colorHint("color", value);
+    return tag === "hr" ? hrColor(value) : null;
+  },
   face: (value, { tag }) => (tag === "font" && value.trim() ? `font-family:${value}` : null),
-  size: (value, { tag }) => (tag === "font" ? fontSize(value) : tag === "hr" ? hrSize(value) : null),
+  size: (value, { tag }) => {
+    if (tag === "font") return fontSize(value);
+    return tag === "hr" ? hrSize(value) : null;
+  },
   width: (value, element) => sizeHint(value, "width", element),
   height: (value, element) => sizeHint(value, "height", element),
   noshade: (_, { tag, attributes }) =>
@@ -258,8 +264,8 @@ function directionHint(element: ElementNode): "ltr" | "rtl" | null {
 
 function directionInside(element: ElementNode): "ltr" | "rtl" | null {
   for (const node of element.content) {
-    const skipped = !("text" in node) && (withoutDirection.has(node.tag) || node.attributes.has("dir"));
-    const found = "text" in node ? directionOf(node.text) : skipped ? null : directionInside(node);
+    if (!("text" in node) && (withoutDirection.has(node.tag) || node.attributes.has("dir"))) continue;
+    const found = "text" in node ? directionOf(node.text) : directionInside(node);
     if (found) return found;
   }
   return null;
@@ -277,8 +283,8 @@ function directionOf(text: string): "ltr" | "rtl" | null {
 function fontSize(value: string): string | null {
   const match = /^\s*([+-]?)(\d+)/.exec(value);
   if (!match) return null;
-  const amount = Number(match[2]);
-  const size = match[1] === "+" ? 3 + amount : match[1] === "-" ? 3 - amount : amount;
+  const amount = Number(match[1]! + match[2]!);
+  const size = match[1] ? 3 + amount : amount;
   const keyword = ["x-small", "small", "medium", "large", "x-large", "xx-large", "xxx-large"][
     Math.min(7, Math.max(1, size)) - 1
   ]!;

@@ -8,9 +8,10 @@ import type { Conditions } from "./conditions";
 export type Truth = boolean | "unknown";
 
 const not = (value: Truth): Truth => (value === "unknown" ? value : !value);
-const and = (values: Truth[]): Truth =>
-  values.includes(false) ? false : values.includes("unknown") ? "unknown" : true;
-const or = (values: Truth[]): Truth => (values.includes(true) ? true : values.includes("unknown") ? "unknown" : false);
+const and = (values: Truth[]): Truth => firstOf(values, [false, "unknown"]) ?? true;
+const or = (values: Truth[]): Truth => firstOf(values, [true, "unknown"]) ?? false;
+/** The first of what decides that is among the values. */
+const firstOf = (values: Truth[], deciding: Truth[]): Truth | undefined => deciding.find((one) => values.includes(one));
 
 /** Whether a media query list holds; an empty one does. */
 export function matchesMedia(text: string, conditions: Conditions): boolean {
@@ -155,11 +156,9 @@ export function evaluateFeature(parts: readonly Component[], conditions: Conditi
   const wanted = featureValue(valueText, feature.kind, conditions);
   if (wanted === null) return "unknown";
   const actual = feature.value(conditions);
-  return prefix?.[2] === "min"
-    ? actual >= wanted
-    : prefix?.[2] === "max"
-      ? actual <= wanted
-      : Math.abs(actual - wanted) < 1e-6;
+  if (prefix?.[2] === "min") return actual >= wanted;
+  if (prefix?.[2] === "max") return actual <= wanted;
+  return Math.abs(actual - wanted) < 1e-6;
 }
 
 /** `(width >= 30em)`, `(20em < width <= 40em)`; null when there is no comparison sign. */

@@ -41,18 +41,21 @@ function readAs(syntax: string, text: string): Read | null {
   return null;
 }
 
+/** What a multiplier takes one by one; without one, all of it. */
+function itemsIn(parts: readonly Component[], multiplier: string): Component[][] {
+  if (multiplier === "#") return splitAt(parts, ",");
+  return multiplier === "+" ? parts.map((part) => [part]) : [[...parts]];
+}
+
 function readAlternative(alternative: string, parts: readonly Component[], text: string): Read | null {
   const [, name, multiplier] = /^(.*?)([+#]?)$/s.exec(alternative)!;
-  const list =
-    multiplier === "#" ? splitAt(parts, ",") : multiplier === "+" ? parts.map((part) => [part]) : [[...parts]];
-  const read = list.flatMap((item) => {
-    const one =
-      item.length === 1 ? readItem(name!, item[0]!, text) : name === "<transform-list>" ? transforms(item, text) : null;
-    return one ? [one] : [];
+  const read = itemsIn(parts, multiplier!).map((item) => {
+    if (item.length === 1) return readItem(name!, item[0]!, text);
+    return name === "<transform-list>" ? transforms(item, text) : null;
   });
-  return read.length < list.length
+  return read.some((one) => one === null)
     ? null
-    : (context) => read.map((one) => one(context)).join(multiplier === "#" ? ", " : " ");
+    : (context) => read.map((one) => one!(context)).join(multiplier === "#" ? ", " : " ");
 }
 
 type ReadKind = (part: Component, text: string) => Read | null;

@@ -20,12 +20,10 @@ export function rewritingFor(conditions: Conditions, path: string): SheetRewriti
   const usual = !rehearsedIn(conditions).some(({ media }) => media);
   const states = new Set(Object.values(conditions.forced[path] ?? {}).flat());
   return {
-    media: (text) =>
-      usual
-        ? withScheme(text, conditions.scheme)
-        : text.trim() === "" || matchesMedia(text, conditions)
-          ? "all"
-          : "not all",
+    media: (text) => {
+      if (usual) return withScheme(text, conditions.scheme);
+      return text.trim() === "" || matchesMedia(text, conditions) ? "all" : "not all";
+    },
     selectors: (text) => (states.size ? withStates(text, states) : text),
   };
 }
@@ -39,6 +37,12 @@ function withScheme(media: string, scheme: "light" | "dark"): string {
   );
 }
 
+/** What a pseudo-class becomes so that it holds where its state is forced; null where it stays. */
+function inState(name: string, states: ReadonlySet<string>): string | null {
+  if (states.has(name)) return `:is(:${name}, [${stateAttribute}~="${name}"])`;
+  return name === "link" && states.has("visited") ? `:link:where(:not([${stateAttribute}~="visited"]))` : null;
+}
+
 /** Lets forced states match by an attribute, at the same specificity. */
 export function withStates(selectors: string, states: ReadonlySet<string>): string {
   const { count, types, starts } = tokensOf(selectors);
@@ -47,12 +51,7 @@ export function withStates(selectors: string, states: ReadonlySet<string>): stri
   for (let token = 1; token < count; token += 1) {
     if (types[token] !== T.Ident || types[token - 1] !== T.Colon || types[token - 2] === T.Colon) continue;
     const name = ident.decode(selectors.slice(starts[token]!, starts[token + 1]!)).toLowerCase();
-    const forced = `[${stateAttribute}~="${name}"]`;
-    const replacement = states.has(name)
-      ? `:is(:${name}, ${forced})`
-      : name === "link" && states.has("visited")
-        ? `:link:where(:not([${stateAttribute}~="visited"]))`
-        : null;
+    const replacement = inState(name, states);
     if (!replacement) continue;
     text += selectors.slice(at, starts[token - 1]!) + replacement;
     at = starts[token + 1]!;

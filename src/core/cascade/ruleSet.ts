@@ -109,7 +109,8 @@ function makeSet({ browser, sheets, quirks, conditions }: Sheets, before: RuleSe
     if (prefix !== null && inForce(emptyConditions)) layers.meet(prefix);
     for (const step of own.steps) {
       if (!inForce(step.conditions)) continue;
-      const layer = step.layer === null ? prefix : prefix === null ? step.layer : `${prefix}.${step.layer}`;
+      const names = [prefix, step.layer].filter((name) => name !== null);
+      const layer = names.length ? names.join(".") : null;
       if (layer !== null) layers.meet(layer);
       if (!isEntry(step)) continue;
       const origin = at === 0 ? "browser" : "author";

@@ -1,6 +1,6 @@
 /** A sheet's rules in order, nesting and conditional groups unfolded; independent of page and conditions. */
 import { table } from "../source/table";
-import { componentsOf, splitAt, type Component } from "../source/css/components";
+import { addressIn, componentsOf, splitAt, type Component } from "../source/css/components";
 import type { Namespace } from "../source/html/document";
 import type { AtRule, Declaration, Item, StyleRule } from "../source/css/syntax";
 import { SelectorError, parseSelectorList, tryParseSelectorList } from "./selectors/parse";
@@ -214,12 +214,7 @@ class Unfolder {
       case "namespace": {
         const [first, second] = componentsOf(rule.preludeText);
         const address = second ?? first;
-        const uri =
-          address?.type === "string" || address?.type === "url"
-            ? address.value
-            : address?.type === "function" && address.args[0]?.type === "string"
-              ? address.args[0].value
-              : null;
+        const uri = address?.type === "string" ? address.value : addressIn(address);
         if (uri !== null) this.namespaces.set(first?.type === "ident" ? first.name : "", namespaceUris[uri] ?? "none");
         return;
       }

@@ -64,6 +64,8 @@ export function substitute(text: string, sources: Sources, depth = 0): string | 
   return put(text.slice(at)) ? parts.join("") : null;
 }
 
+const substitutionBy = (name: string) => (counting.has(name) ? "counted" : "some");
+
 /** Whether a value holds such a function; "malformed" where one cannot be read, "counted" where all count siblings. */
 export function substitutionsIn(components: readonly Component[]): "none" | "counted" | "some" | "malformed" {
   let found: "none" | "counted" | "some" = "none";
@@ -73,7 +75,7 @@ export function substitutionsIn(components: readonly Component[]): "none" | "cou
     if (kind && !kind.isWellFormed(part.args)) return "malformed";
     const inside = substitutionsIn(part.args);
     if (inside === "malformed") return inside;
-    const own = !kind || part.type !== "function" ? "none" : counting.has(part.name) ? "counted" : "some";
+    const own = kind && part.type === "function" ? substitutionBy(part.name) : "none";
     if (own === "some" || inside === "some") found = "some";
     else if (found === "none") found = own === "none" ? inside : own;
   }
@@ -146,7 +148,8 @@ const attribute: Substitute = {
     const comma = component.args.find((part) => isDelim(part, ","));
     const plain = kind === null || isKeyword(kind, "raw-string");
     const written = sources.attribute(name.name);
-    const value = written === null ? null : plain ? string.encode(written) : typed(written, kind, text, sources, depth);
+    const read = (value: string) => (plain ? string.encode(value) : typed(value, kind, text, sources, depth));
+    const value = written === null ? null : read(written);
     if (value !== null) return value;
     if (comma) return substitute(argumentsFrom(comma.end, component, text), sources, depth);
     return plain ? '""' : null;

@@ -172,12 +172,9 @@ function srgbToHsl([red, green, blue]: Triple): Triple {
   const lightness = (min + max) / 2;
   if (range === 0) return [0, 0, lightness * 100];
   let saturation = lightness === 0 || lightness === 1 ? 0 : (max - lightness) / Math.min(lightness, 1 - lightness);
-  let hue =
-    max === red
-      ? (green - blue) / range + (green < blue ? 6 : 0)
-      : max === green
-        ? (blue - red) / range + 2
-        : (red - green) / range + 4;
+  let hue = (red - green) / range + 4;
+  if (max === red) hue = (green - blue) / range + (green < blue ? 6 : 0);
+  else if (max === green) hue = (blue - red) / range + 2;
   if (saturation < 0) {
     hue += 3;
     saturation = Math.abs(saturation);

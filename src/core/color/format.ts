@@ -39,8 +39,7 @@ export function serialiseColor({ color, legacy }: PlainColor): string {
     if (channel === null) return "none";
     return significant(at === hueOf(color.space) ? degrees(channel) : channel, 6);
   });
-  const alpha = color.alpha === null ? " / none" : color.alpha < 1 ? ` / ${significant(color.alpha, 6)}` : "";
-  const body = `${channels.join(" ")}${alpha}`;
+  const body = `${channels.join(" ")}${alphaPart(color.alpha, (alpha) => significant(alpha, 6))}`;
   return definitionOf(color.space).hasFunction ? `${color.space}(${body})` : `color(${color.space} ${body})`;
 }
 
@@ -144,9 +143,14 @@ function write(color: Color, notation: Notation, digits: number, { commas, perce
     const name = color.alpha < 1 ? `${notation}a` : notation;
     return `${name}(${[...parts, ...(color.alpha < 1 ? [share(color.alpha)] : [])].join(", ")})`;
   }
-  const alpha = color.alpha === null ? " / none" : color.alpha < 1 ? ` / ${share(color.alpha)}` : "";
-  const body = `${parts.join(" ")}${alpha}`;
+  const body = `${parts.join(" ")}${alphaPart(color.alpha, share)}`;
   return definition.hasFunction ? `${notation}(${body})` : `color(${notation} ${body})`;
+}
+
+/** What stands behind the channels; nothing of a colour that is opaque. */
+function alphaPart(alpha: number | null, written: (alpha: number) => string): string {
+  if (alpha === null) return " / none";
+  return alpha < 1 ? ` / ${written(alpha)}` : "";
 }
 
 function plain(value: number): string {

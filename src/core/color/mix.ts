@@ -37,11 +37,12 @@ export function interpolateColors(from: Color, to: Color, share: number, space: 
     if (first[at] === null && second[at] === null) return null;
     if (at === hue) return degrees(value + (two[at]! - value) * share);
     const mixed = value * (alphaA ?? 1) * (1 - share) + two[at]! * (alphaB ?? 1) * share;
-    return alpha === null ? mixed : alpha === 0 ? 0 : mixed / alpha;
+    if (alpha === null) return mixed;
+    return alpha === 0 ? 0 : mixed / alpha;
   }) as Channels;
   if (alpha === 0) {
     const plain = one.map((value, at) =>
-      channels[at] === null ? null : at === hue ? channels[at]! : value + (two[at]! - value) * share,
+      channels[at] === null || at === hue ? channels[at]! : value + (two[at]! - value) * share,
     );
     return { space, channels: plain as Triple, alpha };
   }

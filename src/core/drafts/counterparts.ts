@@ -29,7 +29,7 @@ export function atLevel(color: Color, level: Level, side: "above" | "below"): Co
   }
   const [under, over] = [atLightness(color, low), atLightness(color, high)];
   if (side === "above") return levelOf(over) >= level ? over : atLightness(color, 1);
-  return levelOf(over) <= level ? over : levelOf(under) <= level ? under : atLightness(color, 0);
+  return [over, under].find((one) => levelOf(one) <= level) ?? atLightness(color, 0);
 }
 
 /** What becomes of a colour. */

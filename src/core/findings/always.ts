@@ -156,14 +156,9 @@ function tell({ site }: CheckContext, { spot, by, bySpot, places }: Lost): Found
   const selector = by.block.attached
     ? "the style attribute"
     : `\`${by.block.match!.rule.entry.rule.preludeText.replace(/\s+/g, " ")}\``;
-  const why =
-    by.declaration.important && !declaration.important
-      ? "is important"
-      : by.block.attached
-        ? "stands on the element itself"
-        : spot.path === bySpot.path && spot.offset < bySpot.offset
-          ? "comes later"
-          : "is more specific";
+  let why = spot.path === bySpot.path && spot.offset < bySpot.offset ? "comes later" : "is more specific";
+  if (by.block.attached) why = "stands on the element itself";
+  if (by.declaration.important && !declaration.important) why = "is important";
   return {
     level: "warning",
     message: `\`${declaration.property}: ${declaration.valueText}\` never counts: ${selector} in ${cause.path} line ${cause.line} ${why}.`,

@@ -29,12 +29,8 @@ export function gradientIn(image: Component, box: GradientBox, colors: ColorCont
   const stops = parts.slice(hasPrelude ? 1 : 0).map((part, at) => (at === 0 && !hasPrelude ? rest : part));
   const old = match[1] !== undefined;
   const length = lengthIn(unit);
-  const geometry =
-    match[3] === "linear"
-      ? linear(prelude, box, old)
-      : match[3] === "radial"
-        ? radial(prelude, box, length)
-        : conic(prelude, box, length);
+  const round = match[3] === "radial" ? radial : conic;
+  const geometry = match[3] === "linear" ? linear(prelude, box, old) : round(prelude, box, length);
   if (!geometry) return null;
   const read = readStops(stops, geometry.length, colors, unit);
   if (!read || read.length === 0) return null;
@@ -127,7 +123,7 @@ function linear(prelude: readonly Component[], { width, height }: GradientBox, o
   } else if (words.length > 0) {
     const sides = words.filter((word) => word !== "to");
     const has = (side: string) => sides.includes(side);
-    const [x, y] = [has("right") ? 1 : has("left") ? -1 : 0, has("bottom") ? 1 : has("top") ? -1 : 0];
+    const [x, y] = [Number(has("right")) - Number(has("left")), Number(has("bottom")) - Number(has("top"))];
     const turned = old ? -1 : 1;
     // To a corner, the line of the half-way colour goes through the other two.
     const [dx, dy] = x !== 0 && y !== 0 ? [x * height, y * width] : [x, y];

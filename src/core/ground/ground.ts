@@ -25,22 +25,20 @@ export function legibilityOf(
   styles: readonly Style[] = [],
   ink: Color | null = null,
 ): Legibility {
-  const found = layout
-    ? groundUnder(style, ink ?? inkOf(style), layout, styles)
-    : ink
-      ? groundFromStylesWith(style, ink)
-      : groundFromStyles(style);
+  const fromStylesAlone = () => (ink ? groundFromStylesWith(style, ink) : groundFromStyles(style));
+  const found = layout ? groundUnder(style, ink ?? inkOf(style), layout, styles) : fromStylesAlone();
   // As large as it is shown.
   const needs = neededRatio(fontSizeOf(style) * style.shared.zoom, valueOf(style, "font-weight"));
   const unjudged = exemption(style) ?? unseenReason(style) ?? layout?.unseen ?? null;
   const painted = layout?.painted && ink === null ? layout.painted : null;
   const seen = painted && groundFromPaint(painted);
-  const legibility =
-    painted && seen
-      ? fromPaint(found, layout!, painted, seen, needs)
-      : layout
-        ? fromLayers(found, needs, painted ? covered(layout, painted) : null, ink || painted ? null : unpainted(layout))
-        : fromStyles(found, needs);
+  const known = () => {
+    if (!layout) return fromStyles(found, needs);
+    if (painted && seen) return fromPaint(found, layout, painted, seen, needs);
+    const unseen = ink || painted ? null : unpainted(layout);
+    return fromLayers(found, needs, painted ? covered(layout, painted) : null, unseen);
+  };
+  const legibility = known();
   const hidden = painted && !seen ? layout!.hides : null;
   return unjudged || hidden
     ? { ...legibility, passes: false, verdict: "unjudged", unjudged: unjudged ?? hidden }
@@ -140,6 +138,7 @@ function judged(
   doubtful: boolean,
   open: boolean,
 ): Pick<Legibility, "passes" | "verdict"> {
-  const verdict = open ? "doubtful" : ratio >= needs ? "passes" : !doubtful || best < needs ? "fails" : "doubtful";
-  return { passes: verdict === "passes", verdict };
+  if (!open && ratio >= needs) return { passes: true, verdict: "passes" };
+  const fails = !open && (!doubtful || best < needs);
+  return { passes: false, verdict: fails ? "fails" : "doubtful" };
 }

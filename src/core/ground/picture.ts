@@ -138,14 +138,8 @@ export function withoutWindowUnits(text: string, { width, height }: { width: num
     /(?<![\w#-])([-+]?(?:\d+\.?\d*|\.\d+)(?:e[-+]?\d+)?)[sld]?v(w|h|i|b|min|max)(?![\w-])/gi,
     (_, number: string, unit: string) => {
       const name = unit.toLowerCase();
-      const base =
-        name === "min"
-          ? Math.min(width, height)
-          : name === "max"
-            ? Math.max(width, height)
-            : /[hb]/.test(name)
-              ? height
-              : width;
+      const bases: Record<string, number> = { min: Math.min(width, height), max: Math.max(width, height) };
+      const base = bases[name] ?? (/[hb]/.test(name) ? height : width);
       return `${Number(((Number(number) * base) / 100).toFixed(4))}px`;
     },
   );

@@ -67,5 +67,6 @@ function isClippedAway(style: Style): boolean {
 
 function pixelsOf(value: string): number {
   const number = Number.parseFloat(value);
-  return /r?em\s*$/.test(value) ? number * 16 : /px\s*$/.test(value) ? number : 0;
+  if (/r?em\s*$/.test(value)) return number * 16;
+  return /px\s*$/.test(value) ? number : 0;
 }

@@ -110,8 +110,8 @@ function pictureBeside(element: ElementNode): { element: ElementNode; selector: 
   const siblings = element.parent?.children ?? [];
   const at = siblings.indexOf(element);
   for (const beside of [siblings[at - 1], siblings[at + 1]]) {
-    const found =
-      beside && (pictures.includes(beside.tag) ? beside : beside.tag === "figure" ? pictureIn(beside) : null);
+    const inside = beside?.tag === "figure" ? pictureIn(beside) : null;
+    const found = beside && pictures.includes(beside.tag) ? beside : inside;
     if (!found) continue;
     const plain = plainSelector(found);
     const around = found.parent && plain === found.tag ? `${plainSelector(found.parent)} > ` : "";

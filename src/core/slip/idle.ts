@@ -42,8 +42,8 @@ export function idleByRow(site: Site, page: StyledPage, style: Style): ReadonlyM
   const byRow = new Map<string, IdleDeclaration[]>();
   const consider = (items: readonly Item[], holder: Holder) => {
     for (const item of items) {
-      const declaration = item.kind === "disabled" ? item.declaration : item.kind === "declaration" ? item : null;
-      if (!declaration) continue;
+      if (item.kind !== "disabled" && item.kind !== "declaration") continue;
+      const declaration = item.kind === "disabled" ? item.declaration : item;
       const rows = rowsAbout(declaration.property);
       const ignored =
         rows.length > 0 &&

@@ -43,8 +43,10 @@ export function meetingMargins(page: StyledPage, index: number, side: MarginSide
     const [most, least] = [Math.max(0, ...amounts), Math.min(0, ...amounts)];
     const counting = met.find(({ px }) => px > 0 && px === most);
     const taken = met.find(({ px }) => px < 0 && px === least);
-    const partOf = (one: (typeof met)[number]) =>
-      one === counting ? "counts" : one === taken ? "taken off" : "swallowed";
+    const partOf = (one: (typeof met)[number]) => {
+      if (one === counting) return "counts";
+      return one === taken ? "taken off" : "swallowed";
+    };
     return { margins: met.map((one) => ({ ...one, part: partOf(one) })), px: most + least };
   } catch (error) {
     if (error instanceof Untold) return null;

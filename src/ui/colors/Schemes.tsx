@@ -32,13 +32,9 @@ export function Schemes() {
           aria-label="What readers wish for"
         />
       </div>
-      {wish === "paper" ? (
-        <PaperDesk />
-      ) : asked === null ? null : asked.includes(wish) ? (
-        <SchemePairs wish={wish} />
-      ) : (
-        <DraftDesk key={wish} kind={wish} />
-      )}
+      {wish === "paper" && <PaperDesk />}
+      {wish !== "paper" && asked?.includes(wish) === true && <SchemePairs wish={wish} />}
+      {wish !== "paper" && asked?.includes(wish) === false && <DraftDesk key={wish} kind={wish} />}
     </div>
   );
 }

@@ -138,7 +138,8 @@ export function Overlay({ shown, places, picked, drawn, scale, onTrueSize, onGla
   const alike = pickedPlace ? places.filter((place) => place.key === pickedPlace.key && place !== pickedPlace) : [];
   const reached = (reach ?? []).filter((ref) => ref.page === path);
   const touched = places.filter((place) => place !== pickedPlace && reached.some((ref) => isAt(place, ref)));
-  const pickedBox = picked ? (pickedPlace ? boxOfPlace(page, pickedPlace) : boxOf(page, picked.index)) : null;
+  const ownBox = picked && boxOf(page, picked.index);
+  const pickedBox = pickedPlace ? boxOfPlace(page, pickedPlace) : ownBox;
   const hoveredBox = hovered && hovered !== pickedPlace ? boxOfPlace(page, hovered) : null;
   const spoken = slip && picked ? `${slip.role}: ${slip.text.slice(0, 80)}` : "";
 

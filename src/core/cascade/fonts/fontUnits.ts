@@ -47,8 +47,9 @@ function firstFace(
   const present = installed && new Set(installed.map((name) => name.toLowerCase()));
   for (const { name, generic } of families) {
     const own = generic ? null : faceFor(faces, name, weight, italic)?.file?.metrics;
-    const face =
-      own ?? (generic ? genericFace(name) : !present || present.has(name.toLowerCase()) ? knownFace(name) : null);
+    if (own) return own;
+    const isThere = !present || present.has(name.toLowerCase());
+    const face = generic ? genericFace(name) : isThere && knownFace(name);
     if (face) return face;
   }
   return genericFace("serif");

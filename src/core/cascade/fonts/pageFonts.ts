@@ -1,7 +1,7 @@
 /** The fonts that the sheets of a page bring with them (CSS Fonts 4, section 4). */
 import { parseFamilies } from "../properties/font";
 import { rulesOf } from "../rules";
-import { componentsOf, splitAt, type Component } from "../../source/css/components";
+import { addressIn, componentsOf, splitAt, type Component } from "../../source/css/components";
 import type { SheetSource } from "../../source/html/sheets";
 import { resolveAddress } from "../../source/path";
 import type { Site } from "../../source/site";
@@ -85,22 +85,19 @@ interface Source {
   font: FontFile | null;
 }
 
+function wordIn(part: Component): string {
+  if (part.type === "string") return part.value;
+  return part.type === "ident" ? part.name : "";
+}
+
 function sourcesIn(site: Site, sheet: SheetSource, value: readonly Component[]): Source[] {
   return splitAt(value, ",").flatMap((parts): Source[] => {
     const [first] = parts;
-    const inside = first?.type === "function" ? first.args[0] : undefined;
     if (first?.type === "function" && first.name === "local") {
-      const name = first.args
-        .map((part) => (part.type === "string" ? part.value : part.type === "ident" ? part.name : ""))
-        .join(" ");
+      const name = first.args.map(wordIn).join(" ");
       return [{ address: name, local: true, path: null, problem: null, font: null }];
     }
-    const address =
-      first?.type === "url"
-        ? first.value
-        : first?.type === "function" && first.name === "url" && inside?.type === "string"
-          ? inside.value
-          : null;
+    const address = addressIn(first);
     return address === null ? [] : [sourceAt(site, sheet, address)];
   });
 }

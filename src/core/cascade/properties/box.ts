@@ -24,8 +24,11 @@ const margin = (side: string): Longhand<Component | "auto", Margin> => ({
   name: `margin-${side}`,
   inherited: false,
   initial: "0",
-  parse: ([only, more]) =>
-    more ? null : isKeyword(only, "auto") ? "auto" : isLength(only, marginRules, absoluteUnit) ? only! : null,
+  parse: ([only, more]) => {
+    if (more) return null;
+    if (isKeyword(only, "auto")) return "auto";
+    return isLength(only, marginRules, absoluteUnit) ? only! : null;
+  },
   compute: (value, context) => (value === "auto" ? value : computeLength(value, context, marginRules)),
   serialise: (value) => (value === "auto" ? value : serialiseLengthPercentage(value)),
 });
@@ -163,7 +166,8 @@ function partOf([only, more]: readonly Component[]): number | null {
   if (more || !only || only.type === "ident" || only.type === "block") return null;
   const quantity = evaluateMath(only, { unit: absoluteUnit, percentAs: null });
   const measure = quantity && measureOf(quantity);
-  return measure === "number" ? quantity!.value : measure === "percent" ? quantity!.value / 100 : null;
+  if (measure === "number") return quantity!.value;
+  return measure === "percent" ? quantity!.value / 100 : null;
 }
 
 export const opacity: Longhand<number, number> = {

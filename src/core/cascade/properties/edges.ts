@@ -153,9 +153,10 @@ function edgeValues(
       }),
     serialise: (value) =>
       shortened(
-        value.map((edge) =>
-          edge === "auto" ? edge : typeof edge === "number" ? serialiseNumber(edge) : serialiseLengthPercentage(edge),
-        ),
+        value.map((edge) => {
+          if (edge === "auto") return edge;
+          return typeof edge === "number" ? serialiseNumber(edge) : serialiseLengthPercentage(edge);
+        }),
       ),
   };
 }
@@ -190,13 +191,15 @@ const overflow = (axis: "x" | "y"): Longhand<string, string> => ({
   initial: "visible",
   parse: (value) => {
     const word = soleKeyword(value);
-    return word !== null && overflowWords.includes(word) ? (word === "overlay" ? "auto" : word) : null;
+    if (word === null || !overflowWords.includes(word)) return null;
+    return word === "overlay" ? "auto" : word;
   },
   compute: (value) => value,
   serialise: (value, context) => {
     const other = context.own(`overflow-${axis === "x" ? "y" : "x"}`);
     if (other === "visible" || other === "clip") return value;
-    return value === "visible" ? "auto" : value === "clip" ? "hidden" : value;
+    if (value === "visible") return "auto";
+    return value === "clip" ? "hidden" : value;
   },
 });
 

@@ -1,9 +1,24 @@
 /** Features of fonts and their variants (CSS Fonts 4, section 6 and 9; OpenType layout features). */
 import { isKeyword, soleKeyword, splitAt, type Component } from "../../source/css/components";
-import { keywords, layersOf, numberOf, serialiseNumber, serialiseString, severalWords, wordLonghand } from "./kinds";
+import {
+  byTag,
+  keywords,
+  layersOf,
+  numberOf,
+  serialiseNumber,
+  serialiseString,
+  severalWords,
+  wordLonghand,
+} from "./kinds";
 import type { Longhand } from "./types";
 
 type Feature = readonly [tag: string, value: number];
+
+/** How much of a feature: on, off, or a number; null for what is none. */
+function amountOf(amount: Component | undefined): number | null {
+  if (!amount || isKeyword(amount, "on")) return 1;
+  return isKeyword(amount, "off") ? 0 : numberOf(amount);
+}
 
 /** `"smcp"`, `"liga" off`, `"cv01" 2`; of a tag given twice the last counts. */
 const featureSettings: Longhand<Feature[], Feature[]> = {
@@ -14,12 +29,12 @@ const featureSettings: Longhand<Feature[], Feature[]> = {
     if (soleKeyword(value) === "normal") return [];
     return layersOf(value, ([tag, amount, more]): Feature | null => {
       if (more || tag?.type !== "string" || !/^[ -~]{4}$/.test(tag.value)) return null;
-      const number = !amount ? 1 : isKeyword(amount, "on") ? 1 : isKeyword(amount, "off") ? 0 : numberOf(amount);
+      const number = amountOf(amount);
       const whole = amount?.type !== "number" || amount.integer;
       return number === null || !whole ? null : [tag.value, Math.round(number)];
     });
   },
-  compute: (value) => [...new Map(value)].sort(([a], [b]) => (a < b ? -1 : a > b ? 1 : 0)),
+  compute: byTag,
   serialise: (value) =>
     value
       .map(([tag, amount]) =>
@@ -49,11 +64,16 @@ const writtenOrder = [
   "character-variant",
 ];
 
+function nameIn(part: Component): string {
+  if (part.type === "ident") return part.name.toLowerCase();
+  return part.type === "function" ? part.name : "";
+}
+
 const alternates = wordLonghand("font-variant-alternates", true, "normal", (value) => {
   if (soleKeyword(value) === "normal") return "normal";
   const found = new Map<string, string>();
   for (const part of value) {
-    const name = part.type === "ident" ? part.name.toLowerCase() : part.type === "function" ? part.name : "";
+    const name = nameIn(part);
     if (
       !alternateFunctions.includes(name) ||
       found.has(name) ||

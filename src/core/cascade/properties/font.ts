@@ -3,7 +3,16 @@ import { isReserved } from "../wide";
 import { table } from "../../source/table";
 import { isDelim, isKeyword, soleKeyword, splitAt, type Component } from "../../source/css/components";
 import { absoluteUnit, evaluateMath, isMath, measureOf } from "../../source/css/math";
-import { computeLength, isLength, keywords, serialiseNumber, serialisePx, numberOf, wordLonghand } from "./kinds";
+import {
+  byTag,
+  computeLength,
+  isLength,
+  keywords,
+  serialiseNumber,
+  serialisePx,
+  numberOf,
+  wordLonghand,
+} from "./kinds";
 import type { Longhand } from "./types";
 
 /** One member of a font stack. */
@@ -183,6 +192,21 @@ export function isFontSize(component: Component): boolean {
   return isLength(component, sizeRules, absoluteUnit);
 }
 
+/** What a weight under another comes to; one beyond them all stays, as does the thinnest (CSS Fonts 4, 2.2.1). */
+const weightSteps: Readonly<Record<"bolder" | "lighter", readonly (readonly [under: number, to: number | null])[]>> = {
+  bolder: [
+    [350, 400],
+    [550, 700],
+    [900, 900],
+  ],
+  lighter: [
+    [100, null],
+    [550, 100],
+    [750, 400],
+    [Infinity, 700],
+  ],
+};
+
 /** A plain number from a number or a math function; null for anything else. */
 const fontWeight: Longhand<number | "bolder" | "lighter", number> = {
   name: "font-weight",
@@ -193,19 +217,18 @@ const fontWeight: Longhand<number | "bolder" | "lighter", number> = {
     if (only.type === "ident") {
       const word = only.name.toLowerCase();
       if (word === "bolder" || word === "lighter") return word;
-      return word === "normal" ? 400 : word === "bold" ? 700 : null;
+      if (word === "normal") return 400;
+      return word === "bold" ? 700 : null;
     }
     const weight = numberOf(only);
     if (weight === null) return null;
     if (isMath(only)) return Math.min(1000, Math.max(1, weight));
     return weight >= 1 && weight <= 1000 ? weight : null;
   },
-  /** CSS Fonts 4, 2.2.1. */
   compute: (value, context) => {
+    if (typeof value === "number") return value;
     const from = context.hasParent ? context.parent("font-weight") : 400;
-    if (value === "bolder") return from < 350 ? 400 : from < 550 ? 700 : from < 900 ? 900 : from;
-    if (value === "lighter") return from < 100 ? from : from < 550 ? 100 : from < 750 ? 400 : 700;
-    return value;
+    return weightSteps[value].find(([under]) => from < under)?.[1] ?? from;
   },
   serialise: serialiseNumber,
 };
@@ -218,7 +241,8 @@ const fontStyle = wordLonghand("font-style", true, "normal", ([first, second, mo
   const angle = second.type === "block" ? null : evaluateMath(second, { unit: absoluteUnit, percentAs: null });
   if (!angle || (measureOf(angle) !== "angle" && !(second.type === "number" && second.value === 0))) return null;
   if (Math.abs(angle.value) > 90) return null;
-  return angle.value === 14 ? "oblique" : angle.value === 0 ? "normal" : `oblique ${serialiseNumber(angle.value)}deg`;
+  if (angle.value === 14) return "oblique";
+  return angle.value === 0 ? "normal" : `oblique ${serialiseNumber(angle.value)}deg`;
 });
 
 export const stretchKeywords: Readonly<Record<string, number>> = table({
@@ -314,7 +338,7 @@ const fontVariations: Longhand<readonly [tag: string, value: number][], readonly
     }
     return axes;
   },
-  compute: (value) => [...new Map(value)].sort(([a], [b]) => (a < b ? -1 : a > b ? 1 : 0)),
+  compute: byTag,
   serialise: (value) => value.map(([tag, amount]) => `"${tag}" ${serialiseNumber(amount)}`).join(", ") || "normal",
 };
 

@@ -64,7 +64,8 @@ const positions = new Set([...sides, "center"]);
 /** The line, shape or start of a gradient, with the space it is mixed in. */
 function isLine(parts: readonly Component[], kind: string): boolean {
   const mixed = parts.findIndex((part) => wordOf(part) === "in");
-  const own = mixed < 0 ? parts : mixed === 0 ? parts.slice(spaceEnd(parts)) : parts.slice(0, mixed);
+  const ahead = mixed < 0 ? parts : parts.slice(0, mixed);
+  const own = mixed === 0 ? parts.slice(spaceEnd(parts)) : ahead;
   if (mixed >= 0 && !/^[a-z]/.test(wordOf(parts[mixed + 1]))) return false;
   if (own.length === 0) return mixed >= 0;
   if (kind === "linear") {

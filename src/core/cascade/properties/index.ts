@@ -116,16 +116,22 @@ export function physicalName(name: string, writingMode: string, direction: strin
   return logical.get(name)?.((flow) => sideOf(flow, writingMode, direction)) ?? name;
 }
 
+function blockStart(writingMode: string): string {
+  if (writingMode === "horizontal-tb") return "top";
+  return writingMode.endsWith("-rl") ? "right" : "left";
+}
+
+/** Where lines of the left-to-right direction start. */
+function lineStart(writingMode: string): string {
+  if (writingMode === "horizontal-tb") return "left";
+  return writingMode === "sideways-lr" ? "bottom" : "top";
+}
+
 function sideOf(flow: Flow, writingMode: string, direction: string): string {
   const [axis, end] = flow.split("-") as ["block" | "inline", "start" | "end"];
   const opposite: Record<string, string> = { top: "bottom", bottom: "top", left: "right", right: "left" };
-  let start: string;
-  if (axis === "block")
-    start = writingMode === "horizontal-tb" ? "top" : writingMode.endsWith("-rl") ? "right" : "left";
-  else {
-    const forward = writingMode === "horizontal-tb" ? "left" : writingMode === "sideways-lr" ? "bottom" : "top";
-    start = direction === "rtl" ? opposite[forward]! : forward;
-  }
+  const forward = axis === "block" ? blockStart(writingMode) : lineStart(writingMode);
+  const start = axis === "inline" && direction === "rtl" ? opposite[forward]! : forward;
   return end === "start" ? start : opposite[start]!;
 }
 

@@ -14,9 +14,14 @@ import {
 } from "../../source/css/math";
 import type { ComputeContext, LengthPercentage, Longhand } from "./types";
 
+/** Settings by their tag, each once, the last that is given: as features and axes are computed (CSS Fonts 4, 6.12 and 8.2). */
+export const byTag = <Value>(settings: readonly (readonly [tag: string, value: Value])[]): [string, Value][] =>
+  [...new Map(settings)].sort(([a], [b]) => Number(a > b) - Number(a < b));
+
 /** Numbers as browsers serialise them: six significant digits. */
 export function serialiseNumber(value: number): string {
-  if (!Number.isFinite(value)) return value > 0 ? "infinity" : value < 0 ? "-infinity" : "NaN";
+  if (Number.isNaN(value)) return "NaN";
+  if (!Number.isFinite(value)) return value > 0 ? "infinity" : "-infinity";
   const rounded = sixDigits(Math.fround(value));
   const magnitude = Math.abs(rounded);
   if (magnitude !== 0 && (magnitude >= 1e6 || magnitude < 1e-4)) {

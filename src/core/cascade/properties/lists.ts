@@ -11,8 +11,10 @@ const listStyleType: Longhand<Component, string> = {
   inherited: true,
   initial: "disc",
   parse: ([only, more]) => (!more && (only?.type === "ident" || only?.type === "string") ? only : null),
-  compute: (value) =>
-    value.type === "string" ? serialiseString(value.value) : value.type === "ident" ? markerName(value.name) : "none",
+  compute: (value) => {
+    if (value.type === "string") return serialiseString(value.value);
+    return value.type === "ident" ? markerName(value.name) : "none";
+  },
   serialise: (value) => value,
 };
 

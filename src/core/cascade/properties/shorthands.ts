@@ -212,7 +212,9 @@ function positionOf(parts: readonly Component[]): { x: readonly Component[]; y: 
   const y = runs.find(([edge]) => down.has(wordOf(edge)));
   const middle = runs.find(([edge]) => wordOf(edge) === "center");
   if (x && y) return { x, y };
-  return middle && x ? { x, y: middle } : middle && y ? { x: middle, y } : null;
+  if (!middle) return null;
+  if (x) return { x, y: middle };
+  return y ? { x: middle, y } : null;
 }
 
 const comma = componentsOf(",")[0]!;
@@ -482,6 +484,13 @@ const textBox: Shorthand = {
   },
 };
 
+/** The longhand of `list-style` that a word is for. */
+function listPart(part: Component, word: string): string | null {
+  if (word === "inside" || word === "outside") return "list-style-position";
+  if (isImage(part)) return "list-style-image";
+  return isMarker(part) ? "list-style-type" : null;
+}
+
 /** CSS Lists 3, 3.6: `none` stands for what else is not said of marker and picture. */
 const listStyle: Shorthand = {
   name: "list-style",
@@ -491,14 +500,7 @@ const listStyle: Shorthand = {
     let nones = 0;
     for (const part of value) {
       const word = wordOf(part);
-      const name =
-        word === "inside" || word === "outside"
-          ? "list-style-position"
-          : isImage(part)
-            ? "list-style-image"
-            : isMarker(part)
-              ? "list-style-type"
-              : null;
+      const name = listPart(part, word);
       if (!name) return null;
       if (word === "none") nones += 1;
       else if (found[name]) return null;

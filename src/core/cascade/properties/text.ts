@@ -24,14 +24,11 @@ function spacing(name: string): Longhand<Component | "normal", LengthPercentage 
     name,
     inherited: true,
     initial: "normal",
-    parse: ([only, more]) =>
-      more || !only
-        ? null
-        : isKeyword(only, "normal")
-          ? "normal"
-          : isLength(only, spacingRules, absoluteUnit)
-            ? only
-            : null,
+    parse: ([only, more]) => {
+      if (more || !only) return null;
+      if (isKeyword(only, "normal")) return "normal";
+      return isLength(only, spacingRules, absoluteUnit) ? only : null;
+    },
     compute: (value, context) => (value === "normal" ? value : computeLength(value, context, spacingRules)),
     serialise: (value) => {
       if (value === "normal") return name === "word-spacing" ? "0px" : "normal";
@@ -89,7 +86,9 @@ const textAlign: Longhand<string, string> = {
     if (!context.hasParent) return "start";
     const parent = context.parent("text-align");
     const rtl = context.parent("direction") === "rtl";
-    return parent === "start" ? (rtl ? "right" : "left") : parent === "end" ? (rtl ? "left" : "right") : parent;
+    if (parent === "start") return rtl ? "right" : "left";
+    if (parent === "end") return rtl ? "left" : "right";
+    return parent;
   },
 };
 

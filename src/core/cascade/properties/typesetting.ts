@@ -98,7 +98,8 @@ const boxEdge = wordLonghand("text-box-edge", true, "auto", (value) => {
 
 const hyphenateCharacter = wordLonghand("hyphenate-character", true, "auto", ([only, more]) => {
   if (more || !only) return null;
-  return isKeyword(only, "auto") ? "auto" : only.type === "string" ? serialiseString(only.value) : null;
+  if (isKeyword(only, "auto")) return "auto";
+  return only.type === "string" ? serialiseString(only.value) : null;
 });
 
 /** CSS Text 4, 6.3: of the word, before and after the hyphen. */
@@ -142,7 +143,8 @@ const lineClamp = wordLonghand("-webkit-line-clamp", false, "none", ([only, more
   if (more || isKeyword(only, "none")) return more ? null : "none";
   const lines = only?.type === "number" && !only.integer ? null : numberOf(only);
   if (lines === null) return null;
-  return isMath(only) ? String(Math.max(1, Math.round(lines))) : lines >= 1 ? String(lines) : null;
+  if (isMath(only)) return String(Math.max(1, Math.round(lines)));
+  return lines >= 1 ? String(lines) : null;
 });
 
 /** In which order letters, their outlines and marks are painted (SVG 2, 13.8), as short as it can be said. */

@@ -227,16 +227,15 @@ class SelectorReader {
     parts: readonly Component[],
     at: number,
   ): { simple: SimpleSelector; namespace: Compound["namespace"]; next: number } | null {
-    const name = (part: Component | undefined) =>
-      part?.type === "ident" ? part.name : isDelim(part, "*") ? "*" : null;
+    const name = (part: Component | undefined) => {
+      if (part?.type === "ident") return part.name;
+      return isDelim(part, "*") ? "*" : null;
+    };
     let prefix: string | null = null;
     let local = name(parts[at]);
     let next = at + 1;
-    const bar = isDelim(parts[at], "|")
-      ? at
-      : local !== null && isDelim(parts[at + 1], "|") && !parts[at + 1]!.spaced
-        ? at + 1
-        : -1;
+    const after = local !== null && isDelim(parts[at + 1], "|") && !parts[at + 1]!.spaced ? at + 1 : -1;
+    const bar = isDelim(parts[at], "|") ? at : after;
     if (bar >= 0) {
       prefix = bar === at ? "" : local;
       local = parts[bar + 1]?.spaced ? null : name(parts[bar + 1]);
@@ -247,8 +246,8 @@ class SelectorReader {
       }
     }
     if (local === null) return null;
-    const namespace =
-      prefix === "" ? "none" : prefix === "*" ? null : (this.options.namespaces?.get(prefix ?? "") ?? null);
+    const named = prefix === "*" ? null : (this.options.namespaces?.get(prefix ?? "") ?? null);
+    const namespace = prefix === "" ? "none" : named;
     if (local === "*") return { simple: { kind: "universal" }, namespace, next };
     return { simple: { kind: "type", name: local!, lower: local!.toLowerCase() }, namespace, next };
   }
@@ -454,7 +453,7 @@ function parseNth(text: string): { step: number; offset: number } | null {
   const match = /^([+-]?\d*)n(?:\s*([+-])\s*(\d+))?$/.exec(bare);
   if (!match) return null;
   const [, a, sign, b] = match;
-  const step = a === "" || a === "+" ? 1 : a === "-" ? -1 : Number(a);
+  const step = Number(/\d/.test(a!) ? a : `${a}1`);
   return { step, offset: b ? Number(sign + b) : 0 };
 }
 

@@ -33,13 +33,13 @@ export const pairs: Section = {
 
 function rowOf(pair: PalettePair): Markup {
   const { ink, inkName, groundName, ratio, needs, passes, certain, schemes, places } = pair;
-  const mark = passes ? "" : certain ? "▲ " : "◆ ";
+  const fault = certain ? "▲ " : "◆ ";
   const only = schemes?.length === 1 ? `${schemes[0] === "dark" ? "in the dark" : "in light"}; ` : "";
   return html`<tr>
     <td><span class="chip" style="color: ${ink}; background: ${behind(pair)}">Aa</span></td>
     <td><code>${inkName}</code></td>
     <td><code>${groundName}</code></td>
-    <td class="figure">${mark}${showRatio(ratio)}</td>
+    <td class="figure">${passes ? "" : fault}${showRatio(ratio)}</td>
     <td class="figure">${needs}</td>
     <td>${only}${placesIn(places)}</td>
   </tr>`;

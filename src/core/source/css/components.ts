@@ -126,6 +126,13 @@ export function isDelim(component: Component | undefined, value: string): boolea
   return component?.type === "delim" && component.value === value;
 }
 
+/** The address in `url(…)`, whether it stands in quotes or not; null for what is none (CSS Values 4, 4.5). */
+export function addressIn(component: Component | undefined): string | null {
+  if (component?.type === "url") return component.value;
+  const [inside] = component?.type === "function" && component.name === "url" ? component.args : [];
+  return inside?.type === "string" ? inside.value : null;
+}
+
 /** Whether a component is this keyword, in whatever letters. @param keyword in lower case */
 export function isKeyword(component: Component | undefined, keyword: string): boolean {
   return component?.type === "ident" && component.name.toLowerCase() === keyword;

@@ -2,7 +2,7 @@
  * The style sheets of a page, in the order of the cascade, found as a browser would
  * (HTML 4.2.4, 4.2.6, 4.6.7.4; CSSOM 6.2 on alternative sheets; CSS Cascade 5, section 2 on imports).
  */
-import { componentsOf, isKeyword, type Component } from "../css/components";
+import { addressIn, componentsOf, isKeyword } from "../css/components";
 import { parseSheet, type AtRule, type Item } from "../css/syntax";
 import { reparse } from "../css/reparse";
 import { nearestPath, resolveAddress } from "../path";
@@ -260,7 +260,7 @@ function importOf(rule: AtRule): Import | null {
   if (rule.block) return null;
   const parts = componentsOf(rule.preludeText);
   const first = parts[0];
-  const address = first ? addressIn(first) : null;
+  const address = first?.type === "string" ? first.value : addressIn(first);
   if (!first || address === null) return null;
   let end = first.end;
   let next = 1;
@@ -281,13 +281,6 @@ function importOf(rule: AtRule): Import | null {
     end = supportsPart.end;
   }
   return { address, layer, supports, media: rule.preludeText.slice(end).trim() };
-}
-
-function addressIn(component: Component): string | null {
-  if (component.type === "string" || component.type === "url") return component.value;
-  if (component.type === "function" && component.name === "url" && component.args[0]?.type === "string")
-    return component.args[0].value;
-  return null;
 }
 
 const sheetItems = new WeakMap<TextFile, readonly Item[]>();

@@ -115,6 +115,12 @@ function stripOf({ shape, stops }: GradientParts): string {
   return gradientText({ name: "linear-gradient", shape: `to right ${space}`.trim(), stops });
 }
 
+/** What a gradient of a kind goes by where nothing is said (CSS Images 4, 3). */
+function usualShape(name: string): string {
+  if (name.includes("linear")) return "to bottom";
+  return name.includes("conic") ? "from 0deg" : "farthest-corner";
+}
+
 function Gradient({ parts, onChange }: { parts: GradientParts; onChange(parts: GradientParts): void }) {
   const { name, shape, stops } = parts;
   const set = (at: number, more: Partial<GradientStop>) =>
@@ -139,7 +145,7 @@ function Gradient({ parts, onChange }: { parts: GradientParts; onChange(parts: G
           size="small"
           className="mono"
           aria-label="Direction and space"
-          placeholder={name.includes("linear") ? "to bottom" : name.includes("conic") ? "from 0deg" : "farthest-corner"}
+          placeholder={usualShape(name)}
           value={shape}
           spellCheck={false}
           onChange={({ target }) => onChange({ ...parts, shape: target.value })}

@@ -69,7 +69,8 @@ export function SizeChapter({ row, slip, draft, target, places }: ChapterProps) 
         }
         figures={(value) => {
           const px = value === row.written ? now : pxOf(value, basis);
-          return px === null ? null : unitOf(value) === "px" ? sizeIn(px, "rem", basis) : `${showPx(px)} px`;
+          if (px === null) return null;
+          return unitOf(value) === "px" ? sizeIn(px, "rem", basis) : `${showPx(px)} px`;
         }}
       />
       <details className={styles.more}>
