@@ -13,7 +13,24 @@ const byVersion: readonly (readonly [property: string, ours: string, theirs: str
   ["display", "none", "inline"],
 ];
 
+const sides = /^margin-(?:top|right|bottom|left)$/;
+const bodyMargins = ["topmargin", "leftmargin", "marginheight", "marginwidth"];
+
+/** What versions before the autumn of 2026 answered. */
+function wasOtherwise(property: string, { element }: Style, ours: string, theirs: string): boolean {
+  // What is cut off was scrolled where the other side was; menus and pictures of forms let out what is in them.
+  if (property.startsWith("overflow-")) return ours === "clip" && (theirs === "hidden" || theirs === "visible");
+  // Round buttons had no corners.
+  if (property.endsWith("-radius"))
+    return element.attributes.get("type")?.toLowerCase() === "radio" && theirs === "0px";
+  // The height of a background was left out where it was automatic.
+  if (property === "background-size") return ours.replace(/ auto(?=,|$)/g, "") === theirs;
+  // Margins of the body were read as other lengths are.
+  return sides.test(property) && bodyMargins.some((name) => !/^\d*$/.test(element.attributes.get(name) ?? ""));
+}
+
 export function isExcepted(property: string, style: Style, ours: string, theirs: string, part: string): boolean {
+  if (ours !== theirs && wasOtherwise(property, style, ours, theirs)) return true;
   if (byVersion.some((known) => known[0] === property && known[1] === ours && known[2] === theirs))
     return property !== "display" || style.element.tag === "area";
   // Until a version of 2026, colours of the older notations were mixed with their alpha in bytes.

@@ -70,6 +70,8 @@ export function adjustStyle(style: Adjustable): void {
 function adjustControl(style: Adjustable): void {
   const { element } = style;
   const type = typeOf(element);
+  if (isOneLine(element) && style.get("appearance") !== "base-select")
+    for (const axis of ["x", "y"]) style.set(`overflow-${axis}`, "clip");
   if (style.get("appearance") === "none" || (element.tag === "input" && withoutNativeLook.has(type))) return;
   const display = String(style.get("display"));
   if (display === "inline" || display === "inline-table" || display.startsWith("table-"))
@@ -82,11 +84,17 @@ function adjustControl(style: Adjustable): void {
       style.set(`border-${edge}-style`, "none");
       style.set(`border-${edge}-color`, { kind: "current" });
     }
-    for (const corner of corners) style.set(`border-${corner}-radius`, [{ px: 0, percent: 0 }]);
+    const percent = type === "radio" ? 50 : 0;
+    for (const corner of corners) style.set(`border-${corner}-radius`, [{ px: 0, percent }]);
   }
   const isPushButton =
     element.tag === "input" && pushButtons.has(type) && style.get("appearance") === "auto" && !style.isAuthored(looks);
   if (isPushButton || isDropDown(element)) style.set("line-height", { kind: "normal" });
+}
+
+/** Whether a select shows one line; one of several choices does where it is told so. */
+function isOneLine(element: ElementNode): boolean {
+  return isDropDown(element) || (element.tag === "select" && element.attributes.get("size") === "1");
 }
 
 /** Whether a select shows one line that opens, rather than a list. */

@@ -56,7 +56,7 @@ marquee { overflow: hidden !important }
 [popover] { overflow: auto }
 textarea { overflow: auto !important }
 canvas, img, video { overflow: clip }
-embed, iframe, object, input:not([type=image i], [type=range i], [type=checkbox i], [type=radio i]) { overflow: clip !important }
+embed, iframe, object, input:not([type=range i], [type=checkbox i], [type=radio i]) { overflow: clip !important }
 svg|svg { text-emphasis-style: none }
 svg|svg:not(:root), svg|foreignObject { overflow: hidden }
 code, kbd, samp, tt { font-family: monospace }

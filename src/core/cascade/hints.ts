@@ -111,10 +111,10 @@ const hints: Readonly<Record<string, Hint>> = table({
   bordercolor: (value, { tag }) => (tableParts.has(tag) ? colorHint("border-color", value) : null),
   hspace: (value, { tag }) => (spaced.has(tag) ? pixels(value, "margin-left", "margin-right") : null),
   vspace: (value, { tag }) => (spaced.has(tag) ? pixels(value, "margin-top", "margin-bottom") : null),
-  marginwidth: (value, { tag }) => (tag === "body" ? pixels(value, "margin-left", "margin-right") : null),
-  leftmargin: (value, { tag }) => (tag === "body" ? pixels(value, "margin-left", "margin-right") : null),
-  marginheight: (value, { tag }) => (tag === "body" ? pixels(value, "margin-top", "margin-bottom") : null),
-  topmargin: (value, { tag }) => (tag === "body" ? pixels(value, "margin-top", "margin-bottom") : null),
+  marginwidth: (value, { tag }) => (tag === "body" ? bodyMargin(value, "margin-left", "margin-right") : null),
+  leftmargin: (value, { tag }) => (tag === "body" ? bodyMargin(value, "margin-left", "margin-right") : null),
+  marginheight: (value, { tag }) => (tag === "body" ? bodyMargin(value, "margin-top", "margin-bottom") : null),
+  topmargin: (value, { tag }) => (tag === "body" ? bodyMargin(value, "margin-top", "margin-bottom") : null),
 });
 
 const bullets = {
@@ -223,6 +223,15 @@ function pixels(value: string, ...names: string[]): string | null {
   const amount = /^\s*(\d+)/.exec(value)?.[1];
   return amount === undefined ? null : names.map((name) => `${name}:${amount}px`).join(";");
 }
+
+/** Whole, not negative, with a sign or without (HTML, 2.3.4.2 and 15.3.2). */
+function bodyMargin(value: string, ...names: string[]): string | null {
+  const amount = Number(/^[ \t\n\f\r]*([+-]?\d+)/.exec(value)?.[1] ?? -1);
+  if (amount < 0 || amount > largestInteger) return null;
+  return names.map((name) => `${name}:${Math.abs(amount)}px`).join(";");
+}
+
+const largestInteger = 2 ** 31 - 1;
 
 function hrColor(value: string): string | null {
   const color = legacyColor(value);

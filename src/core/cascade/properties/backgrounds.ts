@@ -68,7 +68,7 @@ const size: Longhand<(readonly Component[])[], Size[]> = {
     const texts = value.map((layer) => {
       if (typeof layer === "string") return layer;
       const [width, height = "auto"] = layer.map(write);
-      return height === "auto" ? width! : `${width} ${height}`;
+      return width === "auto" && height === "auto" ? "auto" : `${width} ${height}`;
     });
     return perImage(texts, context);
   },

@@ -184,7 +184,7 @@ const imageRepeat = wordLonghand("border-image-repeat", false, "stretch", (value
 
 const overflowWords = ["visible", "hidden", "clip", "scroll", "auto", "overlay"];
 
-/** Where the other axis scrolls, this one cannot let anything out (CSS Overflow 3, 3.1). */
+/** Where the other axis scrolls, this one cannot let anything out, unless it is cut off there (CSS Overflow 4, 3.1). */
 const overflow = (axis: "x" | "y"): Longhand<string, string> => ({
   name: `overflow-${axis}`,
   inherited: false,
@@ -198,8 +198,7 @@ const overflow = (axis: "x" | "y"): Longhand<string, string> => ({
   serialise: (value, context) => {
     const other = context.own(`overflow-${axis === "x" ? "y" : "x"}`);
     if (other === "visible" || other === "clip") return value;
-    if (value === "visible") return "auto";
-    return value === "clip" ? "hidden" : value;
+    return value === "visible" ? "auto" : value;
   },
 });
 
