@@ -24,7 +24,7 @@ function wasOtherwise(property: string, { element }: Style, ours: string, theirs
   if (property.endsWith("-radius"))
     return element.attributes.get("type")?.toLowerCase() === "radio" && theirs === "0px";
   // The height of a background was left out where it was automatic.
-  if (property === "background-size") return ours.replace(/ auto(?=,|$)/g, "") === theirs;
+  if (property === "background-size") return ours.replace(/(?<!,) auto(?=,|$)/g, "") === theirs;
   // Margins of the body were read as other lengths are.
   return sides.test(property) && bodyMargins.some((name) => !/^\d*$/.test(element.attributes.get(name) ?? ""));
 }
