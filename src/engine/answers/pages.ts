@@ -1,0 +1,107 @@
+/** Pages as they are shown, laid out and painted. */
+import {
+  changeSite,
+  dataAddress,
+  differingSteps,
+  provenUnder,
+  layoutWith,
+  pagesOf,
+  sizesAt,
+  styledPage,
+  textFile,
+  mediaWidths,
+  withFiles,
+  type Conditions,
+  type Site,
+} from "@/core";
+import {
+  site,
+  turns,
+  asLatest,
+  addresses,
+  addressesIn,
+  layouts,
+  unwritten,
+  shown,
+  layoutFor,
+  viewFor,
+  patchOf,
+} from "../open";
+import { pageAsPicture, pageOf, placesOf } from "../views";
+import type { Engine } from "../protocol";
+
+/** Pages of which it is not known what lies under their texts, those after the one shown first, in steps. */
+function* unlaidSteps(from: Site, conditions: Conditions, shown: string | null): Generator<void, string[]> {
+  const files = pagesOf(from);
+  const next = files.findIndex(({ path }) => path === shown) + 1;
+  const unlaid: string[] = [];
+  for (const file of [...files.slice(next), ...files.slice(0, next)]) {
+    if (file.path === shown) continue;
+    const known = layouts.get(file.path);
+    // A page that was never laid out need not be styled to know it.
+    if (!known?.whole || known.page?.styles !== styledPage(from, file, conditions).styles) unlaid.push(file.path);
+    yield;
+  }
+  return unlaid;
+}
+
+export const pagesAnswers = {
+  page: async (path, conditions) => viewFor(site, path, conditions),
+
+  pageOutOfSight: async (path, conditions) => viewFor(site, path, conditions, { outOfSight: true }),
+
+  patch: async (path, structure, conditions) => patchOf(site, path, structure, conditions),
+
+  rehearse: async (changes, path, structure, conditions) => {
+    const from = changeSite(site, changes);
+    unwritten.page = { path, changes: JSON.stringify(changes), page: pageOf(from, path, conditions) };
+    return patchOf(from, path, structure, conditions);
+  },
+
+  variant: async (path, changes, conditions, files = []) =>
+    viewFor(changeSite(withFiles(site, files), changes), path, conditions, { kept: false }),
+
+  layOut: async (path, structure, layout, whole, conditions, changes) => {
+    const from = changes.length ? changeSite(site, changes) : site;
+    const page = pageOf(from, path, conditions);
+    const before = layoutFor(path, structure, page)[path] ?? {};
+    const merged = layoutWith(before, layout, whole);
+    if (from === site) layouts.set(path, { structure, layout: merged, page: shown.get(path), whole });
+    else
+      unwritten.layout = { path, changes: JSON.stringify(changes), known: { structure, layout: merged, page, whole } };
+    return placesOf(page, from, { [path]: merged });
+  },
+
+  picture: async (path, changes, conditions, stage, look, unknown) => {
+    const from = changes.length ? changeSite(site, changes) : site;
+    const svg = pageAsPicture(from, path, conditions, addressesIn(from), stage, look, unknown);
+    const whole = svg.replace(/blob:[^"'()\s&<>\\]+/g, (address) => addresses.asData(address));
+    return dataAddress("image/svg+xml", new TextEncoder().encode(whole));
+  },
+
+  unlaidPages: async (conditions, shown) =>
+    (await turns.inSlices(unlaidSteps(site, conditions, shown), asLatest("survey"))) ?? [],
+
+  mediaWidths: async (path, conditions) => {
+    const file = textFile(site, path);
+    return file ? mediaWidths(site, file, conditions) : [];
+  },
+
+  sizesAt: async (refs, widths, conditions) => {
+    // Width by width, so that each page is styled once for each.
+    const columns = widths.map((width) => refs.map((ref) => sizesAt(site, ref, [width], conditions)[0] ?? 0));
+    return refs.map((_, at) => columns.map((column) => column[at]!));
+  },
+
+  differences: async (changes, files, conditions, except = null) =>
+    turns.inSlices(
+      differingSteps(
+        site,
+        changeSite(withFiles(site, files), changes),
+        changes,
+        conditions,
+        provenUnder(conditions, except),
+      ),
+      asLatest("differences"),
+    ),
+} satisfies Partial<Engine>;
