@@ -210,7 +210,7 @@ export { fluidSize, keywordSizes, pxPerUnit, sizeIn, sizeUnits, unitOf, type Siz
 export { matchedFallback, type MemberInfo, type StackInfo } from "./type/members";
 export { isWeightFaked, weightTaken } from "./type/weights";
 export { facesOf, platformFaces, platforms } from "./type/platforms";
-export { ratios, scaleSteps } from "./type/scale";
+export { ratios, stepsBy, type StepsBy } from "./type/scale";
 export { stackFaults, stackMembers, writeStack, type StackFault } from "./type/stack";
 export { editsOn } from "./slip/copying";
 export { settingOf, type Heir, type Setting } from "./slip/setting";

@@ -23,6 +23,32 @@ export function scaleSteps(base: number, ratio: number, smallest: number, larges
   return steps;
 }
 
+/** What steps go by: one ratio through a base, sizes that are written down, or a grid. All sizes in px. */
+export interface StepsBy {
+  by: number | "own" | "grid";
+  base: number;
+  /** Sizes parted by blanks, commas or semicolons. */
+  own: string;
+  grid: number;
+}
+
+/** The steps between two sizes, and a little beyond; rising. What is written down is taken as it is. */
+export function stepsBy({ by, base, own, grid }: StepsBy, smallest: number, largest: number): number[] {
+  if (by === "own") return sizesIn(own);
+  if (by === "grid") return gridSteps(grid, largest);
+  return scaleSteps(base, by, Math.min(smallest, base) * 0.9, Math.max(largest, base) * 1.1);
+}
+
+const sizesIn = (text: string) =>
+  text
+    .split(/[\s,;]+/)
+    .map(Number)
+    .filter((size) => size > 0 && size < 1000)
+    .sort((a, b) => a - b);
+
+const gridSteps = (grid: number, largest: number) =>
+  Array.from({ length: Math.min(200, Math.ceil(largest / grid) + 1) }, (_, at) => (at + 1) * grid);
+
 /** The step nearest to a size, by proportion. */
 export function nearestStep(size: number, steps: readonly number[]): number | null {
   return steps.reduce<number | null>(

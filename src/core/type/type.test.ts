@@ -5,7 +5,7 @@ import { axisSettings, withAxis } from "./axes";
 import { decorationLonghands, decorationParts, lineKinds, writeDecoration } from "./decoration";
 import { fluidSize, keywordSizes, sizeIn, sizeUnits, unitOf } from "./lengths";
 import { facesOf, genericOn, memberOn, platformFaces, platforms } from "./platforms";
-import { nearestStep, onGrid, ratios, scaleSteps } from "./scale";
+import { nearestStep, onGrid, ratios, scaleSteps, stepsBy } from "./scale";
 import { shadowLayers, writeShadow } from "./shadow";
 import { nearestFamily, stackFaults, stackMembers, writeStack } from "./stack";
 
@@ -179,6 +179,16 @@ describe("scales", () => {
       steps.slice(1).forEach((step, at) => expect(step / steps[at]!).toBeCloseTo(ratio, 1));
     }
     expect(scaleSteps(16, 1, 10, 60)).toEqual([]);
+  });
+
+  test("steps are those of a ratio around all sizes, those written down, or those of a grid", () => {
+    const how = { by: 1.25, base: 16, own: "20, 12;16 x 0 2000", grid: 4 } as const;
+    expect(stepsBy(how, 14, 30)).toEqual([12.8, 16, 20, 25, 31.25]);
+    // The base is among them, however far it is from the sizes.
+    expect(stepsBy({ ...how, base: 64 }, 40, 42)).toEqual(expect.arrayContaining([40.96, 64]));
+    expect(stepsBy({ ...how, by: "own" }, 14, 30)).toEqual([12, 16, 20]);
+    expect(stepsBy({ ...how, by: "grid" }, 14, 13)).toEqual([4, 8, 12, 16, 20]);
+    expect(stepsBy({ ...how, by: "grid", grid: 0.001 }, 14, 30)).toHaveLength(200);
   });
 
   test("the nearest step is nearest by proportion", () => {

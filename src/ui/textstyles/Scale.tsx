@@ -2,7 +2,7 @@
 
 import { Checkbox, Input, InputNumber } from "antd";
 import { useEffect, useMemo, useState } from "react";
-import { ratios, resize, scaleSteps, snapped, type Edit, type Snapped, type StyleRow } from "@/core";
+import { ratios, resize, snapped, stepsBy, type Edit, type Snapped, type StepsBy, type StyleRow } from "@/core";
 import { Choice } from "../shared/Choice";
 import { plural, showNumber, showPx } from "../shared/numbers";
 import { Problem } from "../shared/Problem";
@@ -19,34 +19,25 @@ interface Props {
   onPropose(proposal: Proposal): void;
 }
 
+/** A style and where it snaps to. */
+interface Move {
+  row: StyleRow;
+  tried: Snapped;
+}
+
 /** Steps laid over the axis; styles snap to them, live, before anything is written. */
 export function Scale({ rows, onPreview, onSteps, onPropose }: Props) {
-  const engine = useEngine();
-  const conditions = useWorkspace((state) => state.conditions);
-  const [base, setBase] = useState(16);
-  const [ratio, setRatio] = useState<number | "own" | "grid">(1.2);
-  const [own, setOwn] = useState("12 14 16 20 24 32 40");
-  const [grid, setGrid] = useState(2);
+  const [how, setHow] = useState<StepsBy>({ by: 1.2, base: 16, own: "12 14 16 20 24 32 40", grid: 2 });
   const [leadings, setLeadings] = useState(true);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
-  const [problem, setProblem] = useState<string | null>(null);
-  const largest = Math.max(...rows.map(({ sizePx }) => sizePx), base);
-  const smallest = Math.min(...rows.map(({ sizePx }) => sizePx), base);
   const steps = useMemo(() => {
-    if (ratio === "own")
-      return own
-        .split(/[\s,;]+/)
-        .map(Number)
-        .filter((size) => size > 0 && size < 1000)
-        .sort((a, b) => a - b);
-    if (ratio === "grid")
-      return Array.from({ length: Math.min(200, Math.ceil(largest / grid) + 1) }, (_, at) => (at + 1) * grid);
-    return scaleSteps(base, ratio, smallest * 0.9, largest * 1.1);
-  }, [ratio, own, grid, base, smallest, largest]);
-  const leadingGrid = ratio === "grid" && leadings ? grid : null;
+    const sizes = rows.map(({ sizePx }) => sizePx);
+    return stepsBy(how, Math.min(...sizes), Math.max(...sizes));
+  }, [how, rows]);
+  const leadingGrid = how.by === "grid" && leadings ? how.grid : null;
   const moves = useMemo(
     () =>
-      rows.flatMap((row) => {
+      rows.flatMap((row): Move[] => {
         const tried = snapped(row, steps, leadingGrid);
         return tried ? [{ row, tried }] : [];
       }),
@@ -55,9 +46,40 @@ export function Scale({ rows, onPreview, onSteps, onPropose }: Props) {
   const chosen = useMemo(() => moves.filter(({ row }) => !left.has(row.key)), [moves, left]);
   useEffect(() => {
     onPreview(new Map(chosen.map(({ row, tried }) => [row.key, tried])));
-    onSteps(ratio === "grid" ? [] : steps);
-  }, [chosen, steps, ratio, onPreview, onSteps]);
+    onSteps(how.by === "grid" ? [] : steps);
+  }, [chosen, steps, how.by, onPreview, onSteps]);
+  const { propose, problem } = useSnap(chosen, onPropose);
+  return (
+    <section className={styles.tool} aria-label="Scale">
+      <div className={styles.copy}>
+        <StepFields how={how} onHow={(more) => setHow({ ...how, ...more })} />
+        {how.by === "grid" && (
+          <Checkbox checked={leadings} onChange={({ target }) => setLeadings(target.checked)}>
+            leading, too
+          </Checkbox>
+        )}
+        <button type="button" className="chip" disabled={chosen.length === 0} onClick={() => unwaited(propose())}>
+          Snap {plural(chosen.length, "style")}
+        </button>
+      </div>
+      {how.by !== "grid" && <p className={styles.note}>Steps: {steps.map((step) => showPx(step)).join(", ")} px</p>}
+      <Problem>{problem}</Problem>
+      <Moves moves={moves} left={left} onLeft={setLeft} />
+      {moves.length === 0 && (
+        <p className={styles.note}>
+          Every size that a rule of the site sets lies on a step
+          {leadingGrid !== null && ", and every leading on the grid"}.
+        </p>
+      )}
+    </section>
+  );
+}
 
+/** Makes one proposal of all that snaps. */
+function useSnap(chosen: readonly Move[], onPropose: Props["onPropose"]) {
+  const engine = useEngine();
+  const conditions = useWorkspace((state) => state.conditions);
+  const [problem, setProblem] = useState<string | null>(null);
   const propose = async () => {
     // One rule may set several styles: the first, which is the largest, decides.
     const edits = new Map<string, Edit>();
@@ -87,97 +109,96 @@ export function Scale({ rows, onPreview, onSteps, onPropose }: Props) {
       count: edits.size,
     });
   };
+  return { propose, problem };
+}
+
+const waysToStep = [
+  ...ratios.map(({ name, ratio: value }) => ({ value, label: `${name}, ${showNumber(value, 3)}` })),
+  { value: "own" as const, label: "Own steps" },
+  { value: "grid" as const, label: "A grid" },
+];
+
+/** What the steps go by, with the fields of that. */
+function StepFields({ how, onHow }: { how: StepsBy; onHow(more: Partial<StepsBy>): void }) {
   return (
-    <section className={styles.tool} aria-label="Scale">
-      <div className={styles.copy}>
-        <Choice
+    <>
+      <Choice
+        size="small"
+        aria-label="Steps by"
+        value={how.by}
+        onChange={(by) => onHow({ by })}
+        popupMatchSelectWidth={false}
+        options={waysToStep}
+      />
+      {how.by === "own" && (
+        <Input
           size="small"
-          aria-label="Steps by"
-          value={ratio}
-          onChange={setRatio}
-          popupMatchSelectWidth={false}
-          options={[
-            ...ratios.map(({ name, ratio: value }) => ({ value, label: `${name}, ${showNumber(value, 3)}` })),
-            { value: "own" as const, label: "Own steps" },
-            { value: "grid" as const, label: "A grid" },
-          ]}
+          aria-label="Own steps in px"
+          className={styles.ownSteps}
+          value={how.own}
+          onChange={({ target }) => onHow({ own: target.value })}
         />
-        {ratio === "own" && (
-          <Input
-            size="small"
-            aria-label="Own steps in px"
-            className={styles.ownSteps}
-            value={own}
-            onChange={({ target }) => setOwn(target.value)}
-          />
-        )}
-        {ratio === "grid" && (
-          <label>
-            every{" "}
-            <InputNumber
-              size="small"
-              aria-label="Grid in px"
-              min={0.5}
-              max={16}
-              step={0.5}
-              value={grid}
-              onChange={(value) => typeof value === "number" && setGrid(value)}
-            />{" "}
-            px
-          </label>
-        )}
-        {ratio === "grid" && (
-          <Checkbox checked={leadings} onChange={({ target }) => setLeadings(target.checked)}>
-            leading, too
-          </Checkbox>
-        )}
-        {typeof ratio === "number" && (
-          <label>
-            through{" "}
-            <InputNumber
-              size="small"
-              aria-label="Base in px"
-              min={6}
-              max={64}
-              value={base}
-              onChange={(value) => typeof value === "number" && setBase(value)}
-            />{" "}
-            px
-          </label>
-        )}
-        <button type="button" className="chip" disabled={chosen.length === 0} onClick={() => unwaited(propose())}>
-          Snap {plural(chosen.length, "style")}
-        </button>
-      </div>
-      {ratio !== "grid" && <p className={styles.note}>Steps: {steps.map((step) => showPx(step)).join(", ")} px</p>}
-      <Problem>{problem}</Problem>
-      <ul className={styles.moves} aria-label="What snaps">
-        {moves.map(({ row, tried }) => (
-          <li key={row.key}>
-            <Checkbox
-              checked={!left.has(row.key)}
-              onChange={({ target }) => {
-                const next = new Set(left);
-                if (target.checked) next.delete(row.key);
-                else next.add(row.key);
-                setLeft(next);
-              }}
-            >
-              {row.selector} {showPx(row.sizePx)}
-              {tried.sizePx !== row.sizePx && ` → ${showPx(tried.sizePx)}`}
-              {tried.leading !== row.leading &&
-                `, leading ${showPx(row.sizePx * row.leading!)} → ${showPx(tried.sizePx * tried.leading!)}`}
-            </Checkbox>
-          </li>
-        ))}
-      </ul>
-      {moves.length === 0 && (
-        <p className={styles.note}>
-          Every size that a rule of the site sets lies on a step
-          {leadingGrid !== null && ", and every leading on the grid"}.
-        </p>
       )}
-    </section>
+      {how.by === "grid" && (
+        <label>
+          every{" "}
+          <InputNumber
+            size="small"
+            aria-label="Grid in px"
+            min={0.5}
+            max={16}
+            step={0.5}
+            value={how.grid}
+            onChange={(value) => typeof value === "number" && onHow({ grid: value })}
+          />{" "}
+          px
+        </label>
+      )}
+      {typeof how.by === "number" && (
+        <label>
+          through{" "}
+          <InputNumber
+            size="small"
+            aria-label="Base in px"
+            min={6}
+            max={64}
+            value={how.base}
+            onChange={(value) => typeof value === "number" && onHow({ base: value })}
+          />{" "}
+          px
+        </label>
+      )}
+    </>
+  );
+}
+
+interface MovesProps {
+  moves: readonly Move[];
+  /** Keys of styles that stay as they are. */
+  left: ReadonlySet<string>;
+  onLeft(left: ReadonlySet<string>): void;
+}
+
+function Moves({ moves, left, onLeft }: MovesProps) {
+  const choose = (key: string, snaps: boolean) => {
+    const next = new Set(left);
+    if (snaps) next.delete(key);
+    else next.add(key);
+    onLeft(next);
+  };
+  return (
+    <ul className={styles.moves} aria-label="What snaps">
+      {moves.map(({ row, tried }) => (
+        <li key={row.key}>
+          <Checkbox checked={!left.has(row.key)} onChange={({ target }) => choose(row.key, target.checked)}>
+            {row.selector} {showPx(row.sizePx)}
+            {tried.sizePx !== row.sizePx && ` → ${showPx(tried.sizePx)}`}
+            {tried.leading !== row.leading &&
+              `, leading ${showPx(row.sizePx * row.leading!)} → ${showPx(tried.sizePx * tried.leading!)}`}
+          </Checkbox>
+        </li>
+      ))}
+    </ul>
   );
 }
 

@@ -1,26 +1,15 @@
 "use client";
 
 import { AutoComplete } from "antd";
-import { useEffect, useRef, useState } from "react";
-import {
-  facesOf,
-  platformFaces,
-  platforms,
-  stackFaults,
-  stackMembers,
-  writeStack,
-  type MemberInfo,
-  type StyleRow,
-} from "@/core";
-import { memberHere } from "@/preview/present";
-import { specimenStack } from "@/preview/siteFonts";
+import { useState } from "react";
+import { facesOf, platformFaces, stackFaults, stackMembers, writeStack, type StyleRow } from "@/core";
 import { Prose } from "../../shared/Prose";
-import { comparedWith } from "../../shared/numbers";
 import { useStyleTable } from "../../workspace/answers";
 import { useWorkspace } from "../../workspace/context";
 import { Trials } from "../Trials";
 import { useSetting } from "../useSetting";
 import { Doubt } from "./parts";
+import { StackMembers, type Members } from "./StackMembers";
 import type { ChapterProps } from "./types";
 import styles from "./Chapter.module.css";
 import { unwaited } from "../../shared/unwaited";
@@ -32,102 +21,21 @@ export function StackChapter({ row, slip, draft, target, places }: ChapterProps)
   const setting = useSetting(slip, places, "font-family");
   const own = useWorkspace((state) => state.ownFamilies);
   const stacks = stacksOf(useStyleTable() ?? []);
-  const [typed, setTyped] = useState("");
-  const [dragged, setDragged] = useState<number | null>(null);
   // A stack that is held in a custom property shows as it comes out, and what is added goes to all of it.
   const isHeld = /\bvar\(/i.test(draft.value);
   const members = stackMembers(isHeld || !draft.value ? row.computed : draft.value) ?? [];
-  const here = memberHere(members, own);
-  const info = new Map((setting?.stack?.members ?? []).map((member) => [member.name, member]));
-  const first = setting?.stack?.members.find(({ metrics }) => metrics)?.metrics ?? null;
-  const apply = (next: typeof members) => draft.attempt(writeStack(next));
-  const { list, keepAt } = useKeptFocus(members);
-  const move = (from: number, to: number) => {
-    if (to < 0 || to >= members.length || from === to) return;
-    keepAt(to);
-    const next = members.toSpliced(from, 1);
-    next.splice(to, 0, members[from]!);
-    apply(next);
-  };
-  const add = (name: string) => {
-    const clean = name.trim();
-    if (!clean) return;
-    const generic = genericNames.includes(clean.toLowerCase());
-    const before = members.findIndex((member) => member.generic);
-    const at = generic || before < 0 ? members.length : before;
-    apply(members.toSpliced(at, 0, { name: generic ? clean.toLowerCase() : clean, generic }));
-    setTyped("");
-  };
+  const apply = (next: Members) => draft.attempt(writeStack(next));
+  const now = draft.tried ? (row.written ?? row.computed) : draft.value || row.computed;
   return (
     <div className={styles.chapter}>
-      <ol ref={list} className={styles.members} aria-label="Members of the stack">
-        {members.map(({ name, generic }, at) => {
-          const known = info.get(name);
-          const size = known?.metrics && first && known.metrics !== first ? comparedWith(known.metrics, first) : null;
-          return (
-            <li
-              key={`${name} ${at}`}
-              draggable
-              onDragStart={() => setDragged(at)}
-              onDragOver={(event) => event.preventDefault()}
-              onDrop={() => {
-                if (dragged !== null) move(dragged, at);
-                setDragged(null);
-              }}
-              tabIndex={0}
-              aria-label={`${name}, ${at + 1} of ${members.length}${at === here ? ", used on this machine" : ""}. Alt and arrows move it, Delete takes it out`}
-              onKeyDown={(event) => {
-                // Its tools have keys of their own.
-                if (event.target !== event.currentTarget && !event.altKey && event.key !== "Escape") return;
-                if (event.altKey && event.key === "ArrowUp") move(at, at - 1);
-                else if (event.altKey && event.key === "ArrowDown") move(at, at + 1);
-                else if (event.key === "Delete") apply(members.toSpliced(at, 1));
-                else if (event.key === "Enter" && draft.tried) unwaited(draft.write(draft.value));
-                else if (event.key === "Escape") draft.putBack();
-                else return;
-                event.preventDefault();
-                event.stopPropagation();
-              }}
-            >
-              <span style={{ fontFamily: specimenStack(writeStack([{ name, generic }])) }}>{name}</span>
-              <em>
-                {generic ? "generic" : sourceWords(known)}
-                {size && ` · ${size}`}
-              </em>
-              {at === here && <b>used here</b>}
-              <span className={styles.memberTools}>
-                <button
-                  type="button"
-                  className="text-button"
-                  aria-label={`Move ${name} up`}
-                  disabled={at === 0}
-                  onClick={() => move(at, at - 1)}
-                >
-                  up
-                </button>
-                <button
-                  type="button"
-                  className="text-button"
-                  aria-label={`Move ${name} down`}
-                  disabled={at === members.length - 1}
-                  onClick={() => move(at, at + 1)}
-                >
-                  down
-                </button>
-                <button
-                  type="button"
-                  className="text-button"
-                  aria-label={`Take ${name} out`}
-                  disabled={members.length === 1}
-                  onClick={() => apply(members.toSpliced(at, 1))}
-                >
-                  out
-                </button>
-              </span>
-            </li>
-          );
-        })}
-      </ol>
+      <StackMembers
+        members={members}
+        infos={setting?.stack?.members ?? []}
+        own={own}
+        onChange={apply}
+        onWrite={() => draft.tried && unwaited(draft.write(draft.value))}
+        onPutBack={draft.putBack}
+      />
       {isHeld && (
         <p className="quiet">
           The stack stands in a custom property. What is changed here is written to this rule, in place of{" "}
@@ -135,29 +43,7 @@ export function StackChapter({ row, slip, draft, target, places }: ChapterProps)
         </p>
       )}
       <span className={styles.addMember}>
-        <AutoComplete
-          size="small"
-          aria-label="Add a face"
-          value={typed}
-          onChange={setTyped}
-          onSelect={add}
-          placeholder="Add a face"
-          className={styles.adder}
-          options={[...own, ...genericNames, ...platformFaces.map(({ family }) => family)]
-            .filter(
-              (name) =>
-                name.toLowerCase().includes(typed.toLowerCase()) && !members.some((member) => member.name === name),
-            )
-            .slice(0, 40)
-            .map((name) => ({ value: name }))}
-          onKeyDown={(event) => {
-            if (event.key === "Enter" && typed) add(typed);
-            event.stopPropagation();
-          }}
-        />
-        <button type="button" className="text-button" disabled={!typed.trim()} onClick={() => add(typed)}>
-          Add
-        </button>
+        <AddMember members={members} own={own} onChange={apply} />
         {draft.tried && (
           <button type="button" className="text-button" onClick={() => unwaited(draft.write(draft.value))}>
             Write the stack
@@ -183,13 +69,57 @@ export function StackChapter({ row, slip, draft, target, places }: ChapterProps)
           slip={slip}
           draft={draft}
           target={target}
-          proposed={[
-            ...new Set([draft.tried ? (row.written ?? row.computed) : draft.value || row.computed, ...stacks]),
-          ].slice(0, 4)}
+          proposed={[...new Set([now, ...stacks])].slice(0, 4)}
           figures={(stack) => <WhoGets stack={stack} own={own} />}
         />
       )}
     </div>
+  );
+}
+
+interface AddMemberProps {
+  members: Members;
+  own: readonly string[];
+  onChange(members: Members): void;
+}
+
+/** A field for a further face: before the generic one, which stays the last. */
+function AddMember({ members, own, onChange }: AddMemberProps) {
+  const [typed, setTyped] = useState("");
+  const add = (name: string) => {
+    const clean = name.trim();
+    if (!clean) return;
+    const generic = genericNames.includes(clean.toLowerCase());
+    const before = members.findIndex((member) => member.generic);
+    const at = generic || before < 0 ? members.length : before;
+    onChange(members.toSpliced(at, 0, { name: generic ? clean.toLowerCase() : clean, generic }));
+    setTyped("");
+  };
+  const isOffered = (name: string) =>
+    name.toLowerCase().includes(typed.toLowerCase()) && !members.some((member) => member.name === name);
+  return (
+    <>
+      <AutoComplete
+        size="small"
+        aria-label="Add a face"
+        value={typed}
+        onChange={setTyped}
+        onSelect={add}
+        placeholder="Add a face"
+        className={styles.adder}
+        options={[...own, ...genericNames, ...platformFaces.map(({ family }) => family)]
+          .filter(isOffered)
+          .slice(0, 40)
+          .map((name) => ({ value: name }))}
+        onKeyDown={(event) => {
+          if (event.key === "Enter" && typed) add(typed);
+          event.stopPropagation();
+        }}
+      />
+      <button type="button" className="text-button" disabled={!typed.trim()} onClick={() => add(typed)}>
+        Add
+      </button>
+    </>
   );
 }
 
@@ -213,36 +143,4 @@ function stacksOf(table: readonly StyleRow[]): string[] {
   const uses = new Map<string, number>();
   for (const { stack, places } of table) uses.set(stack, (uses.get(stack) ?? 0) + places.length);
   return [...uses].sort((a, b) => b[1] - a[1]).map(([stack]) => stack);
-}
-
-/** Where a face comes from. */
-function sourceWords(known: MemberInfo | undefined): string {
-  if (known?.source === "site") return known.problem ?? "comes with the site";
-  if (known?.source !== "system") return "comes with no system";
-  return platforms
-    .filter(({ platform }) => known.platforms.includes(platform))
-    .map(({ label }) => label)
-    .join(", ");
-}
-
-/** A member that is moved keeps the focus, on the same tool where that is still of use. */
-function useKeptFocus(members: unknown) {
-  const list = useRef<HTMLOListElement>(null);
-  const kept = useRef<{ at: number; tool: number } | null>(null);
-  useEffect(() => {
-    if (!kept.current || !list.current) return;
-    const member = list.current.children[kept.current.at] as HTMLElement | undefined;
-    const tool = member?.querySelectorAll<HTMLButtonElement>("button")[kept.current.tool];
-    (tool && !tool.disabled ? tool : member)?.focus();
-    kept.current = null;
-  }, [members]);
-  const keepAt = (at: number) => {
-    const member = document.activeElement?.closest("li");
-    if (!member || !list.current?.contains(member)) return;
-    kept.current = {
-      at,
-      tool: [...member.querySelectorAll("button")].indexOf(document.activeElement as HTMLButtonElement),
-    };
-  };
-  return { list, keepAt };
 }
