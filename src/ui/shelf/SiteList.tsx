@@ -1,18 +1,20 @@
 "use client";
 
 /** The sites kept in this browser, the last changed first. */
-import { App, Button, Dropdown, Input } from "antd";
+import { App, Button, Dropdown } from "antd";
 import { useLiveQuery } from "dexie-react-hooks";
+import dynamic from "next/dynamic";
 import Link from "next/link";
 import { useEffect, useState } from "react";
 import { storageError } from "@/store/failures";
-import { deleteSite, duplicateSite, listSites, renameSite, restoreSite } from "@/store/sites";
+import { deleteSite, duplicateSite, listSites, restoreSite } from "@/store/sites";
 import type { SiteRecord } from "@/store/database";
-import { Dialog } from "../shared/Dialog";
 import { plural, showDate } from "../shared/numbers";
 import { unwaited } from "../shared/unwaited";
 import { DeskPicture } from "./DeskPicture";
 import styles from "./Shelf.module.css";
+
+const RenameDialog = dynamic(() => import("./RenameDialog").then((module) => module.RenameDialog));
 
 /** The sites, or why they cannot be read. */
 async function sitesOnShelf(): Promise<SiteRecord[] | string> {
@@ -142,38 +144,5 @@ function SiteActions({ site }: { site: SiteRecord }) {
       </Dropdown>
       {naming && <RenameDialog site={site} onClose={() => setNaming(false)} />}
     </>
-  );
-}
-
-function RenameDialog({ site, onClose }: { site: SiteRecord; onClose(): void }) {
-  const [name, setName] = useState(site.name);
-  const [problem, setProblem] = useState<string | null>(null);
-  const rename = async () => {
-    try {
-      await renameSite(site.id, name);
-      onClose();
-    } catch (error) {
-      setProblem((error as Error).message);
-    }
-  };
-  return (
-    <Dialog
-      open
-      title="Rename the site"
-      okText="Rename"
-      onOk={() => unwaited(rename())}
-      onCancel={onClose}
-      width="26.25rem"
-    >
-      <label>
-        Name
-        <Input value={name} onChange={(event) => setName(event.target.value)} onPressEnter={() => unwaited(rename())} />
-      </label>
-      {problem && (
-        <p role="alert" className={styles.problem}>
-          {problem}
-        </p>
-      )}
-    </Dialog>
   );
 }
