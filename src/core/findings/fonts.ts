@@ -7,6 +7,7 @@ import { faceFor, type FontFace } from "../cascade/fonts/pageFonts";
 import { platformFaces } from "../type/platforms";
 import { nearestFamily, stackMembers, writeStack } from "../type/stack";
 import type { KnownPage } from "../cascade/styledPages";
+import { made } from "../source/memo";
 import type { Site } from "../source/site";
 import { declareWay, spotFor, targetOf } from "./cause";
 import { inSite, type Check, type Finding, type Found, type Way } from "./types";
@@ -24,90 +25,116 @@ export const fonts: Check = {
   name: "fonts",
   group: "readers",
   *onSite({ site, pages }) {
-    const findings = new Map<string, Found>();
-    const used = new Set<string>();
-    const declared = new Map<string, FontFace>();
-    const lacking = new Map<string, { face: FontFace; characters: Set<string>; places: Finding["places"] }>();
-    const nowhere = new Map<string, { style: Style; page: KnownPage; places: Finding["places"]; own: string[] }>();
+    const use = newUse();
     for (const page of pages) {
       yield;
-      for (const face of page.faces) declared.set(keyOf(face), face);
-      const own = page.faces.map(({ family }) => family);
-      const known = new Set([...systemFamilies, ...own.map((family) => family.toLowerCase())]);
-      for (const style of page.styles) {
-        const families = valueOf(style, "font-family");
-        if (!isPlace(style)) continue;
-        const place = { page: page.file.path, index: style.element.index };
-        for (const { name, generic } of families) {
-          if (generic) continue;
-          used.add(name.toLowerCase());
-          if (known.has(name.toLowerCase())) continue;
-          const entry = nowhere.get(name) ?? { style, page, places: [], own };
-          entry.places.push(place);
-          nowhere.set(name, entry);
-        }
-        const face =
-          families[0] &&
-          faceFor(
-            page.faces,
-            families[0].name,
-            valueOf(style, "font-weight"),
-            valueOf(style, "font-style") !== "normal",
-          );
-        const missing = face?.file ? missingIn(style.element, face.file) : "";
-        if (!face || !missing) continue;
-        const entry = lacking.get(keyOf(face)) ?? { face, characters: new Set<string>(), places: [] };
-        for (const character of missing) entry.characters.add(character);
-        entry.places.push(place);
-        lacking.set(keyOf(face), entry);
-      }
+      gather(page, use);
     }
-    for (const face of declared.values()) {
-      const where = inSite(site, face.sheet, face.offset);
-      const broken = face.sources.filter(({ problem }) => problem);
-      if (!face.file && broken.length) {
-        findings.set(`broken ${face.offset}`, {
-          level: "error",
-          because: "Text is set in the next font of the stack until a font can be loaded (CSS Fonts 4, 4.3).",
-          message: `${face.family} cannot be loaded from \`${broken[0]!.address}\`: ${broken[0]!.problem}`,
-          ...where,
-          ways: () => [takenOut(face)],
-        });
-      } else if (face.file && !used.has(face.family.toLowerCase())) {
-        findings.set(`unused ${face.family}`, {
-          level: "note",
-          because: "A font that no text is set in costs its reading and shows nothing.",
-          message: `${face.family} is loaded, but no text is set in it.`,
-          ...where,
-          ways: () => [takenOut(face)],
-        });
-      }
-    }
-    for (const { face, characters, places } of lacking.values()) {
-      const list = [...characters].slice(0, mostCharacters).join(" ");
-      findings.set(`lacking ${face.offset}`, {
-        level: "note",
-        because: "Characters without a glyph are shown from another font, letter by letter (CSS Fonts 4, 5.3).",
-        message: `${face.family} has no glyph for ${list}${characters.size > mostCharacters ? " and others" : ""}: these come from the next font of the stack.`,
-        ...inSite(site, face.sheet, face.offset),
-        places,
-      });
-    }
-    for (const [name, { style, page, places, own }] of nowhere) {
-      const near = nearestFamily(name, own);
-      const message = `${serialiseFamily({ name, generic: false })} is named in a stack, but no sheet loads it and no system has it.${near ? ` Did you mean \`${near}\`?` : ""}`;
-      findings.set(`nowhere ${name}`, {
-        level: near ? "warning" : "note",
-        because: "A family that nobody has is passed over (CSS Fonts 4, 2.1).",
-        message,
-        ...inSite(site, page.file.path, style.element.source?.startTag.start ?? 0),
-        places,
-        ways: () => (near ? renamed(site, page, style, name, near) : []),
-      });
-    }
-    return [...findings.values()];
+    const faces = [...use.declared.values()];
+    const broken = faces.flatMap((face) => unloadable(site, face));
+    // Of several faces of a family one is told of.
+    const byFamily = new Map(faces.filter(({ file }) => file).map((face) => [face.family.toLowerCase(), face]));
+    const idle = [...byFamily].filter(([family]) => !use.used.has(family)).map(([, face]) => unused(site, face));
+    const lacking = [...use.lacking.values()].map((one) => withoutGlyphs(site, one));
+    const nowhere = [...use.nowhere].map(([name, one]) => fromNowhere(site, name, one));
+    return [...broken, ...idle, ...lacking, ...nowhere];
   },
 };
+
+interface Lacking {
+  face: FontFace;
+  characters: Set<string>;
+  places: Finding["places"];
+}
+
+interface Nowhere {
+  /** The first text that names it. */
+  style: Style;
+  page: KnownPage;
+  places: Finding["places"];
+  /** Families that the sheets of that page load. */
+  own: string[];
+}
+
+/** Which fonts pages load and name. */
+interface FontUse {
+  used: Set<string>;
+  declared: Map<string, FontFace>;
+  lacking: Map<string, Lacking>;
+  nowhere: Map<string, Nowhere>;
+}
+
+const newUse = (): FontUse => ({ used: new Set(), declared: new Map(), lacking: new Map(), nowhere: new Map() });
+
+function gather(page: KnownPage, { used, declared, lacking, nowhere }: FontUse): void {
+  for (const face of page.faces) declared.set(keyOf(face), face);
+  const own = page.faces.map(({ family }) => family);
+  const known = new Set([...systemFamilies, ...own.map((family) => family.toLowerCase())]);
+  for (const style of page.styles) {
+    if (!isPlace(style)) continue;
+    const families = valueOf(style, "font-family");
+    const place = { page: page.file.path, index: style.element.index };
+    for (const { name, generic } of families) {
+      if (generic) continue;
+      used.add(name.toLowerCase());
+      if (!known.has(name.toLowerCase()))
+        made(nowhere, name, (): Nowhere => ({ style, page, places: [], own })).places.push(place);
+    }
+    const [first] = families;
+    const italic = valueOf(style, "font-style") !== "normal";
+    const face = first && faceFor(page.faces, first.name, valueOf(style, "font-weight"), italic);
+    const missing = face?.file ? missingIn(style.element, face.file) : "";
+    if (!face || !missing) continue;
+    const entry = made(lacking, keyOf(face), (): Lacking => ({ face, characters: new Set(), places: [] }));
+    for (const character of missing) entry.characters.add(character);
+    entry.places.push(place);
+  }
+}
+
+function unloadable(site: Site, face: FontFace): Found[] {
+  const broken = face.file ? undefined : face.sources.find(({ problem }) => problem);
+  if (!broken) return [];
+  return [
+    {
+      level: "error",
+      because: "Text is set in the next font of the stack until a font can be loaded (CSS Fonts 4, 4.3).",
+      message: `${face.family} cannot be loaded from \`${broken.address}\`: ${broken.problem}`,
+      ...inSite(site, face.sheet, face.offset),
+      ways: () => [takenOut(face)],
+    },
+  ];
+}
+
+const unused = (site: Site, face: FontFace): Found => ({
+  level: "note",
+  because: "A font that no text is set in costs its reading and shows nothing.",
+  message: `${face.family} is loaded, but no text is set in it.`,
+  ...inSite(site, face.sheet, face.offset),
+  ways: () => [takenOut(face)],
+});
+
+function withoutGlyphs(site: Site, { face, characters, places }: Lacking): Found {
+  const list = [...characters].slice(0, mostCharacters).join(" ");
+  return {
+    level: "note",
+    because: "Characters without a glyph are shown from another font, letter by letter (CSS Fonts 4, 5.3).",
+    message: `${face.family} has no glyph for ${list}${characters.size > mostCharacters ? " and others" : ""}: these come from the next font of the stack.`,
+    ...inSite(site, face.sheet, face.offset),
+    places,
+  };
+}
+
+function fromNowhere(site: Site, name: string, { style, page, places, own }: Nowhere): Found {
+  const near = nearestFamily(name, own);
+  return {
+    level: near ? "warning" : "note",
+    because: "A family that nobody has is passed over (CSS Fonts 4, 2.1).",
+    message: `${serialiseFamily({ name, generic: false })} is named in a stack, but no sheet loads it and no system has it.${near ? ` Did you mean \`${near}\`?` : ""}`,
+    ...inSite(site, page.file.path, style.element.source?.startTag.start ?? 0),
+    places,
+    ways: () => (near ? renamed(site, page, style, name, near) : []),
+  };
+}
 
 const takenOut = ({ sheet, offset, end }: FontFace): Way => ({
   label: "Take the `@font-face` out",

@@ -74,43 +74,41 @@ function startOfFamilies(text: string): number {
 const names = "Names of families stand between commas; a name that is not known is passed over (CSS Fonts 4, 2.1).";
 const fallback = "The generic family at the end is what readers get when no other is there (CSS Fonts 4, 2.1.3).";
 
-function slipOf(text: string): Slip | null {
-  const members = stackMembers(text);
-  if (!members || members.length === 0) return null;
-  const because = names;
-  const quotedList = /^(["'])([^"']*,[^"']*)\1$/.exec(text.trim());
-  if (quotedList) {
-    const meant = writeStack(stackMembers(quotedList[2]!) ?? []);
-    return meant
-      ? {
-          level: "error",
-          because,
-          meant,
-          message: `${quoted(text)} is one name with a comma in it, which no font has: each name stands by itself. Meant: \`${meant}\`.`,
-        }
-      : null;
-  }
-  // Several known families in one name: their commas are missing.
+type Members = NonNullable<ReturnType<typeof stackMembers>>;
+
+/** One kind of slip; null where a stack has none of it. */
+type Reading = (text: string, members: Members) => Slip | null;
+
+/** All names in one pair of quotation marks. */
+const quotedAsOne: Reading = (text) => {
+  const list = /^(["'])([^"']*,[^"']*)\1$/.exec(text.trim());
+  const meant = list && writeStack(stackMembers(list[2]!) ?? []);
+  if (!meant) return null;
+  const message = `${quoted(text)} is one name with a comma in it, which no font has: each name stands by itself. Meant: \`${meant}\`.`;
+  return { level: "error", because: names, meant, message };
+};
+
+/** Several known families in one name: their commas are missing. */
+const withoutCommas: Reading = (text) => {
   const parts = splitAt(componentsOf(text), ",").map((part) => text.slice(part[0]!.start, part.at(-1)!.end));
   for (const [index, part] of parts.entries()) {
     const parted = partedNames(part);
     if (!parted) continue;
     const meant = parts.map((one, at) => (at === index ? parted.join(", ") : one)).join(", ");
-    return {
-      level: "error",
-      because,
-      meant,
-      message: `${quoted(part)} is read as the name of one family, which no system has: a comma is missing. Meant: \`${meant}\`.`,
-    };
+    const message = `${quoted(part)} is read as the name of one family, which no system has: a comma is missing. Meant: \`${meant}\`.`;
+    return { level: "error", because: names, meant, message };
   }
+  return null;
+};
+
+/** A name that is nearly a generic family, or nearly one that systems have. */
+const misnamed: Reading = (_, members) => {
   for (const [index, { name, generic }] of members.entries()) {
-    const put = (member: { name: string; generic: boolean }) =>
-      writeStack(members.map((one, at) => (at === index ? member : one)));
-    const lower = name.toLowerCase();
     if (generic) continue;
-    const plain = lower.replace(/[\s_-]+/g, "-");
+    const put = (member: Members[number]) => writeStack(members.map((one, at) => (at === index ? member : one)));
+    const lower = name.toLowerCase();
     const isQuoted = genericFamilies.has(lower);
-    const near = isQuoted ? lower : nearGeneric(plain, lower);
+    const near = isQuoted ? lower : nearGeneric(lower.replace(/[\s_-]+/g, "-"), lower);
     if (near && !/^(?:math|system)$/.test(lower)) {
       const meant = put({ name: near, generic: true });
       const message = isQuoted
@@ -119,40 +117,41 @@ function slipOf(text: string): Slip | null {
       return { level: "error", because: fallback, meant, message };
     }
     const family = nearestFamily(name, []);
-    if (family && !members.some((one) => one.name === family)) {
-      const meant = put({ name: family, generic: false });
-      return {
-        level: "warning",
-        because,
-        meant,
-        message: `\`${name}\` comes with no system: ${quoted(family)} is a known one. Meant: \`${meant}\`.`,
-      };
-    }
+    if (!family || members.some((one) => one.name === family)) continue;
+    const meant = put({ name: family, generic: false });
+    const message = `\`${name}\` comes with no system: ${quoted(family)} is a known one. Meant: \`${meant}\`.`;
+    return { level: "warning", because: names, meant, message };
   }
-  const generic = members.findIndex(
-    (member) => member.generic && /^(?:sans-)?serif$|^monospace$|^cursive$|^fantasy$/.test(member.name),
-  );
-  const hasGeneric = members.some((member) => member.generic);
-  if (generic >= 0 && members.slice(generic + 1).some((member) => !member.generic)) {
-    const meant = writeStack([
-      ...members.filter((member) => !member.generic),
-      ...members.filter((member) => member.generic),
-    ]);
-    return {
-      level: "warning",
-      because: fallback,
-      meant,
-      message: `\`${members[generic]!.name}\` is always found, so what stands behind it is never used. Meant: \`${meant}\`.`,
-    };
-  }
-  if (!hasGeneric) {
-    const meant = writeStack([...members, { name: likelyGeneric(members), generic: true }]);
-    return {
-      level: "note",
-      because: fallback,
-      meant,
-      message: `No generic family ends ${quoted(text)}: who has none of these gets the browser's standard font. Meant: \`${meant}\`.`,
-    };
+  return null;
+};
+
+/** Names behind a generic family, which is always found. */
+const behindGeneric: Reading = (_, members) => {
+  const always = /^(?:sans-)?serif$|^monospace$|^cursive$|^fantasy$/;
+  const generic = members.findIndex((member) => member.generic && always.test(member.name));
+  if (generic < 0 || members.slice(generic + 1).every((member) => member.generic)) return null;
+  const [own, generics] = [members.filter((one) => !one.generic), members.filter((one) => one.generic)];
+  const meant = writeStack([...own, ...generics]);
+  const message = `\`${members[generic]!.name}\` is always found, so what stands behind it is never used. Meant: \`${meant}\`.`;
+  return { level: "warning", because: fallback, meant, message };
+};
+
+const withoutGeneric: Reading = (text, members) => {
+  if (members.some((member) => member.generic)) return null;
+  const meant = writeStack([...members, { name: likelyGeneric(members), generic: true }]);
+  const message = `No generic family ends ${quoted(text)}: who has none of these gets the browser's standard font. Meant: \`${meant}\`.`;
+  return { level: "note", because: fallback, meant, message };
+};
+
+/** What is worst first: of one stack one slip is told. */
+const readings: readonly Reading[] = [quotedAsOne, withoutCommas, misnamed, behindGeneric, withoutGeneric];
+
+function slipOf(text: string): Slip | null {
+  const members = stackMembers(text);
+  if (!members || members.length === 0) return null;
+  for (const reading of readings) {
+    const slip = reading(text, members);
+    if (slip) return slip;
   }
   return null;
 }
