@@ -24,75 +24,103 @@ export function resolveVariables(
   compute: ComputeProperty = (_, text) => text,
 ): CustomProperties {
   if (own.size === 0 && registered.size === 0) return inherited;
-  const result = new Map(inherited);
-  const initialOf = (property: RegisteredProperty) =>
-    property.initial === null ? null : compute(property, property.initial);
-  for (const property of registered.values()) {
-    const { name, inherits } = property;
-    const initial = initialOf(property);
-    if ((!inherits || !result.has(name)) && initial !== null) result.set(name, initial);
-    else if (!inherits) result.delete(name);
+  return new Resolver(own, inherited, registered, sources, compute).resolved();
+}
+
+/** The custom properties of one element on their way to what they come to. */
+class Resolver {
+  private readonly result: Map<string, string>;
+  private readonly state = new Map<string, "open" | "done">();
+  /** Those that are being resolved, each of which refers to the next. */
+  private readonly stack: string[] = [];
+  private readonly cyclic = new Set<string>();
+
+  constructor(
+    private readonly own: ReadonlyMap<string, DeclaredText>,
+    private readonly inherited: CustomProperties,
+    private readonly registered: ReadonlyMap<string, RegisteredProperty>,
+    private readonly sources: Sources,
+    private readonly compute: ComputeProperty,
+  ) {
+    this.result = new Map(inherited);
   }
-  const state = new Map<string, "open" | "done">();
-  const resolve = (name: string): void => {
-    const text = own.get(name);
-    if (text === undefined) {
-      state.set(name, "done");
-      if (own.has(name) && inherited.has(name)) result.set(name, inherited.get(name)!);
-      return;
+
+  resolved(): CustomProperties {
+    this.begin();
+    // What a text refers to is resolved before it, without recursion: chains are as long as they like.
+    const pending: string[] = [];
+    const entered = new Set<string>();
+    for (const first of this.own.keys()) {
+      pending.push(first);
+      for (let name = pending.at(-1); name !== undefined; name = pending.at(-1)) {
+        const isNext = (one: string) => this.own.has(one) && !entered.has(one);
+        const open = entered.has(name) ? [] : referencesIn(this.own.get(name)).filter(isNext);
+        entered.add(name);
+        if (open.length) pending.push(...open);
+        else {
+          pending.pop();
+          if (!this.state.has(name)) this.resolve(name);
+        }
+      }
     }
+    return this.result;
+  }
+
+  /** Registered properties that nothing is inherited of begin with their initial values. */
+  private begin(): void {
+    for (const property of this.registered.values()) {
+      const { name, inherits } = property;
+      const initial = this.initialOf(property);
+      if ((!inherits || !this.result.has(name)) && initial !== null) this.result.set(name, initial);
+      else if (!inherits) this.result.delete(name);
+    }
+  }
+
+  private initialOf(property: RegisteredProperty): string | null {
+    return property.initial === null ? null : this.compute(property, property.initial);
+  }
+
+  private resolve(name: string): void {
+    const text = this.own.get(name);
+    if (typeof text === "string") return this.put(name, this.valueOf(name, text));
+    this.state.set(name, "done");
     if (text === null) {
-      state.set(name, "done");
-      const property = registered.get(name);
-      const initial = property ? initialOf(property) : null;
-      if (initial === null) result.delete(name);
-      else result.set(name, initial);
-      return;
-    }
-    state.set(name, "open");
-    stack.push(name);
-    const variable = (reference: string) => {
-      if (state.get(reference) === "open") {
-        for (const one of stack.slice(stack.indexOf(reference))) cyclic.add(one);
-        return null;
-      }
-      if (own.has(reference) && !state.has(reference)) resolve(reference);
-      return cyclic.has(reference) ? null : (result.get(reference) ?? null);
-    };
-    // Siblings are counted where a text is used, unless a syntax says what it is (CSS Values 5, 9).
-    const siblings = registered.has(name) ? sources.siblings : null;
-    const value = substitute(text, { ...sources, variable, siblings });
-    stack.pop();
-    state.set(name, "done");
-    const property = registered.get(name);
-    const trimmed = value === null || cyclic.has(name) ? null : value.trim();
-    const computed = trimmed !== null && property ? compute(property, trimmed) : trimmed;
-    if (computed === null) {
-      const fallback = property ? ((property.inherits ? inherited.get(name) : null) ?? initialOf(property)) : null;
-      if (fallback === null) result.delete(name);
-      else result.set(name, fallback);
-    } else result.set(name, computed);
-  };
-  const stack: string[] = [];
-  const cyclic = new Set<string>();
-  // What a text refers to is resolved before it, without recursion: chains are as long as they like.
-  const pending: string[] = [];
-  const entered = new Set<string>();
-  for (const first of own.keys()) {
-    pending.push(first);
-    for (let name = pending.at(-1); name !== undefined; name = pending.at(-1)) {
-      const open = entered.has(name)
-        ? []
-        : referencesIn(own.get(name)).filter((one) => own.has(one) && !entered.has(one));
-      entered.add(name);
-      if (open.length) pending.push(...open);
-      else {
-        pending.pop();
-        if (!state.has(name)) resolve(name);
-      }
-    }
+      const property = this.registered.get(name);
+      this.put(name, property ? this.initialOf(property) : null);
+    } else if (this.inherited.has(name)) this.result.set(name, this.inherited.get(name)!);
   }
-  return result;
+
+  private put(name: string, value: string | null): void {
+    if (value === null) this.result.delete(name);
+    else this.result.set(name, value);
+  }
+
+  /** What a text comes to; where that is nothing, what a registered property falls back to. */
+  private valueOf(name: string, text: string): string | null {
+    this.state.set(name, "open");
+    this.stack.push(name);
+    const property = this.registered.get(name);
+    // Siblings are counted where a text is used, unless a syntax says what it is (CSS Values 5, 9).
+    const siblings = property ? this.sources.siblings : null;
+    const variable = (reference: string) => this.referred(reference);
+    const value = substitute(text, { ...this.sources, variable, siblings });
+    this.stack.pop();
+    this.state.set(name, "done");
+    const trimmed = value === null || this.cyclic.has(name) ? null : value.trim();
+    if (!property) return trimmed;
+    const computed = trimmed === null ? null : this.compute(property, trimmed);
+    return computed ?? (property.inherits ? this.inherited.get(name) : null) ?? this.initialOf(property);
+  }
+
+  /** What another property comes to; null for one that is being resolved, which closes a circle. */
+  private referred(reference: string): string | null {
+    if (this.state.get(reference) === "open") {
+      for (const one of this.stack.slice(this.stack.indexOf(reference))) this.cyclic.add(one);
+      return null;
+    }
+    if (this.own.has(reference) && !this.state.has(reference)) this.resolve(reference);
+    return this.cyclic.has(reference) ? null : (this.result.get(reference) ?? null);
+  }
 }
 
 const asksByName: ReadonlySet<string> = new Set(["var", "style"]);

@@ -186,22 +186,78 @@ function sameDimensions(a: Quantity, b: Quantity): boolean {
   return [...measures].every((measure) => (a.dimensions[measure] ?? 0) === (b.dimensions[measure] ?? 0));
 }
 
-const roundings: Record<string, (quotient: number) => number> = {
+const roundings: Readonly<Record<string, (quotient: number) => number>> = table({
   nearest: (quotient) => Math.floor(quotient + 0.5),
   up: Math.ceil,
   down: Math.floor,
   "to-zero": Math.trunc,
-};
+});
+
+/** What a function is given, once none of it is a percentage that has to be resolved first. */
+interface Given {
+  values: readonly Quantity[];
+  /** The first, and the second where there is one. */
+  a: Quantity;
+  b: Quantity | undefined;
+  /** Whether all are of one type, and whether all are plain numbers. */
+  sameType: boolean;
+  plain: boolean;
+  rounding: string;
+}
+
+type MathFunction = (given: Given) => Quantity | null;
+
+const like = ({ dimensions }: Quantity, value: number): Quantity => ({ value, percent: 0, dimensions });
+const degrees = (radians: number): Quantity =>
+  like({ value: 0, percent: 0, dimensions: { angle: 1 } }, (radians * 180) / Math.PI);
+const radians = (angle: Quantity) => (measureOf(angle) === "angle" ? (angle.value * Math.PI) / 180 : angle.value);
+
+const ofAngle =
+  (reckon: (radians: number) => number): MathFunction =>
+  ({ values, a }) => {
+    const isAngle = ["angle", "number"].includes(measureOf(a) ?? "");
+    return values.length === 1 && isAngle ? number(reckon(radians(a))) : null;
+  };
+const ofNumber =
+  (reckon: (value: number) => Quantity): MathFunction =>
+  ({ values, a, plain }) =>
+    values.length === 1 && plain ? reckon(a.value) : null;
+const ofTwo =
+  (reckon: (a: Quantity, b: Quantity) => Quantity): MathFunction =>
+  ({ values, a, b, sameType }) =>
+    values.length === 2 && sameType ? reckon(a, b!) : null;
+
+/** Functions that need to know what their arguments come to (CSS Values 4, 10.3 to 10.6). */
+const functions: Readonly<Record<string, MathFunction>> = table({
+  round: ({ values, a, b, sameType, plain, rounding }) => {
+    if (values.length > 2 || !sameType || (values.length === 1 && !plain)) return null;
+    const step = b ? b.value : 1;
+    return like(a, step === 0 ? NaN : roundings[rounding]!(a.value / step) * step);
+  },
+  mod: ofTwo((a, b) => like(a, a.value - Math.floor(a.value / b.value) * b.value)),
+  rem: ofTwo((a, b) => like(a, a.value % b.value)),
+  sin: ofAngle(Math.sin),
+  cos: ofAngle(Math.cos),
+  tan: ofAngle(Math.tan),
+  asin: ofNumber((value) => degrees(Math.asin(value))),
+  acos: ofNumber((value) => degrees(Math.acos(value))),
+  atan: ofNumber((value) => degrees(Math.atan(value))),
+  atan2: ofTwo((a, b) => degrees(Math.atan2(a.value, b.value))),
+  pow: ({ values, a, b, plain }) => (values.length === 2 && plain ? number(a.value ** b!.value) : null),
+  sqrt: ofNumber((value) => number(Math.sqrt(value))),
+  exp: ofNumber((value) => number(Math.exp(value))),
+  log: ({ values, a, b, plain }) => {
+    if (values.length > 2 || !plain) return null;
+    return number(b ? Math.log(a.value) / Math.log(b.value) : Math.log(a.value));
+  },
+  hypot: ({ values, a, sameType }) => (sameType ? like(a, Math.hypot(...values.map((one) => one.value))) : null),
+  abs: ({ values, a }) => (values.length === 1 ? like(a, Math.abs(a.value)) : null),
+  sign: ({ values, a }) => (values.length === 1 ? number(Math.sign(a.value)) : null),
+});
 
 function call(component: ComponentOf<"function">, environment: MathEnvironment): Quantity | null {
   const { name } = component;
-  let parts = splitAt(component.args, ",");
-  let rounding = "nearest";
-  const first = parts[0]?.[0];
-  if (name === "round" && first?.type === "ident" && parts[0]!.length === 1 && first.name.toLowerCase() in roundings) {
-    rounding = first.name.toLowerCase();
-    parts = parts.slice(1);
-  }
+  const { parts, rounding } = argumentsOf(component);
   if (name === "clamp") return clamp(parts, environment);
   const values: Quantity[] = [];
   for (const part of parts) {
@@ -211,58 +267,20 @@ function call(component: ComponentOf<"function">, environment: MathEnvironment):
   }
   const [a, b] = values;
   if (!a) return null;
-  const count = values.length;
-  if (name === "calc" || name === "-webkit-calc") return count === 1 ? a : null;
-  if (name === "min" || name === "max") return consistent(values) ? choose(values, name) : null;
-  if (values.some((one) => one.percent !== 0)) throw new UnresolvedPercentage();
+  if (name === "calc" || name === "-webkit-calc") return values.length === 1 ? a : null;
   const sameType = consistent(values);
+  if (name === "min" || name === "max") return sameType ? choose(values, name) : null;
+  if (values.some((one) => one.percent !== 0)) throw new UnresolvedPercentage();
   const plain = values.every((one) => measureOf(one) === "number");
-  const angle = () => {
-    if (measureOf(a) === "angle") return (a.value * Math.PI) / 180;
-    return measureOf(a) === "number" ? a.value : NaN;
-  };
-  const degrees = (radians: number): Quantity => ({
-    value: (radians * 180) / Math.PI,
-    percent: 0,
-    dimensions: { angle: 1 },
-  });
-  const like = (amount: number): Quantity => ({ value: amount, percent: 0, dimensions: a.dimensions });
-  switch (name) {
-    case "round": {
-      if (count > 2 || !sameType || (count === 1 && !plain)) return null;
-      const step = b ? b.value : 1;
-      return like(step === 0 ? NaN : roundings[rounding]!(a.value / step) * step);
-    }
-    case "mod":
-      return count === 2 && sameType ? like(a.value - Math.floor(a.value / b!.value) * b!.value) : null;
-    case "rem":
-      return count === 2 && sameType ? like(a.value % b!.value) : null;
-    case "sin":
-    case "cos":
-    case "tan":
-      return count === 1 && ["angle", "number"].includes(measureOf(a) ?? "") ? number(Math[name](angle())) : null;
-    case "asin":
-    case "acos":
-    case "atan":
-      return count === 1 && plain ? degrees(Math[name](a.value)) : null;
-    case "atan2":
-      return count === 2 && sameType ? degrees(Math.atan2(a.value, b!.value)) : null;
-    case "pow":
-      return count === 2 && plain ? number(a.value ** b!.value) : null;
-    case "sqrt":
-    case "exp":
-      return count === 1 && plain ? number(Math[name](a.value)) : null;
-    case "log":
-      return count <= 2 && plain ? number(b ? Math.log(a.value) / Math.log(b.value) : Math.log(a.value)) : null;
-    case "hypot":
-      return sameType ? like(Math.hypot(...values.map((one) => one.value))) : null;
-    case "abs":
-      return count === 1 ? like(Math.abs(a.value)) : null;
-    case "sign":
-      return count === 1 ? number(Math.sign(a.value)) : null;
-    default:
-      return null;
-  }
+  return functions[name]?.({ values, a, b, sameType, plain, rounding }) ?? null;
+}
+
+/** What stands between the commas; a way of rounding that comes first is none of it. */
+function argumentsOf({ name, args }: ComponentOf<"function">): { parts: Component[][]; rounding: string } {
+  const parts = splitAt(args, ",");
+  const [first, more] = parts[0] ?? [];
+  const word = name === "round" && first?.type === "ident" && !more ? first.name.toLowerCase() : "";
+  return word in roundings ? { parts: parts.slice(1), rounding: word } : { parts, rounding: "nearest" };
 }
 
 function clamp(parts: readonly Component[][], environment: MathEnvironment): Quantity | null {
