@@ -1,43 +1,14 @@
 import { execFileSync, spawnSync } from "node:child_process";
-import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { dirname, join } from "node:path";
+import { mkdirSync, readdirSync, readFileSync, symlinkSync, writeFileSync } from "node:fs";
+import { join } from "node:path";
 import { fileURLToPath } from "node:url";
-import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
+import { beforeEach, describe, expect, test, vi } from "vitest";
 import { run } from "./main";
+import { inFolder } from "./testing/call";
 
 const root = fileURLToPath(new URL("../..", import.meta.url));
 
-let folder: string;
-let out: string;
-let err: string;
-
-beforeEach(() => {
-  folder = mkdtempSync(join(tmpdir(), "hevret-"));
-  out = "";
-  err = "";
-  vi.spyOn(process.stdout, "write").mockImplementation(((said: string | Uint8Array, done?: () => void) => {
-    out += Buffer.from(said).toString("utf8");
-    done?.();
-    return true;
-  }) as typeof process.stdout.write);
-  vi.spyOn(process.stderr, "write").mockImplementation((text) => {
-    err += String(text);
-    return true;
-  });
-});
-
-afterEach(() => {
-  vi.restoreAllMocks();
-  rmSync(folder, { recursive: true });
-});
-
-function put(files: Record<string, string>): void {
-  for (const [path, text] of Object.entries(files)) {
-    mkdirSync(dirname(join(folder, path)), { recursive: true });
-    writeFileSync(join(folder, path), text);
-  }
-}
+const call = inFolder();
 
 const page = "<!doctype html><title>x</title><link rel=stylesheet href=a.css><h1>Fares</h1><p>Return</p>";
 const two = {
@@ -46,69 +17,72 @@ const two = {
   "two/index.html": page,
   "two/a.css": "h1 { color: #333 }",
 };
-const at = (name: string) => join(folder, name);
+const at = (name: string) => join(call.folder, name);
 
 describe("several paths", () => {
   test("are looked at one after the other, and the worst counts", async () => {
-    put(two);
+    call.put(two);
     expect(await run([at("two"), at("one")])).toBe(1);
-    const { version, sites } = JSON.parse(out) as { version: number; sites: { path: string; findings: unknown[] }[] };
+    const { version, sites } = JSON.parse(call.out) as {
+      version: number;
+      sites: { path: string; findings: unknown[] }[];
+    };
     expect([version, sites.map(({ path }) => path)]).toEqual([2, [at("two"), at("one")]]);
-    out = "";
+    call.out = "";
     expect(await run([at("two"), at("one"), "--format", "text"])).toBe(1);
-    expect(out).toContain(`== ${at("one")}\n`);
-    expect(out).toMatch(/1 error, 0 warnings, \d+ notes?\.\n$/);
+    expect(call.out).toContain(`== ${at("one")}\n`);
+    expect(call.out).toMatch(/1 error, 0 warnings, \d+ notes?\.\n$/);
   });
 
   test("have no page in common", async () => {
-    put(two);
+    call.put(two);
     expect(await run([at("one"), at("two"), "--page", "index.html"])).toBe(2);
-    expect(err).toContain("--page goes with one path, not 2.");
+    expect(call.err).toContain("--page goes with one path, not 2.");
   });
 });
 
 describe("what makes a call fail", () => {
   test("a level, and nothing at all", async () => {
-    put({ ...two, "two/a.css": "h1 { color: #333; colour: red }" });
+    call.put({ ...two, "two/a.css": "h1 { color: #333; colour: red }" });
     expect(await run([at("one"), "--fail-on", "never"])).toBe(0);
     expect(await run([at("two")])).toBe(0);
     expect(await run([at("two"), "--fail-on", "warning"])).toBe(1);
-    put({ "two/a.css": "h1 { color: #333 } i { color: #123 }" });
+    call.put({ "two/a.css": "h1 { color: #333 } i { color: #123 }" });
     expect(await run([at("two"), "--fail-on", "warning"])).toBe(0);
     expect(await run([at("two"), "--fail-on", "note"])).toBe(1);
   });
 
   test("only what was not there before", async () => {
-    put(two);
+    call.put(two);
     await run([at("one"), "--fail-on", "never"]);
-    writeFileSync(at("kept.json"), out);
+    writeFileSync(at("kept.json"), call.out);
     expect(await run([at("one"), "--before", at("kept.json"), "--fail-on", "note"])).toBe(0);
     // Lines move, and what it says stays.
-    put({ "one/a.css": "\n\n\nh1 { color: #eee }" });
+    call.put({ "one/a.css": "\n\n\nh1 { color: #eee }" });
     expect(await run([at("one"), "--before", at("kept.json"), "--fail-on", "note"])).toBe(0);
-    put({ "one/a.css": "h1 { color: #eee } p { color: #ddd }" });
-    out = "";
+    call.put({ "one/a.css": "h1 { color: #eee } p { color: #ddd }" });
+    call.out = "";
     expect(await run([at("one"), "--before", at("kept.json"), "--format", "text"])).toBe(1);
-    expect(out).toMatch(/1 error, 0 warnings, 0 notes more than before; \d+ as before\.\n$/);
+    expect(call.out).toMatch(/1 error, 0 warnings, 0 notes more than before; \d+ as before\.\n$/);
     expect(await run([at("one"), "--before", at("nowhere.json")])).toBe(2);
     writeFileSync(at("kept.json"), '{"findings": 3}');
     expect(await run([at("one"), "--before", at("kept.json")])).toBe(2);
-    expect(err).toContain("is no report of this command: findings must be");
+    expect(call.err).toContain("is no report of this command: findings must be");
   });
 });
 
 describe("a configuration", () => {
-  const config = (json: unknown) => put({ "ferry/hevret.config.json": JSON.stringify(json), ...prefixed });
+  const config = (json: unknown) => call.put({ "ferry/hevret.config.json": JSON.stringify(json), ...prefixed });
   const prefixed = Object.fromEntries(Object.entries(two).map(([path, text]) => [`ferry/${path}`, text]));
 
   test("says what a call would; the call goes before it, and its paths start where it stands", async () => {
     config({ paths: ["one"], width: 400, format: "text", failOn: "never" });
     const named = ["--config", at("ferry/hevret.config.json")];
     expect(await run(named)).toBe(0);
-    expect(out).toContain("At 400 by 800 px");
-    out = "";
+    expect(call.out).toContain("At 400 by 800 px");
+    call.out = "";
     expect(await run([...named, at("ferry/two"), "--width", "500", "--format=json"])).toBe(0);
-    expect(JSON.parse(out)).toMatchObject({ conditions: { width: 500 } });
+    expect(JSON.parse(call.out)).toMatchObject({ conditions: { width: 500 } });
   });
 
   test("leaves findings, with a reason that goes into reports", async () => {
@@ -129,15 +103,15 @@ describe("a configuration", () => {
     ['{"leave": [{"check": "contrast"}]}', /reason is a required field/],
     ['{"reports": ["all"]}', /must be one of the following values: /],
   ])("that is none is refused in one line: %s", async (text, why) => {
-    put({ "c.json": text });
+    call.put({ "c.json": text });
     expect(await run(["--config", at("c.json")])).toBe(2);
-    expect(err).toMatch(why);
-    expect(err.trim().split("\n")).toHaveLength(1);
+    expect(call.err).toMatch(why);
+    expect(call.err.trim().split("\n")).toHaveLength(1);
   });
 });
 
 test("reports are written by name, for every site", async () => {
-  put(two);
+  call.put(two);
   const asked = ["--report", "findings-table", "--report", "design-tokens", "--out", at("made/here")];
   expect(await run([at("one"), at("two"), ...asked, "--fail-on", "never"])).toBe(0);
   expect(readdirSync(at("made/here")).sort()).toEqual([
@@ -147,26 +121,26 @@ test("reports are written by name, for every site", async () => {
     "two-site.tokens.json",
   ]);
   expect(await run([at("one"), "--report", "everything"])).toBe(2);
-  expect(err).toContain("--report takes specimen-sheet or");
+  expect(call.err).toContain("--report takes specimen-sheet or");
 });
 
 test("all that can be set right is, and what is left counts", async () => {
-  put({ ...two, "one/a.css": "h1 { color: #eee; colour: red }" });
+  call.put({ ...two, "one/a.css": "h1 { color: #eee; colour: red }" });
   expect(await run([at("one"), "--fix", "all", "--write"])).toBe(0);
   expect(readFileSync(at("one/a.css"), "utf8")).not.toContain("#eee");
-  expect(err).toMatch(/set right\.\n0 errors, /);
+  expect(call.err).toMatch(/set right\.\n0 errors, /);
 });
 
 test("a folder is looked at again after every change, until it is stopped", async () => {
-  put(two);
+  call.put(two);
   const stopping = new AbortController();
   const running = run([at("one"), "--watch", "--format", "text"], stopping.signal);
-  await vi.waitFor(() => expect(err).toContain("Waiting for changes"));
-  expect(out).toContain("1 error");
-  err = out = "";
-  put({ "one/a.css": "h1 { color: #333 }" });
-  await vi.waitFor(() => expect(err).toContain("Waiting for changes"), { timeout: 10_000 });
-  expect(out).toContain("Nothing was found wrong.");
+  await vi.waitFor(() => expect(call.err).toContain("Waiting for changes"));
+  expect(call.out).toContain("1 error");
+  call.err = call.out = "";
+  call.put({ "one/a.css": "h1 { color: #333 }" });
+  await vi.waitFor(() => expect(call.err).toContain("Waiting for changes"), { timeout: 10_000 });
+  expect(call.out).toContain("Nothing was found wrong.");
   stopping.abort();
   expect(await running).toBe(0);
   expect(await run([at("one"), "--watch", "--fix", "all"])).toBe(2);
@@ -174,24 +148,24 @@ test("a folder is looked at again after every change, until it is stopped", asyn
 
 describe("installed as a command", () => {
   beforeEach(() => {
-    put(two);
+    call.put(two);
     mkdirSync(at("bin"));
     symlinkSync(join(root, "scripts/analyse.mjs"), at("bin/hevret"));
   });
 
   test("it runs from another folder", () => {
-    const done = spawnSync(at("bin/hevret"), ["one", "--format", "text"], { cwd: folder, encoding: "utf8" });
+    const done = spawnSync(at("bin/hevret"), ["one", "--format", "text"], { cwd: call.folder, encoding: "utf8" });
     expect([done.status, done.stderr]).toEqual([1, ""]);
     expect(done.stdout).toContain("index.html: a.css");
   });
 
   test("the script for a build keeps what is wrong at first, and fails when there is more", () => {
     const env = { ...process.env, HEVRET: at("bin/hevret") };
-    const build = () => execFileSync(join(root, "docs/pipeline.sh"), ["one"], { cwd: folder, env, stdio: "pipe" });
+    const build = () => execFileSync(join(root, "docs/pipeline.sh"), ["one"], { cwd: call.folder, env, stdio: "pipe" });
     build();
     build();
     expect(readdirSync(at("reports")).sort()).toEqual(["one-findings.sarif", "one-specimen.html"]);
-    put({ "one/a.css": "h1 { color: #eee } p { color: #ddd }" });
+    call.put({ "one/a.css": "h1 { color: #eee } p { color: #ddd }" });
     expect(build).toThrow();
   });
 });

@@ -1,40 +1,11 @@
-import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { dirname, join } from "node:path";
+import { readFileSync } from "node:fs";
+import { join } from "node:path";
 import { strToU8, zipSync } from "fflate";
-import { afterEach, beforeEach, describe, expect, test, vi } from "vitest";
+import { describe, expect, test } from "vitest";
 import { run } from "./main";
+import { inFolder } from "./testing/call";
 
-let folder: string;
-let out: string;
-let err: string;
-
-beforeEach(() => {
-  folder = mkdtempSync(join(tmpdir(), "hevret-"));
-  out = "";
-  err = "";
-  vi.spyOn(process.stdout, "write").mockImplementation(((said: string | Uint8Array, done?: () => void) => {
-    out += Buffer.from(said).toString("utf8");
-    done?.();
-    return true;
-  }) as typeof process.stdout.write);
-  vi.spyOn(process.stderr, "write").mockImplementation((text) => {
-    err += String(text);
-    return true;
-  });
-});
-
-afterEach(() => {
-  vi.restoreAllMocks();
-  rmSync(folder, { recursive: true });
-});
-
-function put(files: Record<string, string | Uint8Array>): void {
-  for (const [path, data] of Object.entries(files)) {
-    mkdirSync(dirname(join(folder, path)), { recursive: true });
-    writeFileSync(join(folder, path), data);
-  }
-}
+const call = inFolder();
 
 const good = {
   "index.html": "<!doctype html><link rel=stylesheet href=css/a.css><h1>x</h1>",
@@ -42,9 +13,9 @@ const good = {
 };
 
 test("a folder without errors ends with 0 and prints JSON, version 2", async () => {
-  put(good);
-  expect(await run([folder, "--elements", "--width", "400"])).toBe(0);
-  const result = JSON.parse(out);
+  call.put(good);
+  expect(await run([call.folder, "--elements", "--width", "400"])).toBe(0);
+  const result = JSON.parse(call.out);
   expect(result).toMatchObject({ version: 2, conditions: { width: 400, height: 800, scheme: "light", rootSize: 16 } });
   expect(result.pages[0].sheets).toEqual([{ path: "css/a.css", kind: "linked", rules: 2 }]);
   const heading = result.pages[0].elements.find(({ tag }: { tag: string }) => tag === "h1");
@@ -57,26 +28,31 @@ test("a folder without errors ends with 0 and prints JSON, version 2", async () 
 });
 
 test("without --elements the elements are left out, and errors end with 1", async () => {
-  put({ ...good, "css/a.css": "h1 { color: #eee }" });
-  expect(await run([folder, "--format=json"])).toBe(1);
-  const result = JSON.parse(out);
+  call.put({ ...good, "css/a.css": "h1 { color: #eee }" });
+  expect(await run([call.folder, "--format=json"])).toBe(1);
+  const result = JSON.parse(call.out);
   expect(result.pages[0]).not.toHaveProperty("elements");
   expect(result.findings[0]).toMatchObject({ check: "contrast", level: "error", path: "css/a.css", line: 1 });
   expect(result.pairs[0]).toMatchObject({ ink: "rgb(238, 238, 238)", passes: false });
 });
 
 test("a zip, and a page with sheets above and beside it", async () => {
-  put({ "site.zip": zipSync(Object.fromEntries(Object.entries(good).map(([path, text]) => [path, strToU8(text)]))) });
-  expect(await run([join(folder, "site.zip")])).toBe(0);
-  out = "";
-  put({
+  call.put({
+    "site.zip": zipSync(Object.fromEntries(Object.entries(good).map(([path, text]) => [path, strToU8(text)]))),
+  });
+  expect(await run([join(call.folder, "site.zip")])).toBe(0);
+  call.out = "";
+  call.put({
     "deep/er/page.html": '<link rel=stylesheet href="../../up.css"><h1>x</h1>',
     "up.css": '@import "deep/in.css"; h1 { top: 0 }',
     "deep/in.css": "h1 { color: #123 }",
   });
-  expect(await run([join(folder, "deep/er/page.html"), "--elements"])).toBe(0);
+  expect(await run([join(call.folder, "deep/er/page.html"), "--elements"])).toBe(0);
   expect(
-    JSON.parse(out).pages[0].sheets.map(({ path, missing }: { path: string; missing?: boolean }) => [path, missing]),
+    JSON.parse(call.out).pages[0].sheets.map(({ path, missing }: { path: string; missing?: boolean }) => [
+      path,
+      missing,
+    ]),
   ).toEqual([
     ["deep/in.css", undefined],
     ["up.css", undefined],
@@ -84,23 +60,23 @@ test("a zip, and a page with sheets above and beside it", async () => {
 });
 
 test("text is for people", async () => {
-  put(good);
-  expect(await run([folder, "--format", "text"])).toBe(0);
-  expect(out).toContain("1 text style, largest first:");
-  expect(out).toContain("Nothing was found wrong.");
+  call.put(good);
+  expect(await run([call.folder, "--format", "text"])).toBe(0);
+  expect(call.out).toContain("1 text style, largest first:");
+  expect(call.out).toContain("Nothing was found wrong.");
 });
 
 test("findings of a check are set right, shown, and written where that is asked for", async () => {
   const pale = "h1 { color: #eee; }\r\nh2 { colour: red; }\r\n";
-  put({ ...good, "css/a.css": pale });
-  expect(await run([folder, "--fix", "ignored-declaration"])).toBe(1);
-  expect(out).toContain("-h2 { colour: red; }");
-  expect(out).toContain("+h2 { color: red; }");
-  expect(err).toContain("1 of 1 set right; nothing is written without --write.");
-  expect(readFileSync(join(folder, "css/a.css"), "utf8")).toBe(pale);
-  expect(await run([folder, "--fix", "ignored-declaration", "--write"])).toBe(1);
-  expect(readFileSync(join(folder, "css/a.css"), "utf8")).toBe(pale.replace("colour", "color"));
-  expect(await run([folder, "--fix=contrast", "--write"])).toBe(0);
+  call.put({ ...good, "css/a.css": pale });
+  expect(await run([call.folder, "--fix", "ignored-declaration"])).toBe(1);
+  expect(call.out).toContain("-h2 { colour: red; }");
+  expect(call.out).toContain("+h2 { color: red; }");
+  expect(call.err).toContain("1 of 1 set right; nothing is written without --write.");
+  expect(readFileSync(join(call.folder, "css/a.css"), "utf8")).toBe(pale);
+  expect(await run([call.folder, "--fix", "ignored-declaration", "--write"])).toBe(1);
+  expect(readFileSync(join(call.folder, "css/a.css"), "utf8")).toBe(pale.replace("colour", "color"));
+  expect(await run([call.folder, "--fix=contrast", "--write"])).toBe(0);
 });
 
 describe("what cannot be read ends with 2 and one line", () => {
@@ -117,11 +93,11 @@ describe("what cannot be read ends with 2 and one line", () => {
     ["a scheme that is none", (at) => [at, "--scheme", "blue"], /light or dark/],
     ["a page that is not there", (at) => [join(at, "y"), "--page", "z.html"], /There is no page z.html/],
   ])("%s", async (_, words, reason) => {
-    if (/zip|kind/.test(_)) put({ "x.zip": "nonsense", "x.txt": "text" });
-    if (/a page that/.test(_)) put({ "y/index.html": "<p>" });
-    expect(await run(words(folder))).toBe(2);
-    expect(err).toMatch(reason);
-    expect(err.trim().split("\n")).toHaveLength(1);
-    expect(out).toBe("");
+    if (/zip|kind/.test(_)) call.put({ "x.zip": "nonsense", "x.txt": "text" });
+    if (/a page that/.test(_)) call.put({ "y/index.html": "<p>" });
+    expect(await run(words(call.folder))).toBe(2);
+    expect(call.err).toMatch(reason);
+    expect(call.err.trim().split("\n")).toHaveLength(1);
+    expect(call.out).toBe("");
   });
 });
