@@ -151,11 +151,41 @@ const glyphless = `*, *::before, *::after, *::first-line, *::first-letter, *::ma
 
 /** The picture as the text of an SVG document. Addresses in it are those of the page. */
 export function pictureOf(
-  { document, sheets, overrides, states, scheme }: PicturePage,
+  page: PicturePage,
   stage: PictureStage,
   look: PictureLook,
   unknown: PictureUnknown | null,
 ): string {
+  const { document, scheme } = page;
+  const dressing = dressingOf(page, stage, look, unknown);
+  const { width, height } = stage;
+  const ground = unknown?.shows === "held" ? unknown.color : "transparent";
+  const parts = [
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" style="${attribute(stage.root)};color-scheme:${scheme};background:${ground}">`,
+    `<foreignObject x="0" y="0" width="${stage.room}" height="${stage.window.height}" style="overflow:visible;font:initial;color:initial">`,
+  ];
+  // A drawing is never in quirks mode: what the browser's own sheet adds there comes before all that pages say.
+  const quirks = document.mode === "quirks" ? `@layer{${quirksText}${quirksBoxes}}` : "";
+  parts.push(`<style xmlns="${namespaces.html}">${escaped(scriptedText(document))}${quirks}</style>`);
+  if (document.root) write(document.root, opener(page, stage, unknown, dressing, parts), parts);
+  parts.push(`<style xmlns="${namespaces.html}">${escaped(dressing.rules.join("\n"))}</style></foreignObject></svg>`);
+  return parts.join("");
+}
+
+/** What is put on elements of the page, by index, and the rules that come after all of its own. */
+interface Dressing {
+  styles: Map<number, string>;
+  /** Elements that rules ask for. */
+  placed: Set<number>;
+  rules: string[];
+}
+
+function dressingOf(
+  { overrides, scheme }: PicturePage,
+  stage: PictureStage,
+  look: PictureLook,
+  unknown: PictureUnknown | null,
+): Dressing {
   const styles = new Map<number, string>();
   const put = (index: number, declarations: string) => styles.set(index, `${styles.get(index) ?? ""};${declarations}`);
   for (const [index, property, value] of overrides) put(index, `${property}:${value}!important`);
@@ -176,39 +206,49 @@ export function pictureOf(
     glyphless,
     `[${rootAttribute}] { color-scheme: ${scheme} !important }`,
   ];
-  const placed = new Set<number>();
-  if (look.kind === "struck") {
-    for (const { index, pseudo, color, thickness } of look.strikes) {
-      const line = `text-decoration:line-through solid ${color} ${thickness}px!important;text-decoration-skip-ink:none!important`;
-      if (pseudo === null) put(index, line);
-      else {
-        placed.add(index);
-        rules.push(
-          `[${placeAttribute}="${index}"]::${pseudo} { ${pseudo === "marker" ? `color:${color}!important;-webkit-text-fill-color:${color}!important` : line} }`,
-        );
-      }
+  const dressing: Dressing = { styles, placed: new Set(), rules };
+  if (look.kind === "struck") strike(look.strikes, dressing, put);
+  if (unknown?.shows === "held") showHeld(stage, dressing);
+  return dressing;
+}
+
+/** Puts a line through texts. @param put adds to what is put on an element */
+function strike(strikes: readonly Strike[], { placed, rules }: Dressing, put: (index: number, text: string) => void) {
+  for (const { index, pseudo, color, thickness } of strikes) {
+    const line = `text-decoration:line-through solid ${color} ${thickness}px!important;text-decoration-skip-ink:none!important`;
+    if (pseudo === null) {
+      put(index, line);
+      continue;
     }
+    placed.add(index);
+    const colored = `color:${color}!important;-webkit-text-fill-color:${color}!important`;
+    rules.push(`[${placeAttribute}="${index}"]::${pseudo} { ${pseudo === "marker" ? colored : line} }`);
   }
-  if (unknown?.shows === "held") {
-    const held = heldBy(stage);
-    for (const index of held) placed.add(index);
-    const which = held.map((index) => `[${placeAttribute}="${index}"]`).join();
-    // More specific than what the page says of visibility inside of them is not needed: nothing else is looked at.
-    rules.push(
-      `[${rootAttribute}], [${rootAttribute}] * { visibility: hidden !important }`,
-      `:is(${which}), :is(${which}) * { visibility: visible !important }`,
-    );
-  }
+}
+
+/** Shows what stays in the window alone. */
+function showHeld(stage: PictureStage, { placed, rules }: Dressing): void {
+  const held = heldBy(stage);
+  for (const index of held) placed.add(index);
+  const which = held.map((index) => `[${placeAttribute}="${index}"]`).join();
+  // More specific than what the page says of visibility inside of them is not needed: nothing else is looked at.
+  rules.push(
+    `[${rootAttribute}], [${rootAttribute}] * { visibility: hidden !important }`,
+    `:is(${which}), :is(${which}) * { visibility: visible !important }`,
+  );
+}
+
+/** Writes start tags; each gives its end tag. */
+function opener(
+  { sheets, states }: PicturePage,
+  stage: PictureStage,
+  unknown: PictureUnknown | null,
+  { styles, placed }: Dressing,
+  parts: string[],
+): (element: SafeElement, around: SafeElement | null) => string {
   const sheetsOf = new Map(sheets.map((sheet) => [sheet.owner, sheet]));
   const stateOf = new Map(states);
-  const parts: string[] = [];
-  const { width, height } = stage;
-  const ground = unknown?.shows === "held" ? unknown.color : "transparent";
-  parts.push(
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" style="${attribute(stage.root)};color-scheme:${scheme};background:${ground}">`,
-    `<foreignObject x="0" y="0" width="${stage.room}" height="${stage.window.height}" style="overflow:visible;font:initial;color:initial">`,
-  );
-  const open = (element: SafeElement, around: SafeElement | null) => {
+  return (element, around) => {
     const { index, tag, namespace } = element;
     const name = /^[A-Za-z_][\w.-]*$/.test(tag) ? tag : "x-unnamed";
     parts.push(`<${name}`);
@@ -229,17 +269,10 @@ export function pictureOf(
     if (sheet) {
       const text = withoutWindowUnits(sheet.text, stage.window);
       parts.push(` media="${attribute(sheet.media)}">`, escaped(unknown ? withUnknown(text, unknown.color) : text));
-    }
-    if (!sheet) parts.push(">");
+    } else parts.push(">");
     if (index === 0 && unknown?.shows !== "held") parts.push(canvasGround(stage));
     return `</${name}>`;
   };
-  // A drawing is never in quirks mode: what the browser's own sheet adds there comes before all that pages say.
-  const quirks = document.mode === "quirks" ? `@layer{${quirksText}${quirksBoxes}}` : "";
-  parts.push(`<style xmlns="${namespaces.html}">${escaped(scriptedText(document))}${quirks}</style>`);
-  if (document.root) write(document.root, open, parts);
-  parts.push(`<style xmlns="${namespaces.html}">${escaped(rules.join("\n"))}</style></foreignObject></svg>`);
-  return parts.join("");
 }
 
 /** Of controls and tables, and margins at the top of a body or cell, in quirks mode (Quirks Mode, 3; HTML, 15.3.10). */
