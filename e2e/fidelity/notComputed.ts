@@ -10,7 +10,7 @@ export const notComputed: readonly (readonly [reason: string, names: string])[] 
   ],
   [
     "Where boxes stand and how large they are: that is measured on the page as it is laid out.",
-    "align- aspect-ratio bottom column- contain contain-intrinsic- content-visibility field-sizing flex- grid- inset- interpolate-size isolation justify- left object-fit object-position object-view-box order position-anchor position-area position-try- position-visibility anchor- reading- right row- rule-overlap shape-image-threshold shape-margin shape-outside table-layout top z-index -webkit-box- corner- border-shape",
+    "align- aspect-ratio bottom column- contain contain-intrinsic- content-visibility field-sizing flex- grid- inset- interpolate-size isolation justify- left object-fit object-position object-view-box order position-anchor position-area position-try- position-visibility anchor- reading- right row- rule-overlap shape-image-threshold shape-margin shape-outside frame-sizing margin-trim table-layout top z-index -webkit-box- corner- border-shape",
   ],
   [
     "How boxes are moved, cut and blended on their way to the screen: that is painted.",
@@ -26,7 +26,7 @@ export const notComputed: readonly (readonly [reason: string, names: string])[] 
   ],
   [
     "Scrolling and what is done by hand: nothing of it changes how a text looks at rest.",
-    "app-region caret-animation caret-shape cursor interactivity interest- overflow-anchor overflow-clip-margin overscroll- pointer-events resize scroll- scrollbar- touch-action user-select -webkit-tap-highlight-color -webkit-user-",
+    "app-region caret-animation caret-shape cursor interactivity interest- overflow-anchor overflow-clip-margin overscroll- pointer-events resize scroll- scrollbar- touch-action user-select -webkit-tap-highlight-color -webkit-user- window-drag",
   ],
   [
     "Counters and pages: numbers that are counted, and breaks between sheets of paper.",
@@ -34,10 +34,19 @@ export const notComputed: readonly (readonly [reason: string, names: string])[] 
   ],
   ["Colours of the machine, not of the page.", "dynamic-range-limit forced-color-adjust print-color-adjust"],
   ["Formulas: their text is set by the browser's own rules.", "math-"],
-  ["Too new or too little used for anybody to rest on them yet.", "ruby-align text-fit"],
+  ["Too new or too little used for anybody to rest on them yet.", "ruby-align ruby-overhang text-fit"],
   ["What is said, not shown.", "speak"],
   [
     "The browser's own, told to nobody else.",
     "-webkit-locale -webkit-rtl-ordering -webkit-text-decorations-in-effect -webkit-text-security",
   ],
 ];
+
+/** Those that not every version of the browser has, of the two that are compared. */
+export const ofSomeVersions: ReadonlySet<string> = new Set([
+  "app-region",
+  "frame-sizing",
+  "margin-trim",
+  "ruby-overhang",
+  "window-drag",
+]);
