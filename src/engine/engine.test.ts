@@ -31,6 +31,19 @@ describe("the engine", () => {
     await expect(engine.page("none.html", defaultConditions)).rejects.toThrow("There is no page none.html.");
   });
 
+  test("a page that is laid out out of sight comes without rules that match nothing on it, and is known as it is shown", async () => {
+    await engine.open([file("index.html", html("One")), file("a.css", `${css}.x { color: red }\n`)]);
+    const { sheets, structure, places } = await engine.pageOutOfSight("index.html", defaultConditions);
+    expect(sheets.map(({ text }) => text.trim())).toEqual([css.trim()]);
+    expect((await view()).sheets[0]!.text).toContain(".x");
+    expect((await engine.unlaidPages(defaultConditions, null)).length).toBe(1);
+    const layout = Object.fromEntries(
+      places.map(({ index }) => [index, bareLayout({ left: 0, top: 0, width: 9, height: 9 })]),
+    );
+    await engine.layOut("index.html", structure, layout, true, defaultConditions, []);
+    expect(await engine.unlaidPages(defaultConditions, null)).toEqual([]);
+  });
+
   test("what is rehearsed is shown by the rules that differ, and is not written", async () => {
     const before = await view();
     const { plan } = await engine.plan(await sized("40px"), defaultConditions, "index.html");

@@ -26,7 +26,7 @@ export async function lookAt(
   try {
     await lookWith(painting, page, texts, tell, stillThere);
   } finally {
-    await painting.end();
+    painting.end();
   }
 }
 

@@ -36,6 +36,8 @@ export class Painting {
   private readonly unknowns: readonly (PictureUnknown | null)[];
   private readonly bands = new Map<string, Band[]>();
   private readonly pictures = new Map<string, Promise<HTMLImageElement | null>>();
+  /** All that were made, those that are asked for once, too. */
+  private readonly images: HTMLImageElement[] = [];
   private readonly width: number;
 
   /** @param texts all of the page @param stillThere false once the page has changed: it is given up */
@@ -85,8 +87,9 @@ export class Painting {
   }
 
   /** Gives back what the pictures take; nothing can be looked at any more. */
-  async end(): Promise<void> {
-    for (const picture of this.pictures.values()) (await picture.catch(() => null))?.removeAttribute("src");
+  end(): void {
+    for (const image of this.images) image.removeAttribute("src");
+    this.images.length = 0;
     this.pictures.clear();
   }
 
@@ -170,8 +173,10 @@ export class Painting {
   private async picture(look: PictureLook, unknown: PictureUnknown | null): Promise<HTMLImageElement | null> {
     const image = new Image();
     try {
-      image.src = await this.make(look, this.read.stage, unknown);
+      const address = await this.make(look, this.read.stage, unknown);
       if (!this.stillThere()) return null;
+      this.images.push(image);
+      image.src = address;
       await image.decode();
     } catch {
       return null;
@@ -243,10 +248,10 @@ export class Painting {
 
 let drawing: OffscreenCanvasRenderingContext2D | null = null;
 
-/** The one canvas that strips of all pages are drawn on, made wide enough. @param width CSS px */
+/** The one canvas that strips of all pages are drawn on. @param width CSS px */
 function canvasOf(width: number): OffscreenCanvasRenderingContext2D {
   drawing ??= new OffscreenCanvas(width, stripHeight).getContext("2d", { willReadFrequently: true })!;
-  if (drawing.canvas.width < width) drawing.canvas.width = width;
+  if (drawing.canvas.width !== width) drawing.canvas.width = width;
   return drawing;
 }
 

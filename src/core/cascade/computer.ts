@@ -5,22 +5,13 @@ import { made } from "../source/memo";
 import type { ElementNode, HtmlDocument } from "../source/html/document";
 import { adjustStyle, isAdjustedByAttributes } from "./adjust";
 import { Ancestors } from "./ancestors";
-import {
-  blockOf,
-  blocksFor,
-  compareMatches,
-  forEachInOrder,
-  layerOf,
-  type Block,
-  type BlockEntry,
-  type Winner,
-} from "./blocks";
+import { blockOf, blocksFor, compareMatches, type Block, type Winner } from "./blocks";
 import { measuresKey, type Conditions } from "./conditions";
 import { matchesContainer, type ContainerAncestor } from "./containers";
 import { black, Context } from "./context";
 import { readPending, type Given } from "./declarations";
 import { matchRules, ruleMatching, type Match, type PageRules, type RuleMatching } from "./pageRules";
-import { isLogical, longhandIndex, longhands, physicalName } from "./properties";
+import { longhandIndex, longhands, physicalName } from "./properties";
 import { fitMonospace, isMonospaceAlone, type FamilyName, type FontSize } from "./properties/font";
 import { computeRegistered } from "./registered";
 import type { RuleChanges } from "./ruleChanges";
@@ -35,6 +26,7 @@ import { bankOf, type StyleBank } from "./styleBank";
 import { substitute, type Sources } from "./substitution";
 import { matchesSupports } from "./supports";
 import { resolveVariables, type CustomProperties, type DeclaredText } from "./variables";
+import { cascadeOf, rolledBack, winnersIn } from "./winners";
 
 const initials = longhands.map(({ parse, initial }) => parse(componentsOf(initial)));
 const colorAt = longhandIndex.get("color")!;
@@ -373,7 +365,7 @@ export class Computer {
     list: readonly Block[],
     parent: SharedStyle | null,
   ): { winners: ReadonlyMap<string, Winner>; custom: CustomProperties } {
-    const { winners, own, usesLogical } = made(cascaded, list, () => cascadeOf(list));
+    const { winners, own, usesLogical } = cascadeOf(list);
     const custom = this.variables(own, parent, winners);
     return { winners: usesLogical ? this.mapLogical(list, winners, parent, custom) : winners, custom };
   }
@@ -415,14 +407,7 @@ export class Computer {
     };
     const direction = flow(directionAt);
     const writingMode = flow(writingAt);
-    const mapped = new Map<string, Winner>();
-    forEachInOrder(list, (block, { declaration, entries }) => {
-      for (const [name, given] of entries) {
-        const physical = physicalName(name, writingMode, direction);
-        mapped.set(physical, { given, name, block, declaration, beaten: mapped.get(physical) ?? null });
-      }
-    });
-    return mapped;
+    return winnersIn(list, (name) => physicalName(name, writingMode, direction)).winners;
   }
 
   private longhand(index: number, style: SharedStyle, context: Context): unknown {
@@ -481,31 +466,6 @@ export class Computer {
   }
 }
 
-/** What wins in a list of blocks, before names that are relative to the flow are mapped. */
-interface Cascaded {
-  winners: ReadonlyMap<string, Winner>;
-  /** The custom properties among it. */
-  own: ReadonlyMap<string, DeclaredText>;
-  usesLogical: boolean;
-}
-
-/** Elements that the same blocks apply to share it, under whatever parents. */
-const cascaded = new WeakMap<readonly Block[], Cascaded>();
-
-function cascadeOf(list: readonly Block[]): Cascaded {
-  const winners = new Map<string, Winner>();
-  const own = new Map<string, DeclaredText>();
-  let usesLogical = false;
-  forEachInOrder(list, (block, { declaration, entries, custom }) => {
-    for (const [name, given] of entries) {
-      usesLogical ||= isLogical(name);
-      winners.set(name, { given, name, block, declaration, beaten: winners.get(name) ?? null });
-    }
-    if (custom) own.set(custom.name, declaredText(custom.given));
-  });
-  return { winners, own, usesLogical };
-}
-
 function* containersAbove(style: Style | null): Generator<ContainerAncestor> {
   for (let current = style; current; current = current.parent) {
     const { custom } = current.shared;
@@ -520,25 +480,6 @@ function* containersAbove(style: Style | null): Generator<ContainerAncestor> {
 
 function sameCustom(a: CustomProperties, b: CustomProperties): boolean {
   return a === b || (a.size === b.size && [...a].every(([name, value]) => b.get(name) === value));
-}
-
-function declaredText(given: NonNullable<BlockEntry["custom"]>["given"]): DeclaredText {
-  if (given.kind === "text") return given.text;
-  return given.keyword === "initial" ? null : undefined;
-}
-
-/** What is left when an origin or a layer is taken away (CSS Cascade 5, 7.3.4 and 7.3.5). */
-function rolledBack(winner: Winner, keyword: "revert" | "revert-layer"): Winner | null {
-  const level = (one: Winner) => (one.block.origin === "browser" ? 0 : 1);
-  for (let next = winner.beaten; next; next = next.beaten) {
-    if (level(next) < level(winner)) return next;
-    if (
-      keyword === "revert-layer" &&
-      (layerOf(next.block) !== layerOf(winner.block) || next.block.origin !== winner.block.origin)
-    )
-      return next;
-  }
-  return null;
 }
 
 function inheritSize(style: SharedStyle, defaultSize: number, quirks: boolean): FontSize {

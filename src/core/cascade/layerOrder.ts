@@ -9,6 +9,14 @@ export function layerPrefix(sheet: SheetSource): string | null {
   return parts.length ? parts.join(".") : null;
 }
 
+/** The full name of a layer in another; null for none. */
+export function layerWithin(outer: string | null, name: string): string;
+export function layerWithin(outer: string | null, name: string | null): string | null;
+export function layerWithin(outer: string | null, name: string | null): string | null {
+  if (name === null) return outer;
+  return outer === null ? name : `${outer}.${name}`;
+}
+
 /** Layers in the order in which they were first met; inner layers come before what stands in the outer one itself. */
 export class LayerOrder {
   private readonly root: LayerNode = { name: "", children: new Map() };

@@ -7,7 +7,7 @@ import { made, Numbers } from "../source/memo";
 import type { SheetSource } from "../source/html/sheets";
 import { conditionsKey, type Conditions } from "./conditions";
 import { unmetCondition } from "./inForce";
-import { LayerOrder, layerPrefix } from "./layerOrder";
+import { LayerOrder, layerPrefix, layerWithin } from "./layerOrder";
 import { changesBetween, takeOver } from "./ruleChanges";
 import { isEntry, rulesOf, type RegisteredProperty, type RuleConditions, type RuleEntry } from "./rules";
 import type { Selector, SimpleSelector } from "./selectors/types";
@@ -109,8 +109,7 @@ function makeSet({ browser, sheets, quirks, conditions }: Sheets, before: RuleSe
     if (prefix !== null && inForce(emptyConditions)) layers.meet(prefix);
     for (const step of own.steps) {
       if (!inForce(step.conditions)) continue;
-      const names = [prefix, step.layer].filter((name) => name !== null);
-      const layer = names.length ? names.join(".") : null;
+      const layer = layerWithin(prefix, step.layer);
       if (layer !== null) layers.meet(layer);
       if (!isEntry(step)) continue;
       const origin = at === 0 ? "browser" : "author";

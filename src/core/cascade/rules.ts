@@ -3,6 +3,7 @@ import { table } from "../source/table";
 import { addressIn, componentsOf, splitAt, type Component } from "../source/css/components";
 import type { Namespace } from "../source/html/document";
 import type { AtRule, Declaration, Item, StyleRule } from "../source/css/syntax";
+import { layerWithin } from "./layerOrder";
 import { SelectorError, parseSelectorList, tryParseSelectorList } from "./selectors/parse";
 import type { Selector } from "./selectors/types";
 import { matchesSupports } from "./supports";
@@ -223,13 +224,13 @@ class Unfolder {
 
   private layer(rule: AtRule, place: Place): void {
     const names = splitAt(componentsOf(rule.preludeText), ",").map((part) => layerName(part, rule.preludeText));
-    const within = (name: string) => (place.layer === null ? name : `${place.layer}.${name}`);
     if (!rule.block) {
-      for (const name of names) if (name) this.steps.push({ layer: within(name), conditions: place.conditions });
+      for (const name of names)
+        if (name) this.steps.push({ layer: layerWithin(place.layer, name), conditions: place.conditions });
       return;
     }
     if (names.length > 1 || names[0] === null) return;
-    const layer = within(names[0] || `(unnamed ${(this.anonymous += 1)})`);
+    const layer = layerWithin(place.layer, names[0] || `(unnamed ${(this.anonymous += 1)})`);
     this.steps.push({ layer, conditions: place.conditions });
     this.list(rule.items, { ...place, layer });
   }

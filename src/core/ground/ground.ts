@@ -25,25 +25,27 @@ export function legibilityOf(
   styles: readonly Style[] = [],
   ink: Color | null = null,
 ): Legibility {
-  const fromStylesAlone = () => (ink ? groundFromStylesWith(style, ink) : groundFromStyles(style));
-  const found = layout ? groundUnder(style, ink ?? inkOf(style), layout, styles) : fromStylesAlone();
+  const found = layout ? groundUnder(style, ink ?? inkOf(style), layout, styles) : fromStylesAlone(style, ink);
   // As large as it is shown.
   const needs = neededRatio(fontSizeOf(style) * style.shared.zoom, valueOf(style, "font-weight"));
   const unjudged = exemption(style) ?? unseenReason(style) ?? layout?.unseen ?? null;
   const painted = layout?.painted && ink === null ? layout.painted : null;
   const seen = painted && groundFromPaint(painted);
-  const known = () => {
-    if (!layout) return fromStyles(found, needs);
-    if (painted && seen) return fromPaint(found, layout, painted, seen, needs);
+  let legibility: Legibility;
+  if (!layout) legibility = fromStyles(found, needs);
+  else if (painted && seen) legibility = fromPaint(found, layout, painted, seen, needs);
+  else {
     const unseen = ink || painted ? null : unpainted(layout);
-    return fromLayers(found, needs, painted ? covered(layout, painted) : null, unseen);
-  };
-  const legibility = known();
+    legibility = fromLayers(found, needs, painted ? covered(layout, painted) : null, unseen);
+  }
   const hidden = painted && !seen ? layout!.hides : null;
   return unjudged || hidden
     ? { ...legibility, passes: false, verdict: "unjudged", unjudged: unjudged ?? hidden }
     : legibility;
 }
+
+const fromStylesAlone = (style: Style, ink: Color | null): Found =>
+  ink ? groundFromStylesWith(style, ink) : groundFromStyles(style);
 
 const reckoned = new WeakMap<Found, Legibility>();
 

@@ -96,28 +96,26 @@ function Mark({ mark, open, onOpen, onPick }: MarkProps) {
   };
   const lists = findings.length > 0;
   return (
-    <>
-      <button
-        ref={button}
-        type="button"
-        className={
-          level === "error" ? styles.mark : `${styles.mark} ${level === "warning" ? styles.doubtful : styles.noted}`
-        }
-        onClick={press}
-        onMouseEnter={() => lists && onOpen("pointer")}
-        aria-label={words}
-        aria-haspopup={lists ? "dialog" : undefined}
-        aria-expanded={lists ? open !== null : undefined}
-      >
-        {label}
-      </button>
+    <button
+      ref={button}
+      type="button"
+      className={
+        level === "error" ? styles.mark : `${styles.mark} ${level === "warning" ? styles.doubtful : styles.noted}`
+      }
+      // What pops over is told of here, too, wherever it stands in the document.
+      onClick={({ currentTarget, target }) => currentTarget.contains(target as Node) && press()}
+      onMouseEnter={() => lists && open === null && onOpen("pointer")}
+      aria-label={words}
+      aria-haspopup={lists ? "dialog" : undefined}
+      aria-expanded={lists ? open !== null : undefined}
+    >
+      {label}
       {open && (
         <NoteOver
           key={open}
           label="Found here"
           by={open}
           className={styles.over}
-          onPress={press}
           onClose={(how) => {
             onOpen(null);
             if (how === "closed") button.current?.focus();
@@ -132,7 +130,7 @@ function Mark({ mark, open, onOpen, onPick }: MarkProps) {
           </ul>
         </NoteOver>
       )}
-    </>
+    </button>
   );
 }
 

@@ -80,12 +80,12 @@ interface GroupProps<Row> {
   children(row: Row): ReactNode;
 }
 
-function Group<Row>({ group: { id, title, count, rows }, children }: GroupProps<Row>) {
-  const own = useId();
+function Group<Row>({ group: { title, count, rows }, children }: GroupProps<Row>) {
+  const id = useId();
   const { shown, end } = useGradual(rows, "div");
   return (
-    <div role="group" aria-labelledby={`${own}-${id}`}>
-      <h2 id={`${own}-${id}`} className={styles.group}>
+    <div role="group" aria-labelledby={id}>
+      <h2 id={id} className={styles.group}>
         <span>{title}</span>
         <span className={styles.count}>{count}</span>
       </h2>

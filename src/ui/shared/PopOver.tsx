@@ -97,13 +97,15 @@ interface NoteProps {
   /** How it was opened: by the pointer passing over it, the focus stays where it is. */
   by: "pointer" | "press";
   className?: string;
-  onPress(): void;
   onClose(how: "left" | "closed"): void;
   children: ReactNode;
 }
 
-/** What pops over beside a thing that is there already: it lies over that thing, and takes a press for it. */
-export function NoteOver({ label, by, className, onPress, onClose, children }: NoteProps) {
+/**
+ * What pops over beside a button that is there already. It lies in the button, over all of it: a press that has begun
+ * when it comes is one of the button still.
+ */
+export function NoteOver({ label, by, className, onClose, children }: NoteProps) {
   const content = useRef<HTMLDivElement>(null);
   return (
     <Popover
@@ -118,7 +120,7 @@ export function NoteOver({ label, by, className, onPress, onClose, children }: N
         </Held>
       }
     >
-      <span className={className} onClick={onPress} />
+      <span className={className} />
     </Popover>
   );
 }

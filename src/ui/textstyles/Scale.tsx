@@ -142,34 +142,31 @@ function StepFields({ how, onHow }: { how: StepsBy; onHow(more: Partial<StepsBy>
       {how.by === "grid" && (
         <label>
           every{" "}
-          <InputNumber
-            size="small"
-            aria-label="Grid in px"
-            min={0.5}
-            max={16}
-            step={0.5}
-            value={how.grid}
-            onChange={(value) => typeof value === "number" && onHow({ grid: value })}
-          />{" "}
-          px
+          <PxField label="Grid in px" range={[0.5, 16]} step={0.5} px={how.grid} onPx={(grid) => onHow({ grid })} /> px
         </label>
       )}
       {typeof how.by === "number" && (
         <label>
-          through{" "}
-          <InputNumber
-            size="small"
-            aria-label="Base in px"
-            min={6}
-            max={64}
-            value={how.base}
-            onChange={(value) => typeof value === "number" && onHow({ base: value })}
-          />{" "}
+          through <PxField label="Base in px" range={[6, 64]} step={1} px={how.base} onPx={(base) => onHow({ base })} />{" "}
           px
         </label>
       )}
     </>
   );
+}
+
+interface PxFieldProps {
+  label: string;
+  range: readonly [least: number, most: number];
+  step: number;
+  px: number;
+  onPx(px: number): void;
+}
+
+/** A size; what is no number changes nothing. */
+function PxField({ label, range: [min, max], step, px, onPx }: PxFieldProps) {
+  const change = (value: number | string | null) => typeof value === "number" && onPx(value);
+  return <InputNumber size="small" aria-label={label} min={min} max={max} step={step} value={px} onChange={change} />;
 }
 
 interface MovesProps {

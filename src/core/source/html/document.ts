@@ -1,6 +1,7 @@
 /** A page as a tree of elements with their places in the source. parse5 does the reading (HTML, 13.2). */
 import { html, parse, type DefaultTreeAdapterTypes as Tree, type Token } from "parse5";
 import type { Span } from "../css/syntax";
+import { made } from "../memo";
 import type { TextFile } from "../site";
 
 export type Namespace = "html" | "svg" | "math";
@@ -186,13 +187,10 @@ class ElementMaker {
     if (attributes.length === 0) return unnamed;
     const entries = attributes.map(({ name, prefix, value }) => [prefix ? `${prefix}:${name}` : name, value] as const);
     const key = entries.flat().join("\0");
-    let named = this.named.get(key);
-    if (!named) {
+    return made(this.named, key, () => {
       const byName = new Map(entries);
-      named = { attributes: byName, id: byName.get("id") || null, classes: wordsIn(byName.get("class")) };
-      this.named.set(key, named);
-    }
-    return named;
+      return { attributes: byName, id: byName.get("id") || null, classes: wordsIn(byName.get("class")) };
+    });
   }
 
   private source(at: Token.ElementLocation, startTag: Token.Location): ElementSource {
@@ -201,14 +199,12 @@ class ElementMaker {
     this.places.push(startTag.startOffset, startTag.endOffset, at.startOffset, at.endOffset);
     this.places.push(endTag?.startOffset ?? -1, endTag?.endOffset ?? -1);
     for (const span of Object.values(attrs ?? {})) this.places.push(span.startOffset, span.endOffset);
-    return new PlacesOfElement(this.places, from, attrs ? this.sameNames(Object.keys(attrs)) : noWords);
-  }
-
-  private sameNames(names: readonly string[]): readonly string[] {
-    const key = names.join("\0");
-    const known = this.names.get(key) ?? names;
-    this.names.set(key, known);
-    return known;
+    const names = attrs ? Object.keys(attrs) : noWords;
+    return new PlacesOfElement(
+      this.places,
+      from,
+      made(this.names, names.join("\0"), () => names),
+    );
   }
 }
 

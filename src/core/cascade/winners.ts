@@ -1,0 +1,54 @@
+/** What wins among the declarations that apply to an element (CSS Cascade 6, 2.1). */
+import { made } from "../source/memo";
+import { forEachInOrder, layerOf, type Block, type BlockEntry, type Winner } from "./blocks";
+import { isLogical } from "./properties";
+import type { DeclaredText } from "./variables";
+
+interface Cascaded {
+  /** By longhand. */
+  winners: ReadonlyMap<string, Winner>;
+  /** The custom properties among it. */
+  own: ReadonlyMap<string, DeclaredText>;
+  /** Whether a longhand is named by the flow, not by sides. */
+  usesLogical: boolean;
+}
+
+const cascaded = new WeakMap<readonly Block[], Cascaded>();
+
+/** What wins in a list of blocks, by the names that are declared: elements that the same blocks apply to share it. */
+export const cascadeOf = (list: readonly Block[]): Cascaded => made(cascaded, list, () => winnersIn(list));
+
+/** The same by other names. @param nameOf the longhand that a declared one stands for */
+export function winnersIn(list: readonly Block[], nameOf = (declared: string): string => declared): Cascaded {
+  const winners = new Map<string, Winner>();
+  const own = new Map<string, DeclaredText>();
+  let usesLogical = false;
+  forEachInOrder(list, (block, { declaration, entries, custom }) => {
+    for (const [declared, given] of entries) {
+      usesLogical ||= isLogical(declared);
+      const name = nameOf(declared);
+      winners.set(name, { given, name: declared, block, declaration, beaten: winners.get(name) ?? null });
+    }
+    if (custom) own.set(custom.name, declaredText(custom.given));
+  });
+  return { winners, own, usesLogical };
+}
+
+function declaredText(given: NonNullable<BlockEntry["custom"]>["given"]): DeclaredText {
+  if (given.kind === "text") return given.text;
+  return given.keyword === "initial" ? null : undefined;
+}
+
+/** What is left when an origin or a layer is taken away (CSS Cascade 5, 7.3.4 and 7.3.5). */
+export function rolledBack(winner: Winner, keyword: "revert" | "revert-layer"): Winner | null {
+  const level = (one: Winner) => (one.block.origin === "browser" ? 0 : 1);
+  for (let next = winner.beaten; next; next = next.beaten) {
+    if (level(next) < level(winner)) return next;
+    if (
+      keyword === "revert-layer" &&
+      (layerOf(next.block) !== layerOf(winner.block) || next.block.origin !== winner.block.origin)
+    )
+      return next;
+  }
+  return null;
+}
