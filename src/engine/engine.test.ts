@@ -118,6 +118,19 @@ describe("the engine", () => {
     expect(patch.places.find(({ index }) => index === 5)!.ratio).toBeCloseTo(21, 1);
   });
 
+  test("a picture that is replaced was not painted yet", async () => {
+    const picture = (byte: number) => ({ kind: "other" as const, path: "a.png", bytes: new Uint8Array([byte]) });
+    await engine.open([file("index.html", html("One")), file("a.css", css), picture(1)]);
+    const { structure, places } = await view();
+    const layout = Object.fromEntries(
+      places.map(({ index }) => [index, bareLayout({ left: 0, top: 0, width: 9, height: 9 })]),
+    );
+    await engine.layOut("index.html", structure, layout, true, defaultConditions, []);
+    expect(await engine.unlaidPages(defaultConditions, null)).toEqual([]);
+    await engine.commit([], [{ path: "a.png", before: picture(1), after: picture(2) }]);
+    expect((await engine.unlaidPages(defaultConditions, null)).length).toBe(1);
+  });
+
   test("what was painted while it was only shown counts once it is written", async () => {
     const { plan } = await engine.plan(await sized("40px"), defaultConditions, "index.html");
     const { structure } = await engine.rehearse(plan!.changes, "index.html", "", defaultConditions);

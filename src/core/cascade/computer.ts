@@ -55,8 +55,8 @@ const rootLonghands = [
   "zoom",
 ].map((name) => longhandIndex.get(name)!);
 
-/** By version of the rules, by pseudo-element, by element; most have none. */
-const pseudoMatches = new WeakMap<object, Map<string, WeakMap<ElementNode, readonly Match[]>>>();
+/** By version of the rules, by page, by pseudo-element, by index of the element; most have none. */
+const pseudoMatches = new WeakMap<object, WeakMap<HtmlDocument, Map<string, (readonly Match[] | undefined)[]>>>();
 const noMatches: readonly Match[] = [];
 
 const noCustom: CustomProperties = new Map();
@@ -222,12 +222,9 @@ export class Computer {
       return found.length ? found : noMatches;
     };
     if (this.matching.context.forced || this.rules.set.hasContainers) return look();
-    const byName = made(pseudoMatches, this.rules.set.pseudoVersion, () => new Map());
-    return made(
-      made(byName, name, () => new WeakMap()),
-      origin.element,
-      look,
-    );
+    const byPage = made(pseudoMatches, this.rules.set.pseudoVersion, () => new WeakMap());
+    const byName = made(byPage, this.document, () => new Map());
+    return (made(byName, name, () => new Array(this.document.elements.length))[origin.element.index] ??= look());
   }
 
   /** A style as it would be with declarations in the element's style attribute. */

@@ -48,6 +48,15 @@ test("a sheet that was missing and comes makes the page anew", () => {
   expect(now.sources).toEqual(["a.css"]);
 });
 
+test("a font that is replaced makes the page anew, another name for nothing does not", () => {
+  const font = (byte: number) => ({ kind: "other" as const, path: "a.woff2", bytes: new Uint8Array([byte]) });
+  const withFont = (byte: number) => ({ ...from, files: new Map([...from.files, ["a.woff2", font(byte)] as const]) });
+  const [one, other] = [withFont(1), withFont(2)];
+  expect(look("a.html", {}, one)).not.toBe(look("a.html"));
+  expect(look("a.html", {}, other)).not.toBe(look("a.html", {}, one));
+  expect(look("a.html", {}, { ...one, files: new Map(one.files) })).toBe(look("a.html", {}, one));
+});
+
 test("the versions asked for last are kept, and no more than ten", () => {
   const first = look("b.html", { width: 600 });
   for (let width = 601; width < 609; width += 1) look("b.html", { width });

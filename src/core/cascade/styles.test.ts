@@ -1,5 +1,6 @@
 import { describe, expect, test } from "vitest";
-import { computed, pageWith, site, styleOf } from "../testing/site";
+import { computed, pageWith, site, styleOf, stylesOf } from "../testing/site";
+import { computedValue } from "./style";
 import { explain } from "./explain";
 import { defaultConditions } from "./conditions";
 import { styledPage } from "./styledPages";
@@ -236,4 +237,25 @@ describe("why", () => {
   test("what nothing sets is said to be so", () => {
     expect(why("text-indent")).toMatchObject({ from: "initial", contenders: [] });
   });
+});
+
+test.each([
+  ["2147483647", "3.35544e+07px"],
+  ["2147483648", "8px"],
+  ["+4", "4px"],
+  ["-0", "0px"],
+  ["-4", "8px"],
+])("a body's margin of %s is %s", (value, expected) => {
+  const body = stylesOf(site({ "index.html": `<body leftmargin="${value}">x` })).find(
+    ({ element }) => element.tag === "body",
+  );
+  expect(computedValue(body!, "margin-left")).toBe(expected);
+});
+
+test.each([
+  ["", "clip"],
+  ["select{appearance:none}", "clip"],
+  ["select{appearance:base-select}", "visible"],
+])("what is too long in a menu with %j: %s", (css, expected) => {
+  expect(computed(pageWith(css, "<select id=t><option>x</select>"), "t", "overflow-x")).toBe(expected);
 });

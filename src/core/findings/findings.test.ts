@@ -145,6 +145,18 @@ test("the analysis is plain data", () => {
   ]);
 });
 
+test.each([
+  ["one name that no page has is told by the one that was meant", ".lead .pirce", ["p .price"]],
+  ["two are not: no other name makes it match", ".laed .pirce", []],
+  ["what may stand in a list is", ":is(.laed, p) .pirce", [".price"]],
+])("%s", (_, selector, expected) => {
+  const from = pageWith(`${selector}{top:0}`, '<p class="lead"><b class="price">x</b></p>');
+  const told = said(from).filter((message) => message.includes("would match"));
+  expect(told.map((message) => /`([^`]*)` would match/.exec(message)![1])).toEqual(
+    expected.map((name) => selector.replace(".pirce", name.replace(/^p /, ""))),
+  );
+});
+
 test("a rule that matched nothing is no finding any more once a page has what it asks for, and again when it has not", () => {
   const pageOf = (words: string) => `<!doctype html><link rel=stylesheet href=a.css><p class="lead">${words}</p>`;
   const from = site({ "a.html": pageOf("x"), "b.html": pageOf("y"), "a.css": "p .lead { top: 0 }" });

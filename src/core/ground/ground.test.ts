@@ -76,6 +76,25 @@ describe("what is behind a text", () => {
   });
 });
 
+test("texts that come out the same on boxes that look the same each tell their own box", () => {
+  const from = pageWith(
+    "div{background:#123456}p{color:#fff}",
+    "<div><p id=t>x</div><p id=c>x</p><div><p id=u>x</div>",
+  );
+  const [t, u, c] = ["t", "u", "c"].map((id) => styleOf(from, id));
+  const [first, second] = [legibilityOf(t!), legibilityOf(u!)];
+  expect(first.ground.from).toBe(t!.parent!.element.index);
+  expect(second.ground.from).toBe(u!.parent!.element.index);
+  expect(second).toEqual({ ...first, ground: { ...first.ground, from: second.ground.from } });
+  expect(legibilityOf(c!).ground).toMatchObject({ from: null, kind: "canvas" });
+});
+
+test("a ground that only shines through is that of what lies below it", () => {
+  const from = pageWith("section{background:#123456}div{background:#fff8}", "<section><div><p id=t>x");
+  const section = styleOf(from, "t").parent!.parent!;
+  expect(legibilityOf(styleOf(from, "t")).ground).toMatchObject({ from: section.element.index, kind: "color" });
+});
+
 describe("what the ink comes out as", () => {
   test.each<[string, string, string]>([
     ["alpha", "p{color:rgb(0 0 0/50%)}", "#808080"],
@@ -111,12 +130,25 @@ test.each([
   expect(of(`${css}p{background:#fff}`, '<div><p id="t">').ground.certain).toBe(true);
 });
 
+const isOverlapped = (css: string, body: string, id: string) => {
+  const from = pageWith(css, body);
+  const page = styledPage(from, textFile(from, "index.html")!, defaultConditions);
+  return mayBeOverlapped(page, styleOf(from, id));
+};
+
+test.each<[string, string, string[]]>([
+  ["none is placed", "", []],
+  ["one is placed", "#a{position:absolute;background:red}", ["c"]],
+  ["one is placed and paints nothing", "#a{position:absolute}", []],
+  ["one is placed in another", "#a,#b{position:absolute;background:red}", ["a", "c"]],
+  ["two are placed side by side", "#b,#c{position:absolute;background:red}", ["a", "b", "c"]],
+])("where %s, others may lie over what is not in it", (_, css, expected) => {
+  const body = "<div id=a>x<p id=b>x</p></div><p id=c>x</p>";
+  expect(["a", "b", "c"].filter((id) => isOverlapped(css, body, id))).toEqual(expected);
+});
+
 describe("generated boxes", () => {
-  const overlapped = (css: string) => {
-    const from = pageWith(css, '<div id="d">x</div><p id="t">x</p>');
-    const page = styledPage(from, textFile(from, "index.html")!, defaultConditions);
-    return mayBeOverlapped(page, styleOf(from, "t"));
-  };
+  const overlapped = (css: string) => isOverlapped(css, '<div id="d">x</div><p id="t">x</p>', "t");
 
   test.each([
     ["in the flow", "div::before{content:'';background:red}", false],

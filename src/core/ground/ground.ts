@@ -5,6 +5,7 @@
 import { contrastRatio, neededRatio, relativeLuminance } from "../color/contrast";
 import type { Color } from "../color/types";
 import { fontSizeOf, valueOf, type Style } from "../cascade/style";
+import { made } from "../source/memo";
 import { inkOf } from "./backgrounds";
 import type { Painted, PlaceLayout } from "./layout";
 import { groundFromStyles, groundFromStylesWith } from "./layers";
@@ -48,12 +49,15 @@ const fromStylesAlone = (style: Style, ink: Color | null): Found =>
   ink ? groundFromStylesWith(style, ink) : groundFromStyles(style);
 
 const reckoned = new WeakMap<Found, Legibility>();
+/** By the list of colours that their ink comes out as, which is one for all that stand on like layers. */
+const alike = new WeakMap<Found["inked"], Legibility>();
 
 /** The very same for texts that stand on the same in the same ink. */
 function fromStyles(found: Found, needs: 3 | 4.5): Legibility {
-  let legibility = reckoned.get(found);
-  if (!legibility) reckoned.set(found, (legibility = fromLayers(found, needs, null, null)));
-  return legibility;
+  return made(reckoned, found, () => {
+    const like = made(alike, found.inked, () => fromLayers(found, needs, null, null));
+    return like.ground.from === found.from ? like : { ...like, ground: { ...like.ground, from: found.from } };
+  });
 }
 
 /** @param covering why nothing of it is seen @param unseen why layers alone tell of it */

@@ -3,7 +3,7 @@ import { declaredText } from "../cascade/declared";
 import { valueOf, type Style } from "../cascade/style";
 import { paintOver } from "../color/contrast";
 import type { Color } from "../color/types";
-import { PairMap } from "../source/memo";
+import { made, PairMap } from "../source/memo";
 import {
   backgroundColor,
   backgroundImages,
@@ -28,24 +28,37 @@ interface Layer {
   opacity: number;
 }
 
+/** What lies under a text, wherever on a page, or on which, its elements stand. */
 interface Layers {
   layers: readonly Layer[];
   doubt: string | null;
   open: boolean;
-  from: number | null;
   kind: GroundKind;
+  /** Whether the element that paints the last of them covers all that lies below. */
+  covers: boolean;
+}
+
+/** The layers up to an element, and which lays the ground by its index; null for the canvas. */
+interface Laid {
+  layers: Layers;
+  from: number | null;
 }
 
 /** More colours than this under one text are thinned. */
 const mostCandidates = 12;
 
-const found = new PairMap<Layers, Style["shared"], Found>();
+const found = new PairMap<Layers, Style["shared"], Map<number | null, Found>>();
 
-/** The very same for texts with the same values on the same layers. */
+/** The very same for texts with the same values on the same layers of one element; with the same colours on others. */
 export function groundFromStyles(style: Style): Found {
-  const layers = layersUpTo(style);
-  const make = () => groundWithInk(layers, style, inkOf(style));
-  return style.shared.isCommon ? found.of(layers, style.shared, make) : make();
+  const laid = layersUpTo(style);
+  const make = () => groundWithInk(laid, style, inkOf(style));
+  if (!style.shared.isCommon) return make();
+  const alike = found.of(laid.layers, style.shared, () => new Map());
+  return made(alike, laid.from, () => {
+    const [like] = alike.values();
+    return like ? { ...like, from: laid.from } : make();
+  });
 }
 
 /** @param ink instead of the text's own */
@@ -53,7 +66,7 @@ export function groundFromStylesWith(style: Style, ink: Color): Found {
   return groundWithInk(layersUpTo(style), style, ink);
 }
 
-function groundWithInk({ layers, doubt, open, from, kind }: Layers, style: Style, ink: Color): Found {
+function groundWithInk({ layers: { layers, doubt, open, kind }, from }: Laid, style: Style, ink: Color): Found {
   const cutOut = colorClip(style) === "text" || backgroundImages(style).some(({ clip }) => clip === "text");
   return {
     bare: composite(layers, null),
@@ -65,22 +78,24 @@ function groundWithInk({ layers, doubt, open, from, kind }: Layers, style: Style
   };
 }
 
-const known = new WeakMap<Style, Layers>();
+const known = new WeakMap<Style, Laid>();
 
-function layersUpTo(style: Style): Layers {
+function layersUpTo(style: Style): Laid {
   const above: Style[] = [];
   let current: Style | null = style;
   while (current && !known.has(current)) {
     above.push(current);
     current = current.parent;
   }
-  let layers = current ? known.get(current)! : null;
+  let laid = current ? known.get(current)! : null;
   for (const one of above.reverse()) {
-    const below = layers ?? canvasLayers(canvasColor(one));
-    layers = one.shared.isCommon ? sameWithOwn(below, one) : withOwn(below, one);
-    known.set(one, layers);
+    const below = laid ?? { layers: canvasLayers(canvasColor(one)), from: null };
+    const layers = one.shared.isCommon ? sameWithOwn(below.layers, one) : withOwn(below.layers, one);
+    if (layers !== below.layers) laid = { layers, from: layers.covers ? one.element.index : below.from };
+    else laid = below;
+    known.set(one, laid);
   }
-  return layers!;
+  return laid!;
 }
 
 const canvases = new Map<Color, Layers>();
@@ -88,25 +103,18 @@ const canvases = new Map<Color, Layers>();
 function canvasLayers(color: Color): Layers {
   let layers = canvases.get(color);
   if (!layers) {
-    layers = { layers: [{ colors: [color], opacity: 1 }], doubt: null, open: false, from: null, kind: "canvas" };
+    layers = { layers: [{ colors: [color], opacity: 1 }], doubt: null, open: false, kind: "canvas", covers: false };
     canvases.set(color, layers);
   }
   return layers;
 }
 
-/** What elements with the same values made of what lies below: they tell by their index where it comes from. */
-const made = new PairMap<Layers, Style["shared"], Map<string, Layers>>();
+/** What elements with the same values made of what lies below, by how they stand to the canvas. */
+const own = new PairMap<Layers, Style["shared"], Map<string, Layers>>();
 
 function sameWithOwn(below: Layers, style: Style): Layers {
-  const known = made.of(below, style.shared, () => new Map());
-  const key = `${style.element.index} ${style.parent === null} ${isCanvasOwner(style)}`;
-  let layers = known.get("") ?? known.get(key);
-  if (!layers) {
-    layers = withOwn(below, style);
-    // What paints nothing does so wherever it stands.
-    known.set(layers === below ? "" : key, layers);
-  }
-  return layers;
+  const known = own.of(below, style.shared, () => new Map());
+  return made(known, `${style.parent === null} ${isCanvasOwner(style)}`, () => withOwn(below, style));
 }
 
 /** The same object when the element paints nothing. */
@@ -119,7 +127,8 @@ function withOwn(below: Layers, style: Style): Layers {
   const paints = colorClip(style) !== "text" && (color.alpha ?? 0) > 0;
   if (!paints && images.length === 0 && opacity >= 1 && !moved && !blend) return below;
   const layers = [...below.layers];
-  let { doubt, open, from, kind } = below;
+  let { doubt, open, kind } = below;
+  let covers = false;
   if (moved) [doubt, open] = [doubt ?? moved, true];
   // What is carried to the canvas lies behind the root, outside of any group.
   const toCanvas = isCanvasOwner(style);
@@ -128,7 +137,7 @@ function withOwn(below: Layers, style: Style): Layers {
     layers.push({ colors: [color], opacity: 1 });
     if ((color.alpha ?? 0) >= 1) {
       const fixedHeight = toCanvas ? null : heightDoubt(style);
-      [doubt, open, from, kind] = [fixedHeight, fixedHeight !== null, style.element.index, "color"];
+      [doubt, open, kind, covers] = [fixedHeight, fixedHeight !== null, "color", true];
     }
   }
   for (const { image } of images.reverse()) {
@@ -138,10 +147,10 @@ function withOwn(below: Layers, style: Style): Layers {
       ? "It is a gradient: which part lies under the text depends on the layout."
       : "A picture lies under the text.";
     if (!colors || colors.every((one) => (one.alpha ?? 0) >= 1))
-      [from, kind] = [style.element.index, colors ? "gradient" : "picture"];
+      [kind, covers] = [colors ? "gradient" : "picture", true];
   }
   if (opacity < 1 && toCanvas) layers.push({ colors: [clear], opacity });
-  return { layers, doubt: blend ?? doubt, open: open || blend !== null, from, kind };
+  return { layers, doubt: blend ?? doubt, open: open || blend !== null, kind, covers };
 }
 
 /** Why a box may stand elsewhere than on what is around it; null where it stands there. */

@@ -2,6 +2,7 @@
 import { declaredText } from "../cascade/declared";
 import { sides } from "../cascade/properties/sides";
 import { computedValue, valueOf, type Style } from "../cascade/style";
+import { made } from "../source/memo";
 import { generatedStyler, type StyledPage } from "../cascade/styles";
 import { backgroundImages, hasBackground } from "./backgrounds";
 
@@ -47,25 +48,30 @@ export function filterDoubt(style: Style): string | null {
 
 const replaced = new Set(["img", "svg", "canvas", "video", "picture", "iframe", "object", "embed", "input", "button"]);
 
-interface Loose {
+/** Elements by index, the ends included. */
+interface Span {
   first: number;
   last: number;
 }
 
-const known = new WeakMap<readonly Style[], Loose[]>();
+const nothing: Span = { first: Infinity, last: -Infinity };
+const known = new WeakMap<readonly Style[], Span>();
 
-/** Elements that paint something and need not stand where the flow puts them; with the last element in each. */
-function looseIn(page: Pick<StyledPage, "styles">): Loose[] {
-  let list = known.get(page.styles);
-  if (!list) {
-    list = page.styles.filter((style) => isLoose(style) && paints(style, page)).map(spanOf);
-    if ("rules" in page) list.push(...loosePseudos(page as StyledPage));
-    known.set(page.styles, list);
-  }
-  return list;
+/** What is in all elements that paint something and need not stand where the flow puts them: nothing lies over that. */
+function inAllLoose(page: Pick<StyledPage, "styles">): Span {
+  return made(known, page.styles, () => {
+    let within: Span = { first: -Infinity, last: Infinity };
+    for (const style of page.styles) {
+      if (!isLoose(style) || !paints(style, page)) continue;
+      const { first, last } = spanOf(style);
+      within = { first: Math.max(within.first, first), last: Math.min(within.last, last) };
+    }
+    const isEmpty = within.first > within.last;
+    return !isEmpty && "rules" in page && hasLoosePseudo(page as StyledPage) ? nothing : within;
+  });
 }
 
-function spanOf({ element }: Style): Loose {
+function spanOf({ element }: Style): Span {
   let last = element;
   while (last.children.length) last = last.children[last.children.length - 1]!;
   return { first: element.index, last: last.index };
@@ -90,22 +96,21 @@ function paints(style: Style, { styles }: Pick<StyledPage, "styles">): boolean {
     );
 }
 
-/** Generated boxes that paint: they may lie over or under anything in their element, and beyond it where they are placed. */
-function loosePseudos(page: StyledPage): Loose[] {
+/** Whether generated boxes paint that may lie over or under anything: those that are placed or moved. */
+function hasLoosePseudo(page: StyledPage): boolean {
   const styler = generatedStyler(page);
-  return page.styles.flatMap((origin) =>
-    valueOf(origin, "display") === "none"
-      ? []
-      : (["before", "after"] as const).flatMap((name) => {
-          const style = styler(name, origin);
-          if (!style || !says(style, "content")) return [];
-          if (!hasBackground(style) && !says(style, "box-shadow")) return [];
-          return isLoose(style) ? [{ first: -1, last: -2 }] : [];
-        }),
-  );
+  return page.styles.some((origin) => {
+    if (valueOf(origin, "display") === "none") return false;
+    return (["before", "after"] as const).some((name) => {
+      const style = styler(name, origin);
+      if (!style || !says(style, "content")) return false;
+      return (hasBackground(style) || says(style, "box-shadow")) && isLoose(style);
+    });
+  });
 }
 
 /** Whether another part of the page may lie over or under a text, for all that styles tell. */
 export function mayBeOverlapped(page: Pick<StyledPage, "styles">, { element: { index } }: Style): boolean {
-  return looseIn(page).some(({ first, last }) => index < first || index > last);
+  const { first, last } = inAllLoose(page);
+  return index < first || index > last;
 }

@@ -6,6 +6,7 @@ import { groundName } from "../ground/name";
 import { ownWords, plainSelector, shortSelector } from "../source/html/document";
 import { pagesOf } from "../source/site";
 import { pageWith, site, styleOf, stylesOf } from "../testing/site";
+import { pseudoTexts } from "./pseudoTexts";
 import { isPlace, legibility, roleName, textStyleKey, textStyleOf } from "./textStyles";
 
 describe("what counts as a place", () => {
@@ -35,6 +36,15 @@ describe("what counts as a place", () => {
     ],
     ["what a box of its own does not need", "#a{display:contents}", "<p id=a>x</p>", ["a"]],
   ])("%s", (_, css, body, expected) => expect(places(css, body)).toEqual(expected));
+});
+
+test.each([
+  ["content", "p::before{content:inherit}"],
+  ["everything", "p::before{all:inherit}"],
+])("a box before a text that takes over %s from it shows what it says", (_, css) => {
+  const from = pageWith(`p{content:"Pier"}${css}`, "<p>x</p>");
+  const page = styledPage(from, pagesOf(from)[0]!, defaultConditions);
+  expect(pseudoTexts(page).map(({ name, text }) => [name, text])).toEqual([["before", "Pier"]]);
 });
 
 test("an element is named by its class where it has one", () => {

@@ -216,15 +216,70 @@ const inWords: Readonly<Record<string, string>> = table({
 /** Headings and paragraphs cannot stand in one another (HTML, 4.3.6 and 4.4.1): a list was meant. */
 const impossible = /^\s*(?:h[1-6]|p)(?:\s+(?:h[1-6]|p|ul|ol|li|table|div|blockquote))+\s*$/i;
 
+const step = (selector: string, why: string, name?: string): MeantSelector => ({ selector, why, name });
+
+/** A name as it stands in a selector. */
+interface Named {
+  /** What stands before it: a full stop, a hash, or what parts types from what they follow. */
+  sign: string;
+  name: string;
+  /** The selector with something else in the place of sign and name. */
+  put(by: string): string;
+}
+
+/** What has parts with lists in them may match though a name in it is nowhere. */
+const mayHoldLists = /[(\\[]/;
+
+/** The selector with another name for one that pages do not have; nothing where they lack several: none helps then. */
+function* withOtherName(text: string, names: NamesOnPages): Generator<MeantSelector> {
+  const lacking: Named[] = [];
+  for (const { 0: whole, 1: sign, 2: name, index } of text.matchAll(/(^|[\s>+~,.#])([a-z_][\w-]*)/gi)) {
+    const put = (by: string) => text.slice(0, index) + by + text.slice(index + whole.length);
+    if (!isOnPages(sign!, name!, names)) lacking.push({ sign: sign!, name: name!, put });
+  }
+  if (lacking.length > 1 && !mayHoldLists.test(text)) return;
+  for (const one of lacking) yield* one.sign === "." || one.sign === "#" ? forNamed(one, names) : forType(one, names);
+}
+
+function isOnPages(sign: string, name: string, { tags, classes, ids }: NamesOnPages): boolean {
+  if (sign === ".") return classes.has(name);
+  return sign === "#" ? ids.has(name) : tags.has(name.toLowerCase());
+}
+
+/** What a type that no page has may be: a class or an id without its sign, or another type. */
+function* forType({ sign: lead, name, put }: Named, { tags, classes, ids }: NamesOnPages): Generator<MeantSelector> {
+  const signs = [
+    [".", classes, "A class is asked for with a full stop:"],
+    ["#", ids, "An id is asked for with a hash:"],
+  ] as const;
+  const word = name.toLowerCase();
+  for (const [mark, own, why] of signs) if (own.has(name)) yield step(put(`${lead}${mark}${name}`), why);
+  if (inWords[word]) yield step(put(lead + inWords[word]), "The element is called otherwise:");
+  for (const near of spelledNear(word, tags)) yield step(put(lead + near), "The name is spelled otherwise:");
+  for (const [mark, own] of signs)
+    for (const near of spelledNear(name, own))
+      yield step(put(lead + mark + near), "The name is spelled otherwise:", mark + near);
+}
+
+/** What a class or an id that no page has may be: the other of the two, an element, or one spelled nearly so. */
+function* forNamed({ sign, name, put }: Named, { tags, classes, ids }: NamesOnPages): Generator<MeantSelector> {
+  const [own, other] = sign === "." ? [classes, ids] : [ids, classes];
+  const mark = sign === "." ? "#" : ".";
+  if (other.has(name))
+    yield step(put(mark + name), sign === "." ? "It is an id, not a class:" : "It is a class, not an id:");
+  if (tags.has(name.toLowerCase()) && plainTags.test(name))
+    yield step(put(name), "It is an element, which has no sign:");
+  for (const same of alike(name, own)) yield step(put(sign + same), "The name is spelled otherwise:", sign + same);
+  for (const near of spelledNear(name, own))
+    yield step(put(sign + near), "The name is spelled otherwise:", sign + near);
+  for (const near of spelledNear(name, other))
+    yield step(put(mark + near), "The name is spelled otherwise:", mark + near);
+}
+
 /** What a selector that matches nothing on any page may have been meant to be, likeliest first. */
 export function* meantInstead(text: string, names: NamesOnPages): Generator<MeantSelector> {
-  const step = (selector: string, why: string, name?: string): MeantSelector => ({ selector, why, name });
   const lowered = (from: ReadonlySet<string>, name: string) =>
     alike(name, from).find((one) => one !== name && one.toLowerCase() === name.toLowerCase());
-  const signs = [
-    [".", names.classes],
-    ["#", names.ids],
-  ] as const;
   let cased = text;
   for (const { 0: whole, 1: sign, 2: name } of text.matchAll(/([.#])(-?[_a-z][\w-]*)/gi)) {
     const other = lowered(sign === "." ? names.classes : names.ids, name!);
@@ -239,41 +294,7 @@ export function* meantInstead(text: string, names: NamesOnPages): Generator<Mean
     text.replace(/([\w\])])\s+(:+)/g, "$1$2"),
     "With a blank before the colon it asks for something inside; without it,",
   );
-  for (const { 0: whole, 1: sign, 2: name, index } of text.matchAll(/(^|[\s>+~,.#])([a-z_][\w-]*)/gi)) {
-    const put = (by: string) => text.slice(0, index) + by + text.slice(index + whole.length);
-    const isType = sign !== "." && sign !== "#";
-    const lead = isType ? sign! : "";
-    if (isType) {
-      const word = name!.toLowerCase();
-      if (names.tags.has(word)) continue;
-      for (const [mark, own] of signs) {
-        if (own.has(name!))
-          yield step(
-            put(`${lead}${mark}${name}`),
-            mark === "." ? "A class is asked for with a full stop:" : "An id is asked for with a hash:",
-          );
-      }
-      if (inWords[word]) yield step(put(lead + inWords[word]), "The element is called otherwise:");
-      for (const near of spelledNear(word, names.tags)) yield step(put(lead + near), "The name is spelled otherwise:");
-      for (const [mark, own] of signs)
-        for (const near of spelledNear(name!, own))
-          yield step(put(lead + mark + near), "The name is spelled otherwise:", mark + near);
-    } else {
-      const [own, other] = sign === "." ? [names.classes, names.ids] : [names.ids, names.classes];
-      if (own.has(name!)) continue;
-      const mark = sign === "." ? "#" : ".";
-      if (other.has(name!))
-        yield step(put(mark + name), sign === "." ? "It is an id, not a class:" : "It is a class, not an id:");
-      if (names.tags.has(name!.toLowerCase()) && plainTags.test(name!))
-        yield step(put(name!), "It is an element, which has no sign:");
-      for (const same of alike(name!, own))
-        yield step(put(sign + same), "The name is spelled otherwise:", sign! + same);
-      for (const near of spelledNear(name!, own))
-        yield step(put(sign + near), "The name is spelled otherwise:", sign! + near);
-      for (const near of spelledNear(name!, other))
-        yield step(put(mark + near), "The name is spelled otherwise:", mark + near);
-    }
-  }
+  yield* withOtherName(text, names);
   yield step(text.replace(/\s+(?:and|or|und|&)\s+/gi, ", "), "A comma stands between two selectors:");
   yield step(text.replace(/(^|[\s,])(?:class|id)\s*(?=[.#])/gi, "$1"), "The sign says whether it is a class or an id:");
   yield step(
