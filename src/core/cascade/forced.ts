@@ -20,6 +20,12 @@ export function forcedStatesOf(
   return states;
 }
 
+/** Names of the states that are forced on elements of a page, with those that follow from them (Selectors 4, 9.5.3). */
+export function stateNames({ forced }: Conditions, path: string): ReadonlySet<string> {
+  const names = new Set(Object.values(forced[path] ?? {}).flat());
+  return names.has("focus") ? names.add("focus-within") : names;
+}
+
 function add(states: Map<number, Set<string>>, { index }: ElementNode, names: readonly string[]): void {
   states.set(index, new Set([...(states.get(index) ?? []), ...names]));
 }

@@ -221,3 +221,86 @@ test("after fonts were measured, and after a change then", () => {
   expect(under(after)).toEqual(under(anew(after)));
   expect(under(before, defaultConditions)).toEqual(plain);
 });
+
+/** Rules that go by what readers do, each in another way. */
+const ofStates = [
+  "a:hover { color: red }",
+  "nav:hover a, li:focus-within > b { color: teal; font-size: 2em }",
+  "a:not(:hover) { letter-spacing: 1px }",
+  ":is(a, b:active):visited { color: purple }",
+  "main:has(a:focus) p { text-indent: 3px }",
+  "li:nth-child(1 of :hover) { opacity: 0.5 }",
+  "a:hover + p { color: olive }",
+  "a:focus::before { content: '*'; color: navy }",
+  "a::after { content: 'x' } a:active::after { content: none }",
+  "@scope (nav:hover) { a { color: lime } }",
+  "@scope (nav) to (li:hover) { b { color: maroon } }",
+  "@media (min-width: 10px) { nav { &:hover { b { font-weight: 900 } } } }",
+  "html:hover { font-size: 20px } p { margin-left: 1rem }",
+  "a { color: navy } p { color: green }",
+];
+
+test("after states are forced, others are, and a rule is put in under them", () => {
+  const body =
+    "<nav><ul><li><a href=x>x</a><b>y</b></li><li><a href=y>x</a><p>z</p></li></ul></nav><main><a href=z>x</a><p>z<b>w</b></p></main>";
+  const states = fc.dictionary(
+    fc.integer({ min: 0, max: 16 }).map(String),
+    fc.uniqueArray(fc.constantFrom("hover", "focus", "focus-visible", "active", "visited"), { minLength: 1 }),
+    { maxKeys: 4 },
+  );
+  const look = (from: Site, forced: Record<string, string[]>) => {
+    const page = styledPage(from, textFile(from, "a.html")!, { ...defaultConditions, forced: { "a.html": forced } });
+    const texts = pseudoTexts(page).map(({ index, name, text, style }) => ({
+      words: `${index} ${name} ${text}`,
+      style,
+    }));
+    return [...page.styles.map((style) => ({ words: style.element.tag, style })), ...texts].map(
+      ({ words, style }) => `${words} ${reportedLonghands.map((name) => computedValue(style, name)).join("|")}`,
+    );
+  };
+  fc.assert(
+    fc.property(
+      fc.uniqueArray(fc.constantFrom(...ofStates), { minLength: 1, maxLength: 6 }),
+      fc.array(states, { minLength: 1, maxLength: 3 }),
+      fc.constantFrom(...ofStates),
+      (css, forced, more) => {
+        const from = site({
+          "a.html": `<!doctype html><link rel=stylesheet href=a.css><body>${body}`,
+          "a.css": css.join("\n"),
+        });
+        const rest = look(from, {});
+        for (const one of forced) expect(look(from, one)).toEqual(look(anew(from), one));
+        const after = changeSite(from, [{ path: "a.css", start: 0, end: 0, insert: more }]);
+        for (const one of forced) expect(look(after, one)).toEqual(look(anew(after), one));
+        expect(look(from, {})).toEqual(rest);
+      },
+    ),
+    { numRuns: 150 },
+  );
+});
+
+test("what holds the focus is in a state of its own", () => {
+  const from = site({
+    "a.html": "<!doctype html><style>p:focus-within{color:red}</style><p><a href=x>x</a></p>",
+  });
+  const page = (forced: Record<number, string[]>) =>
+    styledPage(from, textFile(from, "a.html")!, { ...defaultConditions, forced: { "a.html": forced } });
+  const { elements } = page({}).document;
+  const [p, a] = ["p", "a"].map((tag) => elements.find((element) => element.tag === tag)!.index);
+  expect(computedValue(page({ [a!]: ["focus"] }).styles[p!]!, "color")).toBe("rgb(255, 0, 0)");
+});
+
+test("a state is looked for only where a rule asks for it", () => {
+  const from = small("a:hover{color:red} p{color:blue}");
+  const look = (forced: Record<number, string[]>) =>
+    styledPage(from, textFile(from, "a.html")!, { ...defaultConditions, forced: { "a.html": forced } }).styles;
+  expect(look({ 3: ["focus"] })).toBe(look({}));
+  const hovered = site({
+    "a.html": "<!doctype html><style>a:hover{color:red}</style><a href=x>x</a><p>x</p>",
+  });
+  const file = textFile(hovered, "a.html")!;
+  const rest = styledPage(hovered, file, defaultConditions).styles;
+  const link = rest.find(({ element }) => element.tag === "a")!.element.index;
+  const now = styledPage(hovered, file, { ...defaultConditions, forced: { "a.html": { [link]: ["hover"] } } }).styles;
+  expect(now.filter((style, at) => style !== rest[at]).map(({ element }) => element.tag)).toEqual(["a"]);
+});

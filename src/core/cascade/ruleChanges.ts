@@ -1,8 +1,9 @@
 /** What differs between two versions of the rules that a page has. */
-import { PairMap } from "../source/memo";
+import { made, PairMap } from "../source/memo";
 import type { PageRule, RuleIndex, RuleSet } from "./ruleSet";
 import { indexOf } from "./ruleSet";
 import type { RuleEntry } from "./rules";
+import { statesAskedIn } from "./selectors/asked";
 
 let lastId = 0;
 
@@ -52,10 +53,11 @@ function isPlain({ entry: { conditions } }: PageRule): boolean {
 }
 
 export interface RuleChanges {
-  /** Ids of rules that declare something else, or are gone. */
+  /** Ids of rules that declare something else. */
   changed: ReadonlySet<number>;
+  /** Ids of those that match what they matched no more, for all that is known. */
   gone: ReadonlySet<number>;
-  /** Those that are new, for matching; null where there are none. */
+  /** Those that may match what they did not, for matching; null where there are none. */
   added: RuleIndex | null;
   /** Whether what pseudo-elements look like may be another. */
   pseudo: boolean;
@@ -66,6 +68,27 @@ const compared = new PairMap<RuleSet, RuleSet, RuleChanges | null>();
 /** What changed from one set to another; null where so much did that nothing is known of what stays. */
 export function changesBetween(before: RuleSet, after: RuleSet): RuleChanges | null {
   return compared.of(before, after, () => compare(before, after));
+}
+
+const statesKnown = new WeakMap<RuleSet, Map<string, RuleChanges>>();
+
+/** What rules may match otherwise once other elements are in some states: all that ask for them. @param states their names */
+export function changesByStates(set: RuleSet, states: ReadonlySet<string>): RuleChanges {
+  const bySet = made(statesKnown, set, () => new Map());
+  return made(bySet, [...states].sort().join(), () => {
+    const asking = set.rules.filter((rule) => asksFor(rule, states));
+    return {
+      changed: new Set(),
+      gone: new Set(asking.map(({ id }) => id)),
+      added: asking.length ? indexOf(asking, set.quirks).index : null,
+      pseudo: asking.some(({ entry }) => entry.selectors.some(({ pseudoElement }) => pseudoElement !== null)),
+    };
+  });
+}
+
+function asksFor({ entry: { selectors, conditions } }: PageRule, states: ReadonlySet<string>): boolean {
+  const limits = conditions.scopes.flatMap(({ start, end }) => [start ?? [], end ?? []]);
+  return [selectors, ...limits].some((list) => [...statesAskedIn(list)].some((name) => states.has(name)));
 }
 
 function compare(before: RuleSet, after: RuleSet): RuleChanges | null {

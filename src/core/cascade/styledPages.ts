@@ -10,6 +10,8 @@ export interface KnownPage extends StyledPage {
 
 interface Entry {
   conditions: string;
+  /** States forced on its elements. */
+  states: string;
   /** How fonts measure. */
   fonts: string;
   /** Which files there are: a sheet that was missing may have come, a font may be another. */
@@ -22,20 +24,22 @@ const known = new WeakMap<TextFile, Entry[]>();
 /** Versions of one page kept at a time, those asked for last: before and after an edit, at several widths, in several states. */
 const mostVersions = 10;
 
-/** Equal for conditions under which a page is the same: what is measured and forced on other pages leaves it as it is. */
+/** Equal for conditions under which a page is the same but for states: what is measured on other pages leaves it as it is. */
 function keyFor(conditions: Conditions, path: string): string {
-  return conditionsKey(conditions) + JSON.stringify([conditions.containers[path] ?? {}, conditions.forced[path] ?? {}]);
+  return conditionsKey(conditions) + JSON.stringify(conditions.containers[path] ?? {});
 }
 
 /** A page with its styles under these conditions, made from the nearest version that is known. */
 export function styledPage(site: Site, file: TextFile, conditions: Conditions): KnownPage {
   const key = keyFor(conditions, file.path);
+  const states = JSON.stringify(conditions.forced[file.path] ?? {});
   const fonts = measuresKey(conditions);
   const names = filesKey(site);
   const entries = known.get(file) ?? [];
   const found = entries.find(
     (entry) =>
       entry.conditions === key &&
+      entry.states === states &&
       entry.fonts === fonts &&
       entry.names === names &&
       entry.sources.every((source, at) => site.files.get(entry.page.sources[at]!) === source),
@@ -44,7 +48,7 @@ export function styledPage(site: Site, file: TextFile, conditions: Conditions): 
     if (found !== entries[0]) known.set(file, [found, ...entries.filter((entry) => entry !== found)]);
     return found.page;
   }
-  const styled = stylePage(site, file, conditions, nearestOf(site, entries, key, names));
+  const styled = stylePage(site, file, conditions, nearestOf(site, entries, { key, states, names }));
   const sources = [
     ...new Set(
       styled.sheets.owners
@@ -56,6 +60,7 @@ export function styledPage(site: Site, file: TextFile, conditions: Conditions): 
   const page: KnownPage = { ...styled, sources };
   const entry: Entry = {
     conditions: key,
+    states,
     fonts,
     names,
     sources: sources.map((path) => site.files.get(path) as TextFile | undefined),
@@ -65,18 +70,28 @@ export function styledPage(site: Site, file: TextFile, conditions: Conditions): 
   return page;
 }
 
-/** The version a page is made over from: how fonts measure aside, the one with most of the same sheets, or the one they were changed from. */
-function nearestOf(site: Site, entries: readonly Entry[], conditions: string, names: string): StyledPage | null {
+/**
+ * The version a page is made over from: how fonts measure aside, the one with most of the same sheets, or the one they
+ * were changed from; of several, one in the same states. In other states, only one with all the same sheets will do.
+ */
+function nearestOf(
+  site: Site,
+  entries: readonly Entry[],
+  { key, states, names }: { key: string; states: string; names: string },
+): StyledPage | null {
   let nearest: Entry | null = null;
   let best = -1;
   for (const entry of entries) {
-    if (entry.conditions !== conditions || entry.names !== names) continue;
+    if (entry.conditions !== key || entry.names !== names) continue;
     const shared = entry.sources.reduce((sum, source, at) => {
       const now = site.files.get(entry.page.sources[at]!);
       if (now === source) return sum + 2;
       return now?.kind === "css" && originOf(now)?.file === source ? sum + 1 : sum;
     }, 0);
-    if (shared > best) [nearest, best] = [entry, shared];
+    const isWhole = shared === 2 * entry.sources.length;
+    if (entry.states !== states && !isWhole) continue;
+    const rank = entry.states === states ? shared + 0.5 : shared;
+    if (rank > best) [nearest, best] = [entry, rank];
   }
   return nearest?.page ?? null;
 }

@@ -6,10 +6,10 @@ import type { Site, TextFile } from "../source/site";
 import { browserSheet, quirksSheet } from "./browserSheet";
 import { Computer } from "./computer";
 import { measuresKey, type Conditions } from "./conditions";
-import { forcedStatesOf } from "./forced";
+import { forcedStatesOf, stateNames } from "./forced";
 import type { PageRules } from "./pageRules";
-import { changesBetween } from "./ruleChanges";
-import { ruleSetOf } from "./ruleSet";
+import { changesBetween, changesByStates, type RuleChanges } from "./ruleChanges";
+import { ruleSetOf, type RuleSet } from "./ruleSet";
 import { facesKey } from "./styleBank";
 import type { MatchContext } from "./selectors/match";
 import type { Style } from "./style";
@@ -46,11 +46,28 @@ export function stylePage(
   const faces = fontFacesOf(site, all);
   const computer = new Computer(rules, conditions, document, matchingFor(document, conditions), faces);
   const isOver = before !== null && before.document === document && facesKey(before.faces) === facesKey(faces);
-  const changes = isOver ? changesBetween(before.rules.set, set) : null;
+  const changes = isOver ? changesFrom(before, set, conditions) : null;
   const styles =
     (changes && computer.over(before!.styles, changes, measuresKey(before!.conditions) === measuresKey(conditions))) ??
     computer.all();
   return { file, document, sheets, rules, conditions, faces, styles };
+}
+
+/** What may be otherwise than on an earlier version; null where nothing is known of what stays. */
+function changesFrom(before: StyledPage, set: RuleSet, conditions: Conditions): RuleChanges | null {
+  const { path } = before.file;
+  if (sameStates(before.conditions, conditions, path)) return changesBetween(before.rules.set, set);
+  if (before.rules.set !== set) return null;
+  return changesByStates(set, new Set([...stateNames(before.conditions, path), ...stateNames(conditions, path)]));
+}
+
+const sameStates = (a: Conditions, b: Conditions, path: string) =>
+  JSON.stringify(a.forced[path] ?? {}) === JSON.stringify(b.forced[path] ?? {});
+
+/** The same for pages whose elements have the same pseudo-elements wherever they are styled alike. */
+export function pseudoVersionOf({ file, rules: { set }, conditions, styles }: StyledPage): object {
+  const states = stateNames(conditions, file.path);
+  return states.size && changesByStates(set, states).pseudo ? styles : set.pseudoVersion;
 }
 
 /** The fonts that the sheets of a page bring, without styling it. */

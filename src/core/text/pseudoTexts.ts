@@ -1,7 +1,7 @@
 /** Texts that no element holds: what pseudo-elements put on the page, or set in their own way. */
 import { table } from "../source/table";
 import { valueOf, type Style } from "../cascade/style";
-import { generatedStyler, pseudoStyler, type StyledPage } from "../cascade/styles";
+import { generatedStyler, pseudoStyler, pseudoVersionOf, type StyledPage } from "../cascade/styles";
 import type { Component } from "../source/css/components";
 import { isText } from "../source/html/document";
 import { isPlace, isShown } from "./textStyles";
@@ -31,7 +31,7 @@ export function pseudoTexts(page: StyledPage): PseudoText[] {
   let texts = known.get(page.styles);
   if (!texts) {
     const stylers: Stylers = { pseudo: pseudoStyler(page), generated: generatedStyler(page) };
-    const { pseudoVersion: version } = page.rules.set;
+    const version = pseudoVersionOf(page);
     const { fonts } = page.conditions;
     // Most have none: these share what says so.
     const none: Versioned = { version, fonts, texts: [] };
