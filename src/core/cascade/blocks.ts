@@ -67,23 +67,24 @@ export function blocksFor(
   ancestors: Ancestors | null,
   contained: (text: string) => boolean,
 ): Block[] {
-  const found = matchRules(rules.index, element, matching, ancestors, contained);
-  found.sort(compareMatches);
-  const list: Block[] = found.map((match) => ({
-    origin: match.rule.origin,
-    attached: false,
-    match,
-    ...blockOf(match.rule.entry.declarations, matching.context.quirks),
-  }));
+  const { quirks } = matching.context;
+  const list = matchRules(rules.index, element, matching, ancestors, contained).map((one) => matchedBlock(one, quirks));
   const hints = hintsFor(element);
-  if (hints.length) {
-    const at = list.findIndex((block) => block.origin === "author");
-    list.splice(at < 0 ? list.length : at, 0, { origin: "hint", attached: false, match: null, ...blockOf(hints) });
-  }
+  if (hints.length) list.push({ origin: "hint", attached: false, match: null, ...blockOf(hints) });
   const own = attachedDeclarations(element);
-  if (own.length)
-    list.push({ origin: "author", attached: true, match: null, ...blockOf(own, matching.context.quirks) });
-  return list;
+  if (own.length) list.push({ origin: "author", attached: true, match: null, ...blockOf(own, quirks) });
+  return list.sort(inOrder);
+}
+
+/** What a rule says of an element that it matches. */
+export function matchedBlock(match: Match, quirks: boolean): Block {
+  return { origin: match.rule.origin, attached: false, match, ...blockOf(match.rule.entry.declarations, quirks) };
+}
+
+/** As they apply, weakest first: hints of attributes before all that is the author's, the style attribute after. */
+export function inOrder(a: Block, b: Block): number {
+  if (a.match && b.match) return compareMatches(a.match, b.match);
+  return originRank[a.origin] - originRank[b.origin] || Number(a.attached) - Number(b.attached);
 }
 
 const originRank: Readonly<Record<Origin, number>> = { browser: 0, hint: 1, author: 2 };

@@ -5,7 +5,7 @@ import { made } from "../source/memo";
 import type { ElementNode, HtmlDocument } from "../source/html/document";
 import { adjustStyle, isAdjustedByAttributes } from "./adjust";
 import { Ancestors } from "./ancestors";
-import { blockOf, blocksFor, compareMatches, type Block, type Winner } from "./blocks";
+import { blockOf, blocksFor, compareMatches, inOrder, matchedBlock, type Block, type Winner } from "./blocks";
 import { measuresKey, type Conditions } from "./conditions";
 import { matchesContainer, type ContainerAncestor } from "./containers";
 import { black, Context } from "./context";
@@ -108,9 +108,12 @@ export class Computer {
   }
 
   private blocksFor(element: ElementNode, parent: Style | null, ancestors: Ancestors | null): readonly Block[] {
-    const contained = (text: string) =>
-      matchesContainer(text, containersAbove(parent), this.document.path, this.conditions);
-    return this.bank.blocksLike(blocksFor(element, this.rules.set, this.matching, ancestors, contained));
+    return this.bank.blocksLike(blocksFor(element, this.rules.set, this.matching, ancestors, this.containedIn(parent)));
+  }
+
+  /** Whether a container's condition holds for what is in an element. */
+  private containedIn(parent: Style | null): (text: string) => boolean {
+    return (text) => matchesContainer(text, containersAbove(parent), this.document.path, this.conditions);
   }
 
   /**
@@ -140,21 +143,22 @@ export class Computer {
   /** The blocks of another version made over; the very same where nothing is different. */
   private blocksOver({ element, blocks }: Style, parent: Style | null, changes: RuleChanges): readonly Block[] {
     const { changed, gone, added } = changes;
-    const lost = blocks.some(({ match }) => match !== null && gone.has(match.rule.id));
-    if (lost || (added && matchRules(added, element, this.matching, null, () => true).length > 0))
-      return this.blocksFor(element, parent, null);
+    const come = added ? matchRules(added, element, this.matching, null, this.containedIn(parent)) : noMatches;
+    const isGone = ({ match }: Block) => match !== null && gone.has(match.rule.id);
+    if (come.length || blocks.some(isGone)) {
+      const stay = blocks.filter((block) => !isGone(block)).map((block) => this.ofNow(block));
+      const { quirks } = this.matching.context;
+      return this.bank.blocksLike([...stay, ...come.map((match) => matchedBlock(match, quirks))].sort(inOrder));
+    }
     if (!blocks.some(({ match }) => match !== null && changed.has(match.rule.id))) return blocks;
-    return blocks.map((block) => this.madeOver(block, changed));
+    return blocks.map((block) => (block.match && changed.has(block.match.rule.id) ? this.ofNow(block) : block));
   }
 
-  private madeOver(block: Block, changed: ReadonlySet<number>): Block {
-    if (!block.match || !changed.has(block.match.rule.id)) return block;
-    const rule = this.rules.set.byId.get(block.match.rule.id)!;
-    return {
-      ...block,
-      match: { ...block.match, rule },
-      ...blockOf(rule.entry.declarations, this.matching.context.quirks),
-    };
+  /** A block of another version as its rule is in this one. */
+  private ofNow(block: Block): Block {
+    const { match } = block;
+    const rule = match && this.rules.set.byId.get(match.rule.id)!;
+    return rule && rule !== match.rule ? matchedBlock({ ...match, rule }, this.matching.context.quirks) : block;
   }
 
   /** The values of another version made over. */
@@ -197,12 +201,7 @@ export class Computer {
     if (!index) return null;
     const found = this.pseudoMatches(name, index, origin);
     if (found.length === 0) return null;
-    const blocks = found.map((match): Block => ({
-      origin: match.rule.origin,
-      attached: false,
-      match,
-      ...blockOf(match.rule.entry.declarations, this.matching.context.quirks),
-    }));
+    const blocks = found.map((match) => matchedBlock(match, this.matching.context.quirks));
     this.rootStyle ??= rootOf(origin).shared;
     return {
       element: origin.element,
@@ -215,10 +214,9 @@ export class Computer {
 
   /** The rules for a pseudo-element of an element, weakest first; kept as long as they say the same. */
   private pseudoMatches(name: string, index: RuleIndex, origin: Style): readonly Match[] {
-    const contained = (text: string) =>
-      matchesContainer(text, containersAbove(origin), this.document.path, this.conditions);
     const look = () => {
-      const found = matchRules(index, origin.element, this.matching, null, contained).sort(compareMatches);
+      const found = matchRules(index, origin.element, this.matching, null, this.containedIn(origin));
+      found.sort(compareMatches);
       return found.length ? found : noMatches;
     };
     if (this.matching.context.forced || this.rules.set.hasContainers) return look();

@@ -72,7 +72,7 @@ export function styledPage(site: Site, file: TextFile, conditions: Conditions): 
 
 /**
  * The version a page is made over from: how fonts measure aside, the one with most of the same sheets, or the one they
- * were changed from; of several, one in the same states. In other states, only one with all the same sheets will do.
+ * were changed from. In other states, one with all the same sheets, where there is none in the same.
  */
 function nearestOf(
   site: Site,
@@ -88,9 +88,9 @@ function nearestOf(
       if (now === source) return sum + 2;
       return now?.kind === "css" && originOf(now)?.file === source ? sum + 1 : sum;
     }, 0);
-    const isWhole = shared === 2 * entry.sources.length;
-    if (entry.states !== states && !isWhole) continue;
-    const rank = entry.states === states ? shared + 0.5 : shared;
+    const isSame = entry.states === states;
+    if (!isSame && shared < 2 * entry.sources.length) continue;
+    const rank = isSame ? shared + 1 : 0;
     if (rank > best) [nearest, best] = [entry, rank];
   }
   return nearest?.page ?? null;
