@@ -1,26 +1,15 @@
 /** The files of the site and their history: edits are written one after the other, and nothing that is not stored is lost. */
-import type { Conditions, Edit, ElementRef, FileChange, StoredFile } from "@/core";
+import type { Conditions, Edit, ElementRef, FileChange } from "@/core";
 import type { PlanResult } from "@/engine/protocol";
 import type { FileRecord } from "@/store/database";
 import type * as sites from "@/store/sites";
 import { FullError } from "@/store/failures";
 import { ConflictError, fileWith, type LoadedSite } from "@/store/sites";
 import { changedFiles, Pending, type Changed } from "./pending";
-import type { Desk, FontToAdd, Rehearsal } from "./state";
+import type { Desk, Rehearsal } from "./state";
 
 /** Where sites are kept. */
-export type Storage = Pick<
-  typeof sites,
-  | "addSite"
-  | "keepFollowing"
-  | "keepFound"
-  | "keepLeft"
-  | "keepTrials"
-  | "loadSite"
-  | "moveInHistory"
-  | "noteOnDisk"
-  | "writeStep"
->;
+export type FileStorage = Pick<typeof sites, "addSite" | "loadSite" | "moveInHistory" | "writeStep">;
 
 /** Who shows the site. */
 export interface HistoryOwner {
@@ -34,37 +23,142 @@ export interface HistoryOwner {
 
 const stillHere = "What you see is still here: export it before you close this window.";
 
-export function createHistory({ engine, get, set, renew }: Desk, storage: Storage, owner: HistoryOwner) {
+export class SiteHistory {
   /** Edits are carried out one after the other. */
-  let queue: Promise<unknown> = Promise.resolve();
-  const pending = new Pending();
+  private queue: Promise<unknown> = Promise.resolve();
+  private readonly pending = new Pending();
   /** Why what is pending is not stored, while it is said. */
-  let unsavedReason: string | null = null;
+  private unsavedReason: string | null = null;
 
-  const inTurn = <Result>(work: () => Promise<Result>): Promise<Result> => {
-    const next = queue.then(work, work);
-    queue = next.catch(() => undefined);
+  constructor(
+    private readonly desk: Desk,
+    private readonly storage: FileStorage,
+    private readonly owner: HistoryOwner,
+  ) {}
+
+  inTurn<Result>(work: () => Promise<Result>): Promise<Result> {
+    const next = this.queue.then(work, work);
+    this.queue = next.catch(() => undefined);
     return next;
-  };
+  }
 
-  const saved = () => set({ save: { kind: "saved", time: get().record!.changed } });
+  /** @returns false where there is no such site @param found while the engine takes the files in */
+  async read(id: string, found: () => void = () => undefined): Promise<boolean> {
+    const loaded = await this.storage.loadSite(id);
+    if (!loaded) {
+      this.desk.set({ status: "missing" });
+      return false;
+    }
+    const taken = this.takeIn(loaded);
+    found();
+    await taken;
+    return true;
+  }
 
-  const sayUnsaved = (reason: string) => {
-    unsavedReason = reason;
-    set({ save: { kind: "unsaved", reason }, notice: reason });
-  };
+  write(edit: Edit, label: string, files: readonly FileChange[] = []): Promise<PlanResult> {
+    const { engine, get, set } = this.desk;
+    return this.inTurn(async () => {
+      await this.owner.settleRehearsals(edit);
+      const { rehearsal, files: known, record } = get();
+      // What is shown is what is written.
+      const isPlanned = rehearsal?.files === known && JSON.stringify(rehearsal.edit) === JSON.stringify(edit);
+      const result = isPlanned ? rehearsal.result : await engine.plan(edit, get().conditions, get().page);
+      if (!result.plan || !record || (result.plan.changes.length === 0 && files.length === 0)) {
+        set({ rehearsal: null, reach: null });
+        return result;
+      }
+      const { changes } = result.plan;
+      set({ save: { kind: "saving" } });
+      await this.change({ changes, files }, isPlanned ? rehearsal : null);
+      this.pending.add({ label, changes, files });
+      await this.storeOrSay();
+      return result;
+    });
+  }
 
-  const store = () =>
-    pending.store(async (step) => {
+  /** Takes back what was written last, or writes it again. */
+  move(direction: "undo" | "redo"): Promise<void> {
+    const { get, set } = this.desk;
+    return this.inTurn(async () => {
+      if (!get().record) return;
+      set({ save: { kind: "saving" } });
+      try {
+        await this.store();
+        const { id, revision } = get().record!;
+        const moved = await this.storage.moveInHistory({ site: id, revision }, direction);
+        if (moved) {
+          this.pending.moved(moved);
+          set({ record: moved.record, redoable: get().redoable + (direction === "undo" ? 1 : -1) });
+          await this.change(moved);
+        }
+        this.saved();
+      } catch (error) {
+        const back = direction === "undo" && !(error instanceof ConflictError) ? this.pending.takeBack() : null;
+        if (!back) return this.notStored(error);
+        await this.change(back);
+        if (this.pending.isEmpty) this.saved();
+        else await this.notStored(error);
+      }
+    });
+  }
+
+  /** Reads the site again after another window has written. */
+  catchUp(): Promise<void> {
+    return this.inTurn(() => this.readAgain());
+  }
+
+  private saved(): void {
+    const { get, set } = this.desk;
+    set({ save: { kind: "saved", time: get().record!.changed } });
+  }
+
+  private sayUnsaved(reason: string): void {
+    this.unsavedReason = reason;
+    this.desk.set({ save: { kind: "unsaved", reason }, notice: reason });
+  }
+
+  private store(): Promise<void> {
+    const { get, set } = this.desk;
+    return this.pending.store(async (step) => {
       const { id, revision } = get().record!;
-      const { record } = await storage.writeStep({ site: id, revision }, step);
+      const { record } = await this.storage.writeStep({ site: id, revision }, step);
       set({ record, redoable: 0, save: { kind: "saved", time: record.changed } });
       // What was said of it is not true any more.
-      if (get().notice === unsavedReason) set({ notice: null });
-      unsavedReason = null;
+      if (get().notice === this.unsavedReason) set({ notice: null });
+      this.unsavedReason = null;
     });
+  }
 
-  const changeFiles = (changed: Changed) => {
+  private async storeOrSay(): Promise<boolean> {
+    try {
+      await this.store();
+      return true;
+    } catch (error) {
+      await this.notStored(error);
+      return false;
+    }
+  }
+
+  private async notStored(error: unknown): Promise<void> {
+    if (error instanceof ConflictError) {
+      const told = !this.pending.isEmpty;
+      await this.readAgain();
+      if (!told) this.desk.set({ notice: error.message });
+    } else {
+      const { message } = error as Error;
+      // Of a full storage it is said by itself what can be done.
+      this.sayUnsaved(error instanceof FullError ? message : `It could not be saved. ${message} ${stillHere}`);
+    }
+  }
+
+  private async change(changed: Changed, written: Rehearsal | null = null): Promise<void> {
+    this.changeFiles(changed);
+    await this.commit(changed);
+    await this.owner.changed(written);
+  }
+
+  private changeFiles(changed: Changed): void {
+    const { get, set } = this.desk;
     const { files: known, gone } = get();
     const stored = new Map([...known].map(([path, { file }]) => [path, file]));
     const files = new Map<string, FileRecord>();
@@ -75,24 +169,20 @@ export function createHistory({ engine, get, set, renew }: Desk, storage: Storag
     }
     const out = [...known.values(), ...gone.values()].filter(({ path, added }) => !added && !files.has(path));
     set({ files, gone: new Map(out.map((record) => [record.path, record])) });
-  };
+  }
 
-  const commit = async ({ changes, files }: Changed) => {
+  private async commit({ changes, files }: Changed): Promise<void> {
+    const { engine, get, set, renew } = this.desk;
     const { picked } = get();
     const now = await engine.commit([...changes], [...files], picked);
     // What was picked stays picked, wherever it stands among the elements by now.
     if (picked && get().picked === picked) set({ picked: now, conditions: followedIn(get().conditions, picked, now) });
     renew();
-  };
+  }
 
-  const change = async (changed: Changed, written: Rehearsal | null = null) => {
-    changeFiles(changed);
-    await commit(changed);
-    await owner.changed(written);
-  };
-
-  const takeIn = async ({ record, files, gone, steps }: LoadedSite) => {
-    pending.read(files.map(({ file }) => file));
+  private async takeIn({ record, files, gone, steps }: LoadedSite): Promise<void> {
+    const { engine, set, renew } = this.desk;
+    this.pending.read(files.map(({ file }) => file));
     const opened = engine.open(files.map(({ file }) => file));
     // What is asked from now on is asked of these files.
     renew();
@@ -104,205 +194,52 @@ export function createHistory({ engine, get, set, renew }: Desk, storage: Storag
       save: { kind: "saved", time: record.changed },
     });
     await opened;
-  };
+  }
 
-  /** @returns false where there is no such site @param found while the engine takes the files in */
-  const read = async (id: string, found: () => void = () => undefined): Promise<boolean> => {
-    const loaded = await storage.loadSite(id);
-    if (!loaded) {
-      set({ status: "missing" });
-      return false;
-    }
-    const taken = takeIn(loaded);
-    found();
-    await taken;
-    return true;
-  };
-
-  const notStored = async (error: unknown) => {
-    if (error instanceof ConflictError) {
-      const told = !pending.isEmpty;
-      await catchUp();
-      if (!told) set({ notice: error.message });
-    } else {
-      const { message } = error as Error;
-      // Of a full storage it is said by itself what can be done.
-      sayUnsaved(error instanceof FullError ? message : `It could not be saved. ${message} ${stillHere}`);
-    }
-  };
-
-  const catchUp = async () => {
-    const { record } = get();
+  private async readAgain(): Promise<void> {
+    const { record } = this.desk.get();
     if (!record) return;
-    const loaded = await storage.loadSite(record.id);
-    if (!loaded || pending.isEmpty) {
-      if (!(await read(record.id))) return;
-    } else if (!(await putUpon(loaded))) return;
-    await owner.reread();
-  };
+    const loaded = await this.storage.loadSite(record.id);
+    if (!loaded || this.pending.isEmpty) {
+      if (!(await this.read(record.id))) return;
+    } else if (!(await this.putUpon(loaded))) return;
+    await this.owner.reread();
+  }
 
   /** Puts what is not stored yet upon what another window stored, or keeps it aside. False when neither was possible. */
-  const putUpon = async (loaded: LoadedSite): Promise<boolean> => {
-    const step = pending.upon(loaded.files.map(({ file }) => file));
-    if (!step) return keepAside(loaded);
-    await takeIn(loaded);
+  private async putUpon(loaded: LoadedSite): Promise<boolean> {
+    const { set } = this.desk;
+    const step = this.pending.upon(loaded.files.map(({ file }) => file));
+    if (!step) return this.keepAside(loaded);
+    await this.takeIn(loaded);
     if (step.changes.length === 0 && step.files.length === 0) return true;
-    changeFiles(step);
-    await commit(step);
-    pending.add(step);
+    this.changeFiles(step);
+    await this.commit(step);
+    this.pending.add(step);
     set({ save: { kind: "saving" } });
-    try {
-      await store();
+    if (await this.storeOrSay())
       set({ notice: "Another window changed this site. What was not saved here was put upon it and is saved now." });
-    } catch (error) {
-      await notStored(error);
-    }
     return true;
-  };
+  }
 
   /** Both changed the same place: what is here becomes a site of its own, so that neither is lost. */
-  const keepAside = async (loaded: LoadedSite): Promise<boolean> => {
+  private async keepAside(loaded: LoadedSite): Promise<boolean> {
+    const { get, set } = this.desk;
     const name = `${loaded.record.name}, not saved in time`;
     try {
       const files = [...get().files.values()].map(({ file }) => file);
-      await storage.addSite({ name, files, refused: [], folder: null });
+      await this.storage.addSite({ name, files, refused: [], folder: null });
     } catch (error) {
       const reason = `Another window changed the same place, and what is here could not be kept aside: ${(error as Error).message} Export it before you close this window.`;
-      sayUnsaved(reason);
+      this.sayUnsaved(reason);
       return false;
     }
-    await takeIn(loaded);
+    await this.takeIn(loaded);
     set({
       notice: `Another window changed the same place. What was not saved here is kept on the shelf as \u201c${name}\u201d; the site is shown as the other window left it.`,
     });
     return true;
-  };
-
-  const move = (direction: "undo" | "redo") =>
-    inTurn(async () => {
-      if (!get().record) return;
-      set({ save: { kind: "saving" } });
-      try {
-        await store();
-        const { id, revision } = get().record!;
-        const moved = await storage.moveInHistory({ site: id, revision }, direction);
-        if (moved) {
-          pending.moved(moved);
-          set({ record: moved.record, redoable: get().redoable + (direction === "undo" ? 1 : -1) });
-          await change(moved);
-        }
-        saved();
-      } catch (error) {
-        const back = direction === "undo" && !(error instanceof ConflictError) ? pending.takeBack() : null;
-        if (!back) return notStored(error);
-        await change(back);
-        if (pending.isEmpty) saved();
-        else await notStored(error);
-      }
-    });
-
-  const write = (edit: Edit, label: string, files: readonly FileChange[] = []): Promise<PlanResult> =>
-    inTurn(async () => {
-      await owner.settleRehearsals(edit);
-      const { rehearsal, files: known, record } = get();
-      // What is shown is what is written.
-      const isPlanned = rehearsal?.files === known && JSON.stringify(rehearsal.edit) === JSON.stringify(edit);
-      const result = isPlanned ? rehearsal.result : await engine.plan(edit, get().conditions, get().page);
-      if (!result.plan || !record || (result.plan.changes.length === 0 && files.length === 0)) {
-        set({ rehearsal: null, reach: null });
-        return result;
-      }
-      const { changes } = result.plan;
-      set({ save: { kind: "saving" } });
-      await change({ changes, files }, isPlanned ? rehearsal : null);
-      pending.add({ label, changes, files });
-      try {
-        await store();
-      } catch (error) {
-        await notStored(error);
-      }
-      return result;
-    });
-
-  return {
-    inTurn,
-    read,
-    write,
-    undo: () => move("undo"),
-    redo: () => move("redo"),
-    catchUp: () => inTurn(catchUp),
-
-    fontToAdd: async (name: string, bytes: Uint8Array): Promise<FontToAdd> => {
-      const nothing = { family: "", changes: [], files: [] };
-      const checked = await engine.checkFont(bytes);
-      if (checked.problem) return { ...nothing, problem: checked.problem };
-      const path = `fonts/${name.replace(/[^\w.-]+/g, "-")}`;
-      if (get().files.has(path)) return { ...nothing, problem: `The site has a file ${path} already.` };
-      const { changes, problem } = await engine.declareFont(path, bytes, checked.family);
-      const after: StoredFile = { kind: "other", path, bytes };
-      return { family: checked.family, changes, files: [{ path, before: null, after }], problem };
-    },
-
-    /** Keeps why a finding is left as it is; null takes that back. */
-    leave: async (key: string, reason: string | null): Promise<void> => {
-      const { record } = get();
-      if (!record) return;
-      const left = { ...record.left };
-      if (reason === null) delete left[key];
-      else left[key] = reason;
-      set({ record: { ...record, left } });
-      try {
-        await storage.keepLeft(record.id, key, reason);
-      } catch (error) {
-        set({ record: get().record && { ...get().record!, left: record.left }, notice: (error as Error).message });
-      }
-    },
-
-    /** Notes how texts stand in the folder, by path; null for one that is not there. */
-    noteOnDisk: async (texts: ReadonlyMap<string, string | null>): Promise<void> => {
-      const { record, files, gone } = get();
-      if (!record || texts.size === 0) return;
-      const noted = (known: ReadonlyMap<string, FileRecord>) =>
-        new Map(
-          [...known].map(([path, file]) => [path, texts.has(path) ? { ...file, onDisk: texts.get(path)! } : file]),
-        );
-      set({ files: noted(files), gone: noted(gone) });
-      await storage.noteOnDisk(record.id, texts);
-    },
-
-    /** Keeps whether the folder is followed, and written through. */
-    keepFollowing: async (follows: boolean, writesThrough: boolean): Promise<void> => {
-      const { record } = get();
-      if (!record) return;
-      const kept = { ...record };
-      delete kept.unfollowed;
-      delete kept.writesThrough;
-      set({
-        record: { ...kept, ...(!follows && { unfollowed: true }), ...(writesThrough && { writesThrough: true }) },
-      });
-      await storage.keepFollowing(record.id, { follows, writesThrough });
-    },
-
-    /** Keeps how many errors and warnings there are, for the shelf. */
-    keepFound: async (found: number): Promise<void> => {
-      const { record } = get();
-      if (!record || record.found === found) return;
-      set({ record: { ...record, found } });
-      await storage.keepFound(record.id, found);
-    },
-
-    /** Keeps the values tried for a row of the slip with the site. */
-    keepTrials: async (row: string, values: readonly string[]): Promise<void> => {
-      const { record } = get();
-      if (!record) return;
-      set({ record: { ...record, trials: { ...record.trials, [row]: [...values] } } });
-      try {
-        await storage.keepTrials(record.id, row, values);
-      } catch (error) {
-        set({ notice: (error as Error).message });
-      }
-    },
-  };
+  }
 }
 
 /** A state that is forced on what is picked is forced on it where it is then. */

@@ -9,8 +9,7 @@ import { FullError } from "@/store/failures";
 import { readPasted } from "@/store/read";
 import * as sites from "@/store/sites";
 import { Asking } from "./asking";
-import type { Storage } from "./history";
-import { createWorkspace } from "./store";
+import { createWorkspace, type Storage } from "./store";
 
 const css = "h1 { color: red; }";
 const blue: TextChange = { path: "style.css", start: 12, end: 15, insert: "blue" };

@@ -1,8 +1,11 @@
 /** The page that is shown: under which conditions, with what is only rehearsed on it, and as it is laid out. */
-import type { Conditions, Edit, EyesName, PageLayout } from "@/core";
+import type { Conditions, Edit, PageLayout } from "@/core";
 import type { PagePatch, PlanResult } from "@/engine/protocol";
 import type { MakePicture } from "@/preview/paint";
-import type { Desk, Rehearsal, Workspace, WorkspaceActions } from "./state";
+import type { Desk, Rehearsal, Workspace } from "./state";
+
+/** Hears what a rehearsed edit reaches on other pages. */
+type Told = (result: PlanResult) => void;
 
 type Dressed = Pick<PagePatch, "sheets" | "overrides" | "states">;
 
@@ -18,34 +21,33 @@ function isDressedAs(a: Omit<PagePatch, "document">, b: Omit<PagePatch, "documen
   return looksOf(a) === looksOf(b);
 }
 
-export function createView({ engine, asking, get, set, renew, failed }: Desk) {
+interface Rehearsing {
+  edit: string;
+  files: Workspace["files"];
+  shown: Promise<unknown>;
+}
+
+export class View {
   /** Only the last of several rehearsals asked for at once is shown. */
-  let rehearsals = 0;
+  private rehearsals = 0;
   /** Only the page opened last is shown. */
-  let openings = 0;
+  private openings = 0;
   /** What is being rehearsed, until it is shown. */
-  let rehearsing: { edit: string; files: Workspace["files"]; shown: Promise<unknown> } | null = null;
+  private rehearsing: Rehearsing | null = null;
 
-  const patchWith = (patch: PagePatch) => {
-    const { view, viewNumber, rehearsal } = get();
-    if (!view) return;
-    const { document, ...rest } = patch;
-    // What is dressed as it was is not looked at anew.
-    const dress = [rehearsal?.patch, view].find((known) => known && isDressedAs(known, rest));
-    const now = dress ? { ...rest, ...dressOf(dress) } : rest;
-    set(document ? { view: { ...now, document }, viewNumber: viewNumber + 1 } : { view: { ...view, ...now } });
-  };
+  constructor(private readonly desk: Desk) {}
 
-  const open = async (path: string): Promise<void> => {
-    const mine = (openings += 1);
+  async open(path: string): Promise<void> {
+    const { engine, get, set } = this.desk;
+    const mine = (this.openings += 1);
     let asked = get();
     let view = await engine.page(path, asked.conditions);
     // Conditions that changed meanwhile are those it is shown under.
-    while (mine === openings && (get().conditions !== asked.conditions || get().files !== asked.files)) {
+    while (mine === this.openings && (get().conditions !== asked.conditions || get().files !== asked.files)) {
       asked = get();
       view = await engine.page(path, asked.conditions);
     }
-    if (mine !== openings) return;
+    if (mine !== this.openings) return;
     set({
       page: path,
       view,
@@ -56,69 +58,47 @@ export function createView({ engine, asking, get, set, renew, failed }: Desk) {
       rehearsal: null,
       source: null,
     });
-  };
+  }
 
   /** Shows the page as it is now. @param written what was rehearsed, and is written as it was shown */
-  const refresh = async (written: Rehearsal | null = null): Promise<void> => {
+  async refresh(written: Rehearsal | null = null): Promise<void> {
+    const { engine, asking, get } = this.desk;
     const { page, view, conditions, rehearsal } = get();
     if (!page || !view) return;
     const isShown = written && rehearsal?.plan === written.plan && rehearsal.conditions === conditions;
-    if (isShown && !rehearsal.patch.document) return patchWith(rehearsal.patch);
+    if (isShown && !rehearsal.patch.document) return this.patchWith(rehearsal.patch);
     const patch = await asking.current(() => engine.patch(page, view.structure, conditions));
-    if (patch) patchWith(patch);
-  };
+    if (patch) this.patchWith(patch);
+  }
 
   /** Shows the page under other conditions, and what is tried on it, too. */
-  const setConditions = async (part: Partial<Conditions>): Promise<void> => {
+  async setConditions(part: Partial<Conditions>): Promise<void> {
+    const { engine, asking, get, set } = this.desk;
     set({ conditions: { ...get().conditions, ...part } });
-    await refresh();
+    await this.refresh();
     const { page, view, conditions, rehearsal } = get();
     if (!page || !view || !rehearsal) return;
     const patch = await asking.current(() => engine.rehearse(rehearsal.plan.changes, page, view.structure, conditions));
     if (patch && get().rehearsal?.plan === rehearsal.plan) set({ rehearsal: { ...rehearsal, conditions, patch } });
-  };
+  }
 
-  const rehearse: WorkspaceActions["rehearse"] = async (edit, told) => {
-    const result = showRehearsed(edit, told);
-    rehearsing = edit && { edit: JSON.stringify(edit), files: get().files, shown: result.catch(() => undefined) };
+  rehearse(edit: Edit | null, told?: Told): Promise<PlanResult> {
+    const result = this.showRehearsed(edit, told);
+    const { files } = this.desk.get();
+    this.rehearsing = edit && { edit: JSON.stringify(edit), files, shown: result.catch(() => undefined) };
     return result;
-  };
+  }
 
-  const showRehearsed: WorkspaceActions["rehearse"] = async (edit, told) => {
-    const mine = (rehearsals += 1);
-    if (!edit) {
-      set({ rehearsal: null, reach: null });
-      return { plan: null, judged: null, problem: null };
-    }
-    const { page: asked } = get();
-    const result = await engine.plan(edit, get().conditions, asked);
-    const { page, view, conditions } = get();
-    if (!result.plan || !page || !view) {
-      if (mine === rehearsals) set({ rehearsal: null, reach: null });
-      return result;
-    }
-    const patch = await engine.rehearse(result.plan.changes, page, view.structure, conditions);
-    const { plan } = result;
-    if (mine !== rehearsals) return result;
-    const rehearsal = { edit, files: get().files, conditions, result, plan, patch };
-    set({ rehearsal, reach: plan.reach.places });
-    if (!plan.reach.whole) countReach(rehearsal, told).catch(failed);
-    return result;
-  };
-
-  /** Counts what a rehearsed edit reaches on the pages that are not shown; nobody waits for it. */
-  const countReach = async ({ edit, plan }: Rehearsal, told: (result: PlanResult) => void = () => undefined) => {
-    const result = await engine.reach(edit, get().conditions);
-    const { rehearsal, reach } = get();
-    if (!result?.plan || rehearsal?.plan !== plan) return;
-    const { places } = result.plan.reach;
-    // What a way to write would reach may be marked instead by now.
-    set({ rehearsal: { ...rehearsal, result }, ...(reach === plan.reach.places ? { reach: places } : {}) });
-    told(result);
-  };
+  /** Waits for an edit to be shown if it is just being rehearsed; whatever else is rehearsed is not shown any more. */
+  async settleRehearsals(edit: Edit): Promise<void> {
+    const { rehearsing } = this;
+    if (rehearsing?.files === this.desk.get().files && rehearsing.edit === JSON.stringify(edit)) await rehearsing.shown;
+    this.rehearsals += 1;
+  }
 
   /** Takes in what the page tells of its texts; whether that is to be seen in what is asked about the site. */
-  const layOut = async (layout: PageLayout, whole: boolean): Promise<boolean> => {
+  async layOut(layout: PageLayout, whole: boolean): Promise<boolean> {
+    const { engine, get, set, renew } = this.desk;
     const { page, view, rehearsal, conditions } = get();
     if (!page || !view) return false;
     const { structure, sheets } = rehearsal?.patch ?? view;
@@ -136,28 +116,56 @@ export function createView({ engine, asking, get, set, renew, failed }: Desk) {
     if (!isShown || !now.view) return false;
     set({ view: { ...now.view, places } });
     return true;
+  }
+
+  readonly picture: MakePicture = (look, stage, unknown) => {
+    const { page, rehearsal, conditions } = this.desk.get();
+    return this.desk.engine.picture(page!, rehearsal?.plan.changes ?? [], conditions, stage, look, unknown);
   };
 
-  const picture: MakePicture = (look, stage, unknown) => {
-    const { page, rehearsal, conditions } = get();
-    return engine.picture(page!, rehearsal?.plan.changes ?? [], conditions, stage, look, unknown);
-  };
+  private patchWith(patch: PagePatch): void {
+    const { get, set } = this.desk;
+    const { view, viewNumber, rehearsal } = get();
+    if (!view) return;
+    const { document, ...rest } = patch;
+    // What is dressed as it was is not looked at anew.
+    const dress = [rehearsal?.patch, view].find((known) => known && isDressedAs(known, rest));
+    const now = dress ? { ...rest, ...dressOf(dress) } : rest;
+    set(document ? { view: { ...now, document }, viewNumber: viewNumber + 1 } : { view: { ...view, ...now } });
+  }
 
-  return {
-    open,
-    refresh,
-    setConditions,
-    rehearse,
-    /** Waits for an edit to be shown if it is just being rehearsed; whatever else is rehearsed is not shown any more. */
-    settleRehearsals: async (edit: Edit): Promise<void> => {
-      if (rehearsing?.files === get().files && rehearsing.edit === JSON.stringify(edit)) await rehearsing.shown;
-      rehearsals += 1;
-    },
-    layOut,
-    picture,
-    setUnstyled: (unstyled: boolean) => set({ unstyled }),
-    setEyes: (eyes: EyesName | null) => set({ eyes }),
-  };
+  private async showRehearsed(edit: Edit | null, told?: Told): Promise<PlanResult> {
+    const { engine, get, set, failed } = this.desk;
+    const mine = (this.rehearsals += 1);
+    if (!edit) {
+      set({ rehearsal: null, reach: null });
+      return { plan: null, judged: null, problem: null };
+    }
+    const { page: asked } = get();
+    const result = await engine.plan(edit, get().conditions, asked);
+    const { page, view, conditions } = get();
+    if (!result.plan || !page || !view) {
+      if (mine === this.rehearsals) set({ rehearsal: null, reach: null });
+      return result;
+    }
+    const patch = await engine.rehearse(result.plan.changes, page, view.structure, conditions);
+    const { plan } = result;
+    if (mine !== this.rehearsals) return result;
+    const rehearsal = { edit, files: get().files, conditions, result, plan, patch };
+    set({ rehearsal, reach: plan.reach.places });
+    if (!plan.reach.whole) this.countReach(rehearsal, told).catch(failed);
+    return result;
+  }
+
+  /** Counts what a rehearsed edit reaches on the pages that are not shown; nobody waits for it. */
+  private async countReach({ edit, plan }: Rehearsal, told?: Told): Promise<void> {
+    const { engine, get, set } = this.desk;
+    const result = await engine.reach(edit, get().conditions);
+    const { rehearsal, reach } = get();
+    if (!result?.plan || rehearsal?.plan !== plan) return;
+    const { places } = result.plan.reach;
+    // What a way to write would reach may be marked instead by now.
+    set({ rehearsal: { ...rehearsal, result }, ...(reach === plan.reach.places ? { reach: places } : {}) });
+    told?.(result);
+  }
 }
-
-export type View = ReturnType<typeof createView>;
