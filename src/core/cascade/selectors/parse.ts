@@ -92,6 +92,38 @@ const functionalPseudoElements = new Set([
 /** Deeper `:is(:is(…` than this is refused rather than followed. */
 const deepest = 64;
 
+/** A simple selector with what it weighs. */
+interface SimpleRead {
+  simple: SimpleSelector;
+  specificity: Specificity;
+  usesNesting: boolean;
+}
+
+const plain = (simple: SimpleSelector): SimpleRead => ({ simple, specificity: [0, 1, 0], usesNesting: false });
+
+/** What was read of a compound. */
+class CompoundRead {
+  readonly simples: SimpleSelector[] = [];
+  specificity: Specificity = nothing;
+  pseudoElement: string | null = null;
+  usesNesting = false;
+
+  take(simple: SimpleSelector, weight: Specificity): void {
+    this.simples.push(simple);
+    this.specificity = add(this.specificity, weight);
+  }
+
+  add({ simple, specificity, usesNesting }: SimpleRead): void {
+    this.take(simple, specificity);
+    this.usesNesting ||= usesNesting;
+  }
+
+  takePseudoElement(name: string): void {
+    this.pseudoElement = name;
+    this.specificity = add(this.specificity, [0, 0, 1]);
+  }
+}
+
 class SelectorReader {
   private depth = 0;
 
@@ -157,70 +189,69 @@ class SelectorReader {
   }
 
   private compound(parts: readonly Component[], from: number) {
-    const simples: SimpleSelector[] = [];
-    let specificity: Specificity = nothing;
-    let pseudoElement: string | null = null;
-    let usesNesting = false;
+    const read = new CompoundRead();
     let at = from;
-    const take = (simple: SimpleSelector, weight: Specificity) => {
-      simples.push(simple);
-      specificity = add(specificity, weight);
-    };
     const type = this.typeSelector(parts, at);
     const namespace = type ? type.namespace : (this.options.namespaces?.get("") ?? null);
     if (type) {
-      take(type.simple, type.simple.kind === "type" ? [0, 0, 1] : nothing);
+      read.take(type.simple, type.simple.kind === "type" ? [0, 0, 1] : nothing);
       at = type.next;
     }
-    for (; at < parts.length; at += 1) {
+    while (at < parts.length) {
       const part = parts[at]!;
       if (at > from && part.spaced) break;
       if (part.type === "delim" && (combinators.has(part.value) || part.value === ",")) break;
-      if (pseudoElement !== null && !isDelim(part, ":")) this.fail("Nothing can follow a pseudo-element.", part.start);
-      if (part.type === "hash") {
-        if (!/^#(?:-?(?:[_a-z\u0080-\uffff]|\\[^\n])|--)/i.test(this.text.slice(part.start, part.end))) {
-          this.fail("An id in a selector cannot start with a digit.", part.start);
-        }
-        take({ kind: "id", name: part.value }, [1, 0, 0]);
-      } else if (isDelim(part, ".")) {
-        const name = parts[at + 1];
-        if (name?.type !== "ident" || name.spaced) this.fail("A class name must follow the full stop.", part.start);
-        take({ kind: "class", name: (name as Component & { name: string }).name }, [0, 1, 0]);
-        at += 1;
-      } else if (part.type === "block" && part.open === "[") {
-        take(this.attribute(part), [0, 1, 0]);
-      } else if (isDelim(part, "&")) {
-        const nesting = this.nesting();
-        usesNesting = true;
-        take(nesting.simple, nesting.specificity);
-      } else if (isDelim(part, ":")) {
-        const double = isDelim(parts[at + 1], ":") && !parts[at + 1]!.spaced;
-        const name = parts[at + (double ? 2 : 1)];
-        if (!name || name.spaced || (name.type !== "ident" && name.type !== "function")) {
-          this.fail("The name of a pseudo-class or pseudo-element must follow the colon.", part.start);
-        }
-        at += double ? 2 : 1;
-        const word = (name as Component & { name: string }).name.toLowerCase();
-        if (double || (name!.type === "ident" && legacyPseudoElements.has(word))) {
-          this.checkPseudoElement(name!, word);
-          pseudoElement = word === "-webkit-input-placeholder" ? "placeholder" : word;
-          specificity = add(specificity, [0, 0, 1]);
-        } else if (pseudoElement !== null) {
-          // A state of the pseudo-element itself, like ::-webkit-scrollbar-thumb:hover.
-          take({ kind: "never" }, [0, 1, 0]);
-        } else {
-          const pseudo = this.pseudoClass(name!, word);
-          usesNesting ||= pseudo.usesNesting || (this.options.scoped === true && word === "scope");
-          take(pseudo.simple, pseudo.specificity);
-        }
-      } else if (part.type === "ident") {
-        this.fail(`A type such as "${part.name}" must stand first.`, part.start);
-      } else {
-        this.fail("This does not belong in a selector.", part.start);
-      }
+      if (read.pseudoElement !== null && !isDelim(part, ":"))
+        this.fail("Nothing can follow a pseudo-element.", part.start);
+      at = this.simple(parts, at, read);
     }
     if (at === from) this.fail("A selector is missing.", parts[from]!.start);
+    const { simples, specificity, pseudoElement, usesNesting } = read;
     return { simples, namespace, specificity, pseudoElement, usesNesting, next: at };
+  }
+
+  /** Reads one simple selector. @returns where the next begins */
+  private simple(parts: readonly Component[], at: number, read: CompoundRead): number {
+    const part = parts[at]!;
+    if (isDelim(part, ":")) return this.pseudo(parts, at, read);
+    if (part.type === "hash") {
+      if (!/^#(?:-?(?:[_a-z\u0080-\uffff]|\\[^\n])|--)/i.test(this.text.slice(part.start, part.end)))
+        this.fail("An id in a selector cannot start with a digit.", part.start);
+      read.take({ kind: "id", name: part.value }, [1, 0, 0]);
+    } else if (isDelim(part, ".")) {
+      const name = parts[at + 1];
+      if (name?.type !== "ident" || name.spaced) this.fail("A class name must follow the full stop.", part.start);
+      read.take({ kind: "class", name: (name as Component & { name: string }).name }, [0, 1, 0]);
+      return at + 2;
+    } else if (part.type === "block" && part.open === "[") {
+      read.take(this.attribute(part), [0, 1, 0]);
+    } else if (isDelim(part, "&")) {
+      read.add({ ...this.nesting(), usesNesting: true });
+    } else if (part.type === "ident") this.fail(`A type such as "${part.name}" must stand first.`, part.start);
+    else this.fail("This does not belong in a selector.", part.start);
+    return at + 1;
+  }
+
+  /** Reads a pseudo-class or pseudo-element from its colon on. @returns where the next simple selector begins */
+  private pseudo(parts: readonly Component[], at: number, read: CompoundRead): number {
+    const double = isDelim(parts[at + 1], ":") && !parts[at + 1]!.spaced;
+    const nameAt = at + (double ? 2 : 1);
+    const name = parts[nameAt];
+    if (!name || name.spaced || (name.type !== "ident" && name.type !== "function"))
+      this.fail("The name of a pseudo-class or pseudo-element must follow the colon.", parts[at]!.start);
+    const word = (name as Component & { name: string }).name.toLowerCase();
+    if (double || (name!.type === "ident" && legacyPseudoElements.has(word))) {
+      this.checkPseudoElement(name!, word);
+      read.takePseudoElement(word === "-webkit-input-placeholder" ? "placeholder" : word);
+    } else if (read.pseudoElement !== null) {
+      // A state of the pseudo-element itself, like ::-webkit-scrollbar-thumb:hover.
+      read.take({ kind: "never" }, [0, 1, 0]);
+    } else {
+      const pseudo = this.pseudoClass(name!, word);
+      const usesNesting = pseudo.usesNesting || (this.options.scoped === true && word === "scope");
+      read.add({ ...pseudo, usesNesting });
+    }
+    return nameAt + 1;
   }
 
   private typeSelector(
@@ -293,58 +324,20 @@ class SelectorReader {
     }
   }
 
-  private pseudoClass(
-    part: Component,
-    word: string,
-  ): { simple: SimpleSelector; specificity: Specificity; usesNesting: boolean } {
-    const plain = (simple: SimpleSelector) => ({ simple, specificity: [0, 1, 0] as Specificity, usesNesting: false });
-    if (part.type !== "function") {
-      const nth = plainNth[word];
-      if (nth) return plain({ kind: "nth", list: null, ...nth });
-      if (word === "only-child" || word === "only-of-type") {
-        const of = word === "only-child" ? (["child", "last-child"] as const) : (["of-type", "last-of-type"] as const);
-        const list = of.map((kind) => this.wrap({ kind: "nth", of: kind, step: 0, offset: 1, list: null }));
-        const neither: SimpleSelector = {
-          kind: "is",
-          list: [
-            {
-              ...list[0]!,
-              compounds: [{ simples: list.flatMap((one) => one.compounds[0]!.simples), namespace: null }],
-            },
-          ],
-        };
-        return plain(neither);
-      }
-      if (states.has(word) || forcedStates.has(word)) return plain({ kind: "state", name: word });
-      if (neverStates.has(word)) return plain({ kind: "never" });
-      this.fail(`:${word} is not a pseudo-class.`, part.start);
-    }
-    const { args } = part as Component & { args: Component[] };
+  private pseudoClass(part: Component, word: string): SimpleRead {
+    if (part.type !== "function") return plain(this.plainPseudoClass(part, word));
+    const { args } = part;
     switch (word) {
       case "is":
       case "where":
-      case "-webkit-any": {
-        const { list, usesNesting } = this.list(args, "absolute", true);
-        // The older name takes no combinators, and is not forgiving.
-        if (word === "-webkit-any" && (list.some(({ combinators: joins }) => joins.length > 0) || list.length === 0))
-          this.fail(":-webkit-any() takes compound selectors.", part.start);
-        const specificity = word === "where" ? nothing : greatest(list);
-        return { simple: { kind: "is", list }, specificity, usesNesting };
-      }
+      case "-webkit-any":
+        return this.matchesAny(part, args, word);
       case "not": {
         const { list, usesNesting } = this.list(args, "absolute", false);
         return { simple: { kind: "not", list }, specificity: greatest(list), usesNesting };
       }
-      case "has": {
-        if (this.inHas) this.fail(":has() cannot stand in :has().", part.start);
-        this.inHas = true;
-        try {
-          const { list, usesNesting } = this.list(args, "relative", false);
-          return { simple: { kind: "has", list }, specificity: greatest(list), usesNesting };
-        } finally {
-          this.inHas = false;
-        }
-      }
+      case "has":
+        return this.has(part, args);
       case "nth-child":
       case "nth-last-child":
       case "nth-of-type":
@@ -367,29 +360,75 @@ class SelectorReader {
       case "active-view-transition-type":
         return plain({ kind: "never" });
       default:
-        this.fail(`:${word}() is not a pseudo-class.`, part.start);
+        return this.fail(`:${word}() is not a pseudo-class.`, part.start);
+    }
+  }
+
+  private plainPseudoClass({ start }: Component, word: string): SimpleSelector {
+    const nth = plainNth[word];
+    if (nth) return { kind: "nth", list: null, ...nth };
+    if (word === "only-child") return this.both("child", "last-child");
+    if (word === "only-of-type") return this.both("of-type", "last-of-type");
+    if (states.has(word) || forcedStates.has(word)) return { kind: "state", name: word };
+    if (neverStates.has(word)) return { kind: "never" };
+    return this.fail(`:${word} is not a pseudo-class.`, start);
+  }
+
+  /** The first from either side. */
+  private both(...kinds: NthKind[]): SimpleSelector {
+    const list = kinds.map((of) => this.wrap({ kind: "nth", of, step: 0, offset: 1, list: null }));
+    const simples = list.flatMap(({ compounds }) => compounds[0]!.simples);
+    return { kind: "is", list: [{ ...list[0]!, compounds: [{ simples, namespace: null }] }] };
+  }
+
+  private matchesAny(part: Component, args: readonly Component[], word: "is" | "where" | "-webkit-any"): SimpleRead {
+    const { list, usesNesting } = this.list(args, "absolute", true);
+    // The older name takes no combinators, and is not forgiving.
+    if (word === "-webkit-any" && (list.some(({ combinators: joins }) => joins.length > 0) || list.length === 0))
+      this.fail(":-webkit-any() takes compound selectors.", part.start);
+    return { simple: { kind: "is", list }, specificity: word === "where" ? nothing : greatest(list), usesNesting };
+  }
+
+  private has(part: Component, args: readonly Component[]): SimpleRead {
+    if (this.inHas) this.fail(":has() cannot stand in :has().", part.start);
+    this.inHas = true;
+    try {
+      const { list, usesNesting } = this.list(args, "relative", false);
+      return { simple: { kind: "has", list }, specificity: greatest(list), usesNesting };
+    } finally {
+      this.inHas = false;
     }
   }
 
   private list(args: readonly Component[], mode: "absolute" | "relative", forgiving: boolean) {
     this.depth += 1;
     if (this.depth > deepest) this.fail("The selector is nested too deeply.", args[0]?.start ?? 0);
-    const list: Selector[] = [];
     const usesNesting = args.some(
       (arg, at) =>
         mentionsNesting(arg) || (this.options.scoped === true && isDelim(args[at - 1], ":") && isKeyword(arg, "scope")),
     );
-    for (const part of splitAt(args, ",")) {
-      try {
-        const selector = this.complex(part, mode);
-        if (selector.pseudoElement !== null) this.fail("A pseudo-element cannot stand here.", part[0]!.start);
-        list.push(selector);
-      } catch (error) {
-        if (!forgiving || !(error instanceof SelectorError)) throw error;
+    const list: Selector[] = [];
+    try {
+      for (const part of splitAt(args, ",")) {
+        const selector = this.listed(part, mode, forgiving);
+        if (selector) list.push(selector);
       }
+    } finally {
+      this.depth -= 1;
     }
-    this.depth -= 1;
     return { list, usesNesting };
+  }
+
+  /** One of a list; null for one that is let go where lists are forgiving (Selectors 4, 5.1). */
+  private listed(part: readonly Component[], mode: "absolute" | "relative", forgiving: boolean): Selector | null {
+    try {
+      const selector = this.complex(part, mode);
+      if (selector.pseudoElement !== null) this.fail("A pseudo-element cannot stand here.", part[0]!.start);
+      return selector;
+    } catch (error) {
+      if (!forgiving || !(error instanceof SelectorError)) throw error;
+      return null;
+    }
   }
 
   private nth(part: Component, args: readonly Component[], of: NthKind) {

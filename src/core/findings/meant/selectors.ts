@@ -79,82 +79,99 @@ const stateInFront = new RegExp(`^(${stateNames})\\s+([a-z][\\w-]*)$|^([a-z]+)[-
 
 const blank = /[\s\u00a0]+/g;
 
+/** A slip: the selector without it, and what is different then. */
+type Slip = readonly [mended: (text: string) => string, why: string];
+
+/** Slips with what reads as something else, likeliest first. */
+const slips: readonly Slip[] = [
+  [(text) => text.replace(stateBehindSigns, "$1:$2"), "A state stands behind one colon."],
+  [(text) => text.replace(/\s*[;|/&]\s*(?=[\w.#])/g, ", "), "A comma stands between two selectors."],
+  [
+    (text) =>
+      text.replace(/([\w-]+)([.#])(?=\s|$|,)/g, (whole, name: string, sign: string) =>
+        plainTags.test(name) ? name : sign + name,
+      ),
+    "The sign stands before the name.",
+  ],
+  [
+    (text) => text.replace(/^[;:]+\s*/, ""),
+    "Nothing but the selector belongs before the brace: a rule ends with its brace, without a semicolon.",
+  ],
+  [(text) => text.replace(/[\s;:.=]+$/, ""), "A sign too many stands before the brace."],
+  [
+    (text) => text.replace(/^[\s,]+|[\s,]+$/g, "").replace(/,\s*(?:,\s*)+/g, ", "),
+    "A comma stands only between two selectors.",
+  ],
+  [
+    (text) => text.replace(/<\/?\s*([a-z][\w-]*)[^<>]*>/gi, "$1"),
+    "A selector names the element without angle brackets.",
+  ],
+  [(text) => text.replace(/\b(h)[\s_-]+([1-6])\b/gi, "$1$2"), "A blank parts the name."],
+  [
+    (text) => text.replace(/(:{1,2})\s+(?=[a-z])/gi, "$1").replace(/([\w\])])\s+(:+)/g, "$1$2"),
+    "No blank stands round the colon of a pseudo-class.",
+  ],
+  [(text) => text.replace(/([.#])[\s.#]+(?=[a-z_-])/gi, "$1"), "One sign stands right before the name."],
+  [
+    (text) => text.replace(/([.#])(\d)/g, (_, sign: string, digit: string) => `${sign}\\3${digit} `),
+    "A name that begins with a digit is written with an escape in a selector.",
+  ],
+  [
+    (text) =>
+      text
+        .replace(/\bclass\s*=\s*["']?([\w-]+)["']?/gi, ".$1")
+        .replace(/\bid\s*=\s*["']?([\w-]+)["']?/gi, "#$1")
+        .replace(/(\w)\s+(?=[.#])/g, "$1"),
+    "A class is asked for with a full stop, an id with a hash.",
+  ],
+  [(text) => text.replace(/\[([^\]]*)$/, "[$1]").replace(/\(([^)]*)$/, "($1)"), "A bracket is never closed."],
+  [(text) => text.replace(/[)\]]+$/, ""), "A bracket closes what nothing opened."],
+  [(text) => text.replace(/^[\s>+~]+|[\s>+~]+$/g, ""), "A combinator stands between two parts."],
+  [(text) => text.replace(/([>+~])(?:\s*[>+~])+/g, "$1"), "One combinator stands between two parts."],
+  [(text) => text.replace(/[\u201c\u201d\u2018\u2019]/g, '"'), "Quotation marks are straight ones."],
+];
+
+/** Slips that are looked for after all others, since what is left out may have been meant. */
+const lastSlips: readonly Slip[] = [
+  [(text) => text.replace(/[^\w\s.#:,>+~*()[\]="'-]/g, ""), "A sign stands in it that no selector has."],
+  [(text) => text.replace(/^.*[;}]\s*/s, ""), "What stands before it belongs to no rule."],
+];
+
+const without = (text: string, [mended, why]: Slip): MeantSelector => ({ selector: mended(text).trim(), why });
+
 /** What a selector that is none may have been meant to be, one slip after the other. */
 export function* meantSelectors(text: string): Generator<MeantSelector> {
-  const step = (selector: string, why: string) => ({ selector: selector.trim(), why });
-  yield step(text.replaceAll("\u00a0", " "), "A blank of another kind stands in it.");
-  const tail = /^(.+[\r\n]+)([^\r\n]+)$/s.exec(text);
+  yield { selector: text.replaceAll("\u00a0", " ").trim(), why: "A blank of another kind stands in it." };
   if (/^(?:import|charset|media|font-face|keyframes|layer|supports)\b/i.test(text))
-    yield { ...step(`@${text}`, "At-rules begin with an `@`."), outright: true };
-  if (tail && /[\p{L}]{2,}/u.test(tail[1]!) && !/[,>+~]\s*$/.test(tail[1]!))
-    yield {
-      ...step(
-        `/* ${tail[1]!.replace(/^[\s#;*'"-]+|[\s*]+$/g, "")} */\n${tail[2]!}`,
-        "Words stand above it that are no comment.",
-      ),
-    };
-  yield step(text.replace(stateBehindSigns, "$1:$2"), "A state stands behind one colon.");
-  yield step(text.replace(/\s*[;|/&]\s*(?=[\w.#])/g, ", "), "A comma stands between two selectors.");
-  yield step(
-    text.replace(/([\w-]+)([.#])(?=\s|$|,)/g, (whole, name: string, sign: string) =>
-      plainTags.test(name) ? name : sign + name,
-    ),
-    "The sign stands before the name.",
-  );
-  yield step(
-    text.replace(/^[;:]+\s*/, ""),
-    "Nothing but the selector belongs before the brace: a rule ends with its brace, without a semicolon.",
-  );
-  yield step(text.replace(/[\s;:.=]+$/, ""), "A sign too many stands before the brace.");
-  yield step(
-    text.replace(/^[\s,]+|[\s,]+$/g, "").replace(/,\s*(?:,\s*)+/g, ", "),
-    "A comma stands only between two selectors.",
-  );
-  yield step(
-    text.replace(/<\/?\s*([a-z][\w-]*)[^<>]*>/gi, "$1"),
-    "A selector names the element without angle brackets.",
-  );
-  yield step(text.replace(/\b(h)[\s_-]+([1-6])\b/gi, "$1$2"), "A blank parts the name.");
-  yield step(
-    text.replace(/(:{1,2})\s+(?=[a-z])/gi, "$1").replace(/([\w\])])\s+(:+)/g, "$1$2"),
-    "No blank stands round the colon of a pseudo-class.",
-  );
-  yield step(text.replace(/([.#])[\s.#]+(?=[a-z_-])/gi, "$1"), "One sign stands right before the name.");
-  yield step(
-    text.replace(/([.#])(\d)/g, (_, sign: string, digit: string) => `${sign}\\3${digit} `),
-    "A name that begins with a digit is written with an escape in a selector.",
-  );
-  yield step(
-    text
-      .replace(/\bclass\s*=\s*["']?([\w-]+)["']?/gi, ".$1")
-      .replace(/\bid\s*=\s*["']?([\w-]+)["']?/gi, "#$1")
-      .replace(/(\w)\s+(?=[.#])/g, "$1"),
-    "A class is asked for with a full stop, an id with a hash.",
-  );
-  yield step(text.replace(/\[([^\]]*)$/, "[$1]").replace(/\(([^)]*)$/, "($1)"), "A bracket is never closed.");
-  yield step(text.replace(/[)\]]+$/, ""), "A bracket closes what nothing opened.");
-  yield step(text.replace(/^[\s>+~]+|[\s>+~]+$/g, ""), "A combinator stands between two parts.");
-  yield step(text.replace(/([>+~])(?:\s*[>+~])+/g, "$1"), "One combinator stands between two parts.");
-  yield step(text.replace(/[\u201c\u201d\u2018\u2019]/g, '"'), "Quotation marks are straight ones.");
+    yield { selector: `@${text}`.trim(), why: "At-rules begin with an `@`.", outright: true };
+  const tail = /^(.+[\r\n]+)([^\r\n]+)$/s.exec(text);
+  if (tail && /[\p{L}]{2,}/u.test(tail[1]!) && !/[,>+~]\s*$/.test(tail[1]!)) {
+    const selector = `/* ${tail[1]!.replace(/^[\s#;*'"-]+|[\s*]+$/g, "")} */\n${tail[2]!}`.trim();
+    yield { selector, why: "Words stand above it that are no comment." };
+  }
+  for (const slip of slips) yield without(text, slip);
+  yield* withOtherPseudo(text);
+  for (const slip of lastSlips) yield without(text, slip);
+}
+
+/** Pseudo-classes and pseudo-elements with another number of colons, called otherwise, or misspelt. */
+function* withOtherPseudo(text: string): Generator<MeantSelector> {
   for (const { 0: whole, 1: colons, 2: name, index } of text.matchAll(/(:{1,2})([a-z][\w-]*)/gi)) {
-    const rest = (by: string) => text.slice(0, index) + by + text.slice(index + whole.length);
+    const put = (by: string, why: string): MeantSelector => ({
+      selector: (text.slice(0, index) + by + text.slice(index + whole.length)).trim(),
+      why,
+    });
     const lower = name!.toLowerCase();
     const other = calledOtherwise[lower];
-    if (colons === "::" && pseudoClasses.includes(lower))
-      yield step(rest(`:${lower}`), "A pseudo-class has one colon.");
-    if (colons === ":" && pseudoElements.includes(lower))
-      yield step(rest(`::${lower}`), "A pseudo-element has two colons.");
-    if (other) yield step(rest(`:${other}`), `\`${whole}\` is called otherwise.`);
+    if (colons === "::" && pseudoClasses.includes(lower)) yield put(`:${lower}`, "A pseudo-class has one colon.");
+    if (colons === ":" && pseudoElements.includes(lower)) yield put(`::${lower}`, "A pseudo-element has two colons.");
+    if (other) yield put(`:${other}`, `\`${whole}\` is called otherwise.`);
     const most = lower.length > 6 ? 2 : 1;
-    for (const near of nearestWords(lower, pseudoElements, most))
-      yield step(rest(`::${near}`), `\`${whole}\` is misspelt.`);
-    for (const near of nearestWords(lower, pseudoClasses, most))
-      yield step(rest(`:${near}`), `\`${whole}\` is misspelt.`);
-    for (const near of nearestWords(lower, pseudos, 3))
-      yield step(rest((pseudoElements.includes(near) ? "::" : ":") + near), `\`${whole}\` is misspelt.`);
+    const signed = (near: string) => (pseudoElements.includes(near) ? "::" : ":") + near;
+    const near = [...nearestWords(lower, pseudoElements, most), ...nearestWords(lower, pseudoClasses, most)];
+    for (const one of [...near, ...nearestWords(lower, pseudos, 3)])
+      yield put(signed(one), `\`${whole}\` is misspelt.`);
   }
-  yield step(text.replace(/[^\w\s.#:,>+~*()[\]="'-]/g, ""), "A sign stands in it that no selector has.");
-  yield step(text.replace(/^.*[;}]\s*/s, ""), "What stands before it belongs to no rule.");
 }
 
 /** Names of elements, classes and ids that pages have. */
