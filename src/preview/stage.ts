@@ -22,44 +22,70 @@ export interface ReadStage extends Partings {
   apart: string | null;
 }
 
-export function readStage({ document, mode, nodes, textOf }: ShownPage): ReadStage {
-  const view = document.defaultView!;
+/** The element whose ground is that of the canvas; null where none has one (CSS Backgrounds 3, 2.11.2). */
+function canvasOwner(document: Document, view: Window): HTMLElement | null {
   const root = document.documentElement;
   const body = document.body as HTMLElement | null;
-  const indexOf = new Map(nodes.map((node, index) => [node, index]));
   const rootStyle = view.getComputedStyle(root);
-  const bodyStyle = body && view.getComputedStyle(body);
   const shows = (style: CSSStyleDeclaration) => !isClear(style.backgroundColor) || style.backgroundImage !== "none";
-  const hands = (style: CSSStyleDeclaration) => style.display !== "none" && style.display !== "contents";
-  const isHanded = bodyStyle && shows(bodyStyle) && hands(bodyStyle) && !contains(rootStyle) && !contains(bodyStyle);
-  const handed = isHanded ? body : null;
-  const owner = shows(rootStyle) ? root : handed;
-  const width = Math.max(root.scrollWidth, body?.scrollWidth ?? 0, view.innerWidth);
-  const height = Math.max(root.scrollHeight, body?.scrollHeight ?? 0, view.innerHeight);
-  const scrolls = height > view.innerHeight + 1;
-  const fixed: number[] = [];
-  const cutOut: number[] = [];
-  const sticking: number[] = [];
-  const unknown: number[] = [];
-  const styles = nodes.map((node) => view.getComputedStyle(node));
-  const blends = styles.some(({ mixBlendMode }) => mixBlendMode !== "normal");
+  if (shows(rootStyle)) return root;
+  const style = body && view.getComputedStyle(body);
+  const hands = style && style.display !== "none" && style.display !== "contents";
+  return hands && shows(style) && !contains(rootStyle) && !contains(style) ? body : null;
+}
+
+/** Elements, by index, that a picture has to be told of. */
+interface Apart {
+  fixed: number[];
+  cutOut: number[];
+  sticking: number[];
+  unknown: number[];
+}
+
+function apartIn(nodes: readonly Element[], styles: readonly CSSStyleDeclaration[], scrolls: boolean): Apart {
+  const apart: Apart = { fixed: [], cutOut: [], sticking: [], unknown: [] };
   nodes.forEach((node, index) => {
     const style = styles[index]!;
-    if (scrolls && style.position === "fixed") fixed.push(index);
-    if (style.position === "sticky") sticking.push(index);
-    if (style.backgroundClip.includes("text")) cutOut.push(index);
+    if (scrolls && style.position === "fixed") apart.fixed.push(index);
+    if (style.position === "sticky") apart.sticking.push(index);
+    if (style.backgroundClip.includes("text")) apart.cutOut.push(index);
     if (unpainted.has(node.localName) || (node.localName === "img" && !isLoaded(node as HTMLImageElement)))
-      unknown.push(index);
+      apart.unknown.push(index);
   });
-  const moving = document.getAnimations().flatMap((animation) => {
-    const { effect } = animation;
+  return apart;
+}
+
+/** Elements, by index, that never come to rest. */
+function movingIn(
+  document: Document,
+  view: Window & typeof globalThis,
+  indexOf: ReadonlyMap<Element, number>,
+): number[] {
+  const moving = document.getAnimations().flatMap(({ effect }) => {
     const target = effect instanceof view.KeyframeEffect ? effect.target : null;
     const ends = effect?.getComputedTiming().endTime !== Infinity;
     return target && !ends ? [indexOf.get(target) ?? -1] : [];
   });
+  return [...new Set(moving)].filter((index) => index >= 0);
+}
+
+export function readStage({ document, mode, nodes, textOf }: ShownPage): ReadStage {
+  const view = document.defaultView!;
+  const root = document.documentElement;
+  const body = document.body as HTMLElement | null;
+  const indexOf = new Map<Element, number>(nodes.map((node, index) => [node, index]));
+  const rootStyle = view.getComputedStyle(root);
+  const owner = canvasOwner(document, view);
+  const width = Math.max(root.scrollWidth, body?.scrollWidth ?? 0, view.innerWidth);
+  const height = Math.max(root.scrollHeight, body?.scrollHeight ?? 0, view.innerHeight);
+  const scrolls = height > view.innerHeight + 1;
+  const styles = nodes.map((node) => view.getComputedStyle(node));
+  const blends = styles.some(({ mixBlendMode }) => mixBlendMode !== "normal");
+  const { fixed, cutOut, sticking, unknown } = apartIn(nodes, styles, scrolls);
   const { doubts, zones } = partingsOf(nodes, styles, scrolls ? null : owner, view);
   // What is blended with a canvas that is see-through comes out in ways of its own.
   const isUnclear = blends && owner && isSeeThrough(view.getComputedStyle(owner).backgroundColor);
+  const spills = body && rootStyle.overflowX === "visible" && rootStyle.overflowY === "visible";
   const stage: PictureStage = {
     width,
     height,
@@ -70,11 +96,8 @@ export function readStage({ document, mode, nodes, textOf }: ShownPage): ReadSta
     backed: !blends && styles.some((style) => backdropOf(style) !== "none"),
     canvas: owner ? canvasOf(owner, indexOf.get(owner)!, root, view) : null,
     root: rootProperties.map((name) => `${name}:${rootStyle.getPropertyValue(name)}`).join(";"),
-    spilling: [
-      root,
-      ...(body && rootStyle.overflowX === "visible" && rootStyle.overflowY === "visible" ? [body] : []),
-    ].map((node) => indexOf.get(node)!),
-    moving: [...new Set(moving)].filter((index) => index >= 0),
+    spilling: [root, ...(spills ? [body] : [])].map((node) => indexOf.get(node)!),
+    moving: movingIn(document, view, indexOf),
     fixed,
     sticky: atRest(sticking, nodes, view),
     kept: keptAs(nodes, styles, mode),
@@ -84,12 +107,11 @@ export function readStage({ document, mode, nodes, textOf }: ShownPage): ReadSta
       (node) => textOf(node).includes('url("")') || node.getAttribute("style")?.includes('url("")'),
     ),
   };
-  const apart = mode === "no-quirks" ? null : quirksWords;
   return {
     stage,
     doubts: isUnclear ? new Map(nodes.map((_, index) => [index, seeThroughWords])) : doubts,
     zones,
-    apart,
+    apart: mode === "no-quirks" ? null : quirksWords,
   };
 }
 

@@ -10,7 +10,7 @@ import { Sign } from "../shared/Sign";
 import { unwaited } from "../shared/unwaited";
 import { useEngine, useWorkspace } from "../workspace/context";
 import { Specimen } from "../workspace/Specimen";
-import { useExport } from "./ExportMenu";
+import { useExport } from "./waysOut";
 import type { ChosenSide } from "./side";
 import styles from "./Changes.module.css";
 

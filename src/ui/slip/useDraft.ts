@@ -44,6 +44,35 @@ export function editsOfCandidate(row: SlipRowValue, slip: Slip, target: Target |
   return edits.length > 0 ? edits : null;
 }
 
+interface Asked {
+  row: SlipRowValue;
+  slip: Slip;
+  target: Target | null;
+  engine: Pick<ReturnType<typeof useEngine>, "check" | "combine">;
+}
+
+/** What would be written of a text, or why it cannot be. */
+async function editOf(
+  { row, slip, target, engine }: Asked,
+  value: string,
+  reading: Reading,
+): Promise<{ edit: Edit } | { reason: string }> {
+  const declarations = reading === "candidate" ? candidateDeclarations(row.property, value) : [];
+  const isSingle = declarations.length < 2;
+  for (const [property, one] of isSingle ? [[row.property, value] as const] : declarations) {
+    const reason = await engine.check(property, one);
+    if (reason !== null) return { reason };
+  }
+  if (isSingle)
+    return target
+      ? { edit: { kind: "declare", target, property: row.property, value, place: row.owner ?? slip.ref } }
+      : { reason: nowhere };
+  const edits = editsOfCandidate(row, slip, target, value);
+  if (edits?.length !== declarations.length) return { reason: nowhere };
+  const { changes, problem } = await engine.combine(edits);
+  return problem === null ? { edit: { kind: "text", changes } } : { reason: problem };
+}
+
 export function useDraft(row: SlipRowValue, slip: Slip, target: Target | null): Draft {
   const engine = useEngine();
   const rehearse = useWorkspace((state) => state.rehearse);
@@ -55,24 +84,7 @@ export function useDraft(row: SlipRowValue, slip: Slip, target: Target | null): 
   const writing = useRef(-1);
   const written = row.written ?? "";
 
-  /** What would be written, or why it cannot be. */
-  const editFor = async (value: string, reading: Reading): Promise<{ edit: Edit } | { reason: string }> => {
-    const declarations = reading === "candidate" ? candidateDeclarations(row.property, value) : [];
-    const isSingle = declarations.length < 2;
-    for (const [property, one] of isSingle ? [[row.property, value] as const] : declarations) {
-      const reason = await engine.check(property, one);
-      if (reason !== null) return { reason };
-    }
-    if (isSingle)
-      return target
-        ? { edit: { kind: "declare", target, property: row.property, value, place: row.owner ?? slip.ref } }
-        : { reason: nowhere };
-    const edits = editsOfCandidate(row, slip, target, value);
-    if (edits?.length !== declarations.length) return { reason: nowhere };
-    const { changes, problem } = await engine.combine(edits);
-    return problem === null ? { edit: { kind: "text", changes } } : { reason: problem };
-  };
-
+  const editFor = (value: string, reading: Reading) => editOf({ row, slip, target, engine }, value, reading);
   const read = useRef<Reading>("value");
   const consider = async (value: string) => {
     const mine = (turn.current += 1);

@@ -68,6 +68,26 @@ function keys(step: (direction: "undo" | "redo") => void, mend: (line: number) =
   ]);
 }
 
+interface Followed {
+  /** @param byHand not since the file changed elsewhere */
+  onTyped(text: string, byHand: boolean): void;
+  /** Where the cursor is; null while the focus is elsewhere. */
+  onCursor(offset: number | null): void;
+  onLine(line: number): void;
+}
+
+/** Tells what is done in an editor. */
+function following({ onTyped, onCursor, onLine }: Followed): Extension {
+  return EditorView.updateListener.of((update) => {
+    const { doc, selection } = update.state;
+    if (update.selectionSet) onLine(doc.lineAt(selection.main.head).number);
+    if (update.selectionSet || update.focusChanged || update.docChanged)
+      onCursor(update.view.hasFocus ? selection.main.head : null);
+    if (!update.docChanged) return;
+    onTyped(doc.toString(), !update.transactions.some((transaction) => transaction.isUserEvent("hevret")));
+  });
+}
+
 export interface Editor {
   host: RefObject<HTMLDivElement | null>;
   view: RefObject<EditorView | null>;
@@ -104,11 +124,12 @@ export function useEditor(
   }, [path, store]);
 
   useEffect(() => {
+    const { getState } = store;
     // The page follows what is whole: half a word takes nothing away from it.
     const show = async (now: string) => {
       const edit = editFrom(path, saved.current, now);
       const isWhole = await engine.parses({ path, text: now });
-      if (isWhole && timer.current && view.current?.state.doc.toString() === now) await store.getState().rehearse(edit);
+      if (isWhole && timer.current && view.current?.state.doc.toString() === now) await getState().rehearse(edit);
     };
     // What is still chosen from a list is not written.
     const writeAtRest = () => {
@@ -116,35 +137,32 @@ export function useEditor(
       if (isChoosing) timer.current = setTimeout(writeAtRest, rest);
       else flush();
     };
-    const follow = EditorView.updateListener.of((update) => {
-      const { doc, selection } = update.state;
-      if (update.selectionSet) setLine(doc.lineAt(selection.main.head).number);
-      if (update.selectionSet || update.focusChanged || update.docChanged)
-        setCursor(update.view.hasFocus ? selection.main.head : null);
-      if (!update.docChanged) return;
-      setTyped(doc.toString());
-      if (update.transactions.some((transaction) => transaction.isUserEvent("hevret"))) return;
-      unwaited(show(doc.toString()));
+    const onTyped = (now: string, byHand: boolean) => {
+      setTyped(now);
+      if (!byHand) return;
+      unwaited(show(now));
       if (timer.current) clearTimeout(timer.current);
       timer.current = setTimeout(writeAtRest, rest);
-    });
+    };
     // The history is the site's: what is typed is written before it is gone back to.
     const step = (direction: "undo" | "redo") => {
       flush();
-      unwaited(store.getState()[direction]());
+      unwaited(getState()[direction]());
     };
-    const asking = {
-      writing: (now: string, offset: number) => {
-        const { page, conditions } = store.getState();
-        return engine.writing({ path, text: now }, offset, page, conditions);
-      },
-      help: (property: string) => engine.help(property),
-    };
-    const own = [follow, EditorView.domEventHandlers({ blur: () => flush() }), completing(asking)];
-    const extensions = [keys(step, onMend), ...writingIn(path, kind), ...own];
+    const writing = (now: string, offset: number) =>
+      engine.writing({ path, text: now }, offset, getState().page, getState().conditions);
     const editor = new EditorView({
       parent: host.current!,
-      state: EditorState.create({ doc: saved.current, extensions }),
+      state: EditorState.create({
+        doc: saved.current,
+        extensions: [
+          keys(step, onMend),
+          ...writingIn(path, kind),
+          following({ onTyped, onCursor: setCursor, onLine: setLine }),
+          EditorView.domEventHandlers({ blur: () => flush() }),
+          completing({ writing, help: (property) => engine.help(property) }),
+        ],
+      }),
     });
     view.current = editor;
     return () => {
