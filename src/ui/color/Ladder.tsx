@@ -37,60 +37,18 @@ const css = (color: Color) => formatColor({ ...color, alpha: 1 }, "hex");
 const percent = (lightness: number) => `${lightness * 100}%`;
 
 /** Lightness from black to white at one hue and chroma, with the points where contrast is enough. */
-export function Ladder({ color, tracks, nearest, onTry, onWrite, onPutBack }: Props) {
-  const strip = useRef<HTMLDivElement>(null);
-  const dragged = useRef<Color | null>(null);
-  /** What the ladder was taken hold of with: black and white have no hue to come back to. */
-  const [held, setHeld] = useState<Color | null>(null);
-  const base = held ?? color;
+export function Ladder(props: Props) {
+  const { color, tracks, nearest, onTry, onWrite } = props;
+  const { base, onKeyDown, hold } = useHold(props);
   const [lightness] = oklch(color);
   const ramp = useMemo(
     () => Array.from({ length: stops + 1 }, (_, at) => css(atLightness(base, at / stops))).join(", "),
     [base],
   );
   const spoken = tracks.map((track) => `${track.label}: ${showRatio(track.ratio(color))}`).join(". ");
-
-  const at = (x: number) => {
-    const { left, width } = strip.current!.getBoundingClientRect();
-    return atLightness(base, Math.min(1, Math.max(0, (x - left) / width)));
-  };
-  const drag = (event: React.PointerEvent) => {
-    dragged.current = at(event.clientX);
-    onTry(dragged.current);
-  };
-  const letGo = () => {
-    dragged.current = null;
-    setHeld(null);
-  };
-  const onKeyDown = (event: React.KeyboardEvent) => {
-    const fine = event.altKey ? 0.001 : 0.01;
-    const step = event.shiftKey ? 0.1 : fine;
-    const by: Record<string, number> = {
-      ArrowRight: step,
-      ArrowUp: step,
-      ArrowLeft: -step,
-      ArrowDown: -step,
-      Home: -1,
-      End: 1,
-    };
-    if (event.key in by) {
-      setHeld(base);
-      onTry(atLightness(base, Math.min(1, Math.max(0, lightness + by[event.key]!))));
-    } else if (event.key === "Enter") {
-      letGo();
-      onWrite(color);
-    } else if (event.key === "Escape") {
-      letGo();
-      onPutBack();
-    } else return;
-    event.preventDefault();
-    event.stopPropagation();
-  };
-
   return (
     <div className={styles.ladder}>
       <div
-        ref={strip}
         className={`true-colors ${styles.strip}`}
         style={{ background: `linear-gradient(90deg, ${ramp})` }}
         role="slider"
@@ -100,40 +58,13 @@ export function Ladder({ color, tracks, nearest, onTry, onWrite, onPutBack }: Pr
         aria-valuemax={100}
         aria-valuenow={Math.round(lightness * 100)}
         aria-valuetext={`Lightness ${Math.round(lightness * 100)} percent, ${css(color)}. ${spoken}`}
-        onPointerDown={(event) => {
-          event.currentTarget.setPointerCapture(event.pointerId);
-          setHeld(base);
-          drag(event);
-        }}
-        onPointerMove={(event) => dragged.current && drag(event)}
-        onPointerUp={() => {
-          const chosen = dragged.current;
-          letGo();
-          if (chosen) onWrite(chosen);
-        }}
-        onPointerCancel={letGo}
-        onBlur={letGo}
         onKeyDown={onKeyDown}
+        {...hold}
       >
         <span className={styles.now} style={{ left: percent(lightness) }} />
         {nearest && <span className={styles.near} style={{ left: percent(oklch(nearest.color)[0]) }} />}
       </div>
-      {nearest && (
-        <p className={nearest.passes ? styles.nearest : styles.impossible}>
-          {nearest.passes ? (
-            <button type="button" className="text-button" onClick={() => onWrite(nearest.color)}>
-              {nearest.label}
-            </button>
-          ) : (
-            <>
-              {nearest.label}{" "}
-              <button type="button" className="text-button" onClick={() => onTry(nearest.color)}>
-                Try {css(nearest.color)}
-              </button>
-            </>
-          )}
-        </p>
-      )}
+      {nearest && <Nearest {...nearest} onTry={onTry} onWrite={onWrite} />}
       <ul className={styles.tracks}>
         {tracks.map((track) => (
           <li key={track.key}>
@@ -146,6 +77,92 @@ export function Ladder({ color, tracks, nearest, onTry, onWrite, onPutBack }: Pr
         ))}
       </ul>
     </div>
+  );
+}
+
+const within = (lightness: number) => Math.min(1, Math.max(0, lightness));
+
+/** The ladder taken hold of, by the pointer or by keys. */
+function useHold({ color, onTry, onWrite, onPutBack }: Props) {
+  const dragged = useRef<Color | null>(null);
+  /** What it was taken hold of with: black and white have no hue to come back to. */
+  const [held, setHeld] = useState<Color | null>(null);
+  const base = held ?? color;
+  const drag = ({ clientX, currentTarget }: React.PointerEvent) => {
+    const { left, width } = currentTarget.getBoundingClientRect();
+    dragged.current = atLightness(base, within((clientX - left) / width));
+    onTry(dragged.current);
+  };
+  const letGo = () => {
+    dragged.current = null;
+    setHeld(null);
+  };
+  const onKeyDown = (event: React.KeyboardEvent) => {
+    const by = stepOf(event);
+    if (by !== null) {
+      setHeld(base);
+      onTry(atLightness(base, within(oklch(color)[0] + by)));
+    } else if (event.key === "Enter") {
+      letGo();
+      onWrite(color);
+    } else if (event.key === "Escape") {
+      letGo();
+      onPutBack();
+    } else return;
+    event.preventDefault();
+    event.stopPropagation();
+  };
+  const hold = {
+    onPointerDown: (event: React.PointerEvent) => {
+      event.currentTarget.setPointerCapture(event.pointerId);
+      setHeld(base);
+      drag(event);
+    },
+    onPointerMove: (event: React.PointerEvent) => dragged.current && drag(event),
+    onPointerUp: () => {
+      const chosen = dragged.current;
+      letGo();
+      if (chosen) onWrite(chosen);
+    },
+    onPointerCancel: letGo,
+    onBlur: letGo,
+  };
+  return { base, onKeyDown, hold };
+}
+
+/** By how much of the way from black to white a key moves; null for one that does not. */
+function stepOf({ key, altKey, shiftKey }: React.KeyboardEvent): number | null {
+  const fine = altKey ? 0.001 : 0.01;
+  const step = shiftKey ? 0.1 : fine;
+  if (key === "ArrowRight" || key === "ArrowUp") return step;
+  if (key === "ArrowLeft" || key === "ArrowDown") return -step;
+  if (key === "Home") return -1;
+  return key === "End" ? 1 : null;
+}
+
+/** The nearest colour that is enough, or comes nearest to it. */
+function Nearest({
+  color,
+  passes,
+  label,
+  onTry,
+  onWrite,
+}: NonNullable<Props["nearest"]> & Pick<Props, "onTry" | "onWrite">) {
+  return (
+    <p className={passes ? styles.nearest : styles.impossible}>
+      {passes ? (
+        <button type="button" className="text-button" onClick={() => onWrite(color)}>
+          {label}
+        </button>
+      ) : (
+        <>
+          {label}{" "}
+          <button type="button" className="text-button" onClick={() => onTry(color)}>
+            Try {css(color)}
+          </button>
+        </>
+      )}
+    </p>
   );
 }
 

@@ -58,15 +58,16 @@ const filters = [
 export function ValueList({ values, current, selected, within, onCurrent, onSelected, onWithin, onPropose }: Props) {
   const [order, setOrder] = useState<Order>("use");
   const [filter, setFilter] = useState("");
-  const notations = [...new Set(values.map(({ notation }) => notation))].sort();
-  const shown = useMemo(() => {
-    const kept = values.filter(({ failing, roles, notation }) => {
-      if (filter === "failing") return failing;
-      if (filter.startsWith("role ")) return roles.includes(filter.slice(5) as PaletteValue["roles"][number]);
-      return !filter.startsWith("in ") || notation === filter.slice(3);
-    });
-    return together(sorted(kept, order));
-  }, [values, order, filter]);
+  const shown = useMemo(
+    () =>
+      together(
+        sorted(
+          values.filter((value) => isChosen(value, filter)),
+          order,
+        ),
+      ),
+    [values, order, filter],
+  );
   const twins = useMemo(() => twinsIn(values, within), [values, within]);
   const beside = useMemo(() => twinsBeside(twins, shown), [twins, shown]);
   const { shown: rows, end } = useGradual(shown);
@@ -78,74 +79,21 @@ export function ValueList({ values, current, selected, within, onCurrent, onSele
   };
   return (
     <section className={styles.values} aria-label="Values">
-      <div className={styles.tools}>
-        <Choice
-          size="small"
-          aria-label="Order"
-          value={order}
-          options={[...orders]}
-          onChange={setOrder}
-          popupMatchSelectWidth={false}
-        />
-        <Choice
-          size="small"
-          aria-label="Show"
-          value={filter}
-          onChange={setFilter}
-          popupMatchSelectWidth={false}
-          options={[
-            ...filters,
-            ...notations.map((notation) => ({ value: `in ${notation}`, label: `Written in ${notation}` })),
-          ]}
-        />
-        <label>
-          Twins within ΔE OK{" "}
-          <InputNumber
-            size="small"
-            aria-label="Twins within"
-            min={0}
-            max={0.2}
-            step={0.005}
-            value={within}
-            onChange={(next) => typeof next === "number" && onWithin(next)}
-            className={styles.within}
-          />
-        </label>
-      </div>
+      <Tools {...{ values, order, filter, within, onWithin }} onOrder={setOrder} onFilter={setFilter} />
       <ul>
         {rows.map((value, at) => {
           const before = shown[at - 1];
           const same = before?.css != null && before.css === value.css;
           return (
             <Fragment key={value.value}>
-              <li className={value.value === current ? `${styles.value} ${styles.currentValue}` : styles.value}>
-                <label className={styles.select}>
-                  <input
-                    type="checkbox"
-                    aria-label={`Select ${value.value}`}
-                    checked={selected.has(value.value)}
-                    onChange={() => toggle(value.value)}
-                  />
-                </label>
-                <button
-                  type="button"
-                  onClick={() => onCurrent(value.value)}
-                  aria-current={value.value === current || undefined}
-                >
-                  <Swatch css={value.css} size={1.875} />
-                  <code>{value.value}</code>
-                  <span className={styles.words}>
-                    {same && <em>the same colour, </em>}
-                    {value.words}
-                  </span>
-                  {value.failing && (
-                    <span className="fails">
-                      ▲<span className="visually-hidden"> fails somewhere</span>
-                    </span>
-                  )}
-                  <b>{value.places}</b>
-                </button>
-              </li>
+              <ValueLine
+                value={value}
+                same={same}
+                isCurrent={value.value === current}
+                isSelected={selected.has(value.value)}
+                onCurrent={() => onCurrent(value.value)}
+                onSelect={() => toggle(value.value)}
+              />
               {same && <SameColor a={before!} b={value} onPropose={onPropose} />}
               <TwinLines pairs={beside.get(value.value) ?? []} values={values} onPropose={onPropose} />
             </Fragment>
@@ -161,6 +109,95 @@ export function ValueList({ values, current, selected, within, onCurrent, onSele
         </p>
       )}
     </section>
+  );
+}
+
+function isChosen({ failing, roles, notation }: PaletteValue, filter: string): boolean {
+  if (filter === "failing") return failing;
+  if (filter.startsWith("role ")) return roles.includes(filter.slice(5) as PaletteValue["roles"][number]);
+  return !filter.startsWith("in ") || notation === filter.slice(3);
+}
+
+interface ToolsProps extends Pick<Props, "values" | "within" | "onWithin"> {
+  order: Order;
+  filter: string;
+  onOrder(order: Order): void;
+  onFilter(filter: string): void;
+}
+
+/** In which order values stand, which of them, and what counts as twins. */
+function Tools({ values, order, filter, within, onOrder, onFilter, onWithin }: ToolsProps) {
+  const notations = [...new Set(values.map(({ notation }) => notation))].sort();
+  return (
+    <div className={styles.tools}>
+      <Choice
+        size="small"
+        aria-label="Order"
+        value={order}
+        options={[...orders]}
+        onChange={onOrder}
+        popupMatchSelectWidth={false}
+      />
+      <Choice
+        size="small"
+        aria-label="Show"
+        value={filter}
+        onChange={onFilter}
+        popupMatchSelectWidth={false}
+        options={[
+          ...filters,
+          ...notations.map((notation) => ({ value: `in ${notation}`, label: `Written in ${notation}` })),
+        ]}
+      />
+      <label>
+        Twins within ΔE OK{" "}
+        <InputNumber
+          size="small"
+          aria-label="Twins within"
+          min={0}
+          max={0.2}
+          step={0.005}
+          value={within}
+          onChange={(next) => typeof next === "number" && onWithin(next)}
+          className={styles.within}
+        />
+      </label>
+    </div>
+  );
+}
+
+interface ValueLineProps {
+  value: PaletteValue;
+  /** Whether it is the colour of the one before it in another spelling. */
+  same: boolean;
+  isCurrent: boolean;
+  isSelected: boolean;
+  onCurrent(): void;
+  onSelect(): void;
+}
+
+function ValueLine({ value: { value, css, words, failing, places }, same, ...line }: ValueLineProps) {
+  const { isCurrent, isSelected, onCurrent, onSelect } = line;
+  return (
+    <li className={isCurrent ? `${styles.value} ${styles.currentValue}` : styles.value}>
+      <label className={styles.select}>
+        <input type="checkbox" aria-label={`Select ${value}`} checked={isSelected} onChange={onSelect} />
+      </label>
+      <button type="button" onClick={onCurrent} aria-current={isCurrent || undefined}>
+        <Swatch css={css} size={1.875} />
+        <code>{value}</code>
+        <span className={styles.words}>
+          {same && <em>the same colour, </em>}
+          {words}
+        </span>
+        {failing && (
+          <span className="fails">
+            ▲<span className="visually-hidden"> fails somewhere</span>
+          </span>
+        )}
+        <b>{places}</b>
+      </button>
+    </li>
   );
 }
 

@@ -47,75 +47,25 @@ export function Stage({ shown, onShown, look, onLook }: Props) {
   const onScroll = useCallback(() => setScrolls((count) => count + 1), []);
   const gutter = useRem()(margin);
   const { width, scale, height } = useWidth(stage, gutter, look);
-  const turns = useTurns();
   useShownPage(frame, onShown, onScroll);
   useMeasures(shown);
-  const shift = useShift(shown, width);
   const { set } = useBench();
-  const lines = useMemo(
-    () => (shown && pickedIndex !== null ? linesOf(shown.page, pickedIndex) : null),
-    [shown, pickedIndex],
-  );
-  const left = gutter - sideways;
-  const measure = lines
-    ? {
-        from: left + (lines.left + 45 * lines.character) * scale,
-        to: left + (lines.left + 75 * lines.character) * scale,
-      }
-    : null;
   const level = look.beside.length > 0 && shown && places ? levelIn(shown, places, pickedIndex) : null;
   const room = besidesOf({ look, from: gutter + ((width ?? 0) + between) * scale, scale });
   const drawn = { left: gutter, width: width ?? 0, height: height ?? 0, transform: `scale(${scale})` };
 
   return (
     <div className={styles.area}>
-      <div className={styles.top}>
-        <Ruler
-          left={left}
-          width={width ?? 0}
-          scale={scale}
-          measure={measure}
-          turns={turns}
-          onWidth={(next) => onLook({ width: next })}
-        />
-        {shift && (
-          <span className={styles.shift} role="status">
-            page {shiftWords(shift)}
-          </span>
-        )}
-        {!set &&
-          room.besides.map(({ at, left: start, width: one }) => (
-            <div key={at} className={styles.besideHead} style={{ left: start - sideways }}>
-              <WidthField
-                label={`Width beside, in px: ${one}`}
-                width={one}
-                fits={false}
-                turns={turns}
-                canFit={false}
-                onWidth={(next) => onLook({ beside: look.beside.map((old, index) => (index === at ? next! : old)) })}
-              />
-              <button
-                type="button"
-                className="text-button"
-                aria-label={`Put the width of ${one} px away`}
-                onClick={() => onLook({ beside: look.beside.filter((_, index) => index !== at) })}
-              >
-                ×
-              </button>
-            </div>
-          ))}
-        {(scale < 1 || trueSize) && (
-          <button
-            type="button"
-            className={`text-button ${styles.scale}`}
-            aria-pressed={trueSize}
-            onClick={() => onLook({ trueSize: !trueSize })}
-          >
-            {trueSize ? "at true size" : `at ${Math.round(scale * 100)}%`}
-            <kbd>T</kbd>
-          </button>
-        )}
-      </div>
+      <Top
+        shown={shown}
+        look={look}
+        onLook={onLook}
+        left={gutter - sideways}
+        width={width}
+        scale={scale}
+        pickedIndex={pickedIndex}
+        besides={set ? [] : room.besides.map((one) => ({ ...one, left: one.left - sideways }))}
+      />
       <div className={styles.stage} ref={stage} onScroll={(event) => setSideways(event.currentTarget.scrollLeft)}>
         <div className={styles.inner} style={{ width: room.end + air }}>
           <iframe
@@ -158,6 +108,103 @@ export function Stage({ shown, onShown, look, onLook }: Props) {
   );
 }
 
+interface TopProps extends Pick<Props, "shown" | "look" | "onLook"> {
+  /** Of the page, from the left of the stage. */
+  left: number;
+  width: number | null;
+  scale: number;
+  pickedIndex: number | null;
+  besides: readonly Besides[];
+}
+
+/** What stands over the page: the ruler, by how much the page moved, the widths beside it, and how large it is drawn. */
+function Top({ shown, look, onLook, left, width, scale, pickedIndex, besides }: TopProps) {
+  const { trueSize } = look;
+  const turns = useTurns();
+  const shift = useShift(shown, width);
+  const lines = useMemo(
+    () => (shown && pickedIndex !== null ? linesOf(shown.page, pickedIndex) : null),
+    [shown, pickedIndex],
+  );
+  const at = (characters: number) => left + (lines!.left + characters * lines!.character) * scale;
+  return (
+    <div className={styles.top}>
+      <Ruler
+        left={left}
+        width={width ?? 0}
+        scale={scale}
+        measure={lines && { from: at(45), to: at(75) }}
+        turns={turns}
+        onWidth={(next) => onLook({ width: next })}
+      />
+      {shift && (
+        <span className={styles.shift} role="status">
+          page {shiftWords(shift)}
+        </span>
+      )}
+      {besides.map((one) => (
+        <BesideHead
+          key={one.at}
+          {...one}
+          turns={turns}
+          beside={look.beside}
+          onBeside={(beside) => onLook({ beside })}
+        />
+      ))}
+      {(scale < 1 || trueSize) && (
+        <button
+          type="button"
+          className={`text-button ${styles.scale}`}
+          aria-pressed={trueSize}
+          onClick={() => onLook({ trueSize: !trueSize })}
+        >
+          {trueSize ? "at true size" : `at ${Math.round(scale * 100)}%`}
+          <kbd>T</kbd>
+        </button>
+      )}
+    </div>
+  );
+}
+
+/** A width that stands beside the page. */
+interface Besides {
+  /** Which of them it is. */
+  at: number;
+  /** From the left of the stage, CSS px. */
+  left: number;
+  width: number;
+}
+
+interface BesideHeadProps extends Besides {
+  turns: ReturnType<typeof useTurns>;
+  beside: Look["beside"];
+  onBeside(beside: number[]): void;
+}
+
+/** The field of a width that stands beside the page. */
+function BesideHead({ at, left, width, turns, beside, onBeside }: BesideHeadProps) {
+  return (
+    <div className={styles.besideHead} style={{ left }}>
+      <WidthField
+        label={`Width beside, in px: ${width}`}
+        width={width}
+        fits={false}
+        turns={turns}
+        canFit={false}
+        onWidth={(next) => onBeside(beside.map((old, index) => (index === at ? next! : old)))}
+      />
+      <button
+        type="button"
+        className="text-button"
+        aria-label={`Put the width of ${width} px away`}
+        onClick={() => onBeside(beside.filter((_, index) => index !== at))}
+      >
+        ×
+      </button>
+    </div>
+  );
+}
+
 /** The text that further widths are brought in line with: the picked one if it is in sight, else the first that begins in sight. */
 function levelIn({ page }: Shown, places: readonly PlaceView[], pickedIndex: number | null) {
   const height = page.document.defaultView?.innerHeight ?? 0;
@@ -175,7 +222,7 @@ function levelIn({ page }: Shown, places: readonly PlaceView[], pickedIndex: num
 
 /** Where the further widths stand, from the left of the stage, CSS px. @param from - where the first begins */
 function besidesOf({ look, from, scale }: { look: Look; from: number; scale: number }) {
-  const besides: { at: number; left: number; width: number }[] = [];
+  const besides: Besides[] = [];
   let left = from;
   for (const [at, width] of look.beside.entries()) {
     besides.push({ at, left, width });

@@ -42,53 +42,33 @@ const most = 6;
  * Candidates as rows; once one is chosen they stand on the page, one under another at the text's own width. Nothing is
  * written until Enter.
  */
-export function Trials({ row, slip, draft, target, proposed, sets = [], figures, side = "after" }: Props) {
-  // A trial set is kept for one kind of text and one row.
-  const keptAs = `${slip.selector} ${row.id}`;
-  const kept = useWorkspace((state) => state.record?.trials?.[keptAs]);
-  const keepTrials = useWorkspace((state) => state.keepTrials);
-  const setKept = (texts: readonly string[]) => unwaited(keepTrials(keptAs, texts.slice(0, most)));
-  const texts = kept?.length ? kept : proposed.slice(0, most);
+export function Trials(props: Props) {
+  const { row, slip, draft, target, sets = [], figures, side = "after" } = props;
+  const { texts, isKept, keep } = useTexts(props);
   const written = row.written ?? row.computed;
   const { seen } = useBench();
   const [onPage, setOnPage] = useState(false);
-  const list = useRef<HTMLDivElement>(null);
   const candidates = texts.map((text) => ({ text, edits: editsOfCandidate(row, slip, target, text) ?? [] }));
   const contrasts = useContrasts(slip, candidates);
-
-  const choose = (text: string) => {
-    setOnPage(true);
-    draft.attempt(text, "candidate");
-  };
-  const leave = () => {
-    setOnPage(false);
-    draft.putBack();
-  };
-  /** The one after it, else before it, is chosen in its place. */
-  const drop = (at: number): number | null => {
-    setKept(texts.filter((_, index) => index !== at));
-    const next = at + 1 < texts.length ? at + 1 : at - 1;
-    if (texts[next] === undefined) return null;
-    choose(texts[next]);
-    return next;
-  };
-  const onKey = (event: React.KeyboardEvent, at: number): number | null => {
-    const walked = walkedTo(event.key, at, texts.length);
-    let next: number | null = walked ?? at;
-    if (walked !== null) choose(texts[walked]!);
-    else if (event.key === "Enter") {
+  const tried: Tried = {
+    choose: (text) => {
+      setOnPage(true);
+      draft.attempt(text, "candidate");
+    },
+    write: (text) => {
       setOnPage(false);
-      unwaited(draft.write(texts[at]!, "candidate"));
-    } else if (event.key === "Escape") leave();
-    else if (event.key === "Delete" || event.key === "Backspace") next = drop(at);
-    else return null;
-    event.preventDefault();
-    event.stopPropagation();
-    return next;
+      unwaited(draft.write(text, "candidate"));
+    },
+    leave: () => {
+      setOnPage(false);
+      draft.putBack();
+    },
+    drop: (at) => keep(texts.filter((_, index) => index !== at)),
   };
+  const onKey = (event: React.KeyboardEvent, at: number) => onTrialKey(event, at, texts, tried);
   const add = (text: string) => {
-    if (!texts.includes(text)) setKept([...texts.slice(0, most - 1), text]);
-    choose(text);
+    if (!texts.includes(text)) keep([...texts.slice(0, most - 1), text]);
+    tried.choose(text);
   };
 
   const stands = usePutOnPage(
@@ -104,61 +84,123 @@ export function Trials({ row, slip, draft, target, proposed, sets = [], figures,
       side,
       contrasts,
       figures: (text) => figures?.(text),
-      choose,
+      choose: tried.choose,
       onKey,
-      leave,
+      leave: tried.leave,
     },
     () => setOnPage(false),
   );
 
   return (
     <div className={styles.trials}>
-      <div className={styles.list} ref={list} role="radiogroup" aria-label={`Trials of ${row.label.toLowerCase()}`}>
-        {texts.map((text, at) => (
-          <button
-            key={text}
-            type="button"
-            role="radio"
-            aria-checked={text === draft.value}
-            aria-label={text}
-            className={text === draft.value ? `${styles.trial} ${styles.chosen}` : styles.trial}
-            tabIndex={text === draft.value || (at === 0 && !texts.includes(draft.value)) ? 0 : -1}
-            onClick={() => choose(text)}
-            onDoubleClick={() => {
-              setOnPage(false);
-              unwaited(draft.write(text, "candidate"));
-            }}
-            onKeyDown={(event) => {
-              const next = onKey(event, at);
-              if (next !== null) list.current?.querySelectorAll("button")[next]?.focus();
-            }}
-          >
-            <code>{text}</code>
+      <TrialRows
+        label={`Trials of ${row.label.toLowerCase()}`}
+        texts={texts}
+        chosen={draft.value}
+        tried={tried}
+        onKey={onKey}
+        figures={(text, at) => (
+          <>
             <span>{figures?.(text)}</span>
             <span>{stands && seen.has(text) && <SeenFigures {...seen.get(text)!} />}</span>
             <span>
               {text === written && "now "}
               {contrasts?.[at] && <VerdictOf {...contrasts[at]} />}
             </span>
-          </button>
-        ))}
-      </div>
+          </>
+        )}
+      />
       <div className={styles.add}>
         <AddTrial row={row} slip={slip} onAdd={add} />
         {sets.map(({ label, values: others }) => (
-          <button key={label} type="button" className="text-button" onClick={() => setKept(others)}>
+          <button key={label} type="button" className="text-button" onClick={() => keep(others)}>
             {label}
           </button>
         ))}
-        {kept && kept.length > 0 && (
-          <button type="button" className="text-button" onClick={() => setKept([])}>
+        {isKept && (
+          <button type="button" className="text-button" onClick={() => keep([])}>
             Propose anew
           </button>
         )}
-        <button type="button" className="text-button" onClick={onPage ? leave : () => setOnPage(true)}>
+        <button type="button" className="text-button" onClick={onPage ? tried.leave : () => setOnPage(true)}>
           {onPage ? "Back to the page" : "Show on the page"}
         </button>
       </div>
+    </div>
+  );
+}
+
+/** The values on trial: those kept with the site for one kind of text and one row, else those proposed. */
+function useTexts({ row, slip, proposed }: Props) {
+  const keptAs = `${slip.selector} ${row.id}`;
+  const kept = useWorkspace((state) => state.record?.trials?.[keptAs]);
+  const keepTrials = useWorkspace((state) => state.keepTrials);
+  const isKept = kept !== undefined && kept.length > 0;
+  const keep = (texts: readonly string[]) => unwaited(keepTrials(keptAs, texts.slice(0, most)));
+  return { texts: isKept ? kept : proposed.slice(0, most), isKept, keep };
+}
+
+/** What is done with a value on trial. */
+interface Tried {
+  choose(text: string): void;
+  write(text: string): void;
+  leave(): void;
+  /** Takes one off the list. */
+  drop(at: number): void;
+}
+
+/** Walks the list, writes, leaves, and takes off. @returns which has the focus then; null for a key that is not for it */
+function onTrialKey(event: React.KeyboardEvent, at: number, texts: readonly string[], tried: Tried): number | null {
+  const walked = walkedTo(event.key, at, texts.length);
+  let next: number | null = walked ?? at;
+  if (walked !== null) tried.choose(texts[walked]!);
+  else if (event.key === "Enter") tried.write(texts[at]!);
+  else if (event.key === "Escape") tried.leave();
+  else if (event.key === "Delete" || event.key === "Backspace") {
+    tried.drop(at);
+    // The one after it, else before it, is chosen in its place.
+    next = at + 1 < texts.length ? at + 1 : at - 1;
+    if (texts[next] === undefined) next = null;
+    else tried.choose(texts[next]!);
+  } else return null;
+  event.preventDefault();
+  event.stopPropagation();
+  return next;
+}
+
+interface TrialRowsProps {
+  label: string;
+  texts: readonly string[];
+  chosen: string;
+  tried: Tried;
+  onKey(event: React.KeyboardEvent, at: number): number | null;
+  figures(text: string, at: number): ReactNode;
+}
+
+function TrialRows({ label, texts, chosen, tried, onKey, figures }: TrialRowsProps) {
+  const list = useRef<HTMLDivElement>(null);
+  return (
+    <div className={styles.list} ref={list} role="radiogroup" aria-label={label}>
+      {texts.map((text, at) => (
+        <button
+          key={text}
+          type="button"
+          role="radio"
+          aria-checked={text === chosen}
+          aria-label={text}
+          className={text === chosen ? `${styles.trial} ${styles.chosen}` : styles.trial}
+          tabIndex={text === chosen || (at === 0 && !texts.includes(chosen)) ? 0 : -1}
+          onClick={() => tried.choose(text)}
+          onDoubleClick={() => tried.write(text)}
+          onKeyDown={(event) => {
+            const next = onKey(event, at);
+            if (next !== null) list.current?.querySelectorAll("button")[next]?.focus();
+          }}
+        >
+          <code>{text}</code>
+          {figures(text, at)}
+        </button>
+      ))}
     </div>
   );
 }
