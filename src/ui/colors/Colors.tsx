@@ -2,7 +2,7 @@
 
 import { Segmented } from "antd";
 import { useMemo, useState } from "react";
-import { usualTwinDistance, type PalettePair } from "@/core";
+import { usualTwinDistance, type Palette, type PalettePair, type PaletteValue } from "@/core";
 import { plural } from "../shared/numbers";
 import { Reading, Space, View } from "../shared/View";
 import { WriteChanges, type Proposal } from "../workspace/WriteChanges";
@@ -43,47 +43,24 @@ export function Colors() {
   const [selected, setSelected] = useState<ReadonlySet<string>>(new Set());
   const [pair, setPair] = useState<PalettePair | null>(null);
   const [aspect, setAspect] = useState<Aspect>("values");
-  const [part, setPart] = useState<Part>("pairs");
   const [within, setWithin] = useState(usualTwinDistance);
   const [proposal, setProposal] = useState<Proposal | null>(null);
   const [naming, setNaming] = useState(false);
-  const word = useWorkspace((state) => state.record?.name.split(/[\s_-]/)[0] || "Words");
   const chosen = useMemo(() => palette?.values.filter(({ value }) => selected.has(value)) ?? [], [palette, selected]);
   if (!palette) return <Reading label="Colours" />;
   const { values } = palette;
   const value = values.find((one) => one.value === current) ?? values[0];
-  const different = new Set(values.flatMap(({ css }) => css ?? [])).size;
-  const written = new Set(values.map(({ notation }) => notation)).size;
-  const picked = chosen.length ? chosen : values;
   return (
     <View
       label="Colours"
       className={styles.view}
       bar={
-        <>
-          <b>
-            {plural(values.length, "value")}, {plural(different, "colour")}.
-          </b>
-          <span>
-            Written in {plural(written, "notation")}.{" "}
-            {chosen.length > 0 && `${plural(chosen.length, "value")} selected.`}
-          </span>
-          <Space />
-          <Segmented
-            value={aspect}
-            options={aspects}
-            onChange={(next) => setAspect(next as Aspect)}
-            aria-label="What of the colours"
-          />
-          {aspect === "values" && (
-            <>
-              <RewriteMenu values={picked} all={chosen.length === 0} onPropose={setProposal} />
-              <button type="button" className="chip" disabled={!value} onClick={() => setNaming(true)}>
-                Name as custom property
-              </button>
-            </>
-          )}
-        </>
+        <Bar
+          {...{ values, chosen, aspect }}
+          onAspect={setAspect}
+          onPropose={setProposal}
+          onName={value ? () => setNaming(true) : null}
+        />
       }
     >
       {aspect === "schemes" && <Schemes />}
@@ -102,27 +79,7 @@ export function Colors() {
             onWithin={setWithin}
             onPropose={setProposal}
           />
-          <div className={styles.right}>
-            <Segmented
-              value={part}
-              options={parts}
-              onChange={(next) => setPart(next as Part)}
-              aria-label="Part of the view"
-            />
-            {part === "pairs" && (
-              <>
-                <PairGrid pairs={palette.pairs} word={word} current={pair} onCurrent={setPair} />
-                {pair ? (
-                  <PairPanel pair={pair} palette={palette} onPropose={setProposal} />
-                ) : (
-                  value && <ValuePanel value={value} onPropose={setProposal} />
-                )}
-              </>
-            )}
-            {part === "properties" && <Properties palette={palette} onCurrent={setCurrent} />}
-            {part === "converter" && <Converter />}
-            {part === "charts" && <Charts values={values} />}
-          </div>
+          <Parts {...{ palette, value, pair }} onPair={setPair} onCurrent={setCurrent} onPropose={setProposal} />
         </>
       )}
       <Naming
@@ -140,5 +97,86 @@ export function Colors() {
         }}
       />
     </View>
+  );
+}
+
+interface BarProps {
+  values: readonly PaletteValue[];
+  /** Those that are selected. */
+  chosen: readonly PaletteValue[];
+  aspect: Aspect;
+  onAspect(aspect: Aspect): void;
+  onPropose(proposal: Proposal): void;
+  /** Null where there is nothing to name. */
+  onName: (() => void) | null;
+}
+
+function Bar({ values, chosen, aspect, onAspect, onPropose, onName }: BarProps) {
+  const different = new Set(values.flatMap(({ css }) => css ?? [])).size;
+  const written = new Set(values.map(({ notation }) => notation)).size;
+  const picked = chosen.length ? chosen : values;
+  return (
+    <>
+      <b>
+        {plural(values.length, "value")}, {plural(different, "colour")}.
+      </b>
+      <span>
+        Written in {plural(written, "notation")}. {chosen.length > 0 && `${plural(chosen.length, "value")} selected.`}
+      </span>
+      <Space />
+      <Segmented
+        value={aspect}
+        options={aspects}
+        onChange={(next) => onAspect(next as Aspect)}
+        aria-label="What of the colours"
+      />
+      {aspect === "values" && (
+        <>
+          <RewriteMenu values={picked} all={chosen.length === 0} onPropose={onPropose} />
+          <button type="button" className="chip" disabled={!onName} onClick={() => onName?.()}>
+            Name as custom property
+          </button>
+        </>
+      )}
+    </>
+  );
+}
+
+interface PartsProps {
+  palette: Palette;
+  /** The value that is looked at; missing where the site has none. */
+  value: PaletteValue | undefined;
+  pair: PalettePair | null;
+  onPair(pair: PalettePair | null): void;
+  onCurrent(value: string): void;
+  onPropose(proposal: Proposal): void;
+}
+
+/** What is looked at of the colours beside their list. */
+function Parts({ palette, value, pair, onPair, onCurrent, onPropose }: PartsProps) {
+  const [part, setPart] = useState<Part>("pairs");
+  const word = useWorkspace((state) => state.record?.name.split(/[\s_-]/)[0] || "Words");
+  return (
+    <div className={styles.right}>
+      <Segmented
+        value={part}
+        options={parts}
+        onChange={(next) => setPart(next as Part)}
+        aria-label="Part of the view"
+      />
+      {part === "pairs" && (
+        <>
+          <PairGrid pairs={palette.pairs} word={word} current={pair} onCurrent={onPair} />
+          {pair ? (
+            <PairPanel pair={pair} palette={palette} onPropose={onPropose} />
+          ) : (
+            value && <ValuePanel value={value} onPropose={onPropose} />
+          )}
+        </>
+      )}
+      {part === "properties" && <Properties palette={palette} onCurrent={onCurrent} />}
+      {part === "converter" && <Converter />}
+      {part === "charts" && <Charts values={palette.values} />}
+    </div>
   );
 }

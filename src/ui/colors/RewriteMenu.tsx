@@ -29,7 +29,6 @@ export function RewriteMenu({ values, all, onPropose }: Props) {
   const [open, setOpen] = useState(false);
   const [notation, setNotation] = useState<Notation>("oklch");
   const [options, setOptions] = useState<FormatOptions>({});
-  const set = (more: FormatOptions) => setOptions({ ...options, ...more });
   const propose = () => {
     const result = rewriteColors(
       values.flatMap(({ uses }) => uses),
@@ -45,42 +44,62 @@ export function RewriteMenu({ values, all, onPropose }: Props) {
       proof: <Proof result={result} />,
     });
   };
+  return (
+    <PopOver label="Rewrite" open={open} onOpen={setOpen} words={`Rewrite ${all ? "all" : "selected"}…`}>
+      <div className={styles.form}>
+        <Choice
+          size="small"
+          aria-label="Notation"
+          value={notation}
+          onChange={setNotation}
+          options={notations.map((one) => ({ value: one.notation, label: one.label }))}
+          popupMatchSelectWidth={false}
+        />
+        <Style notation={notation} options={options} onSet={(more) => setOptions({ ...options, ...more })} />
+        <button type="button" className="chip" onClick={propose}>
+          Show what changes
+        </button>
+      </div>
+    </PopOver>
+  );
+}
+
+interface StyleProps {
+  notation: Notation;
+  options: FormatOptions;
+  onSet(more: FormatOptions): void;
+}
+
+/** How a notation is written, as far as it leaves a choice. */
+function Style({ notation, options, onSet }: StyleProps) {
   const isHex = notation === "hex";
-  const hasCommas = takesCommas(notation);
-  const form = (
-    <div className={styles.form}>
-      <Choice
-        size="small"
-        aria-label="Notation"
-        value={notation}
-        onChange={setNotation}
-        options={notations.map((one) => ({ value: one.notation, label: one.label }))}
-        popupMatchSelectWidth={false}
-      />
+  const hasNumbers = !isHex && notation !== "name";
+  return (
+    <>
       {isHex && (
-        <Checkbox checked={options.upper ?? false} onChange={({ target }) => set({ upper: target.checked })}>
+        <Checkbox checked={options.upper ?? false} onChange={({ target }) => onSet({ upper: target.checked })}>
           Capital letters
         </Checkbox>
       )}
       {isHex && (
-        <Checkbox checked={options.short ?? false} onChange={({ target }) => set({ short: target.checked })}>
+        <Checkbox checked={options.short ?? false} onChange={({ target }) => onSet({ short: target.checked })}>
           Short where it is exact
         </Checkbox>
       )}
-      {hasCommas && (
-        <Checkbox checked={options.commas ?? false} onChange={({ target }) => set({ commas: target.checked })}>
+      {takesCommas(notation) && (
+        <Checkbox checked={options.commas ?? false} onChange={({ target }) => onSet({ commas: target.checked })}>
           With commas, as older browsers need
         </Checkbox>
       )}
-      {!isHex && notation !== "name" && (
+      {hasNumbers && (
         <Checkbox
           checked={options.percentAlpha ?? false}
-          onChange={({ target }) => set({ percentAlpha: target.checked })}
+          onChange={({ target }) => onSet({ percentAlpha: target.checked })}
         >
           Alpha in percent
         </Checkbox>
       )}
-      {!isHex && notation !== "name" && (
+      {hasNumbers && (
         <label>
           Digits{" "}
           <InputNumber
@@ -90,22 +109,12 @@ export function RewriteMenu({ values, all, onPropose }: Props) {
             max={6}
             placeholder="exact"
             value={options.digits ?? null}
-            onChange={(digits) =>
-              setOptions(typeof digits === "number" ? { ...options, digits } : { ...options, digits: undefined })
-            }
+            onChange={(digits) => onSet({ digits: typeof digits === "number" ? digits : undefined })}
             className={styles.within}
           />
         </label>
       )}
-      <button type="button" className="chip" onClick={propose}>
-        Show what changes
-      </button>
-    </div>
-  );
-  return (
-    <PopOver label="Rewrite" open={open} onOpen={setOpen} words={`Rewrite ${all ? "all" : "selected"}…`}>
-      {form}
-    </PopOver>
+    </>
   );
 }
 

@@ -27,30 +27,13 @@ const panelNames: readonly PanelName[] = ["source", "slip"];
 
 /** Over the page: which page, what it shares, what was found, and how it is looked at. */
 export function PageBar({ panels, onFold, look, onLook }: Props) {
-  const summary = useWorkspace((state) => state.summary);
-  const page = useWorkspace((state) => state.page);
-  const openPage = useWorkspace((state) => state.openPage);
   const conditions = useWorkspace((state) => state.conditions);
   const setConditions = useWorkspace((state) => state.setConditions);
-  const files = useWorkspace((state) => state.files);
-  const pages = [...files.values()].filter(({ file }) => file.kind === "html").map(({ path }) => path);
   const { set } = useBench();
   const hasPicked = useWorkspace((state) => state.picked?.page === state.page);
-  const turns = useTurns();
-  const go = (path: string) => {
-    unwaited(openPage(path));
-    window.history.pushState(null, "", `?file=${encodeURIComponent(path)}`);
-  };
   return (
     <div className={styles.bar}>
-      <Choice
-        aria-label="Page"
-        size="small"
-        value={page}
-        popupMatchSelectWidth={false}
-        onChange={go}
-        options={pages.map((path) => ({ value: path, label: path }))}
-      />
+      <PageChoice />
       {set ? (
         <>
           <span className={styles.share}>
@@ -63,7 +46,7 @@ export function PageBar({ panels, onFold, look, onLook }: Props) {
         </>
       ) : (
         <>
-          {summary && page && <span className={styles.share}>{sharingWords(summary, page)}</span>}
+          <Sharing />
           <FoundHere />
           <Reading />
           <Surveying />
@@ -92,29 +75,7 @@ export function PageBar({ panels, onFold, look, onLook }: Props) {
           Glass <kbd>G</kbd>
         </button>
       )}
-      <WidthField
-        label="Page width in px"
-        width={conditions.width}
-        fits={look.width === null}
-        turns={turns}
-        canFit
-        onWidth={(width) => onLook({ width })}
-      />
-      {!set && look.beside.length + 1 < mostWidths && (
-        <button
-          type="button"
-          className="chip"
-          aria-label="See another width beside"
-          onClick={() =>
-            onLook({
-              width: conditions.width,
-              beside: [...look.beside, nextWidth([conditions.width, ...look.beside])],
-            })
-          }
-        >
-          +
-        </button>
-      )}
+      <Widths look={look} onLook={onLook} onTrial={set !== null} />
       {panelNames
         .filter((name) => panels[name].folded)
         .map((name) => (
@@ -124,6 +85,61 @@ export function PageBar({ panels, onFold, look, onLook }: Props) {
         ))}
     </div>
   );
+}
+
+/** Which page is shown; the address follows. */
+function PageChoice() {
+  const page = useWorkspace((state) => state.page);
+  const openPage = useWorkspace((state) => state.openPage);
+  const files = useWorkspace((state) => state.files);
+  const pages = [...files.values()].filter(({ file }) => file.kind === "html").map(({ path }) => path);
+  return (
+    <Choice
+      aria-label="Page"
+      size="small"
+      value={page}
+      popupMatchSelectWidth={false}
+      onChange={(path) => {
+        unwaited(openPage(path));
+        window.history.pushState(null, "", `?file=${encodeURIComponent(path)}`);
+      }}
+      options={pages.map((path) => ({ value: path, label: path }))}
+    />
+  );
+}
+
+/** The width of the page, and another beside it. */
+function Widths({ look, onLook, onTrial }: Pick<Props, "look" | "onLook"> & { onTrial: boolean }) {
+  const width = useWorkspace((state) => state.conditions.width);
+  const turns = useTurns();
+  return (
+    <>
+      <WidthField
+        label="Page width in px"
+        width={width}
+        fits={look.width === null}
+        turns={turns}
+        canFit
+        onWidth={(next) => onLook({ width: next })}
+      />
+      {!onTrial && look.beside.length + 1 < mostWidths && (
+        <button
+          type="button"
+          className="chip"
+          aria-label="See another width beside"
+          onClick={() => onLook({ width, beside: [...look.beside, nextWidth([width, ...look.beside])] })}
+        >
+          +
+        </button>
+      )}
+    </>
+  );
+}
+
+function Sharing() {
+  const summary = useWorkspace((state) => state.summary);
+  const page = useWorkspace((state) => state.page);
+  return summary && page && <span className={styles.share}>{sharingWords(summary, page)}</span>;
 }
 
 /** What a page has in common with others; nothing is said of a page that was not looked at yet. */
@@ -136,7 +152,7 @@ function sharingWords({ pages }: SiteSummary, page: string): string {
   return `${plural(sharing, "page")} ${sharing === 1 ? "uses" : "share"} ${main}`;
 }
 
-/** What lies under the texts of pages that are not shown is looked at while nothing else is done. How far the look under the texts of the other pages is, and a way to stop it and go on. */
+/** How far the look under the texts of pages that are not shown is, and a way to stop it and go on. */
 function Surveying() {
   const survey = useWorkspace((state) => state.survey);
   const pause = useWorkspace((state) => state.pauseSurvey);

@@ -48,8 +48,50 @@ export function Rehearse() {
     setEyes(null);
     unwaited(setConditions(usualConditions));
   };
-  const list = (
-    <div className={styles.rehearse}>
+  return (
+    <PopOver
+      label="Rehearse"
+      open={open}
+      onOpen={setOpen}
+      className={`chip ${styles.rehearsed}`}
+      pressed={words !== ""}
+      words={`Rehearse${words && `: ${words}`}`}
+    >
+      <div className={styles.rehearse}>
+        <OfReaders />
+        <Checkbox checked={unstyled} onChange={({ target }) => setUnstyled(target.checked)}>
+          Without styles (U on the page)
+        </Checkbox>
+        <label className={styles.field}>
+          <span>Seen</span>
+          <Choice
+            size="small"
+            value={eyesName ?? "own"}
+            options={[
+              { value: "own", label: "as you see it" },
+              ...eyes.map(({ name, label }) => ({ value: name, label })),
+            ]}
+            popupMatchSelectWidth={false}
+            aria-label="Seen"
+            onChange={(name: EyesName | "own") => setEyes(name === "own" ? null : name)}
+          />
+        </label>
+        {eyesName && <LostToThem name={eyesName} />}
+        <Fonts />
+        <button type="button" className="text-button" onClick={reset} disabled={words === ""}>
+          Change nothing
+        </button>
+      </div>
+    </PopOver>
+  );
+}
+
+/** What readers set in their browser or have before them. */
+function OfReaders() {
+  const conditions = useWorkspace((state) => state.conditions);
+  const setConditions = useWorkspace((state) => state.setConditions);
+  return (
+    <>
       <label className={styles.field}>
         <span>Reader’s text size</span>
         <InputNumber
@@ -85,41 +127,7 @@ export function Rehearse() {
       >
         Less motion
       </Checkbox>
-      <Checkbox checked={unstyled} onChange={({ target }) => setUnstyled(target.checked)}>
-        Without styles (U on the page)
-      </Checkbox>
-      <label className={styles.field}>
-        <span>Seen</span>
-        <Choice
-          size="small"
-          value={eyesName ?? "own"}
-          options={[
-            { value: "own", label: "as you see it" },
-            ...eyes.map(({ name, label }) => ({ value: name, label })),
-          ]}
-          popupMatchSelectWidth={false}
-          aria-label="Seen"
-          onChange={(name: EyesName | "own") => setEyes(name === "own" ? null : name)}
-        />
-      </label>
-      {eyesName && <LostToThem name={eyesName} />}
-      <Fonts />
-      <button type="button" className="text-button" onClick={reset} disabled={words === ""}>
-        Change nothing
-      </button>
-    </div>
-  );
-  return (
-    <PopOver
-      label="Rehearse"
-      open={open}
-      onOpen={setOpen}
-      className={`chip ${styles.rehearsed}`}
-      pressed={words !== ""}
-      words={`Rehearse${words && `: ${words}`}`}
-    >
-      {list}
-    </PopOver>
+    </>
   );
 }
 

@@ -37,41 +37,10 @@ const directions = new Map([
 export function Ruler({ left, width, scale, turns, measure, onWidth }: Props) {
   const drag = useRef<{ x: number; width: number } | null>(null);
   const rem = useRem();
-  const high = rem(1.625);
-  const every = scale > 0.7 * (rem(1) / 16) ? 50 : 100;
-  const steps = Array.from({ length: Math.floor(width / every) + 1 }, (_, at) => at * every);
   const set = (next: number) => onWidth(Math.round(Math.min(widest, Math.max(narrowest, next))));
   return (
     <div className={styles.ruler}>
-      <svg width="100%" height={high} aria-hidden="true">
-        {measure && (
-          <g>
-            <rect
-              x={measure.from}
-              width={Math.max(0, measure.to - measure.from)}
-              height={high}
-              className={styles.band}
-            />
-            <text x={measure.from + 6} y={rem(0.75)} className={styles.bandText}>
-              45 to 75 characters
-            </text>
-          </g>
-        )}
-        {steps.map((step) => {
-          const x = left + step * scale;
-          const isNamed = step % (2 * every) === 0;
-          return (
-            <g key={step}>
-              <path d={`M${x + 0.5} ${high}v${isNamed ? -9 : -5}`} className={styles.tick} />
-              {isNamed && !(measure && x + 20 > measure.from && x < measure.to) && (
-                <text x={x + 4} y={rem(0.8125)} className={styles.number}>
-                  {step}
-                </text>
-              )}
-            </g>
-          );
-        })}
-      </svg>
+      <Scale left={left} width={width} scale={scale} measure={measure} />
       {turns
         .filter((turn) => turn.width <= width)
         .map((turn) => (
@@ -113,5 +82,39 @@ export function Ruler({ left, width, scale, turns, measure, onWidth }: Props) {
         }}
       />
     </div>
+  );
+}
+
+/** Its ticks and numbers, and where lines of a good length end. */
+function Scale({ left, width, scale, measure }: Pick<Props, "left" | "width" | "scale" | "measure">) {
+  const rem = useRem();
+  const high = rem(1.625);
+  const every = scale > 0.7 * (rem(1) / 16) ? 50 : 100;
+  const steps = Array.from({ length: Math.floor(width / every) + 1 }, (_, at) => at * every);
+  return (
+    <svg width="100%" height={high} aria-hidden="true">
+      {measure && (
+        <g>
+          <rect x={measure.from} width={Math.max(0, measure.to - measure.from)} height={high} className={styles.band} />
+          <text x={measure.from + 6} y={rem(0.75)} className={styles.bandText}>
+            45 to 75 characters
+          </text>
+        </g>
+      )}
+      {steps.map((step) => {
+        const x = left + step * scale;
+        const isNamed = step % (2 * every) === 0;
+        return (
+          <g key={step}>
+            <path d={`M${x + 0.5} ${high}v${isNamed ? -9 : -5}`} className={styles.tick} />
+            {isNamed && !(measure && x + 20 > measure.from && x < measure.to) && (
+              <text x={x + 4} y={rem(0.8125)} className={styles.number}>
+                {step}
+              </text>
+            )}
+          </g>
+        );
+      })}
+    </svg>
   );
 }

@@ -112,21 +112,36 @@ export function Trials(props: Props) {
       />
       <div className={styles.add}>
         <AddTrial row={row} slip={slip} onAdd={add} />
-        {sets.map(({ label, values: others }) => (
-          <button key={label} type="button" className="text-button" onClick={() => keep(others)}>
-            {label}
-          </button>
-        ))}
-        {isKept && (
-          <button type="button" className="text-button" onClick={() => keep([])}>
-            Propose anew
-          </button>
-        )}
+        <OtherTrials sets={sets} isKept={isKept} onKeep={keep} />
         <button type="button" className="text-button" onClick={onPage ? tried.leave : () => setOnPage(true)}>
           {onPage ? "Back to the page" : "Show on the page"}
         </button>
       </div>
     </div>
+  );
+}
+
+interface OtherTrialsProps {
+  sets: NonNullable<Props["sets"]>;
+  isKept: boolean;
+  onKeep(texts: readonly string[]): void;
+}
+
+/** Other values to try instead: sets of them, and those proposed. */
+function OtherTrials({ sets, isKept, onKeep }: OtherTrialsProps) {
+  return (
+    <>
+      {sets.map(({ label, values }) => (
+        <button key={label} type="button" className="text-button" onClick={() => onKeep(values)}>
+          {label}
+        </button>
+      ))}
+      {isKept && (
+        <button type="button" className="text-button" onClick={() => onKeep([])}>
+          Propose anew
+        </button>
+      )}
+    </>
   );
 }
 

@@ -26,12 +26,7 @@ export function ValueField({ row, target, draft, onAttribute }: Props) {
   const [options, setOptions] = useState<string[]>([]);
   const input = useRef<InputRef>(null);
   const { value, tried, verdict } = draft;
-  const said = useRef<HTMLDivElement>(null);
   const sayer = useId();
-  // What is said of a value is seen, wherever its row stands.
-  useEffect(() => {
-    said.current?.scrollIntoView({ block: "nearest" });
-  }, [verdict]);
 
   const type = (text: string, caret: number) => {
     draft.attempt(text);
@@ -41,12 +36,10 @@ export function ValueField({ row, target, draft, onAttribute }: Props) {
         .then((found) => setOptions(found.map((one) => one + text.slice(caret)))),
     );
   };
-
   const putBack = () => {
     setOptions([]);
     draft.putBack();
   };
-
   const write = () => {
     setOptions([]);
     unwaited(draft.write(value));
@@ -101,27 +94,44 @@ export function ValueField({ row, target, draft, onAttribute }: Props) {
           aria-describedby={tried ? sayer : undefined}
         />
       </AutoComplete>
-      {tried && (
-        <div ref={said} id={sayer} className={styles.verdict} role="status">
-          <VerdictLines row={row} verdict={verdict} target={target} />
-          <span className={styles.actions}>
-            {verdict?.kind === "ready" && (
-              <button type="button" className="text-button" onClick={write}>
-                Write
-              </button>
-            )}
-            {onAttribute && (
-              <button type="button" className="text-button" onClick={onAttribute}>
-                Write to the style attribute instead
-              </button>
-            )}
-            <button type="button" className="text-button" onClick={putBack}>
-              Put back
-            </button>
-          </span>
-        </div>
-      )}
+      {tried && <Said id={sayer} {...{ row, target, verdict, onAttribute }} onWrite={write} onPutBack={putBack} />}
     </>
+  );
+}
+
+interface SaidProps extends Omit<Props, "draft"> {
+  id: string;
+  verdict: Verdict;
+  onWrite(): void;
+  onPutBack(): void;
+}
+
+/** What is said of a value that is tried, and what can be done with it. */
+function Said({ id, row, target, verdict, onAttribute, onWrite, onPutBack }: SaidProps) {
+  const said = useRef<HTMLDivElement>(null);
+  // It is seen, wherever its row stands.
+  useEffect(() => {
+    said.current?.scrollIntoView({ block: "nearest" });
+  }, [verdict]);
+  return (
+    <div ref={said} id={id} className={styles.verdict} role="status">
+      <VerdictLines row={row} verdict={verdict} target={target} />
+      <span className={styles.actions}>
+        {verdict?.kind === "ready" && (
+          <button type="button" className="text-button" onClick={onWrite}>
+            Write
+          </button>
+        )}
+        {onAttribute && (
+          <button type="button" className="text-button" onClick={onAttribute}>
+            Write to the style attribute instead
+          </button>
+        )}
+        <button type="button" className="text-button" onClick={onPutBack}>
+          Put back
+        </button>
+      </span>
+    </div>
   );
 }
 

@@ -44,6 +44,9 @@ export function editsOfCandidate(row: SlipRowValue, slip: Slip, target: Target |
   return edits.length > 0 ? edits : null;
 }
 
+const verdictOn = ({ plan, judged, problem }: PlanResult): Verdict =>
+  plan ? { kind: "ready", plan, judged: judged! } : { kind: "refused", reason: problem! };
+
 interface Asked {
   row: SlipRowValue;
   slip: Slip;
@@ -71,6 +74,16 @@ async function editOf(
   if (edits?.length !== declarations.length) return { reason: nowhere };
   const { changes, problem } = await engine.combine(edits);
   return problem === null ? { edit: { kind: "text", changes } } : { reason: problem };
+}
+
+/** Does something once a key is another, with what is true by then. */
+function useWhenOther(key: string, then: () => void): void {
+  const known = useRef(key);
+  useEffect(() => {
+    if (known.current === key) return;
+    known.current = key;
+    then();
+  });
 }
 
 export function useDraft(row: SlipRowValue, slip: Slip, target: Target | null): Draft {
@@ -101,19 +114,12 @@ export function useDraft(row: SlipRowValue, slip: Slip, target: Target | null): 
       setVerdict({ kind: "refused", reason: asked.reason });
       return;
     }
-    const say = ({ plan, judged, problem }: PlanResult) => {
-      if (current())
-        setVerdict(plan ? { kind: "ready", plan, judged: judged! } : { kind: "refused", reason: problem! });
-    };
+    const say = (result: PlanResult) => current() && setVerdict(verdictOn(result));
     say(await rehearse(asked.edit, say));
   };
 
   // What is tried is judged anew when it would be written somewhere else.
-  const targetKey = JSON.stringify(target);
-  const judgedFor = useRef(targetKey);
-  useEffect(() => {
-    if (judgedFor.current === targetKey) return;
-    judgedFor.current = targetKey;
+  useWhenOther(JSON.stringify(target), () => {
     if (text !== null && writing.current !== turn.current) unwaited(Promise.resolve(text).then(consider));
   });
 

@@ -33,97 +33,112 @@ interface Props {
   onPropose(proposal: Proposal): void;
 }
 
+const nameOf = (one: StyleRow) => `${one.selector}, ${showPx(one.sizePx)} px`;
+
+const alikeProperties: readonly Property[] = ["font-size", "line-height", "color"];
+
 /** An open style: its places, its twin, and its settings for another. */
 export function StyleDetail({ row, twin, all, onPropose }: Props) {
   const pick = usePick();
-  const engine = useEngine();
-  const conditions = useWorkspace((state) => state.conditions);
-  const [to, setTo] = useState<string | null>(null);
-  const [chosen, setChosen] = useState<readonly Property[]>(["font-size", "line-height", "font-weight"]);
-  const [problem, setProblem] = useState<string | null>(null);
-  const name = (one: StyleRow) => `${one.selector}, ${showPx(one.sizePx)} px`;
-
-  const valueOf = (from: StyleRow, property: Property, target: StyleRow): string => {
-    if (property === "font-size") {
-      const unit = unitOf(target.sizeFrom?.written ?? "") ?? "px";
-      return sizeIn(from.sizePx, unit, { parent: target.parentPx, root: target.rootPx, width: conditions.width });
-    }
-    if (property === "line-height") return from.leading === null ? "normal" : String(Number(from.leading.toFixed(3)));
-    if (property === "color") return from.color;
-    return from.specimen.find(([one]) => one === property)?.[1] ?? "initial";
-  };
-  const copy = async (from: StyleRow, target: StyleRow, properties: readonly Property[]) => {
-    const { edits, problem: why } = await engine.editsOn(
-      [
-        {
-          ref: target.places[0]!,
-          declarations: properties.map((property) => [property, valueOf(from, property, target)]),
-        },
-      ],
-      conditions,
-    );
-    const result = await engine.combine(edits);
-    setProblem(why ?? result.problem);
-    if (why || result.problem) return;
-    onPropose({ title: `${name(target)} set as ${name(from)}`, changes: result.changes, count: edits.length });
-  };
-  const target = all.find(({ key }) => key === to);
+  const { copy, problem } = useCopy(onPropose);
   return (
     <div className={styles.detail}>
       {twin && (
         <p>
-          <b className="doubtful">◆ So like {name(twin)} that one would do.</b>{" "}
-          <button
-            type="button"
-            className="text-button"
-            onClick={() => unwaited(copy(twin, row, ["font-size", "line-height", "color"]))}
-          >
+          <b className="doubtful">◆ So like {nameOf(twin)} that one would do.</b>{" "}
+          <button type="button" className="text-button" onClick={() => unwaited(copy(twin, row, alikeProperties))}>
             Set this one as {showPx(twin.sizePx)} px
           </button>{" "}
-          <button
-            type="button"
-            className="text-button"
-            onClick={() => unwaited(copy(row, twin, ["font-size", "line-height", "color"]))}
-          >
+          <button type="button" className="text-button" onClick={() => unwaited(copy(row, twin, alikeProperties))}>
             Set the other as {showPx(row.sizePx)} px
           </button>
         </p>
       )}
-      <p className={styles.copy}>
-        <span>Copy its</span>
-        {settings.map(({ property, label }) => (
-          <Checkbox
-            key={property}
-            checked={chosen.includes(property)}
-            onChange={({ target: box }) =>
-              setChosen(box.checked ? [...chosen, property] : chosen.filter((one) => one !== property))
-            }
-          >
-            {label}
-          </Checkbox>
-        ))}
-        <span>to</span>
-        <Choice
-          size="small"
-          aria-label="Copy to"
-          className={styles.copyTo}
-          value={to}
-          onChange={setTo}
-          placeholder="another style"
-          options={all.filter(({ key }) => key !== row.key).map((one) => ({ value: one.key, label: name(one) }))}
-          popupMatchSelectWidth={false}
-        />
-        <button
-          type="button"
-          className="chip"
-          disabled={!target || chosen.length === 0}
-          onClick={() => target && unwaited(copy(row, target, chosen))}
-        >
-          Show what changes
-        </button>
-      </p>
+      <CopyTo
+        others={all.filter(({ key }) => key !== row.key)}
+        onCopy={(target, properties) => unwaited(copy(row, target, properties))}
+      />
       <Problem>{problem}</Problem>
       <PlaceList className={styles.places} label="Places" places={row.places} most={24} onPick={pick} />
     </div>
+  );
+}
+
+type Copy = (from: StyleRow, target: StyleRow, properties: readonly Property[]) => Promise<void>;
+
+/** Proposes settings of one style for another. */
+function useCopy(onPropose: Props["onPropose"]): { copy: Copy; problem: string | null } {
+  const engine = useEngine();
+  const conditions = useWorkspace((state) => state.conditions);
+  const [problem, setProblem] = useState<string | null>(null);
+  const copy: Copy = async (from, target, properties) => {
+    const declarations = properties.map((one): [string, string] => [
+      one,
+      valueFor(from, one, target, conditions.width),
+    ]);
+    const { edits, problem: why } = await engine.editsOn([{ ref: target.places[0]!, declarations }], conditions);
+    const result = await engine.combine(edits);
+    setProblem(why ?? result.problem);
+    if (why || result.problem) return;
+    onPropose({ title: `${nameOf(target)} set as ${nameOf(from)}`, changes: result.changes, count: edits.length });
+  };
+  return { copy, problem };
+}
+
+/** A setting of one style as another would have it written. @param width of the window, CSS px */
+function valueFor(from: StyleRow, property: Property, target: StyleRow, width: number): string {
+  if (property === "font-size") {
+    const unit = unitOf(target.sizeFrom?.written ?? "") ?? "px";
+    return sizeIn(from.sizePx, unit, { parent: target.parentPx, root: target.rootPx, width });
+  }
+  if (property === "line-height") return from.leading === null ? "normal" : String(Number(from.leading.toFixed(3)));
+  if (property === "color") return from.color;
+  return from.specimen.find(([one]) => one === property)?.[1] ?? "initial";
+}
+
+interface CopyToProps {
+  others: readonly StyleRow[];
+  onCopy(target: StyleRow, properties: readonly Property[]): void;
+}
+
+/** Which settings are copied, and to which style. */
+function CopyTo({ others, onCopy }: CopyToProps) {
+  const [to, setTo] = useState<string | null>(null);
+  const [chosen, setChosen] = useState<readonly Property[]>(["font-size", "line-height", "font-weight"]);
+  const target = others.find(({ key }) => key === to);
+  return (
+    <p className={styles.copy}>
+      <span>Copy its</span>
+      {settings.map(({ property, label }) => (
+        <Checkbox
+          key={property}
+          checked={chosen.includes(property)}
+          onChange={({ target: box }) =>
+            setChosen(box.checked ? [...chosen, property] : chosen.filter((one) => one !== property))
+          }
+        >
+          {label}
+        </Checkbox>
+      ))}
+      <span>to</span>
+      <Choice
+        size="small"
+        aria-label="Copy to"
+        className={styles.copyTo}
+        value={to}
+        onChange={setTo}
+        placeholder="another style"
+        options={others.map((one) => ({ value: one.key, label: nameOf(one) }))}
+        popupMatchSelectWidth={false}
+      />
+      <button
+        type="button"
+        className="chip"
+        disabled={!target || chosen.length === 0}
+        onClick={() => target && onCopy(target, chosen)}
+      >
+        Show what changes
+      </button>
+    </p>
   );
 }

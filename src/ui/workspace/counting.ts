@@ -37,6 +37,14 @@ export class Counting {
     this.desk.engine.stopSummary().catch(this.desk.failed);
   };
 
+  /** The engine ended and was started anew. */
+  readonly restarted = (): void => {
+    const { set, renew } = this.desk;
+    set({ reading: null, notice: "The part of Hevret that reckons stopped and was started anew. Nothing is lost." });
+    renew();
+    this.later();
+  };
+
   keepFound(): Promise<void> {
     return this.kept.found(troubles(this.desk.get()).length);
   }

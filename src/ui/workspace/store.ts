@@ -67,7 +67,7 @@ const plainActions = ({ get, set }: Desk): Pick<WorkspaceActions, Plain> => ({
 
 /** What the parts of an open site do together. */
 function actionsOf(desk: Desk, storage: Storage): Omit<WorkspaceActions, Plain | "failed"> {
-  const { get, set, renew, failed } = desk;
+  const { get, set, failed } = desk;
   const selection = createSelection(desk);
   const view = new View(desk);
   const kept = new Kept(desk, storage);
@@ -129,23 +129,23 @@ function actionsOf(desk: Desk, storage: Storage): Omit<WorkspaceActions, Plain |
     redo: () => history.move("redo"),
     catchUp: () => history.catchUp(),
     fontToAdd: (name, bytes) => fontToAdd(desk, name, bytes),
-    keepTrials: (row, values) => kept.trials(row, values),
-    leave: async (key, reason) => {
-      await kept.leave(key, reason);
-      await counting.keepFound();
-    },
-    noteOnDisk: (texts) => kept.onDisk(texts),
-    keepFollowing: (follows, writesThrough) => kept.following(follows, writesThrough),
-    stressed: counting.later,
-    surveyed: counting.surveyed,
-    stopReading: counting.stop,
-    restarted: () => {
-      set({ reading: null, notice: "The part of Hevret that reckons stopped and was started anew. Nothing is lost." });
-      renew();
-      counting.later();
-    },
+    ...countedAndKept(counting, kept),
   };
 }
+
+const countedAndKept = (counting: Counting, kept: Kept) => ({
+  keepTrials: (row: string, values: readonly string[]) => kept.trials(row, values),
+  leave: async (key: string, reason: string | null) => {
+    await kept.leave(key, reason);
+    await counting.keepFound();
+  },
+  noteOnDisk: (texts: ReadonlyMap<string, string | null>) => kept.onDisk(texts),
+  keepFollowing: (follows: boolean, writesThrough: boolean) => kept.following(follows, writesThrough),
+  stressed: counting.later,
+  surveyed: counting.surveyed,
+  stopReading: counting.stop,
+  restarted: counting.restarted,
+});
 
 interface Parts {
   desk: Desk;

@@ -21,7 +21,6 @@ const steps = [1, 1.15, 1.3, 1.45, 1.6];
 
 export function LeadingChapter({ row, slip, draft, target, places }: ChapterProps) {
   const setting = useSetting(slip, places, "line-height");
-  const write = useWorkspace((state) => state.write);
   if (!setting) return null;
   const { size, leading, stack } = setting;
   const px = leading ?? size * 1.2;
@@ -29,17 +28,6 @@ export function LeadingChapter({ row, slip, draft, target, places }: ChapterProp
   const plain = showNumber(ratio, 3);
   const written = row.written ?? "";
   const isLength = /[a-z%]$/i.test(written) && written !== "normal";
-  const source = row.from === "inherited" ? row.contenders.find(({ lost }) => lost === null) : null;
-  const start = source?.place?.rule ?? null;
-  // Where the length is inherited, the number belongs into the rule that gives it.
-  const mend =
-    source?.place && start !== null
-      ? {
-          label: `Write ${showNumber(px / setting.declaredAt, 3)} in ${source.selector}`,
-          target: { kind: "rule", path: source.place.path, start } as const,
-          value: showNumber(px / setting.declaredAt, 3),
-        }
-      : null;
   const metrics = stack?.members.find((member) => member.metrics)?.metrics ?? null;
   const needed = metrics ? (metrics.ascent - metrics.descent) / metrics.unitsPerEm : null;
   const inUnit = (text: number) => {
@@ -63,32 +51,7 @@ export function LeadingChapter({ row, slip, draft, target, places }: ChapterProp
             : ` Descenders and ascenders of ${metrics!.family} stay apart from ${showNumber(needed, 2)} on.`)}
       </p>
       <CentredByLeading slip={slip} draft={draft} px={px} size={size} />
-      {isLength && !written.startsWith("0") && (
-        <Doubt
-          label={mend?.label ?? `Write ${plain}`}
-          onMend={() =>
-            unwaited(
-              mend
-                ? write(
-                    {
-                      kind: "declare",
-                      target: mend.target,
-                      property: "line-height",
-                      value: mend.value,
-                      place: slip.ref,
-                    },
-                    `line-height: ${mend.value}`,
-                  )
-                : draft.write(plain),
-            )
-          }
-        >
-          As a length it is inherited as {showPx(px)} px, whatever size the text inside has. A number is worked out anew
-          for each.
-          {setting.heirs.length > 0 &&
-            ` So it is in ${setting.heirs.slice(0, mostHeirs).map(heirWords).join("; ")}${setting.heirs.length > mostHeirs ? "; and others" : ""}.`}
-        </Doubt>
-      )}
+      {isLength && !written.startsWith("0") && <AsLength {...{ row, slip, draft, setting, px, plain }} />}
       <Outcomes setting={setting} />
       <Trials
         row={row}
@@ -107,6 +70,44 @@ export function LeadingChapter({ row, slip, draft, target, places }: ChapterProp
         }}
       />
     </div>
+  );
+}
+
+interface AsLengthProps extends Pick<ChapterProps, "row" | "slip" | "draft"> {
+  setting: NonNullable<ReturnType<typeof useSetting>>;
+  /** The leading, CSS px, and as a number. */
+  px: number;
+  plain: string;
+}
+
+/** A leading that is a length: what it comes to in texts of other sizes inside, and a number instead. */
+function AsLength({ row, slip, draft, setting: { declaredAt, heirs }, px, plain }: AsLengthProps) {
+  const write = useWorkspace((state) => state.write);
+  const source = row.from === "inherited" ? row.contenders.find(({ lost }) => lost === null) : null;
+  const start = source?.place?.rule ?? null;
+  const value = showNumber(px / declaredAt, 3);
+  // Where the length is inherited, the number belongs into the rule that gives it.
+  const mend =
+    source?.place && start !== null
+      ? {
+          label: `Write ${value} in ${source.selector}`,
+          target: { kind: "rule", path: source.place.path, start } as const,
+        }
+      : null;
+  const onMend = () =>
+    mend
+      ? write(
+          { kind: "declare", target: mend.target, property: "line-height", value, place: slip.ref },
+          `line-height: ${value}`,
+        )
+      : draft.write(plain);
+  return (
+    <Doubt label={mend?.label ?? `Write ${plain}`} onMend={() => unwaited(onMend())}>
+      As a length it is inherited as {showPx(px)} px, whatever size the text inside has. A number is worked out anew for
+      each.
+      {heirs.length > 0 &&
+        ` So it is in ${heirs.slice(0, mostHeirs).map(heirWords).join("; ")}${heirs.length > mostHeirs ? "; and others" : ""}.`}
+    </Doubt>
   );
 }
 
