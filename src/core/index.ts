@@ -206,7 +206,7 @@ export {
   writeDecoration,
   type DecorationParts,
 } from "./type/decoration";
-export { fluidSize, keywordSizes, pxPerUnit, sizeIn, sizeUnits, unitOf, type SizeUnit } from "./type/lengths";
+export { fluidSize, keywordSizes, pxOf, sizeIn, sizeUnits, unitOf, type SizeUnit } from "./type/lengths";
 export { matchedFallback, type MemberInfo, type StackInfo } from "./type/members";
 export { isWeightFaked, weightTaken } from "./type/weights";
 export { facesOf, platformFaces, platforms } from "./type/platforms";

@@ -69,10 +69,13 @@ describe("rows", () => {
     expect(own("@media print { p { opacity: .5 } }", "p")).toEqual([]);
   });
 
-  const boxOf = (css: string, id: string) => {
+  const rowOf = (css: string, id: string) => {
     const from = pageWith(css, '<p id="t">x');
     const { rows } = slipFor(from, { page: "index.html", index: styleOf(from, "t").element.index }, defaultConditions);
-    const { written, computed, set } = rows.find((one) => one.id === id)!;
+    return rows.find((one) => one.id === id)!;
+  };
+  const boxOf = (css: string, id: string) => {
+    const { written, computed, set } = rowOf(css, id);
     return { written, computed, set };
   };
 
@@ -104,6 +107,16 @@ describe("rows", () => {
     expect(boxOf("p { background: #fff }", "layers")).toMatchObject({ written: null, set: false });
     expect(boxOf("p { background: linear-gradient(red, blue) }", "layers-size").written).toBeNull();
   });
+
+  test.each([
+    ["p { letter-spacing: 0.5em; font-size: 20px }", "letter-spacing", 10],
+    ["p { letter-spacing: -1px }", "letter-spacing", -1],
+    ["", "letter-spacing", null],
+    ["p { font-weight: bold }", "weight", 700],
+    ["p { max-width: 50% }", "box-widest", null],
+    ["p { opacity: 0.5 }", "opacity", 0.5],
+    ["p { margin-top: 1e-3px }", "above", 0.001],
+  ])("%j: the %s as a number is %s", (css, id, amount) => expect(rowOf(css, id).amount).toBe(amount));
 
   test("sides that nobody set are not set", () => {
     for (const id of ["padding", "edge", "corners", "outline", "box-width", "float"])

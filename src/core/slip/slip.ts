@@ -32,6 +32,8 @@ export interface SlipRowValue extends SlipRow, Omit<Explanation, "property"> {
   /** The element that has the value, where it is not the picked one: whose ground it is. */
   owner: ElementRef | null;
   note: string | null;
+  /** The computed value as a number, CSS px where it is a length; null for a keyword, a percentage, or several. */
+  amount: number | null;
   /** Whether somebody wrote something for it: more than the browser's own sheet, or a shorthand that only leaves it out. */
   set: boolean;
 }
@@ -217,11 +219,13 @@ function rowValue(row: SlipRow, sources: RowSources): SlipRowValue {
   const idle = sources.idle.get(row.id) ?? [];
   const owner = subject === style ? null : refOf(page.file.path, subject);
   const around = row.of === undefined ? null : sources.arounds.get(row.of)!;
+  const { written, computed } = shown(subject, row, all, whole);
   return {
     ...explanation,
     ...row,
-    ...shown(subject, row, all, whole),
-    ...(isGround ? { computed: cssColor(ground.color) } : {}),
+    written,
+    computed: isGround ? cssColor(ground.color) : computed,
+    amount: amountOf(computed),
     idle,
     set: idle.length > 0 || (row.sides?.flat().map((name) => explained(subject, name)) ?? all).some(isSet),
     ownTarget: around ? targetAround(sources.site, page, around, explanation) : owner && targetOf(winner, owner),
@@ -260,6 +264,9 @@ function shown(
   if (!sides) return { written: whole ?? first!.written, computed: first!.computed };
   return { written: writtenSides(all, property), computed: computedSides(style, sides) };
 }
+
+const amountOf = (computed: string) =>
+  /^-?\d*\.?\d+(?:e[+-]?\d+)?(?:px)?$/.test(computed) ? Number.parseFloat(computed) : null;
 
 /** What a shorthand leaves out counts where it beats something. */
 function isSet({ contenders, setBack }: Explanation): boolean {

@@ -51,6 +51,12 @@ export function unitOf(text: string): SizeUnit | null {
   return match ? (match[1]!.toLowerCase() as SizeUnit) : null;
 }
 
+/** What a size comes to, CSS px; null for keywords, functions and anything else that `unitOf` does not tell. */
+export function pxOf(text: string, basis: SizeBasis): number | null {
+  const unit = unitOf(text);
+  return unit && Number.parseFloat(text) * pxPerUnit(unit, basis);
+}
+
 /** A size at a width of the window, both in CSS px. */
 export interface SizeAt {
   size: number;

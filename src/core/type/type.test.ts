@@ -3,7 +3,7 @@ import { describe, expect, test } from "vitest";
 import { computed, pageWith } from "../testing/site";
 import { axisSettings, withAxis } from "./axes";
 import { decorationLonghands, decorationParts, lineKinds, writeDecoration } from "./decoration";
-import { fluidSize, keywordSizes, sizeIn, sizeUnits, unitOf } from "./lengths";
+import { fluidSize, keywordSizes, pxOf, sizeIn, sizeUnits, unitOf } from "./lengths";
 import { facesOf, genericOn, memberOn, platformFaces, platforms } from "./platforms";
 import { nearestStep, onGrid, ratios, scaleSteps, stepsBy } from "./scale";
 import { shadowLayers, writeShadow } from "./shadow";
@@ -26,6 +26,7 @@ describe("sizes in units", () => {
           );
           expect(Number.parseFloat(computed(page, "t", "font-size"))).toBeCloseTo(px, 1);
           expect(unitOf(text)).toBe(unit);
+          expect(pxOf(text, { parent, root, width: 1280 })).toBeCloseTo(px, 1);
         },
       ),
       { numRuns: 150 },
@@ -40,7 +41,10 @@ describe("sizes in units", () => {
     ["calc(1px + 1em)", null],
     ["12", null],
     [".5EM", "em"],
-  ])("%s is in %s", (text, unit) => expect(unitOf(text)).toBe(unit));
+  ])("%s is in %s", (text, unit) => {
+    expect(unitOf(text)).toBe(unit);
+    expect(pxOf(text, { parent: 20, root: 16, width: 1280 }) === null).toBe(unit === null);
+  });
 
   test.each<[string, string]>([
     ["px", "28px"],

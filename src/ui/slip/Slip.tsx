@@ -286,8 +286,11 @@ function contrastWords({ ratio, needs, verdict, ground }: SlipData): string {
   return verdict === "passes" ? `needs ${needs}, passes${how}` : `needs ${needs} at this size`;
 }
 
+/** What a text weighs where nothing is said of it (CSS Fonts 4, 2.2). */
+const usualWeight = 400;
+
 function inputFor(slip: SlipData, lines: Lines, xHeight: number | null): Parameters<typeof readoutsOf>[0] {
-  const computed = (id: string) => slip.rows.find((row) => row.id === id)?.computed ?? "";
+  const row = (id: string) => slip.rows.find((one) => one.id === id);
   return {
     text: slip.text,
     size: slip.sizePx,
@@ -296,11 +299,11 @@ function inputFor(slip: SlipData, lines: Lines, xHeight: number | null): Paramet
     lines: lines.lines,
     longest: lines.longest,
     usual: lines.usual,
-    letterSpacing: (Number.parseFloat(computed("letter-spacing")) || 0) / slip.sizePx,
-    weight: Number(computed("weight")),
-    uppercase: computed("case") === "uppercase",
-    align: computed("alignment"),
-    hyphens: computed("hyphens") === "auto",
+    letterSpacing: (row("letter-spacing")?.amount ?? 0) / slip.sizePx,
+    weight: row("weight")?.amount ?? usualWeight,
+    uppercase: row("case")?.computed === "uppercase",
+    align: row("alignment")?.computed ?? "start",
+    hyphens: row("hyphens")?.computed === "auto",
   };
 }
 

@@ -120,9 +120,7 @@ interface CentredProps extends Pick<ChapterProps, "slip" | "draft"> {
 /** A line that is centred by a leading as high as its box: what breaks that, and room above and below instead. */
 function CentredByLeading({ slip, draft, px, size }: CentredProps) {
   const heights = slip.rows.filter(({ id }) => id === "box-height" || id === "box-lowest");
-  const isAsHigh = heights.some(
-    ({ computed }) => Math.abs(Number.parseFloat(computed) - px) < 1 && /px$/.test(computed),
-  );
+  const isAsHigh = heights.some(({ amount }) => amount !== null && Math.abs(amount - px) < 1);
   if (!isAsHigh || px / size < 1.6) return null;
   const room = showNumber((px - 1.3 * size) / 2, 1);
   return (

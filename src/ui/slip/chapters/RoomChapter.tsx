@@ -57,7 +57,7 @@ export function RoomChapter({ row, slip, draft, target, places, shown }: Chapter
   useShownRoom();
   if (!setting) return null;
   const { size, root, leading } = setting;
-  const px = /^-?[\d.]+px$/.test(row.computed) ? Number.parseFloat(row.computed) : null;
+  const px = row.amount;
   const line = leading ?? size * 1.2;
   const own = trials[row.id] ?? trials[row.part ?? ""] ?? lengths;
   const proposed = row.part && !row.sides ? lengths : own;

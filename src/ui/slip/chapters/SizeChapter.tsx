@@ -2,7 +2,7 @@
 
 import { InputNumber } from "antd";
 import { useState } from "react";
-import { fluidSize, keywordSizes, pxPerUnit, sizeIn, sizeUnits, unitOf, type SizeUnit } from "@/core";
+import { fluidSize, keywordSizes, pxOf, sizeIn, sizeUnits, unitOf, type SizeUnit } from "@/core";
 import { useStyleTable } from "../../workspace/answers";
 import { useWorkspace } from "../../workspace/context";
 import { showNumber, showPx } from "../../shared/numbers";
@@ -95,13 +95,6 @@ export function SizeChapter({ row, slip, draft, target, places }: ChapterProps) 
       </details>
     </div>
   );
-}
-
-type Basis = Parameters<typeof pxPerUnit>[1];
-
-function pxOf(value: string, basis: Basis): number | null {
-  const unit = unitOf(value);
-  return unit ? Number.parseFloat(value) * pxPerUnit(unit, basis) : null;
 }
 
 /** As many sizes as can be compared, those nearest to the one now. */

@@ -32,13 +32,13 @@ export function SpacingChapter({ row, slip, draft, target, places, shown }: Chap
   );
   if (!setting) return null;
   const { size } = setting;
-  const px = Number.parseFloat(row.computed);
+  const px = row.amount;
   const running = slip.text.length > 60;
   const value = draft.value || row.computed;
   const computed = (id: string) => slip.rows.find((one) => one.id === id)?.computed ?? "";
   return (
     <div className={styles.chapter}>
-      {Number.isFinite(px) && px !== 0 && (
+      {px !== null && px !== 0 && (
         <Spellings
           label="The same in other units"
           texts={[`${showNumber(px, 2)}px`, `${showNumber(px / size, 3)}em`]}

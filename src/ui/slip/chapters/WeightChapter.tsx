@@ -33,7 +33,7 @@ export function WeightChapter({ row, slip, target, draft, places }: ChapterProps
   const members = setting?.stack?.members ?? [];
   const own = members.filter(({ source, problem }) => source === "site" && !problem).map(({ name }) => name);
   const at = memberHere(members, own);
-  const weight = Number(slip.rows.find(({ id }) => id === "weight")?.computed ?? 400);
+  const weight = slip.rows.find(({ id }) => id === "weight")?.amount ?? 400;
   const asked = row.id === "weight" ? Number.parseInt(draft.value, 10) || weight : weight;
   return (
     <div className={styles.chapter}>
