@@ -202,6 +202,13 @@ const cases: Case[] = [
   },
   {
     check: "page-ground",
+    has: pageWith("body{color:#000;background:repeating-linear-gradient(#fff, #def)}", "<p>x</p>"),
+    nearly: pageWith("html{background:#fff}body{color:#000;background:linear-gradient(#fff, #def)}", "<p>x</p>"),
+    says: /starts again below it/,
+    after: "min-height:100%",
+  },
+  {
+    check: "page-ground",
     has: pageWith("html{background:#eee}body{color:#000;background:#fff}", "<p>x</p>"),
     nearly: pageWith("body{color:#000;background:#fff}", "<p>x</p>"),
     says: /both have a ground/,

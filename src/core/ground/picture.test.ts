@@ -12,6 +12,7 @@ import {
   withoutWindowUnits,
   type PictureLook,
   type PictureStage,
+  type PictureUnknown,
 } from "./picture";
 
 const stage: PictureStage = {
@@ -34,7 +35,13 @@ const stage: PictureStage = {
   remote: false,
 };
 
-function picture(css: string, body: string, more: Partial<PictureStage> = {}, look: PictureLook = { kind: "ground" }) {
+function picture(
+  css: string,
+  body: string,
+  more: Partial<PictureStage> = {},
+  look: PictureLook = { kind: "ground" },
+  unknown: PictureUnknown | null = null,
+) {
   const site = pageWith(css, body);
   const file = textFile(site, "index.html")!;
   const page = styledPage(site, file, { ...defaultConditions, width: 800, height: 600 });
@@ -48,7 +55,7 @@ function picture(css: string, body: string, more: Partial<PictureStage> = {}, lo
     },
     { ...stage, ...more },
     look,
-    null,
+    unknown,
   );
 }
 
@@ -95,6 +102,18 @@ describe("a page as a picture", () => {
     const text = picture("", "<p>x</p>", {}, { kind: "struck", strikes });
     expect(text).toContain("line-through solid red 8px");
     expect(text).toMatch(/\[data-hevret-place="4"\]::before \{ text-decoration:line-through solid lime 9px/);
+  });
+
+  test("what stays in the window alone is shown over a canvas of one colour", () => {
+    const box = { left: 0, top: 0, width: 800, height: 600 };
+    const held = { fixed: [4], canvas: { index: 0, declarations: "background-color:teal", box } };
+    const text = picture("", "<p>x</p>", held, { kind: "ground" }, { color: "black", shows: "held" });
+    expect(text).toContain("[data-hevret-root], [data-hevret-root] * { visibility: hidden !important }");
+    expect(text).toContain(':is([data-hevret-place="4"]), :is([data-hevret-place="4"]) * { visibility: visible');
+    const all = picture("", "<p>x</p>", held, { kind: "ground" }, { color: "black", shows: "all" });
+    expect(all).not.toContain("* { visibility: hidden !important }");
+    // The canvas of the page would hide that of one colour.
+    expect([text, all].map((one) => one.includes("background-color:teal"))).toEqual([false, true]);
   });
 
   test("anything at all comes out as one drawing that is well formed", () => {
