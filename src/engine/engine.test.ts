@@ -121,14 +121,13 @@ describe("the engine", () => {
   test("a picture that is replaced was not painted yet", async () => {
     const picture = (byte: number) => ({ kind: "other" as const, path: "a.png", bytes: new Uint8Array([byte]) });
     await engine.open([file("index.html", html("One")), file("a.css", css), picture(1)]);
-    const { structure, places } = await view();
-    const layout = Object.fromEntries(
-      places.map(({ index }) => [index, bareLayout({ left: 0, top: 0, width: 9, height: 9 })]),
-    );
+    const { structure } = await view();
+    const painted = { points: [0, 0, 0, 119, 119, 119, 10], seen: 1, doubt: null };
+    const layout = { 5: { ...bareLayout({ left: 0, top: 0, width: 10, height: 10 }), painted } };
     await engine.layOut("index.html", structure, layout, true, defaultConditions, []);
-    expect(await engine.unlaidPages(defaultConditions, null)).toEqual([]);
+    expect((await view()).places[0]!.ratio).toBeCloseTo(4.69, 1);
     await engine.commit([], [{ path: "a.png", before: picture(1), after: picture(2) }]);
-    expect((await engine.unlaidPages(defaultConditions, null)).length).toBe(1);
+    expect((await view()).places[0]!.ratio).toBeCloseTo(4.48, 1);
   });
 
   test("what was painted while it was only shown counts once it is written", async () => {

@@ -64,7 +64,8 @@ function inAllLoose(page: Pick<StyledPage, "styles">): Span {
     for (const style of page.styles) {
       if (!isLoose(style) || !paints(style, page)) continue;
       const { first, last } = spanOf(style);
-      within = { first: Math.max(within.first, first), last: Math.min(within.last, last) };
+      // In document order, each begins behind those before it.
+      within = { first, last: Math.min(within.last, last) };
     }
     const isEmpty = within.first > within.last;
     return !isEmpty && "rules" in page && hasLoosePseudo(page as StyledPage) ? nothing : within;
