@@ -74,7 +74,13 @@ export function Differences(props: Props) {
           )),
         )}
       </Part>
-      <Part title="Findings" count={findings.gone.length + findings.come.length} kept={findings.kept}>
+      <Part
+        title="Findings"
+        count={findings.gone.length + findings.come.length}
+        kept={findings.kept}
+        // Versions are not laid out: what only shows then is in neither.
+        which=" that the files alone tell"
+      >
         {findings.come.map((finding, at) => (
           <Found key={`come ${at}`} finding={finding} sign="+" />
         ))}
@@ -143,12 +149,21 @@ function FileDifference({ path, before, after, isNow }: FileProps) {
   );
 }
 
-function Part({ title, count, kept, children }: { title: string; count: number; kept: number; children: ReactNode }) {
+interface PartProps {
+  title: string;
+  count: number;
+  kept: number;
+  /** Which of them are told of, where it is not all. */
+  which?: string;
+  children: ReactNode;
+}
+
+function Part({ title, count, kept, which = "", children }: PartProps) {
   return (
     <section className={styles.part} aria-label={title}>
       <h2>{title}</h2>
       <p className={styles.lead}>
-        {count === 0 ? `All ${kept} are the same.` : `${count} differ, ${kept} are the same.`}
+        {count === 0 ? `All ${kept}${which} are the same.` : `${count} differ, ${kept}${which} are the same.`}
       </p>
       <ul>{children}</ul>
     </section>

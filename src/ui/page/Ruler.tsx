@@ -85,20 +85,28 @@ export function Ruler({ left, width, scale, turns, measure, onWidth }: Props) {
   );
 }
 
+/** What the words on the band need, rem; what lies beyond the page may stand on others. */
+const bandRoom = 7;
+/** The same for a number. */
+const numberRoom = 2;
+
 /** Its ticks and numbers, and where lines of a good length end. */
 function Scale({ left, width, scale, measure }: Pick<Props, "left" | "width" | "scale" | "measure">) {
   const rem = useRem();
   const high = rem(1.625);
   const every = scale > 0.7 * (rem(1) / 16) ? 50 : 100;
   const steps = Array.from({ length: Math.floor(width / every) + 1 }, (_, at) => at * every);
+  const hasRoom = (step: number) => (width - step) * scale > rem(numberRoom);
   return (
     <svg width="100%" height={high} aria-hidden="true">
       {measure && (
         <g>
           <rect x={measure.from} width={Math.max(0, measure.to - measure.from)} height={high} className={styles.band} />
-          <text x={measure.from + 6} y={rem(0.75)} className={styles.bandText}>
-            45 to 75 characters
-          </text>
+          {left + width * scale - measure.from > rem(bandRoom) && (
+            <text x={measure.from + 6} y={rem(0.75)} className={styles.bandText}>
+              45 to 75 characters
+            </text>
+          )}
         </g>
       )}
       {steps.map((step) => {
@@ -107,7 +115,7 @@ function Scale({ left, width, scale, measure }: Pick<Props, "left" | "width" | "
         return (
           <g key={step}>
             <path d={`M${x + 0.5} ${high}v${isNamed ? -9 : -5}`} className={styles.tick} />
-            {isNamed && !(measure && x + 20 > measure.from && x < measure.to) && (
+            {isNamed && hasRoom(step) && !(measure && x + 20 > measure.from && x < measure.to) && (
               <text x={x + 4} y={rem(0.8125)} className={styles.number}>
                 {step}
               </text>
