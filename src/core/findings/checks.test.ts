@@ -194,6 +194,13 @@ const cases: Case[] = [
     after: "<h2><b>Winter fares</b></h2>",
   },
   {
+    check: "headings",
+    has: page("<h1>Ossel</h1><p><b>Winter fares</b></p><p>x</p>", "b{font-weight:600}"),
+    nearly: page("<h1>Ossel</h1><p><b>Winter fares</b></p><p>x</p>", "b{font-weight:599}"),
+    says: /looks like a heading and is none/,
+    after: "<h2><b>Winter fares</b></h2>",
+  },
+  {
     check: "page-ground",
     has: pageWith("body{color:#000;background:linear-gradient(#fff, #def)}", "<p>x</p>"),
     nearly: pageWith("html{min-height:100%}body{color:#000;background:linear-gradient(#fff, #def)}", "<p>x</p>"),
