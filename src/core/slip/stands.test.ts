@@ -54,6 +54,16 @@ describe("grounds under an ink", () => {
   test("a gradient has two ends", () =>
     expect(grounds.find(({ name }) => name.startsWith("gradient"))!.needs).toHaveLength(2));
 
+  test("on a gradient, groups between it and the text fade the ink, and what it fades with itself does not", () => {
+    const from = pageWith(
+      "div{background:linear-gradient(#000,#fff);opacity:.9}section{opacity:.8}p{opacity:.5}",
+      "<div><section><p id=t>one</p></section></div>",
+    );
+    const index = stylesOf(from).find(({ element }) => element.id === "t")!.element.index;
+    const [under] = groundsUnder(from, { page: "index.html", index }, [], defaultConditions, {});
+    expect(under!.needs.map(({ opacity }) => opacity)).toEqual([0.4, 0.4]);
+  });
+
   test("nothing for an element that is not there", () =>
     expect(groundsUnder(site, { page: "index.html", index: 999 }, [], defaultConditions, {})).toEqual([]));
 });
