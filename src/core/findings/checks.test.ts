@@ -360,6 +360,20 @@ const cases: Case[] = [
     says: /opacity runs from 0 to 1/,
     after: "p{opacity:0.5}",
   },
+  {
+    check: "range",
+    has: css("p{color:hsl(240, 120%, 25%)}"),
+    nearly: css("p{color:hsl(240, 100%, 25%)}"),
+    says: /percentage over 100/,
+    after: "p{color:hsl(240, 100%, 25%)}",
+  },
+  {
+    check: "range",
+    has: css("p{color:rgb(12, 300, 25)}"),
+    nearly: css("p{color:rgb(12, 255, 25)}"),
+    says: /channel over 255/,
+    after: "p{color:rgb(12, 255, 25)}",
+  },
 ];
 
 const found = (from: Site, check: string, says: RegExp) =>
