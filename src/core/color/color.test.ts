@@ -16,7 +16,7 @@ import { differenceOk } from "./gamut";
 import { conversions } from "./conversion";
 import { ColorError, readColorValue } from "./value";
 import { serialiseColor } from "./format";
-import type { Color, Notation, Space } from "./types";
+import type { Channels, Color, Notation, Space } from "./types";
 
 const color = (text: string): Color => parseColor(text)!;
 const channel = fc.double({ min: 0, max: 1, noNaN: true });
@@ -38,6 +38,25 @@ test("there and back again through every space", () => {
     { numRuns: 2000 },
   );
 });
+
+test.each<Space>(["srgb", "srgb-linear", "display-p3", "a98-rgb", "rec2020", "prophoto-rgb", "lab", "oklab"])(
+  "%s and XYZ are taken into each other to the last digits, its white into that of daylight",
+  (space) => {
+    const [x, y] = [0.3127, 0.329];
+    const white = convertColor({ space: "xyz-d65", channels: [x / y, 1, (1 - x - y) / y], alpha: 1 }, space);
+    const expected = space.endsWith("lab") ? [space === "lab" ? 100 : 1, 0, 0] : [1, 1, 1];
+    const digits = space === "oklab" ? 6 : 9;
+    white.channels.forEach((value, at) => expect(value! - expected[at]!).toBeCloseTo(0, digits));
+    const colors: Channels[] = [
+      [0.2, 0.5, 0.7],
+      [0.9, 0.1, 0.4],
+    ];
+    for (const channels of colors) {
+      const back = convertColor(convertColor({ space, channels, alpha: 1 }, "xyz-d65"), space);
+      back.channels.forEach((value, at) => expect(value).toBeCloseTo(channels[at]!, digits));
+    }
+  },
+);
 
 test("written in any notation, a colour comes back as the same", () => {
   const notations: Notation[] = ["hex", "rgb", ...allSpaces];

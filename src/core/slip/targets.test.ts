@@ -81,6 +81,16 @@ describe("where an edit can be written", () => {
     expect(options("t").some(({ condition }) => condition)).toBe(false);
   });
 
+  test("what only a rule under a condition is for can still get one that always holds", () => {
+    const of = site({
+      "index.html": '<link rel=stylesheet href=a.css><p class="note" id="t">one</p>',
+      "a.css": "@media (max-width:600px){.note{margin:1px}}",
+    });
+    const labels = (width: number) =>
+      options("t", { width }, of).flatMap(({ group, label }) => (group === "new rule" ? label : []));
+    expect([labels(500)[0], labels(900)[0]]).toEqual([".note", ".note"]);
+  });
+
   test("a rule for a state is there while the state is forced, and reaches all that can be in it", () => {
     expect(options("a").some(({ label }) => label === "a:hover")).toBe(false);
     const { index } = stylesOf(from).find(({ element }) => element.id === "a")!.element;
