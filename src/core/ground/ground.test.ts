@@ -69,6 +69,15 @@ describe("what is behind a text", () => {
     expect(ground).toMatchObject({ certain: true, kind: "color" });
   });
 
+  test.each([
+    ["its colour", "p{background:#c00;background-clip:text}"],
+    ["a gradient", "p{background-image:linear-gradient(red,blue),none;background-clip:text,border-box}"],
+  ])("a text that is filled with %s stands on nothing that is known", (_, css) => {
+    const { ground, verdict } = of(css, '<p id="t">');
+    expect(ground).toMatchObject({ certain: false, doubt: "The text is filled with its background." });
+    expect(verdict).toBe("doubtful");
+  });
+
   test("a picture may be anything", () => {
     const { ground } = of("div{background:url(a.png)}", '<div><p id="t">');
     expect(ground).toMatchObject({ certain: false, kind: "picture" });

@@ -110,6 +110,14 @@ describe.skipIf(!hasGit)("git applies it", () => {
   });
 });
 
+test("files come by their paths, however they were given", () => {
+  const files = ["b.css", "a.html", "c/a.css"].map((path) => versions(path, "x\n", "y\n"));
+  const paths = [...new TextDecoder().decode(unifiedDiff(files)).matchAll(/^diff --git a\/(\S+)/gm)].map(
+    ([, path]) => path,
+  );
+  expect(paths).toEqual(["a.html", "b.css", "c/a.css"]);
+});
+
 test("what has no lines of bytes is left out", () => {
   const wide = Uint8Array.from([0xff, 0xfe, 0x61, 0, 0x7b, 0, 0x7d, 0]);
   const file = versions("a.css", wide, null);

@@ -80,9 +80,13 @@ describe("reading a tokens file", () => {
       f: { $type: "color", $value: { colorSpace: "srgb", components: [0, 1] } },
       g: { $type: "fontWeight", $value: "constructor" },
       h: { $type: "constructor", $value: 1 },
+      i: { $type: "fontWeight", $value: 0.9 },
+      j: { $type: "fontWeight", $value: 1000.1 },
       ok: { $type: "fontWeight", $value: 400 },
+      least: { $type: "fontWeight", $value: 1 },
+      most: { $type: "fontWeight", $value: 1000 },
     });
-    expect(named(tokens)).toEqual({ ok: "400" });
+    expect(named(tokens)).toEqual({ ok: "400", least: "1", most: "1000" });
     expect(problems.map(({ name, problem }) => `${name}: ${problem}`)).toEqual([
       "a: it refers to itself, by way of `b`",
       "b: it refers to itself, by way of `a`",
@@ -90,7 +94,9 @@ describe("reading a tokens file", () => {
       "d: neither it nor a group around it has a `$type`",
       "e: its `$value` is no dimension: it needs a `value` and the `unit` px or rem",
       "f: its `$value` is no colour: it needs `colorSpace` and three `components`",
-      "g: its `$value` is no weight: it is a number from 1 to 1000, or one of the names",
+      ...["g", "i", "j"].map(
+        (name) => `${name}: its \`$value\` is no weight: it is a number from 1 to 1000, or one of the names`,
+      ),
     ]);
   });
 
@@ -155,6 +161,11 @@ describe("holding a site against tokens", () => {
       "p { color: #333; font-family: Georgia, serif; font-weight: 650; padding: calc(3px + 1em) } i { font-family: arial }",
     '<h1>x</h1><p style="color: #17445C">y <i>z</i></p>',
   );
+
+  test("a length of nothing strays from no token, whatever its unit", () => {
+    const none = pageWith("p { margin: 0px 0rem 0.0px 0; padding: 3.5px }", "<p>x</p>");
+    expect(strayed(none).map(({ kind, value }) => [kind, value])).toEqual([["dimension", "3.5px"]]);
+  });
 
   test("what strays comes first, with the nearest token and how far it is; what is equal follows", () => {
     expect(strayed(site).map(told)).toEqual([

@@ -168,6 +168,8 @@ describe("platforms", () => {
     for (const { platforms: list, weights } of platformFaces) {
       expect(list.length).toBeGreaterThan(0);
       expect([...weights].sort((a, b) => a - b)).toEqual(weights);
+      // Weights of faces are hundreds (CSS Fonts 4, 2.2), but for a few that stand between.
+      expect(weights.every((weight) => weight % 50 === 0 && weight >= 100 && weight <= 950)).toBe(true);
     }
     for (const faces of Object.values(genericOn))
       expect(Object.keys(faces).sort()).toEqual(platforms.map(({ platform }) => platform).sort());
@@ -241,6 +243,7 @@ describe("lines of text", () => {
     ],
     ["none", { lines: [] }, "none"],
     ["red 2px", { lines: [], color: "red", thickness: "2px" }, "none"],
+    ["none wavy red", { lines: [], style: "wavy", color: "red" }, "none"],
   ])("%s", (value, parts, written) => {
     expect(decorationParts(value)).toEqual({ style: "", thickness: "", color: "", ...parts });
     expect(writeDecoration(decorationParts(value))).toBe(written);
