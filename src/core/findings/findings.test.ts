@@ -2,10 +2,12 @@ import { describe, expect, test } from "vitest";
 import { analyse } from "../report/analysis";
 import { changeSite, openSite, textFile } from "../source/site";
 import { pageWith, sampleFiles, site } from "../testing/site";
-import { ignoredMessage } from ".";
+import { allRight, ignoredMessage } from ".";
+
+const findingsOf = (from: Parameters<typeof analyse>[0]) => analyse(from).findings;
 
 const said = (from: Parameters<typeof analyse>[0]) =>
-  analyse(from).findings.map(({ path, line, message }) => `${path}:${line} ${message}`);
+  findingsOf(from).map(({ path, line, message }) => `${path}:${line} ${message}`);
 
 test("the sample's faults are found where they stand", () => {
   const messages = said(openSite(sampleFiles()));
@@ -155,6 +157,18 @@ test.each([
   expect(told.map((message) => /`([^`]*)` would match/.exec(message)![1])).toEqual(
     expected.map((name) => selector.replace(".pirce", name.replace(/^p /, ""))),
   );
+});
+
+test("several are set right at once, and counted; what meets one of them is left for later", () => {
+  const from = pageWith("p{colour:red}b{font-weight:boldd}i{colour:blue}", "<p>x <b>y</b> <i>z</i></p>");
+  const slips = findingsOf(from).filter(({ message }) => message.includes("Meant:"));
+  const { changes, count } = allRight(from, slips);
+  expect([slips.length, count]).toEqual([3, 3]);
+  expect(textFile(changeSite(from, changes), "index.html")!.text).toContain(
+    "p{color:red}b{font-weight:bold}i{color:blue}",
+  );
+  expect(allRight(from, [slips[0]!, slips[0]!]).count).toBe(1);
+  expect(allRight(from, [])).toEqual({ changes: [], count: 0 });
 });
 
 test("a rule that matched nothing is no finding any more once a page has what it asks for, and again when it has not", () => {

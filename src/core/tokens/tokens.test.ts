@@ -70,6 +70,18 @@ describe("reading a tokens file", () => {
     expect(others).toBe(1);
   });
 
+  test("weights go by all the names that the format has for them", () => {
+    const names: Record<string, number> = {
+      ...{ thin: 100, hairline: 100, "extra-light": 200, "ultra-light": 200, light: 300, regular: 400, normal: 400 },
+      ...{ book: 400, medium: 500, "semi-bold": 600, "demi-bold": 600, bold: 700, "extra-bold": 800 },
+      ...{ "ultra-bold": 800, black: 900, heavy: 900, "extra-black": 950, "ultra-black": 950 },
+    };
+    const file = Object.fromEntries(Object.keys(names).map((name) => [name, { $type: "fontWeight", $value: name }]));
+    expect(named(read(file).tokens)).toEqual(
+      Object.fromEntries(Object.entries(names).map(([name, weight]) => [name, String(weight)])),
+    );
+  });
+
   test("what cannot be read is told by its name, and the rest is read", () => {
     const { tokens, problems } = read({
       a: { $type: "color", $value: "{b}" },
