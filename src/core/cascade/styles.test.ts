@@ -259,3 +259,12 @@ test.each([
 ])("what is too long in a menu with %j: %s", (css, expected) => {
   expect(computed(pageWith(css, "<select id=t><option>x</select>"), "t", "overflow-x")).toBe(expected);
 });
+
+test.each([
+  ["<input id=t type=IMAGE width=20>", "20px"],
+  ["<input id=t type=text width=20>", "auto"],
+  ["<img id=t width=20>", "20px"],
+  ["<p id=t type=image width=20>", "auto"],
+])("what the width of %s says is %s", (body, expected) => {
+  expect(computed(pageWith("", body), "t", "width")).toBe(expected);
+});
