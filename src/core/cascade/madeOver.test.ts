@@ -1,7 +1,7 @@
 /** What is kept from an earlier version comes out as if everything were computed anew. */
 import { ruleAround } from "../source/declarations";
 import fc from "fast-check";
-import { expect, test } from "vitest";
+import { describe, expect, test } from "vitest";
 import { applyPlan, planEdit } from "../edits/plan";
 import { pseudoTexts } from "../text/pseudoTexts";
 import { parseSheet, type Item } from "../source/css/syntax";
@@ -238,6 +238,7 @@ const ofStates = [
   "@media (min-width: 10px) { nav { &:hover { b { font-weight: 900 } } } }",
   "html:hover { font-size: 20px } p { margin-left: 1rem }",
   "a { color: navy } p { color: green }",
+  "nav:hover { --near: 1 } @container style(--near: 1) { b { color: lime } }",
 ];
 
 test("after states are forced, others are, and a rule is put in under them", () => {
@@ -277,6 +278,38 @@ test("after states are forced, others are, and a rule is put in under them", () 
     ),
     { numRuns: 150 },
   );
+});
+
+describe("rules that go by what containers have", () => {
+  const queries = "@container style(--x: 1) { a { color: red } a::before { content: 'x' } }";
+  const page = "<link rel=stylesheet href=a.css><link rel=stylesheet href=b.css><nav><p><a href=x>x</a></p></nav>";
+  const of = (css: string) => site({ "a.html": `<!doctype html>${page}`, "a.css": queries, "b.css": css });
+  const look = (from: Site, forced: Record<number, string[]> = {}) => {
+    const conditions = {
+      ...defaultConditions,
+      containers: { "a.html": { 0: { width: 9, height: 9 } } },
+      forced: { "a.html": forced },
+    };
+    const known = styledPage(from, textFile(from, "a.html")!, conditions);
+    const link = known.styles.find(({ element }) => element.tag === "a")!;
+    return [computedValue(link, "color"), ...pseudoTexts(known).map(({ text }) => text)];
+  };
+  const [off, on] = [["rgb(0, 0, 238)"], ["rgb(255, 0, 0)", "x"]];
+
+  test("match anew once another sheet says otherwise", () => {
+    const from = of("nav { --x: 0 }");
+    expect(look(from)).toEqual(off);
+    expect(look(changeSite(from, [{ path: "b.css", start: 11, end: 12, insert: "1" }]))).toEqual(on);
+  });
+
+  test("match anew in another state", () => {
+    const from = of("nav { --x: 0 } nav:hover { --x: 1 }");
+    const { elements } = styledPage(from, textFile(from, "a.html")!, defaultConditions).document;
+    const nav = elements.find(({ tag }) => tag === "nav")!.index;
+    expect(look(from)).toEqual(off);
+    expect(look(from, { [nav]: ["hover"] })).toEqual(on);
+    expect(look(from)).toEqual(off);
+  });
 });
 
 test("what holds the focus is in a state of its own", () => {

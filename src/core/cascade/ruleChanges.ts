@@ -77,14 +77,21 @@ export function changesByStates(set: RuleSet, states: ReadonlySet<string>): Rule
   const bySet = made(statesKnown, set, () => new Map());
   return made(bySet, [...states].sort().join(), () => {
     const asking = set.rules.filter((rule) => asksFor(rule, states));
+    const again = asking.length ? [...new Set([...asking, ...contained(set)])] : [];
     return {
       changed: new Set(),
-      gone: new Set(asking.map(({ id }) => id)),
-      added: asking.length ? indexOf(asking, set.quirks).index : null,
-      pseudo: asking.some(({ entry }) => entry.selectors.some(({ pseudoElement }) => pseudoElement !== null)),
+      gone: new Set(again.map(({ id }) => id)),
+      added: again.length ? indexOf(again, set.quirks).index : null,
+      pseudo: again.some(isForPseudo),
     };
   });
 }
+
+/** Rules that go by what containers have: that may be another wherever anything is (CSS Conditional 5, 5.5). */
+const contained = ({ rules }: RuleSet) => rules.filter(({ entry }) => entry.conditions.containers.length > 0);
+
+const isForPseudo = ({ entry: { selectors } }: PageRule) =>
+  selectors.some(({ pseudoElement }) => pseudoElement !== null);
 
 function asksFor({ entry: { selectors, conditions } }: PageRule, states: ReadonlySet<string>): boolean {
   const limits = conditions.scopes.flatMap(({ start, end }) => [start ?? [], end ?? []]);
@@ -111,11 +118,13 @@ function compare(before: RuleSet, after: RuleSet): RuleChanges | null {
   const removed = before.rules.filter(({ id }) => !after.byId.has(id));
   touched.push(...removed);
   if (touched.length > after.rules.length / 4 || !touched.every(isPlain)) return null;
+  const again = touched.length ? contained(after) : [];
+  const come = [...added, ...again];
   return {
     changed,
-    gone: new Set(removed.map(({ id }) => id)),
-    added: added.length ? indexOf(added, after.quirks).index : null,
-    pseudo: touched.some(({ entry }) => entry.selectors.some(({ pseudoElement }) => pseudoElement !== null)),
+    gone: new Set([...removed, ...again].map(({ id }) => id)),
+    added: come.length ? indexOf(come, after.quirks).index : null,
+    pseudo: [...touched, ...again].some(isForPseudo),
   };
 }
 
