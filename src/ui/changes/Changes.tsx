@@ -57,19 +57,20 @@ export function Changes() {
         <>
           <label className={styles.choice}>
             Before
-            <Choice aria-label="Version before" value={before} options={options} onChange={setBefore} />
+            <Choice size="middle" aria-label="Version before" value={before} options={options} onChange={setBefore} />
           </label>
           <label className={styles.choice}>
             After
-            <Choice aria-label="Version after" value={after} options={options} onChange={setAfter} />
+            <Choice size="middle" aria-label="Version after" value={after} options={options} onChange={setAfter} />
           </label>
           <label className={styles.choice}>
             Page
-            <Choice aria-label="Page before" value={page} options={pages} onChange={setPage} />
+            <Choice size="middle" aria-label="Page before" value={page} options={pages} onChange={setPage} />
           </label>
           <label className={styles.choice}>
             against
             <Choice
+              size="middle"
               aria-label="Page after"
               value={otherPage ?? ""}
               options={[{ value: "", label: "the same page" }, ...pages.filter(({ value }) => value !== page)]}

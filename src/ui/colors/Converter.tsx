@@ -35,12 +35,10 @@ export function Converter() {
         <>
           <p className={styles.tools}>
             <Choice
-              size="small"
               aria-label="Convert to"
               value={notation}
               onChange={setNotation}
               options={notations.map((one) => ({ value: one.notation, label: one.label }))}
-              popupMatchSelectWidth={false}
             />
             <Copy text={list} label="Copy as list" />
             <button

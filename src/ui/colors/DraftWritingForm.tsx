@@ -38,7 +38,7 @@ export function DraftWritingForm({ draft }: { draft: Draft }) {
       {draft.kind === "dark" && (
         <label className={styles.field}>
           <span>Written as</span>
-          <Choice size="small" aria-label="Written as" value={way} options={[...ways]} onChange={setWay} />
+          <Choice aria-label="Written as" value={way} options={[...ways]} onChange={setWay} />
         </label>
       )}
       {place.fields}

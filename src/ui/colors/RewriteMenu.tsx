@@ -48,12 +48,10 @@ export function RewriteMenu({ values, all, onPropose }: Props) {
     <PopOver label="Rewrite" open={open} onOpen={setOpen} words={`Rewrite ${all ? "all" : "selected"}…`}>
       <div className={styles.form}>
         <Choice
-          size="small"
           aria-label="Notation"
           value={notation}
           onChange={setNotation}
           options={notations.map((one) => ({ value: one.notation, label: one.label }))}
-          popupMatchSelectWidth={false}
         />
         <Style notation={notation} options={options} onSet={(more) => setOptions({ ...options, ...more })} />
         <button type="button" className="chip" onClick={propose}>

@@ -19,11 +19,9 @@ export function SideBySide({ sides }: { sides: readonly Omit<Side, "path">[] }) 
       <label className={styles.pageChoice}>
         Page
         <Choice
-          size="small"
           aria-label="Page side by side"
           value={path}
           options={(pages ?? [{ path, title: path }]).map((one) => ({ value: one.path, label: one.path }))}
-          popupMatchSelectWidth={false}
           onChange={setChosen}
         />
       </label>

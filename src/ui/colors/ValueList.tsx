@@ -130,20 +130,11 @@ function Tools({ values, order, filter, within, onOrder, onFilter, onWithin }: T
   const notations = [...new Set(values.map(({ notation }) => notation))].sort();
   return (
     <div className={styles.tools}>
+      <Choice aria-label="Order" value={order} options={[...orders]} onChange={onOrder} />
       <Choice
-        size="small"
-        aria-label="Order"
-        value={order}
-        options={[...orders]}
-        onChange={onOrder}
-        popupMatchSelectWidth={false}
-      />
-      <Choice
-        size="small"
         aria-label="Show"
         value={filter}
         onChange={onFilter}
-        popupMatchSelectWidth={false}
         options={[
           ...filters,
           ...notations.map((notation) => ({ value: `in ${notation}`, label: `Written in ${notation}` })),

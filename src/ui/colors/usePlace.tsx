@@ -33,7 +33,6 @@ export function usePlace(name: string) {
       <label className={styles.field}>
         <span>Where</span>
         <Choice
-          size="small"
           aria-label="Where it is written"
           value={own ? "own" : "there"}
           options={[

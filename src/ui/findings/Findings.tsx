@@ -1,10 +1,10 @@
 "use client";
 
-import { Input } from "antd";
 import { useSearchParams } from "next/navigation";
 import { useMemo, useState } from "react";
 import { findingGroups } from "@/core";
 import { Choice } from "../shared/Choice";
+import { SearchField } from "../shared/SearchField";
 import { plural } from "../shared/numbers";
 import { Reading, Space, View } from "../shared/View";
 import { useWorkspace } from "../workspace/context";
@@ -78,11 +78,9 @@ function Bar({ all, filter, onFilter }: BarProps) {
     set: (value: string) => void,
   ) => (
     <Choice
-      size="small"
       aria-label={label}
       value={value}
       onChange={set}
-      popupMatchSelectWidth={false}
       options={[{ value: "", label: whole }, ...values.map(([own, text]) => ({ value: own, label: text }))]}
     />
   );
@@ -117,15 +115,7 @@ function Bar({ all, filter, onFilter }: BarProps) {
         summary.sheets.map((path) => [path, path]),
         (sheet) => put({ sheet }),
       )}
-      <Input
-        size="small"
-        aria-label="Search"
-        placeholder="Search"
-        className={styles.search}
-        value={filter.search}
-        onChange={({ target }) => put({ search: target.value })}
-        allowClear
-      />
+      <SearchField className={styles.search} value={filter.search} onChange={(search) => put({ search })} />
     </>
   );
 }

@@ -43,12 +43,10 @@ export function Glass({ picked, onClose }: Props) {
     <section className={styles.glass} aria-label="Glass">
       <div className={styles.head}>
         <Choice
-          size="small"
           aria-label="How much larger"
           value={power}
           onChange={setPower}
           options={powers.map((value) => ({ value, label: `${value} times as large` }))}
-          popupMatchSelectWidth={false}
         />
         <button type="button" className="text-button" onClick={onClose}>
           Put the glass away

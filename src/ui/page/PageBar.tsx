@@ -56,9 +56,7 @@ export function PageBar({ panels, onFold, look, onLook }: Props) {
       <Rehearse />
       <Choice
         aria-label="Colour scheme"
-        size="small"
         value={conditions.scheme}
-        popupMatchSelectWidth={false}
         onChange={(scheme) => unwaited(setConditions({ scheme }))}
         options={[
           { value: "light", label: "Light" },
@@ -96,9 +94,7 @@ function PageChoice() {
   return (
     <Choice
       aria-label="Page"
-      size="small"
       value={page}
-      popupMatchSelectWidth={false}
       onChange={(path) => {
         unwaited(openPage(path));
         window.history.pushState(null, "", `?file=${encodeURIComponent(path)}`);

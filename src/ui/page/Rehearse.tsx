@@ -65,13 +65,11 @@ export function Rehearse() {
         <label className={styles.field}>
           <span>Seen</span>
           <Choice
-            size="small"
             value={eyesName ?? "own"}
             options={[
               { value: "own", label: "as you see it" },
               ...eyes.map(({ name, label }) => ({ value: name, label })),
             ]}
-            popupMatchSelectWidth={false}
             aria-label="Seen"
             onChange={(name: EyesName | "own") => setEyes(name === "own" ? null : name)}
           />
@@ -107,10 +105,8 @@ function OfReaders() {
       <label className={styles.field}>
         <span>Contrast wished for</span>
         <Choice
-          size="small"
           value={conditions.contrast}
           options={[...contrasts]}
-          popupMatchSelectWidth={false}
           aria-label="Contrast wished for"
           onChange={(contrast) => unwaited(setConditions({ contrast }))}
         />

@@ -13,8 +13,11 @@ function wordsFor(options: SelectProps["options"], value: unknown): string | nul
   return null;
 }
 
-/** A select that tells what is chosen to those who do not see it: its field holds only what is typed to search. */
+/**
+ * A small select, whose list is as wide as its words. It tells what is chosen to those who do not see it: its field holds
+ * only what is typed to search.
+ */
 export function Choice<Value>(props: SelectProps<Value>) {
   const said = wordsFor(props.options as SelectProps["options"], props.value);
-  return <Select<Value> aria-description={said ?? undefined} {...props} />;
+  return <Select<Value> size="small" popupMatchSelectWidth={false} aria-description={said ?? undefined} {...props} />;
 }

@@ -38,7 +38,6 @@ export function CopyTo({ row, value, ownKey }: { row: SlipRowValue; value: strin
   return (
     <div className={styles.copyTo}>
       <Choice
-        size="small"
         aria-label={`Copy ${row.label.toLowerCase()} to another text style`}
         placeholder="Copy to another text style"
         value={null}

@@ -26,14 +26,6 @@ export function StateSelect({ picked }: { picked: ElementRef }) {
     unwaited(setConditions({ forced: names ? { [picked.page]: { [picked.index]: names } } : {} }));
   };
   return (
-    <Choice
-      size="small"
-      variant="borderless"
-      aria-label="State"
-      value={forced?.at(-1) ?? ""}
-      onChange={choose}
-      options={states}
-      popupMatchSelectWidth={false}
-    />
+    <Choice variant="borderless" aria-label="State" value={forced?.at(-1) ?? ""} onChange={choose} options={states} />
   );
 }

@@ -93,13 +93,11 @@ export function TagSelect({ slip }: { slip: Slip }) {
   return (
     <>
       <Choice
-        size="small"
         variant="borderless"
         className={styles.tag}
         aria-label="Element"
         value={selector}
         onChange={(choice: string) => unwaited(propose(choice))}
-        popupMatchSelectWidth={false}
         labelRender={() => <code>{selector}</code>}
         options={[
           { label: "Make this one", options: options("one") },

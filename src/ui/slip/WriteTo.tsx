@@ -115,6 +115,7 @@ export function WriteTo({ choice }: { choice: Choice }) {
     <div className={styles.writeTo}>
       <span id="write-to">Write to</span>
       <Choice
+        size="middle"
         aria-labelledby="write-to"
         className={styles.target}
         value={at}
@@ -200,7 +201,6 @@ function PlaceSelect({ choice }: { choice: Choice }) {
     <div className={styles.naming}>
       <span id="rule-place">Place</span>
       <Choice
-        size="small"
         aria-labelledby="rule-place"
         value={choice.place}
         onChange={choice.setPlace}

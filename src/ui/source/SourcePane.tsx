@@ -78,12 +78,10 @@ function Head({ shown, record, onFind }: { shown: Shown; record: FileRecord; onF
   return (
     <div className={styles.head}>
       <Choice
-        size="small"
         variant="borderless"
         aria-label="File"
         className={`mono ${styles.file}`}
         showSearch
-        popupMatchSelectWidth={false}
         value={path}
         onChange={(chosen: string) => showSource({ path: chosen, offset: 0 })}
         options={written.sort().map((value) => ({ value, label: value }))}

@@ -122,14 +122,7 @@ const waysToStep = [
 function StepFields({ how, onHow }: { how: StepsBy; onHow(more: Partial<StepsBy>): void }) {
   return (
     <>
-      <Choice
-        size="small"
-        aria-label="Steps by"
-        value={how.by}
-        onChange={(by) => onHow({ by })}
-        popupMatchSelectWidth={false}
-        options={waysToStep}
-      />
+      <Choice aria-label="Steps by" value={how.by} onChange={(by) => onHow({ by })} options={waysToStep} />
       {how.by === "own" && (
         <Input
           size="small"

@@ -122,14 +122,12 @@ function CopyTo({ others, onCopy }: CopyToProps) {
       ))}
       <span>to</span>
       <Choice
-        size="small"
         aria-label="Copy to"
         className={styles.copyTo}
         value={to}
         onChange={setTo}
         placeholder="another style"
         options={others.map((one) => ({ value: one.key, label: nameOf(one) }))}
-        popupMatchSelectWidth={false}
       />
       <button
         type="button"

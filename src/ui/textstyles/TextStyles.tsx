@@ -1,9 +1,9 @@
 "use client";
 
-import { Input } from "antd";
 import { useMemo, useState } from "react";
 import { contradictions, type Snapped, type StyleRow } from "@/core";
 import { Choice } from "../shared/Choice";
+import { SearchField } from "../shared/SearchField";
 import { plural, showPx } from "../shared/numbers";
 import { Reading, Space, View } from "../shared/View";
 import { WriteChanges, type Proposal } from "../workspace/WriteChanges";
@@ -86,32 +86,24 @@ function Bar({ rows, chosen, onChoose, tool, onTool }: BarProps) {
       <b>{plural(rows.length, "text style")} set the whole site.</b>
       <span>Largest first, each in its own ink on its own ground, at true size.</span>
       <Space />
-      <Input
-        size="small"
-        aria-label="Search"
-        placeholder="Search"
+      <SearchField
         className={styles.search}
         value={chosen.search}
-        onChange={({ target }) => onChoose({ ...chosen, search: target.value })}
-        allowClear
+        onChange={(search) => onChoose({ ...chosen, search })}
       />
       <Choice
-        size="small"
         aria-label="Pages"
         value={chosen.page}
         onChange={(page) => onChoose({ ...chosen, page })}
-        popupMatchSelectWidth={false}
         options={[
           { value: "", label: "All pages" },
           ...(pages ?? []).map(({ path }) => ({ value: path, label: path })),
         ]}
       />
       <Choice
-        size="small"
         aria-label="Show"
         value={chosen.show}
         onChange={(show) => onChoose({ ...chosen, show })}
-        popupMatchSelectWidth={false}
         options={[
           { value: "", label: "All styles" },
           { value: "failing", label: "Those that fail" },

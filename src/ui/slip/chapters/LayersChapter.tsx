@@ -134,12 +134,10 @@ function Gradient({ parts, onChange }: { parts: GradientParts; onChange(parts: G
     <>
       <span className={styles.gradientHead}>
         <Choice
-          size="small"
           aria-label="Kind of gradient"
           value={name}
           onChange={(next: string) => onChange({ ...parts, name: next, shape: "" })}
           options={gradientNames.map((one) => ({ value: one, label: one }))}
-          popupMatchSelectWidth={false}
         />
         <Input
           size="small"
@@ -287,12 +285,10 @@ function AddPicture({ from, onAdd }: { from: string; onAdd(layer: string): void 
   if (pictures.length === 0) return null;
   return (
     <Choice
-      size="small"
       aria-label="Add a picture of the site"
       placeholder="Add a picture…"
       value={null}
       options={pictures.map((path) => ({ value: path, label: path }))}
-      popupMatchSelectWidth={false}
       onChange={(path: string | null) => path !== null && onAdd(`url("${addressFrom(from, path)}")`)}
     />
   );

@@ -54,12 +54,10 @@ export function LinesChapter({ row, slip, target, draft }: ChapterProps) {
           </Checkbox>
         ))}
         <Choice
-          size="small"
           aria-label="Style of the lines"
           value={parts.style || "solid"}
           onChange={(style) => set({ style })}
           options={lineStyles.map((value) => ({ value, label: value }))}
-          popupMatchSelectWidth={false}
         />
         <Input
           size="small"
