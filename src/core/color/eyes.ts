@@ -42,6 +42,7 @@ export const eyes: readonly Eyes[] = [
   { name: "unfocused", label: "out of focus: edges run by 1.5 px", matrix: null, blur: 1.5 },
 ];
 
+/** The eyes of a name. */
 export const eyesNamed = (name: EyesName): Eyes => eyes.find((one) => one.name === name)!;
 
 /** A colour as some eyes see it. */

@@ -62,6 +62,7 @@ function stopOf(text: string, part: readonly Component[]): GradientStop | null {
 
 const isMathCall = (one: Component) => one.type === "function" && /^(?:calc|min|max|clamp)$/.test(one.name);
 
+/** A gradient written from its parts (CSS Images 4, 3); what a stop leaves out is left out. */
 export function gradientText({ name, shape, stops }: GradientParts): string {
   const written = stops.map(({ color, places }) => [color, places].filter(Boolean).join(" "));
   return `${name}(${[...(shape ? [shape] : []), ...written].join(", ")})`;

@@ -33,6 +33,7 @@ const matrices: Readonly<Record<Vision, readonly [Triple, Triple, Triple]>> = {
   ],
 };
 
+/** The factors by which a vision changes linear-light sRGB. */
 export const matrixOf = (vision: Vision): LightMatrix => matrices[vision];
 
 export const visions = Object.keys(matrices) as Vision[];

@@ -13,6 +13,7 @@ export type Level = number;
 export const darkest: Level = 0.05;
 export const lightest: Level = 1.05;
 
+/** The level of a colour, its alpha aside. */
 export const levelOf = (color: Color): Level => relativeLuminance({ ...color, alpha: 1 }) + 0.05;
 
 /**

@@ -4,6 +4,7 @@ import { baseOf } from "../source/html/sheets";
 import { resolveAddress } from "../source/path";
 import type { TextFile } from "../source/site";
 
+/** Whether an element that stands in a page links a style sheet (HTML, 4.6.7.23). */
 export const isSheetLink = ({ tag, attributes, source }: ElementNode): boolean =>
   tag === "link" && source !== null && (attributes.get("rel") ?? "").toLowerCase().split(/\s+/).includes("stylesheet");
 

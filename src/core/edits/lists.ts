@@ -12,6 +12,7 @@ const inLines =
 /** Whether an element holds nothing but what stands in lines of text. */
 export const holdsLines = ({ children }: ElementNode): boolean => children.every((child) => inLines.test(child.tag));
 
+/** Whether an element is a list whose items stand in it by themselves. */
 export const isList = ({ tag }: ElementNode): boolean => tag === "ul" || tag === "ol";
 
 /** Another name for an element, in the letter case of its tags. */

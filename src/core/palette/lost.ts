@@ -9,6 +9,7 @@ export interface LostPair {
   ratio: number;
 }
 
+/** Pairs that are enough, and are not for other eyes, with the ratio that these see: the least on a ground that varies. */
 export function pairsLostTo(pairs: readonly PalettePair[], other: Eyes): LostPair[] {
   return pairs.flatMap((pair) => {
     if (!pair.passes) return [];

@@ -20,6 +20,7 @@ export interface PairFixes {
   ground: { value: string; changes: TextChange[] } | null;
 }
 
+/** What brings a pair to pass: where its ink is written, what that has to be enough on, and the nearest that is. */
 export function pairFixes(pair: PalettePair, palette: Palette): PairFixes {
   const spots = spotsOf(pair, palette);
   const needs = needsOf(spots, pair, palette);

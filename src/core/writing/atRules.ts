@@ -17,4 +17,5 @@ const names: readonly (readonly [name: string, what: string])[] = [
   ["@charset", "the encoding, at the very start"],
 ];
 
+/** At-rules, with what each is for. */
 export const atRuleOptions = (): WritingOption[] => names.map(([name, what]) => plain(name, what));

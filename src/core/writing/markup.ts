@@ -42,15 +42,18 @@ const valuesOf = table<readonly string[]>({
   "input type": ["text", "email", "search", "number", "date", "checkbox", "radio", "submit"],
 });
 
+/** Elements, those of the site first. */
 export function tagOptions({ site }: Asked): WritingOption[] {
   const counts = new Map(nameCounts(pagesOf(site).map(documentOf)));
   const known = [...counts.keys()].filter((name) => /^[a-z]/.test(name));
   return [...new Set([...known, ...tags])].map((tag) => plain(tag, onElements(counts.get(tag) ?? 0)));
 }
 
+/** Attributes of an element, its own before those that all may have. */
 export const attributeOptions = ({ tag }: Here & { kind: "attribute" }): WritingOption[] =>
   [...(attributesOf[tag] ?? []), ...everywhere].map((name) => plain(name));
 
+/** Values of an attribute: classes and sheets of the site, else words that the attribute knows. */
 export function attributeValueOptions(asked: Asked, here: Here & { kind: "attribute value" }): WritingOption[] {
   const { tag, attribute, before } = here;
   const has = new Set(before.split(/\s+/));

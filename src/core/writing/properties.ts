@@ -17,6 +17,7 @@ const known: readonly string[] = [
   ]),
 ].filter((name) => /^[a-z]/.test(name));
 
+/** Properties, those that the site sets most first; those that the rule has already last. */
 export function propertyOptions({ site, path }: Asked, here: Here & { kind: "property" }): WritingOption[] {
   const used = counted([...declarationsOfSite(site)].map(({ declaration }) => declaration.property));
   const counts = new Map(used);

@@ -36,6 +36,7 @@ const pseudos: readonly (readonly [selector: string, what: string])[] = [
 /** What holds nothing that is seen. */
 const unseen = new Set(["head", "meta", "link", "title", "script", "style", "base"]);
 
+/** Names of elements of the site, those on most elements first; behind a colon, pseudo-classes and pseudo-elements. */
 export function selectorOptions({ site }: Asked, { typed }: Here & { kind: "selector" }): WritingOption[] {
   if (typed.startsWith(":")) return pseudos.map(([text, what]) => plain(text, what));
   return nameCounts(pagesOf(site).map(documentOf))

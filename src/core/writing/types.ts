@@ -25,10 +25,13 @@ export interface Asked {
   layouts: Layouts;
 }
 
+/** An option that is no colour. */
 export const plain = (text: string, detail = ""): WritingOption => ({ text, detail, css: null, contrast: null });
 
+/** How often something occurs in the site, in words; empty for never. */
 export const times = (count: number): string => (count ? `${count === 1 ? "once" : `${count} times`} here` : "");
 
+/** On how many elements something stands, in words; empty for none. */
 export const onElements = (count: number): string =>
   count ? `on ${count === 1 ? "one element" : `${count} elements`}` : "";
 

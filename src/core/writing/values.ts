@@ -16,6 +16,7 @@ const units = ["px", "rem", "em", "%", "ch", "pt", "vw", "vh", "deg", "ms", "s"]
 const colorFunctions = ["rgb(", "hsl(", "oklch(", "oklab(", "color-mix(in oklab, ", "light-dark("];
 const mathFunctions = ["calc(", "clamp(", "min(", "max("];
 
+/** Values of a property: those of the site first, with colours and what each comes to, then keywords. */
 export function valueOptions({ site }: Asked, here: Value): WritingOption[] {
   if (here.inside === "var") return customProperties(site);
   const takesColor = takesColors(here.property) || here.inside?.endsWith("gradient") === true;

@@ -25,5 +25,6 @@ const verdicts: Readonly<Record<Verdict, (ratio: string, needs: number) => strin
   unjudged: () => "not judged",
 };
 
+/** A verdict on contrast, in words. @param needs the ratio that is needed (WCAG 2.2, 1.4.3) */
 export const verdictWords = (ratio: number, needs: number, verdict: Verdict): string =>
   verdicts[verdict](showRatio(ratio), needs);
