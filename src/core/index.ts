@@ -29,10 +29,10 @@ export { lookOf, type Specimen as SpecimenDeclarations, type TextLook } from "./
 export { reportedLonghands } from "./cascade/properties";
 export { forcedStatesOf } from "./cascade/forced";
 export { rehearsedIn, usualConditions } from "./cascade/rehearsals";
-export { overridesFor, rewritingFor, stateAttribute, type Override } from "./cascade/rehearse";
+export { isOverridden, overridesFor, rewritingFor, stateAttribute, type Override } from "./cascade/rehearse";
 export { computedValue, fontSizeOf, type Style } from "./cascade/style";
 export { facesOfPage, usedScheme, stylePage, type StyledPage } from "./cascade/styles";
-export { styledPage, type KnownPage } from "./cascade/styledPages";
+export { isStyled, styledPage, type KnownPage } from "./cascade/styledPages";
 export { type Contender, type Explanation } from "./cascade/explain";
 export { lossWords, type Loss } from "./cascade/losses";
 export { mediaWidths, type MediaWidth } from "./cascade/mediaWidths";
@@ -131,7 +131,7 @@ export {
 export { readSheet, sheetChange, type ReadSheet, type RuleExchange } from "./source/css/sheetChange";
 export { scriptedText } from "./source/html/scripted";
 export { changeOfLines, offsetAt, plainLines, positionAt } from "./source/lines";
-export { itemsOf } from "./source/html/sheets";
+export { itemsOf, sheetsOfPage } from "./source/html/sheets";
 export {
   changeSite,
   filesKey,

@@ -31,6 +31,21 @@ describe("the engine", () => {
     await expect(engine.page("none.html", defaultConditions)).rejects.toThrow("There is no page none.html.");
   });
 
+  test("a page is told of before its texts are known, as long as it was not styled as it is", async () => {
+    const told: unknown[] = [];
+    const asked = (conditions = defaultConditions) =>
+      engine.page("index.html", conditions, (glance) => void told.push(glance));
+    const { places, ...rest } = await asked();
+    expect(places).toHaveLength(2);
+    expect(told).toEqual([rest]);
+    await asked();
+    expect(told).toHaveLength(1);
+    // What is put on elements is known from their styles alone.
+    await asked({ ...defaultConditions, rootSize: 20 });
+    expect(told).toHaveLength(1);
+    await expect(engine.page("none.html", defaultConditions, () => undefined)).rejects.toThrow("There is no page");
+  });
+
   test("a page that is laid out out of sight comes without rules that match nothing on it, and is known as it is shown", async () => {
     await engine.open([file("index.html", html("One")), file("a.css", `${css}.x { color: red }\n`)]);
     const { sheets, structure, places } = await engine.pageOutOfSight("index.html", defaultConditions);

@@ -16,8 +16,8 @@ import {
 import { Addresses } from "./addresses";
 import { sinceEditions } from "./editions";
 import { Turns } from "./turns";
-import { pageOf, sheetsOfPage, viewOf } from "./views";
-import type { PagePatch, PageView } from "./protocol";
+import { glanceOf, pageOf, shownSheetsOf, viewOf } from "./views";
+import type { PageGlance, PagePatch, PageView } from "./protocol";
 
 /** The site as it is now; it is another object after each change. */
 export let site: Site = siteOf([]);
@@ -121,6 +121,16 @@ export function layoutFor(path: string, structure: string, page: StyledPage): La
   return known?.structure === structure ? { [path]: layoutNow(known.layout, known.page, page) } : {};
 }
 
+/** How the page is shown, told first of what can be shown before it is styled. */
+export function viewAfterGlance(path: string, conditions: Conditions, ahead: (glance: PageGlance) => void): PageView {
+  const glanced = glanceOf(site, path, conditions, addressesIn(site));
+  if (glanced) {
+    ahead(glanced.glance);
+    glanced.keepFor(pageOf(site, path, conditions));
+  }
+  return viewFor(site, path, conditions);
+}
+
 /** @param kept whether it is the page as it is shown from now on @param outOfSight see `viewOf` */
 export function viewFor(
   from: Site,
@@ -141,6 +151,6 @@ export function viewFor(
 export function patchOf(from: Site, path: string, structure: string, conditions: Conditions): PagePatch {
   const view = viewFor(from, path, conditions);
   if (view.structure !== structure) return view;
-  const before = from === site ? [] : sheetsOfPage(site, pageOf(site, path, conditions), addressesIn(site));
+  const before = from === site ? [] : shownSheetsOf(site, pageOf(site, path, conditions), addressesIn(site));
   return { ...view, sheets: sinceEditions(before, view.sheets), document: null };
 }

@@ -153,6 +153,9 @@ export interface PageView {
   structure: string;
 }
 
+/** A page before anything is known of its texts: all that it takes to show it. */
+export type PageGlance = Omit<PageView, "places">;
+
 /** What changes on a page that is shown: its sheets, and the document when its structure changed. */
 export interface PagePatch extends Omit<PageView, "document"> {
   document: SafeDocument | null;
@@ -229,7 +232,8 @@ export interface Engine {
    */
   summary(conditions: Conditions, report?: (done: number, of: number) => void): Promise<SiteSummary | null>;
   stopSummary(): Promise<void>;
-  page(path: string, conditions: Conditions): Promise<PageView>;
+  /** @param ahead told of the page before its texts are known, where they are not yet; it may be told after the answer came */
+  page(path: string, conditions: Conditions, ahead?: (glance: PageGlance) => void): Promise<PageView>;
   /** A page to be laid out where nobody sees it; its sheets hold only what can match something on it. */
   pageOutOfSight(path: string, conditions: Conditions): Promise<PageView>;
   /** How a longhand comes out in places, and what its units refer to. */

@@ -8,6 +8,8 @@ import {
   fontSizeOf,
   forcedStatesOf,
   inkOf,
+  isOverridden,
+  isStyled,
   legibilityOn,
   overridesFor,
   pictureOf,
@@ -16,6 +18,7 @@ import {
   roleName,
   safeDocument,
   safeSheets,
+  sheetsOfPage,
   shortSelector,
   styledPage,
   textFile,
@@ -38,7 +41,7 @@ import {
   type TextFile,
 } from "@/core";
 import { editionOf } from "./editions";
-import type { PageView, PlaceView, ShownSheet } from "./protocol";
+import type { PageGlance, PageView, PlaceView, ShownSheet } from "./protocol";
 
 /** @throws RangeError when there is no such page */
 export function pageOf(site: Site, path: string, conditions: Conditions): StyledPage {
@@ -142,7 +145,7 @@ export function viewOf(
   const known = documentOfPage(site, page, addressOf);
   return {
     ...known,
-    sheets: outOfSight ? sheetsAtWork(site, page, addressOf) : sheetsOfPage(site, page, addressOf),
+    sheets: outOfSight ? sheetsAtWork(site, page, addressOf) : shownSheetsOf(site, page, addressOf),
     places: placesOf(page, site, layouts(known.structure)),
     overrides: overridesFor(page),
     states: statesOf(page),
@@ -161,20 +164,46 @@ function sheetsAtWork(site: Site, { conditions, document, file }: StyledPage, ad
 const shownSheets = new WeakMap<StyledPage, ShownSheet[]>();
 
 /** The sheets of a page, fit to be shown. */
-export function sheetsOfPage(site: Site, page: StyledPage, addressOf: AddressOf): ShownSheet[] {
+export function shownSheetsOf(site: Site, page: StyledPage, addressOf: AddressOf): ShownSheet[] {
   let sheets = shownSheets.get(page);
   if (!sheets) {
-    sheets = safeSheets(site, page.file, rewritingFor(page.conditions, page.file.path), addressOf).map((sheet) => ({
-      ...sheet,
-      edition: editionOf(sheet.text),
-      since: null,
-    }));
+    sheets = sheetsOf(site, page, addressOf);
     shownSheets.set(page, sheets);
   }
   return sheets;
 }
 
-function statesOf({ document, conditions }: StyledPage): PageView["states"] {
+const sheetsOf = (site: Site, { file, conditions }: Unstyled, addressOf: AddressOf): ShownSheet[] =>
+  safeSheets(site, file, rewritingFor(conditions, file.path), addressOf).map((sheet) => ({
+    ...sheet,
+    edition: editionOf(sheet.text),
+    since: null,
+  }));
+
+/** What is known of a page before it is styled. */
+type Unstyled = Pick<StyledPage, "file" | "document" | "sheets" | "conditions">;
+
+/**
+ * A page as it is shown, without what its styles have to be reckoned for; null where they have been, or where it cannot
+ * be shown without them. Its sheets are those of the page that is styled under the same conditions next.
+ */
+export function glanceOf(
+  site: Site,
+  path: string,
+  conditions: Conditions,
+  addressOf: AddressOf,
+): { glance: PageGlance; keepFor(page: StyledPage): void } | null {
+  const file = textFile(site, path);
+  if (file?.kind !== "html" || isStyled(site, file, conditions) || isOverridden(conditions)) return null;
+  const page = { file, document: documentOf(file), sheets: sheetsOfPage(site, file), conditions };
+  const sheets = sheetsOf(site, page, addressOf);
+  return {
+    glance: { ...documentOfPage(site, page, addressOf), sheets, overrides: [], states: statesOf(page) },
+    keepFor: (styled) => shownSheets.set(styled, sheets),
+  };
+}
+
+function statesOf({ document, conditions }: Pick<Unstyled, "document" | "conditions">): PageView["states"] {
   return [...forcedStatesOf(document, conditions)].map(([index, names]) => [index, [...names].join(" ")]);
 }
 
@@ -216,7 +245,11 @@ interface KnownDocument {
 const knownDocuments = new WeakMap<TextFile, KnownDocument>();
 
 /** The page without its sheets, made once for each version of its file, each set of sheets it finds, and each set of pictures. */
-function documentOfPage(site: Site, { file, sheets }: StyledPage, addressOf: AddressOf): KnownDocument {
+function documentOfPage(
+  site: Site,
+  { file, sheets }: Pick<Unstyled, "file" | "sheets">,
+  addressOf: AddressOf,
+): KnownDocument {
   const made = `${sheets.owners.map(({ element }) => element).join()}\n${filesKey(site)}`;
   let known = knownDocuments.get(file);
   if (known?.made !== made) {

@@ -5,11 +5,11 @@
 import { scriptedText, stateAttribute, type SafeElement } from "@/core";
 import { ShownSheets } from "./sheets";
 import { harmless, unclobbered } from "./clobber";
-import type { PageView } from "@/engine/protocol";
+import type { PageGlance } from "@/engine/protocol";
 
 const policy = "default-src 'none'; img-src blob: data:; font-src blob: data:; style-src 'unsafe-inline'";
 /** Document types that bring about each mode (HTML, 13.2.6.4.1). */
-const doctypes: Record<PageView["document"]["mode"], string> = {
+const doctypes: Record<PageGlance["document"]["mode"], string> = {
   quirks: "",
   "limited-quirks": '<!doctype html public "-//W3C//DTD XHTML 1.0 Transitional//EN" "">',
   "no-quirks": "<!doctype html>",
@@ -28,7 +28,7 @@ export const frameSandbox = "allow-same-origin";
 
 export interface ShownPage {
   document: Document;
-  mode: PageView["document"]["mode"];
+  mode: PageGlance["document"]["mode"];
   /** The page's elements by index. */
   nodes: readonly Element[];
   /** Shows the page as it is said; what is not said any more is taken back. */
@@ -43,13 +43,13 @@ export interface Shown {
   layout: number;
 }
 
-export interface Dress extends Pick<PageView, "sheets" | "overrides" | "states"> {
+export interface Dress extends Pick<PageGlance, "sheets" | "overrides" | "states"> {
   /** Without any style of the site's own. */
   unstyled: boolean;
 }
 
 /** Puts a page into a frame; whatever was in it is gone. */
-export async function showPage(frame: HTMLIFrameElement, view: PageView): Promise<ShownPage> {
+export async function showPage(frame: HTMLIFrameElement, view: PageGlance): Promise<ShownPage> {
   const doctype = doctypes[view.document.mode];
   const skeleton = `${doctype}<meta charset="utf-8"><meta http-equiv="Content-Security-Policy" content="${policy}"><title>Page</title>`;
   const address = URL.createObjectURL(new Blob([skeleton], { type: "text/html" }));

@@ -62,6 +62,10 @@ export function withStates(selectors: string, states: ReadonlySet<string>): stri
 /** Declarations to be put on elements, by index, because no sheet can bring them about. */
 export type Override = [index: number, property: "font-size" | "font-family", value: string];
 
+/** Whether anything may have to be put on elements. */
+export const isOverridden = ({ rootSize, absent }: Conditions): boolean =>
+  rootSize !== defaultConditions.rootSize || absent.length > 0;
+
 /** What is put on elements for sizes under another default size, and for stacks without a font. */
 export function overridesFor({ styles, conditions }: StyledPage): Override[] {
   const overrides: Override[] = [];

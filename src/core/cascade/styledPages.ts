@@ -8,7 +8,8 @@ export interface KnownPage extends StyledPage {
   sources: readonly string[];
 }
 
-interface Entry {
+/** What a page is known by under conditions. */
+interface Key {
   conditions: string;
   /** States forced on its elements. */
   states: string;
@@ -16,6 +17,9 @@ interface Entry {
   fonts: string;
   /** Which files there are: a sheet that was missing may have come, a font may be another. */
   names: string;
+}
+
+interface Entry extends Key {
   sources: readonly (TextFile | undefined)[];
   page: KnownPage;
 }
@@ -29,26 +33,38 @@ function keyFor(conditions: Conditions, path: string): string {
   return conditionsKey(conditions) + JSON.stringify(conditions.containers[path] ?? {});
 }
 
-/** A page with its styles under these conditions, made from the nearest version that is known. */
-export function styledPage(site: Site, file: TextFile, conditions: Conditions): KnownPage {
-  const key = keyFor(conditions, file.path);
-  const states = JSON.stringify(conditions.forced[file.path] ?? {});
-  const fonts = measuresKey(conditions);
-  const names = filesKey(site);
-  const entries = known.get(file) ?? [];
-  const found = entries.find(
+const keyOf = (site: Site, file: TextFile, conditions: Conditions): Key => ({
+  conditions: keyFor(conditions, file.path),
+  states: JSON.stringify(conditions.forced[file.path] ?? {}),
+  fonts: measuresKey(conditions),
+  names: filesKey(site),
+});
+
+function foundIn(site: Site, entries: readonly Entry[], key: Key): Entry | undefined {
+  return entries.find(
     (entry) =>
-      entry.conditions === key &&
-      entry.states === states &&
-      entry.fonts === fonts &&
-      entry.names === names &&
+      entry.conditions === key.conditions &&
+      entry.states === key.states &&
+      entry.fonts === key.fonts &&
+      entry.names === key.names &&
       entry.sources.every((source, at) => site.files.get(entry.page.sources[at]!) === source),
   );
+}
+
+/** Whether a page was styled under these conditions as it is. */
+export const isStyled = (site: Site, file: TextFile, conditions: Conditions): boolean =>
+  foundIn(site, known.get(file) ?? [], keyOf(site, file, conditions)) !== undefined;
+
+/** A page with its styles under these conditions, made from the nearest version that is known. */
+export function styledPage(site: Site, file: TextFile, conditions: Conditions): KnownPage {
+  const key = keyOf(site, file, conditions);
+  const entries = known.get(file) ?? [];
+  const found = foundIn(site, entries, key);
   if (found) {
     if (found !== entries[0]) known.set(file, [found, ...entries.filter((entry) => entry !== found)]);
     return found.page;
   }
-  const styled = stylePage(site, file, conditions, nearestOf(site, entries, { key, states, names }));
+  const styled = stylePage(site, file, conditions, nearestOf(site, entries, key));
   const sources = [
     ...new Set(
       styled.sheets.owners
@@ -58,14 +74,7 @@ export function styledPage(site: Site, file: TextFile, conditions: Conditions): 
     ),
   ];
   const page: KnownPage = { ...styled, sources };
-  const entry: Entry = {
-    conditions: key,
-    states,
-    fonts,
-    names,
-    sources: sources.map((path) => site.files.get(path) as TextFile | undefined),
-    page,
-  };
+  const entry: Entry = { ...key, sources: sources.map((path) => site.files.get(path) as TextFile | undefined), page };
   known.set(file, [entry, ...entries].slice(0, mostVersions));
   return page;
 }
@@ -74,21 +83,17 @@ export function styledPage(site: Site, file: TextFile, conditions: Conditions): 
  * The version a page is made over from: how fonts measure aside, the one with most of the same sheets, or the one they
  * were changed from. In other states, one with all the same sheets, where there is none in the same.
  */
-function nearestOf(
-  site: Site,
-  entries: readonly Entry[],
-  { key, states, names }: { key: string; states: string; names: string },
-): StyledPage | null {
+function nearestOf(site: Site, entries: readonly Entry[], key: Key): StyledPage | null {
   let nearest: Entry | null = null;
   let best = -1;
   for (const entry of entries) {
-    if (entry.conditions !== key || entry.names !== names) continue;
+    if (entry.conditions !== key.conditions || entry.names !== key.names) continue;
     const shared = entry.sources.reduce((sum, source, at) => {
       const now = site.files.get(entry.page.sources[at]!);
       if (now === source) return sum + 2;
       return now?.kind === "css" && originOf(now)?.file === source ? sum + 1 : sum;
     }, 0);
-    const isSame = entry.states === states;
+    const isSame = entry.states === key.states;
     if (!isSame && shared < 2 * entry.sources.length) continue;
     const rank = isSame ? shared + 1 : 0;
     if (rank > best) [nearest, best] = [entry, rank];

@@ -24,6 +24,7 @@ import {
   unwritten,
   shown,
   layoutFor,
+  viewAfterGlance,
   viewFor,
   patchOf,
 } from "../open";
@@ -46,7 +47,8 @@ function* unlaidSteps(from: Site, conditions: Conditions, shown: string | null):
 }
 
 export const pagesAnswers = {
-  page: async (path, conditions) => viewFor(site, path, conditions),
+  page: async (path, conditions, ahead) =>
+    ahead ? viewAfterGlance(path, conditions, (glance) => void ahead(glance)) : viewFor(site, path, conditions),
 
   pageOutOfSight: async (path, conditions) => viewFor(site, path, conditions, { outOfSight: true }),
 

@@ -3,7 +3,7 @@
 import { Button } from "antd";
 import Link from "next/link";
 import { usePathname } from "next/navigation";
-import { useEffect, type ReactNode } from "react";
+import { useEffect, useState, type ReactNode } from "react";
 import { ExportMenu } from "../changes/ExportMenu";
 import { expectedRoom } from "../page/room";
 import { Boundary } from "../shared/Boundary";
@@ -66,14 +66,24 @@ function DeskBody({ children }: { children: ReactNode }) {
   return (
     <>
       <ViewTitle />
-      <SiteFonts />
-      <Survey />
       <Follow />
-      <Stress />
       <OtherEyes />
+      <AfterFirstPage>
+        <SiteFonts />
+        <Survey />
+        <Stress />
+      </AfterFirstPage>
       <Boundary>{children}</Boundary>
     </>
   );
+}
+
+/** What nobody waits for, such as frames out of sight, comes after the first page. */
+function AfterFirstPage({ children }: { children: ReactNode }) {
+  const isKnown = useWorkspace(({ view }) => view !== null && view.places !== null);
+  const [wasKnown, setWasKnown] = useState(isKnown);
+  if (isKnown && !wasKnown) setWasKnown(true);
+  return wasKnown ? children : null;
 }
 
 /** Names the view that is shown: in the document's outline, and in its title. */

@@ -15,7 +15,7 @@ import { Marks } from "./Marks";
 import { boxOfPlace, inSight, isAt, refTo } from "./placeBoxes";
 import { RoomLines } from "./RoomLines";
 import styles from "./Stage.module.css";
-import { usePointer } from "./usePointer";
+import { useEarlyPress, usePointer } from "./usePointer";
 import { useWalk } from "./useWalk";
 import { Worst } from "./Worst";
 
@@ -101,6 +101,25 @@ export function Overlay({ shown, places, picked, drawn, scale, onTrueSize, onGla
       </span>
     </>
   );
+}
+
+interface CoverProps extends Pick<OverlayProps, "drawn" | "scale"> {
+  shown: Shown | null;
+  places: readonly PlaceView[] | null;
+}
+
+/** Lies over a page whose texts are not known yet: it never gets a press itself, and the last one counts once they are. */
+export function Cover({ shown, places, drawn, scale }: CoverProps) {
+  const store = useWorkspaceStore();
+  const pick = useCallback(
+    (place: PlaceView | null) => {
+      const { page, pick } = store.getState();
+      unwaited(pick(place && refTo(page!, place)));
+    },
+    [store],
+  );
+  const press = useEarlyPress(shown, places, scale, pick);
+  return shown && places ? null : <div aria-hidden className={styles.overlay} style={drawn} onClick={press} />;
 }
 
 /** Brings what is picked into the window of the page. */

@@ -11,7 +11,7 @@ import { useWorkspace, useWorkspaceStore } from "../workspace/context";
 import { useBench } from "../workspace/bench";
 import { Beside } from "./Beside";
 import { Glass } from "./Glass";
-import { Overlay } from "./Overlay";
+import { Cover, Overlay } from "./Overlay";
 import { air, fitting, margin } from "./room";
 import { Ruler } from "./Ruler";
 import styles from "./Stage.module.css";
@@ -35,7 +35,7 @@ interface Props {
 /** The page in its frame, with marks in the margin, a ruler over it and outlines drawn on top. */
 export function Stage({ shown, onShown, look, onLook }: Props) {
   const { trueSize, glass } = look;
-  const places = useWorkspace((state) => (state.rehearsal?.patch ?? state.view)?.places);
+  const places = useWorkspace((state) => (state.rehearsal?.patch ?? state.view)?.places ?? null);
   const picked = useWorkspace((state) => (state.picked?.page === state.page ? state.picked : null));
   const pickedIndex = picked && picked.pseudo === undefined ? picked.index : null;
   const scheme = useWorkspace((state) => state.conditions.scheme);
@@ -76,6 +76,7 @@ export function Stage({ shown, onShown, look, onLook }: Props) {
             className={styles.frame}
             style={{ ...drawn, colorScheme: scheme }}
           />
+          <Cover shown={shown} places={places} drawn={drawn} scale={scale} />
           {shown && places && !set && (
             <Overlay
               shown={shown}

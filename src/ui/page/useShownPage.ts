@@ -1,10 +1,12 @@
 /** The page in its frame: built anew where its elements are others, dressed where only its sheets are, and looked at. */
 import { useCallback, useEffect, useMemo, useRef, useState, type RefObject } from "react";
-import type { PageView } from "@/engine/protocol";
+import type { PageGlance, PlaceView } from "@/engine/protocol";
 import { showPage, type Shown, type ShownPage } from "@/preview/frame";
 import { lookAt } from "@/preview/look";
 import { unwaited, unwaitedWhile } from "../shared/unwaited";
 import { useWorkspace, useWorkspaceStore } from "../workspace/context";
+import type { Workspace } from "../workspace/state";
+import type { WorkspaceStore } from "../workspace/store";
 import { calm } from "./calm";
 
 /** A page that stands in the frame. */
@@ -43,7 +45,7 @@ function useBuilt(
   const viewNumber = useWorkspace((state) => state.viewNumber);
   const rehearsal = useWorkspace((state) => state.rehearsal);
   const built = rehearsal?.patch.document ? rehearsal.patch : null;
-  const toBuild = useMemo<PageView | null>(
+  const toBuild = useMemo<PageGlance | null>(
     () => (built ? { ...built, document: built.document! } : view),
     [built, view],
   );
@@ -102,8 +104,8 @@ function useDressed(built: Built | null, key: string, relayout: (page: ShownPage
     };
     const lookUnder = async (stillThere: () => boolean) => {
       if (store.getState().rehearsal) await calm(50);
-      const { view, rehearsal, layOut, picture } = store.getState();
-      const places = (rehearsal?.patch ?? view)?.places ?? [];
+      const places = await knownPlaces(store);
+      const { layOut, picture } = store.getState();
       await lookAt(page, places, picture, layOut, stillThere);
     };
     const { document } = page;
@@ -120,6 +122,21 @@ function useDressed(built: Built | null, key: string, relayout: (page: ShownPage
       document.defaultView?.removeEventListener("resize", onResize);
     };
   }, [store, built, key, sheets, overrides, states, unstyled, relayout, onScroll]);
+}
+
+/** The texts of what is shown, as soon as they are known. */
+function knownPlaces(store: WorkspaceStore): Promise<readonly PlaceView[]> {
+  const known = ({ rehearsal, view }: Workspace) => (rehearsal?.patch ?? view)?.places ?? null;
+  return new Promise((resolve) => {
+    const now = known(store.getState());
+    if (now) return resolve(now);
+    const stop = store.subscribe((state) => {
+      const places = known(state);
+      if (!places) return;
+      stop();
+      resolve(places);
+    });
+  });
 }
 
 const nothing = { sheets: undefined, overrides: [], states: [] };

@@ -12,7 +12,7 @@ import {
   type Slip,
   type TextChange,
 } from "@/core";
-import type { Engine, PagePatch, PageView, PlanResult, SiteSummary } from "@/engine/protocol";
+import type { Engine, PageGlance, PagePatch, PlaceView, PlanResult, SiteSummary } from "@/engine/protocol";
 import type { MakePicture } from "@/preview/paint";
 import type { Meeting } from "@/store/folder";
 import type { FileRecord, SiteRecord } from "@/store/database";
@@ -32,6 +32,8 @@ export interface Rehearsal {
   patch: PagePatch;
 }
 
+export type ShownView = PageGlance & { places: PlaceView[] | null };
+
 export interface Workspace {
   /** "failed" where it cannot be read; the notice says why. */
   status: "loading" | "ready" | "missing" | "failed";
@@ -48,7 +50,8 @@ export interface Workspace {
   /** How many of the pages that are not shown were looked under, while that goes on or is paused. */
   survey: { done: number; of: number; paused: boolean } | null;
   page: string | null;
-  view: PageView | null;
+  /** The page as it is shown; its places are null until its texts are known. */
+  view: ShownView | null;
   /** Counts up when the frame has to be built anew. */
   viewNumber: number;
   picked: ElementRef | null;

@@ -4,7 +4,7 @@ import type { Remote } from "comlink";
 import { beforeEach, describe, expect, test } from "vitest";
 import type { ElementRef, Reach, Slip, TargetOption, TextChange } from "@/core";
 import { editionOf } from "@/engine/editions";
-import type { Engine, PagePatch, PageView } from "@/engine/protocol";
+import type { Engine, PageGlance, PagePatch, PageView } from "@/engine/protocol";
 import { FullError } from "@/store/failures";
 import { readPasted } from "@/store/read";
 import * as sites from "@/store/sites";
@@ -21,6 +21,10 @@ const viewOf = (path: string, text = css): PageView => ({
   states: [],
   structure: path,
 });
+const glanceOf = (path: string): PageGlance => {
+  const { document, sheets, overrides, states, structure } = viewOf(path);
+  return { document, sheets, overrides, states, structure };
+};
 const patchOf = (path: string, text: string): PagePatch => ({ ...viewOf(path, text), document: null });
 
 const reachOf = (pages: string[], whole: boolean): Reach => ({
@@ -113,6 +117,60 @@ describe("the view", () => {
     held.letGo();
     await Promise.all(picking);
     expect([now().page, now().view!.structure]).toEqual(["b.html", "b.html"]);
+  });
+
+  test("shows a page before its texts are known, and stays as it stands once they are", async () => {
+    const held = new Held();
+    const { now } = await open({
+      page: (path, _, ahead) => {
+        if (path === "page.html") return Promise.resolve(viewOf(path));
+        ahead?.(glanceOf(path));
+        return held.hold({ ...viewOf(path), places: [{ index: 1 }] as never });
+      },
+    });
+    const numbers = [now().viewNumber];
+    const opening = now().openPage("b.html");
+    await until(() => now().page === "b.html");
+    const { view } = now();
+    expect(view).toMatchObject({ structure: "b.html", places: null });
+    numbers.push(now().viewNumber);
+    held.letGo();
+    await opening;
+    numbers.push(now().viewNumber);
+    // Nothing is built or dressed anew.
+    expect(numbers).toEqual([1, 2, 2]);
+    expect([now().view!.places, now().view!.document, now().view!.sheets]).toEqual([
+      [{ index: 1 }],
+      view!.document,
+      view!.sheets,
+    ]);
+    expect(now().view!.sheets).toBe(view!.sheets);
+  });
+
+  test("what is told of a page before its texts counts for nothing once they are known, or another page is asked for", async () => {
+    const held = new Held();
+    let tell = () => undefined as void;
+    const { now } = await open({
+      page: (path, _, ahead) => {
+        if (path === "b.html") tell = () => ahead?.(glanceOf(path));
+        return path === "b.html" ? held.hold(viewOf(path)) : Promise.resolve(viewOf(path));
+      },
+    });
+    const opening = now().openPage("b.html");
+    await settled();
+    tell();
+    held.letGo();
+    await opening;
+    await settled();
+    expect([now().viewNumber, now().view!.places]).toEqual([2, []]);
+    await now().openPage("c.html");
+    const picking = [now().pick({ page: "b.html", index: 1 }), now().pick({ page: "d.html", index: 1 })];
+    await settled();
+    tell();
+    await settled();
+    expect(now().page).toBe("d.html");
+    held.letGo();
+    await Promise.all(picking);
   });
 
   test("drops the sheets of a page that is not shown any more", async () => {

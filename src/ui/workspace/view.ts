@@ -1,13 +1,15 @@
 /** The page that is shown: under which conditions, with what is only rehearsed on it, and as it is laid out. */
+import { proxy } from "comlink";
 import type { Conditions, Edit, PageLayout } from "@/core";
-import type { PagePatch, PlanResult } from "@/engine/protocol";
+import type { PageGlance, PagePatch, PlanResult } from "@/engine/protocol";
 import type { MakePicture } from "@/preview/paint";
-import type { Desk, Rehearsal, Workspace } from "./state";
+import type { Desk, Rehearsal, ShownView, Workspace } from "./state";
 
 /** Hears what a rehearsed edit reaches on other pages. */
 type Told = (result: PlanResult) => void;
 
 type Dressed = Pick<PagePatch, "sheets" | "overrides" | "states">;
+type Structured = Pick<PagePatch, "structure">;
 
 const dressOf = ({ sheets, overrides, states }: Dressed): Dressed => ({ sheets, overrides, states });
 
@@ -16,7 +18,7 @@ const looksOf = ({ sheets, overrides, states }: Dressed) =>
   JSON.stringify([sheets.map(({ owner, media, edition }) => [owner, media, edition]), overrides, states]);
 
 /** Whether a page has the same sheets, and the same put on its elements. */
-function isDressedAs(a: Omit<PagePatch, "document">, b: Omit<PagePatch, "document">): boolean {
+function isDressedAs(a: Dressed & Structured, b: Dressed & Structured): boolean {
   if (a.structure !== b.structure) return false;
   return looksOf(a) === looksOf(b);
 }
@@ -38,16 +40,32 @@ export class View {
   constructor(private readonly desk: Desk) {}
 
   async open(path: string): Promise<void> {
-    const { engine, get, set } = this.desk;
+    const { engine, get } = this.desk;
     const mine = (this.openings += 1);
+    let answered = false;
+    let glanced = false;
+    const showAhead = (glance: PageGlance) => {
+      if (mine !== this.openings || answered) return;
+      glanced = true;
+      this.show(path, { ...glance, places: null });
+    };
+    // An answer that is there, too, is shown at once.
+    const ahead = proxy((glance: PageGlance) => void setTimeout(showAhead, 0, glance));
     let asked = get();
-    let view = await engine.page(path, asked.conditions);
+    let view = await engine.page(path, asked.conditions, ahead);
+    answered = true;
     // Conditions that changed meanwhile are those it is shown under.
     while (mine === this.openings && (get().conditions !== asked.conditions || get().files !== asked.files)) {
       asked = get();
       view = await engine.page(path, asked.conditions);
     }
     if (mine !== this.openings) return;
+    if (glanced && get().view?.structure === view.structure) this.patchWith({ ...view, document: null });
+    else this.show(path, view);
+  }
+
+  private show(path: string, view: ShownView): void {
+    const { get, set } = this.desk;
     set({
       page: path,
       view,

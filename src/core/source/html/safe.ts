@@ -249,6 +249,9 @@ const takesAddress = /^(?:url|src|image|(?:-webkit-)?(?:image-set|cross-fade))$/
 /** A string that leads elsewhere by itself: in a custom property it may come to stand in such a function. */
 const leadsAway = /^\s*(?:[a-z][a-z0-9+.-]*:|[/\\]{2})/i;
 
+/** What the name of a custom property, or of its initial value, may begin with. */
+const mayBeCustom = /[-i\\]/i;
+
 /** Addresses in a style text: files of the site get theirs, everything else none. */
 function safeUrls(text: string, base: string, addressOf: AddressOf): string {
   if (!/url|src|image|cross-fade|--|initial-value|\\/i.test(text)) return text;
@@ -268,18 +271,23 @@ function safeUrls(text: string, base: string, addressOf: AddressOf): string {
     const start = tokens.starts[token]!;
     const end = tokens.starts[token + 1]!;
     if (start < at) continue;
-    const raw = text.slice(start, end);
-    const name = type === T.Function ? ident.decode(raw.slice(0, -1)).toLowerCase() : "";
+    // Most tokens are none of those that are looked at: their text is not asked for.
+    const raw = () => text.slice(start, end);
+    const name = type === T.Function ? ident.decode(text.slice(start, end - 1)).toLowerCase() : "";
     if (type === T.Function && name === "url" && !/^\s*["']/.test(text.slice(end))) {
       // Spelled with escapes, it holds an address all the same (CSS Syntax 3, 4.3.4).
       const close = /(?<!\\)\)|$/.exec(text.slice(end))!;
       const stop = end + close.index + close[0].length;
       put(start, stop, `url("${cssAddress(url.decode(`url(${text.slice(end, stop)}`), base, addressOf)}")`);
     } else if (type === T.Url || type === T.BadUrl) {
-      put(start, end, `url("${cssAddress(url.decode(raw), base, addressOf)}")`);
-    } else if (type === T.String && (open.at(-1) || (custom !== null && leadsAway.test(string.decode(raw))))) {
-      put(start, end, `"${cssAddress(string.decode(raw), base, addressOf)}"`);
-    } else if (type === T.Ident && /^(?:--|initial-value$)/i.test(ident.decode(raw))) {
+      put(start, end, `url("${cssAddress(url.decode(raw()), base, addressOf)}")`);
+    } else if (type === T.String && (open.at(-1) || (custom !== null && leadsAway.test(string.decode(raw()))))) {
+      put(start, end, `"${cssAddress(string.decode(raw()), base, addressOf)}"`);
+    } else if (
+      type === T.Ident &&
+      mayBeCustom.test(text[start]!) &&
+      /^(?:--|initial-value$)/i.test(ident.decode(raw()))
+    ) {
       if (/^\s*:/.test(text.slice(end, end + 50))) custom = open.length;
     } else if (closerOf(type)) {
       open.push(type === T.Function && takesAddress.test(name));
