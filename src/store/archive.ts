@@ -14,6 +14,7 @@ import {
 } from "./database";
 import { digestOf } from "./digest";
 import { stored } from "./failures";
+import { asKept, asWhole } from "./keptFiles";
 import { limits, OpenError } from "./limits";
 import { insidePath, storedFile } from "./schemas";
 import { readEntries } from "./zip";
@@ -49,7 +50,13 @@ export async function takeShelfOut(now: Date, db = database): Promise<Uint8Array
       bytes.set(digest, data);
     whole.push({
       record: without(site, ["id", "folder", "deleted", "revision"]),
-      files: await of(db.files.where("site").equals(id).toArray()),
+      files: await of(
+        db.files
+          .where("site")
+          .equals(id)
+          .toArray()
+          .then((all) => all.map(asWhole)),
+      ),
       steps: await of(db.steps.where("site").equals(id).toArray()),
       versions: await of(db.versions.where("site").equals(id).toArray()),
     });
@@ -257,7 +264,7 @@ async function add(
 ): Promise<void> {
   const site = crypto.randomUUID();
   await db.sites.add({ ...record, id: site, folder: null, deleted: null, revision: 0 });
-  await db.files.bulkAdd(files.map((file) => ({ ...file, site })));
+  await db.files.bulkAdd(files.map((file) => asKept({ ...file, site })));
   await db.steps.bulkAdd(steps.map((step) => ({ ...step, site })));
   await db.versions.bulkAdd(versions.map((version) => ({ ...version, site })) as VersionRecord[]);
   const digests = new Set(

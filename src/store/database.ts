@@ -1,6 +1,7 @@
 /** Sites in the browser's own database. The text of the files is the state; history is a list of text changes. */
 import Dexie, { type Table } from "dexie";
 import { NewerError } from "./failures";
+import type { KeptFile } from "./keptFiles";
 import type { FileChange, RefusedFile, StoredFile, TextChange } from "@/core";
 
 export interface SiteRecord {
@@ -83,7 +84,7 @@ const version = 2;
 
 export class HevretDatabase extends Dexie {
   sites!: Table<SiteRecord, string>;
-  files!: Table<FileRecord, [string, string]>;
+  files!: Table<KeptFile, [string, string]>;
   steps!: Table<StepRecord, [string, number]>;
   versions!: Table<VersionRecord, [string, string]>;
   bytes!: Table<BytesRecord, [string, string]>;

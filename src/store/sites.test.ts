@@ -61,6 +61,32 @@ describe("history", () => {
     expect((await loadSite(id, db))!.steps.map(({ label }) => label)).toEqual(["blue", "green"]);
   });
 
+  test("what a text was at opening, and is on the disk, is known whatever is written", async () => {
+    const texts = async () => {
+      const { original, onDisk } = (await loadSite(id, db))!.files.find(({ path }) => path === "style.css")!;
+      return [original, onDisk];
+    };
+    const red = "h1 { color: red; }";
+    const kept = async () => Object.keys((await db.files.get([id, "style.css"]))!).sort();
+    expect([await texts(), await kept()]).toEqual([
+      [red, red],
+      ["file", "path", "site"],
+    ]);
+    await writeStep(await known(), step("blue", [change(12, 15, "blue")]), 2000, db);
+    expect(await texts()).toEqual([red, red]);
+    const blue = "h1 { color: blue; }";
+    await noteOnDisk(id, new Map([["style.css", blue]]), db);
+    expect([await texts(), await kept()]).toEqual([
+      [red, blue],
+      ["file", "original", "path", "site"],
+    ]);
+    await moveInHistory(await known(), "undo", 3000, db);
+    expect([await texts(), await kept()]).toEqual([
+      [red, blue],
+      ["file", "onDisk", "path", "site"],
+    ]);
+  });
+
   test("a window that is behind cannot write, and nothing of it is written", async () => {
     const behind = await known();
     await writeStep(behind, step("blue", [change(12, 15, "blue")]), 2000, db);

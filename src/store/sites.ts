@@ -10,6 +10,7 @@ import {
 import type { Table } from "dexie";
 import { database, type FileRecord, type HevretDatabase, type SiteRecord, type StepRecord } from "./database";
 import { stored } from "./failures";
+import { asKept, asWhole } from "./keptFiles";
 import { OpenError } from "./limits";
 import type { Opened } from "./read";
 import { checkOpened, checkReason, checkTrials, siteName } from "./schemas";
@@ -62,7 +63,7 @@ export async function addSite(
     () =>
       db.transaction("rw", tables(db), async () => {
         await db.sites.add(record);
-        await db.files.bulkAdd(files.map((file) => fileRecord(id, file)));
+        await db.files.bulkAdd(files.map((file) => asKept(fileRecord(id, file))));
       }),
     unkept,
   );
@@ -85,8 +86,8 @@ export async function noteOnDisk(
       .where("site")
       .equals(site)
       .and(({ path }) => texts.has(path))
-      .modify((record) => {
-        record.onDisk = texts.get(record.path)!;
+      .modify((kept, holder) => {
+        holder.value = asKept({ ...asWhole(kept), onDisk: texts.get(kept.path)! });
       }),
   );
 }
@@ -128,7 +129,7 @@ export async function loadSite(id: string, db = database): Promise<LoadedSite | 
     db.transaction("r", tables(db), async () => {
       const record = await db.sites.get(id);
       if (!record || record.deleted !== null) return null;
-      const all = await db.files.where("site").equals(id).toArray();
+      const all = (await db.files.where("site").equals(id).toArray()).map(asWhole);
       const [files, gone] = [all.filter((file) => !file.gone), all.filter((file) => file.gone)];
       const steps = await db.steps.where("site").equals(id).sortBy("number");
       return { record, files, gone, steps };
@@ -194,7 +195,7 @@ export async function duplicateSite(id: string, now = Date.now(), db = database)
           changed: now,
           folder: null,
         });
-        await db.files.bulkAdd([...loaded.files, ...loaded.gone].map((file) => ({ ...file, site: copy })));
+        await db.files.bulkAdd([...loaded.files, ...loaded.gone].map((file) => asKept({ ...file, site: copy })));
         await db.steps.bulkAdd(loaded.steps.map((step) => ({ ...step, site: copy })));
         for (const table of [db.versions, db.bytes] as Table<{ site: string }>[])
           await table.bulkAdd((await table.where("site").equals(id).toArray()).map((one) => ({ ...one, site: copy })));
@@ -321,14 +322,19 @@ export async function moveInHistory(
 /** @throws OpenError when a file is not as the change says it is */
 async function moveFiles(site: string, changes: readonly FileChange[], db: HevretDatabase): Promise<void> {
   for (const { path, before, after } of changes) {
-    const known = await db.files.get([site, path]);
+    const known = await fileOf(site, path, db);
     const record = known?.gone ? undefined : known;
     if (!before && record) throw new OpenError(`The site has a file ${path} already.`);
     if (before && !record) throw new OpenError(`${path} is no longer part of the site.`);
-    if (after) await db.files.put(fileWith(known, { site, path, file: after }));
+    if (after) await db.files.put(asKept(fileWith(known, { site, path, file: after })));
     else if (record!.added) await db.files.delete([site, path]);
-    else await db.files.put({ ...record!, gone: true });
+    else await db.files.put(asKept({ ...record!, gone: true }));
   }
+}
+
+async function fileOf(site: string, path: string, db: HevretDatabase): Promise<FileRecord | undefined> {
+  const kept = await db.files.get([site, path]);
+  return kept && asWhole(kept);
 }
 
 /** A file with what is known of it, also where it was taken out before; what is new is marked so. */
@@ -361,13 +367,13 @@ async function advance(record: SiteRecord, cursor: number, now: number, db: Hevr
 async function changeFiles(site: string, changes: readonly TextChange[], db: HevretDatabase): Promise<TextChange[]> {
   const inverse: TextChange[] = [];
   for (const path of new Set(changes.map((change) => change.path))) {
-    const record = await db.files.get([site, path]);
+    const record = await fileOf(site, path, db);
     if (!record || record.gone || record.file.kind === "other")
       throw new OpenError(`${path} is no longer part of the site.`);
     const own = changes.filter((change) => change.path === path);
     inverse.push(...invertChanges(record.file.text, own));
     const file: StoredFile = { ...record.file, text: applyChanges(record.file.text, own) };
-    await db.files.put({ ...record, file });
+    await db.files.put(asKept({ ...record, file }));
   }
   return inverse;
 }
