@@ -34,7 +34,7 @@ const none: readonly ElementRef[] = [];
 /** Everything about the picked text. */
 export function Slip({ shown }: { shown: Shown | null }) {
   const slip = useWorkspace((state) => state.slip);
-  const picks = useWorkspace((state) => state.picks);
+  const slips = useWorkspace((state) => state.slips);
   if (!slip) {
     return (
       <aside className={styles.slip} aria-label="Slip">
@@ -55,7 +55,7 @@ export function Slip({ shown }: { shown: Shown | null }) {
     );
   }
   // What is measured of an element is not that of a pseudo-element of it.
-  return <SlipOf key={picks} slip={slip} shown={slip.ref.pseudo === undefined ? shown : null} />;
+  return <SlipOf key={slips} slip={slip} shown={slip.ref.pseudo === undefined ? shown : null} />;
 }
 
 /** The worst that was found on the page, with the step to it. */

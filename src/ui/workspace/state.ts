@@ -55,8 +55,8 @@ export interface Workspace {
   /** Counts up when the frame has to be built anew. */
   viewNumber: number;
   picked: ElementRef | null;
-  /** Counts how often something was picked: what is picked may stand elsewhere among the elements later. */
-  picks: number;
+  /** Counts the slips of picks: what is picked may stand elsewhere among the elements later. */
+  slips: number;
   slip: Slip | null;
   /** Places a choice would touch, marked on the page before anything is written. */
   reach: readonly ElementRef[] | null;
@@ -171,7 +171,7 @@ export const initial: Workspace = {
   view: null,
   viewNumber: 0,
   picked: null,
-  picks: 0,
+  slips: 0,
   slip: null,
   reach: null,
   rehearsal: null,

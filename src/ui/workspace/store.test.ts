@@ -290,6 +290,32 @@ describe("the selection", () => {
     expect(now().slip!.ref.index).toBe(2);
   });
 
+  test("a slip is counted when it comes, once for each pick, and not while the one before is shown", async () => {
+    const held = new Held();
+    const { now } = await open({ slip: (ref) => held.hold(slipOf(ref)) });
+    const counts: number[] = [];
+    const picking = now().pick({ page: "page.html", index: 1 });
+    await settled();
+    counts.push(now().slips);
+    held.letGo();
+    await picking;
+    counts.push(now().slips);
+    const again = now().setConditions({ scheme: "dark" });
+    await until(() => held.count > 0);
+    held.letGo();
+    await again;
+    counts.push(now().slips);
+    const both = [now().pick({ page: "page.html", index: 2 }), now().pick({ page: "page.html", index: 3 })];
+    await settled();
+    held.letGo();
+    await settled();
+    counts.push(now().slips);
+    held.letGo();
+    await Promise.all(both);
+    counts.push(now().slips);
+    expect(counts).toEqual([0, 1, 1, 1, 2]);
+  });
+
   test("shows the slip at once, and what its ways to write reach on other pages when that is counted", async () => {
     const held = new Held();
     const whole = [{ reach: reachOf(["page.html", "b.html"], true) }] as unknown as TargetOption[];
