@@ -185,15 +185,13 @@ function Unset({ rows, onAsk }: { rows: readonly SlipRowValue[]; onAsk(id: strin
   );
 }
 
-/** What was found about the picked text, by the rows it is about; what is about none of them under null. */
-function useFoundByRow({ rows }: SlipData): ReadonlyMap<string | null, readonly KnownFinding[]> {
-  const picked = useWorkspace((state) => state.picked);
+/** What was found about the text of a slip, by the rows it is about; what is about none of them under null. */
+function useFoundByRow({ ref, rows }: SlipData): ReadonlyMap<string | null, readonly KnownFinding[]> {
   const summary = useWorkspace((state) => state.summary);
   const record = useWorkspace((state) => state.record);
   return useMemo(
-    () =>
-      groupBy(picked ? findingsAbout(picked, { summary, record }) : [], ({ finding }) => rowOfFinding(rows, finding)),
-    [rows, picked, summary, record],
+    () => groupBy(findingsAbout(ref, { summary, record }), ({ finding }) => rowOfFinding(rows, finding)),
+    [ref, rows, summary, record],
   );
 }
 
