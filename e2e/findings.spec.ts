@@ -176,12 +176,16 @@ test("pages are measured as some readers have them: narrow, at twice the size, w
   await openFiles(page, {
     "index.html": `<!doctype html><html lang="en"><head><style>${style}</style></head><body><h1>Ossel</h1><p class="bar">Fares and sailings</p><p class="box">No sailings in fog</p><p class="wide">The late boat leaves the outer island at half past six, and waits for nobody on the quay.</p><p class="tight">The early boat leaves the main island at half past five, and waits for the post from the hill.</p><p class="under">Dogs sail free</p></body></html>`,
   });
-  await openFindings(page);
+  await tab(page).click();
   const says = (words: RegExp) => expect(list(page).getByText(words)).toBeVisible({ timeout: 30_000 });
+  // What is not known yet is said.
+  const unseen = page.getByText("1 page still to be seen as readers have them.");
+  await expect(unseen).toBeVisible();
   await says(/At 320px of width index.html scrolls both ways: .bar reaches beyond the window/);
   await says(/The late boat leaves .* is cut off at twice the size/);
   await says(/No sailings in fog.* cut off where a reader gives lines, words and letters more room/);
   await says(/At twice the size The early boat.* and Dogs sail free lie over each other/);
+  await expect(unseen).toHaveCount(0);
   await list(page)
     .getByText(/scrolls both ways/)
     .click();

@@ -108,7 +108,7 @@ export const siteAnswers = {
 
   unstressedPages: async (conditions) =>
     pagesOf(site)
-      .filter((file) => layouts.has(file.path) && !stresses.has(styledPage(site, file, conditions).styles))
+      .filter((file) => !stresses.has(styledPage(site, file, conditions).styles))
       .map(({ path }) => path),
 
   stressed: async (path, conditions, stress) => {

@@ -7,6 +7,9 @@ import { unwaited } from "../shared/unwaited";
 import { useEngine, useWorkspace } from "../workspace/context";
 import { whenCalm } from "./calm";
 
+/** Milliseconds without a change before pages are laid out as some readers have them. */
+const unchanged = 2500;
+
 /** Lays out every page as some readers have it, one after the other, once all of them were looked at. */
 export function Stress() {
   const engine = useEngine();
@@ -16,27 +19,35 @@ export function Stress() {
   const isCounted = useWorkspace((state) => state.summary !== null && state.survey === null);
   const saving = useWorkspace((state) => state.save.kind === "saving");
   const stressed = useWorkspace((state) => state.stressed);
+  const stressing = useWorkspace((state) => state.stressing);
   useEffect(() => {
     if (!isCounted || saving) return;
     let current = true;
-    const measure = async () => {
-      const pages = await engine.unstressedPages(conditions);
+    const measure = async (pages: readonly string[]) => {
       let changed = false;
-      for (const path of pages) {
+      for (const [at, path] of pages.entries()) {
         await whenCalm(() => current);
         if (!current || !frame.current) break;
         const viewAt = (width: number) => engine.variant(path, [], { ...conditions, width });
         const stress = await stressOf(frame.current, conditions.width, viewAt, () => current);
         if (!stress) break;
         changed = (await engine.stressed(path, conditions, stress)) || changed;
+        if (current) stressing(pages.length - at - 1);
       }
       if (changed && current) stressed();
     };
-    const timer = setTimeout(() => unwaited(measure()), 2500);
+    let timer: ReturnType<typeof setTimeout>;
+    const begin = async () => {
+      const pages = await engine.unstressedPages(conditions);
+      if (!current) return;
+      stressing(pages.length);
+      timer = setTimeout(() => unwaited(measure(pages)), unchanged);
+    };
+    unwaited(begin());
     return () => {
       current = false;
       clearTimeout(timer);
     };
-  }, [engine, files, conditions, isCounted, saving, stressed]);
+  }, [engine, files, conditions, isCounted, saving, stressed, stressing]);
   return <HiddenFrame frame={frame} title="Pages as some readers have them" conditions={conditions} />;
 }

@@ -53,6 +53,13 @@ export function Findings() {
   );
 }
 
+/** How many pages are still to be looked at as they are laid out, or as some readers have them: what is found there comes then. */
+function Unseen() {
+  const pages = useWorkspace(({ survey, unstressed }) => Math.max(survey ? survey.of - survey.done : 0, unstressed));
+  if (pages === 0) return null;
+  return <span role="status">{plural(pages, "page")} still to be seen as readers have them.</span>;
+}
+
 interface BarProps {
   all: readonly KnownFinding[];
   filter: Filter;
@@ -93,6 +100,7 @@ function Bar({ all, filter, onFilter }: BarProps) {
         {words.join(", ")}
         {words.length > 0 && "."} {left > 0 && `${left} left as they are.`}
       </span>
+      <Unseen />
       <Space />
       {select(
         "Group",

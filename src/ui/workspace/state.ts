@@ -49,6 +49,8 @@ export interface Workspace {
   reading: { done: number; of: number } | null;
   /** How many of the pages that are not shown were looked under, while that goes on or is paused. */
   survey: { done: number; of: number; paused: boolean } | null;
+  /** How many pages are still to be laid out as some readers have them. */
+  unstressed: number;
   page: string | null;
   /** The page as it is shown; its places are null until its texts are known. */
   view: ShownView | null;
@@ -134,6 +136,8 @@ export interface WorkspaceActions {
   fontsLoaded(families: readonly string[]): void;
   /** So many of the pages that are not shown were laid out: what is counted over the site is counted anew when all are. */
   surveyed(done: number, of: number): void;
+  /** So many pages are still to be laid out as some readers have them. */
+  stressing(pages: number): void;
   pauseSurvey(paused: boolean): void;
   /** Pages were laid out as some readers have them: what is counted over the site is counted anew. */
   stressed(): void;
@@ -167,6 +171,7 @@ export const initial: Workspace = {
   summary: null,
   reading: null,
   survey: null,
+  unstressed: 0,
   page: null,
   view: null,
   viewNumber: 0,

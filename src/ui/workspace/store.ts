@@ -47,6 +47,7 @@ type Plain =
   | "renamed"
   | "fontsLoaded"
   | "pauseSurvey"
+  | "stressing"
   | "dismissNotice"
   | "setFollowing"
   | "setMeetings"
@@ -59,6 +60,7 @@ const plainActions = ({ get, set }: Desk): Pick<WorkspaceActions, Plain> => ({
   renamed: (name) => set({ record: get().record && { ...get().record!, name } }),
   fontsLoaded: (ownFamilies) => set({ ownFamilies }),
   pauseSurvey: (paused) => set({ survey: get().survey && { ...get().survey!, paused } }),
+  stressing: (unstressed) => set({ unstressed }),
   dismissNotice: () => set({ notice: null }),
   setFollowing: (following) => set({ following }),
   setMeetings: (meetings) => set({ meetings }),
