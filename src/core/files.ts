@@ -3,6 +3,7 @@
  * All of it is in `index.ts`, too.
  */
 export { applyChanges, changeBetween, invertChanges, type TextChange } from "./source/changes";
+export { append } from "./source/groups";
 export { encodeText } from "./source/encoding";
 export { barredInPaths, normalisePath } from "./source/path";
 export {

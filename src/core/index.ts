@@ -159,7 +159,7 @@ export { withoutIdle } from "./ground/reaching";
 export { layoutNow, layoutWith } from "./ground/layoutNow";
 export { cssColor } from "./color/format";
 export { textsOf } from "./text/pageTexts";
-export { groupBy } from "./source/groups";
+export { append, groupBy } from "./source/groups";
 export { finished } from "./source/steps";
 export { pseudoTexts, type PseudoText } from "./text/pseudoTexts";
 export { isPlace, legibility, legibilityOn, roleName, textStyleKey, type Layouts } from "./text/textStyles";

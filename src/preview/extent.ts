@@ -1,4 +1,5 @@
 /** How much room a page takes: what a change of its fonts shifts. */
+import { append } from "@/core";
 import type { ShownPage } from "./frame";
 import { inSlices } from "./slices";
 
@@ -38,7 +39,10 @@ function rectsIn(node: Element | undefined, range: Range): DOMRect[] {
   for (const child of node?.childNodes ?? []) {
     if (child.nodeType !== Node.TEXT_NODE || child.textContent!.trim() === "") continue;
     range.selectNodeContents(child);
-    rects.push(...[...range.getClientRects()].filter(({ width }) => width > 0));
+    append(
+      rects,
+      [...range.getClientRects()].filter(({ width }) => width > 0),
+    );
   }
   return rects;
 }

@@ -1,5 +1,5 @@
 /** Pixels of pictures, from memory only: the frame shows nothing else. */
-import { gridColumns, gridRows, type Box, type ImageLayout } from "@/core";
+import { append, gridColumns, gridRows, type Box, type ImageLayout } from "@/core";
 
 const loaded = new Map<string, Promise<HTMLImageElement | null>>();
 
@@ -83,8 +83,8 @@ export function pixelsUnder(text: Box, layout: Omit<ImageLayout, "pixels">, imag
           if (light > high) [high, lightest] = [light, at];
         }
       }
-      pixels.push(...(darkest < 0 ? [0, 0, 0, 0] : data.subarray(darkest, darkest + 4)));
-      pixels.push(...(lightest < 0 || (outside && high < 250) ? [0, 0, 0, 0] : data.subarray(lightest, lightest + 4)));
+      append(pixels, darkest < 0 ? [0, 0, 0, 0] : data.subarray(darkest, darkest + 4));
+      append(pixels, lightest < 0 || (outside && high < 250) ? [0, 0, 0, 0] : data.subarray(lightest, lightest + 4));
     }
   }
   return pixels;

@@ -1,4 +1,5 @@
 /** Where a picture of a page and the screen may part: nothing is certain there. */
+import { append } from "@/core";
 
 /** In CSS px of the page. */
 interface Edges {
@@ -49,7 +50,7 @@ export function partingsOf(
     const overlaid = overlaidWords(style, filtered.has(node), blends);
     const words = overlaid ?? standingWords(style, node !== ground);
     if (words) zones.push({ ...edgesOf(node, view), words });
-    if (backdropOf(style) !== "none") zones.push(...standingOut(node, view, overlaid));
+    if (backdropOf(style) !== "none") append(zones, standingOut(node, view, overlaid));
   });
   return { doubts, zones };
 }

@@ -1,5 +1,13 @@
 /** Files in: from pickers, drops, zips and pasted text, all to the same list with reasons for what is left out. */
-import { kindOfPath, normalisePath, readFile, type RefusedFile, type SiteFile, type StoredFile } from "@/core/files";
+import {
+  append,
+  kindOfPath,
+  normalisePath,
+  readFile,
+  type RefusedFile,
+  type SiteFile,
+  type StoredFile,
+} from "@/core/files";
 import { limits, OpenError, siteTooLarge, textTooLarge, tooManyFiles } from "./limits";
 import { readEntries } from "./zip";
 
@@ -152,7 +160,7 @@ async function childrenOf(entry: FileSystemDirectoryEntry): Promise<FileSystemEn
   for (;;) {
     const some = await new Promise<FileSystemEntry[]>((resolve, reject) => reader.readEntries(resolve, reject));
     if (some.length === 0) return all;
-    all.push(...some);
+    append(all, some);
   }
 }
 

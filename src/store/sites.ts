@@ -1,5 +1,6 @@
 /** The shelf: sites kept, opened, renamed, copied, deleted; and the history of each. */
 import {
+  append,
   applyChanges,
   invertChanges,
   invertFiles,
@@ -371,7 +372,7 @@ async function changeFiles(site: string, changes: readonly TextChange[], db: Hev
     if (!record || record.gone || record.file.kind === "other")
       throw new OpenError(`${path} is no longer part of the site.`);
     const own = changes.filter((change) => change.path === path);
-    inverse.push(...invertChanges(record.file.text, own));
+    append(inverse, invertChanges(record.file.text, own));
     const file: StoredFile = { ...record.file, text: applyChanges(record.file.text, own) };
     await db.files.put(asKept({ ...record, file }));
   }

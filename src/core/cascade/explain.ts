@@ -1,4 +1,5 @@
 /** Why a property of an element has the value it has. */
+import { append } from "../source/groups";
 import { attributeSource } from "../source/html/attributeSource";
 import { componentsOf, soleKeyword, type Component } from "../source/css/components";
 import type { Declaration } from "../source/css/syntax";
@@ -97,7 +98,7 @@ export function explain(site: Site, page: StyledPage, style: Style, property: st
   for (let next = winner.beaten; next; next = next.beaten) {
     contenders.push(contenderOf(site, page, holder.element, next, lossOf(next, winner)));
   }
-  contenders.push(...outOfForce(site, page, holder, property));
+  append(contenders, outOfForce(site, page, holder, property));
   const from = holder === style ? "declared" : "inherited";
   return {
     property,

@@ -1,4 +1,5 @@
 /** Presentational hints: attributes that set style (HTML, 15.3 and 15.4.3), as declarations of no specificity. */
+import { append } from "../source/groups";
 import { table } from "../source/table";
 import { namedColors } from "../color/names";
 import { parseBlock, type Declaration } from "../source/css/syntax";
@@ -17,7 +18,7 @@ export function hintsFor(element: ElementNode): readonly Declaration[] {
   const rules: string[] = isCell ? cellHints(element) : [];
   const direction = directionHint(element);
   if (direction) rules.push(`direction:${direction}`);
-  if (element.tag === "a" && element.attributes.has("href")) rules.push(...linkHints(element));
+  if (element.tag === "a" && element.attributes.has("href")) append(rules, linkHints(element));
   for (const [name, value] of element.attributes) {
     const hint = hints[name]?.(value, element);
     if (hint) rules.push(hint);
@@ -189,7 +190,7 @@ function cellHints(cell: ElementNode): string[] {
   const rules: string[] = [];
   const border = table.attributes.get("border");
   const ruled = ruledEdges[table.attributes.get("rules")?.trim().toLowerCase() ?? ""];
-  if (ruled) rules.push(...ruled.map((edge) => `border-${edge}:1px solid`), "border-color:inherit");
+  if (ruled) append(rules, [...ruled.map((edge) => `border-${edge}:1px solid`), "border-color:inherit"]);
   else if (ruled === undefined && border !== undefined && !/^\s*0+(?!\d)/.test(border))
     rules.push("border:1px inset;border-color:inherit");
   const padding = table.attributes.get("cellpadding");

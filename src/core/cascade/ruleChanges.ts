@@ -1,4 +1,5 @@
 /** What differs between two versions of the rules that a page has. */
+import { append } from "../source/groups";
 import { made, PairMap } from "../source/memo";
 import type { PageRule, RuleIndex, RuleSet } from "./ruleSet";
 import { indexOf } from "./ruleSet";
@@ -116,7 +117,7 @@ function compare(before: RuleSet, after: RuleSet): RuleChanges | null {
     touched.push(rule);
   }
   const removed = before.rules.filter(({ id }) => !after.byId.has(id));
-  touched.push(...removed);
+  append(touched, removed);
   if (touched.length > after.rules.length / 4 || !touched.every(isPlain)) return null;
   const again = touched.length ? contained(after) : [];
   const come = [...added, ...again];

@@ -1,4 +1,5 @@
 /** Custom properties (CSS Custom Properties 1): inheritance, references, cycles. */
+import { append } from "../source/groups";
 import { componentsOf, type Component } from "../source/css/components";
 import type { RegisteredProperty } from "./rules";
 import { substitute, type Sources } from "./substitution";
@@ -56,7 +57,7 @@ class Resolver {
         const isNext = (one: string) => this.own.has(one) && !entered.has(one);
         const open = entered.has(name) ? [] : referencesIn(this.own.get(name)).filter(isNext);
         entered.add(name);
-        if (open.length) pending.push(...open);
+        if (open.length) append(pending, open);
         else {
           pending.pop();
           if (!this.state.has(name)) this.resolve(name);

@@ -1,4 +1,5 @@
 /** A scheme drafted for a site that has none: for readers who wish for a dark page, or for more contrast. */
+import { append } from "../source/groups";
 import type { Conditions } from "../cascade/conditions";
 import { parseColor } from "../color";
 import { cssColor } from "../color/format";
@@ -206,7 +207,7 @@ function newOnes(): (pair: DraftPair) => boolean {
     const known = met.get(key);
     if (!known) met.set(key, pair);
     else {
-      if (known.under === under) known.places.push(...pair.places);
+      if (known.under === under) append(known.places, pair.places);
       known.ratio = Math.min(known.ratio, pair.ratio);
       known.draftRatio = Math.min(known.draftRatio, pair.draftRatio);
       known.keeps &&= pair.keeps;

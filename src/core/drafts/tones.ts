@@ -11,7 +11,7 @@ import { referenceSpots, type ReferenceSpot } from "../palette/references";
 import { colorSpots, type ColorSpot } from "../palette/values";
 import { declarationsOfSite, sheetTexts } from "../source/declarations";
 import type { Item } from "../source/css/syntax";
-import { groupBy } from "../source/groups";
+import { groupBy, append } from "../source/groups";
 import { pagesOf, sheetsOf, textFile, type Site } from "../source/site";
 import { refOf, textsOf } from "../text/pageTexts";
 import { legibilityOn } from "../text/textStyles";
@@ -279,12 +279,12 @@ function groundsOf(page: KnownPage, style: Style, given: ByDeclaration) {
     const images = backgroundImages(holder).filter(({ image, clip }) => image && clip !== "text");
     if (images.length) {
       const winner = holder.shared.winners.get("background-image");
-      if (winner && winner.block.origin !== "browser") tones.push(...tonesOfWinner(page, holder, winner, given));
+      if (winner && winner.block.origin !== "browser") append(tones, tonesOfWinner(page, holder, winner, given));
       onPicture ||= /url\(|image-set\(/i.test(winner?.declaration.valueText ?? "");
     }
     if (color > 0) {
       const winner = holder.shared.winners.get("background-color");
-      if (winner && winner.block.origin !== "browser") tones.push(...tonesOfWinner(page, holder, winner, given));
+      if (winner && winner.block.origin !== "browser") append(tones, tonesOfWinner(page, holder, winner, given));
       if (color >= 1) return { tones: unique(tones), onPicture, onCanvas: false };
     }
   }

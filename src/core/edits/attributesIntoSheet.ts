@@ -4,7 +4,7 @@ import { elementsMatching } from "../cascade/selectors";
 import { tryParseSelectorList } from "../cascade/selectors/parse";
 import { changeBetween, type TextChange } from "../source/changes";
 import { attachedDeclarations, sheetTexts } from "../source/declarations";
-import { groupBy } from "../source/groups";
+import { groupBy, append } from "../source/groups";
 import { documentOf, plainSelector, writtenElements, type ElementNode } from "../source/html/document";
 import { changeSite, pagesOf, sheetsOf, textFile, type Site, type TextFile } from "../source/site";
 import { finished } from "../source/steps";
@@ -71,7 +71,7 @@ export function attributesIntoSheet(
   let now = site;
   groups.forEach((elements, at) => {
     const { page, rule } = groupInto(now, path, sheet, elements, named[at] ?? "");
-    inPage.push(...page);
+    append(inPage, page);
     now = changeSite(now, rule);
   });
   const inSheet = changeBetween(sheet, textFile(site, sheet)!.text, textFile(now, sheet)!.text);

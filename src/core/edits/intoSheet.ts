@@ -54,7 +54,7 @@ function outdented(text: string): string {
     .replace(/^\s*\n|\s+$/g, "")
     .split("\n");
   const indents = lines.filter((line) => line.trim()).map((line) => /^[ \t]*/.exec(line)![0].length);
-  const least = Math.min(...indents);
+  const least = indents.reduce((all, own) => Math.min(all, own), Infinity);
   return lines.map((line) => line.slice(least)).join("\n");
 }
 

@@ -32,6 +32,7 @@ describe("a list", () => {
       "<main>\n<p>One</p>\n  <p>Two</p>\nmore</main>",
     );
     expect(made("<ul><li>One<li>Two</ul>more", "ul", "p")).toBe("<p>One</p><p>Two</p>more");
+    expect(made("<UL><LI>One<LI>Two</UL>more", "ul", "p")).toBe("<P>One</P><P>Two</P>more");
   });
 
   test("with attributes of its own leaves a part that keeps them", () => {

@@ -1,7 +1,8 @@
 import { describe, expect, test } from "vitest";
 import { textFile } from "../source/site";
 import { site } from "../testing/site";
-import { declarationAt, elementAt, fileAt, ruleAt } from "./locate";
+import { sheetsOfPage } from "../source/html/sheets";
+import { declarationAt, elementAt, fileAt, ruleAt, sheetsForNew } from "./locate";
 import { EditError } from "./types";
 
 const from = site({
@@ -28,4 +29,16 @@ describe("finding what an edit is about", () => {
     ["no such element", () => elementAt(from, "index.html", 99)],
     ["not a page", () => elementAt(from, "a.css", 0)],
   ])("%s is said in words", (_, find) => expect(find).toThrow(EditError));
+});
+
+test("new rules go into linked sheets from the last on, then into those the page embeds", () => {
+  const many = site({
+    "index.html":
+      "<link rel=stylesheet href=a.css><style>p{top:0}</style><link rel=stylesheet href=b.css><link rel=stylesheet href=print.css media=print>",
+    "a.css": "@import 'c.css';",
+    "b.css": "",
+    "c.css": "",
+    "print.css": "",
+  });
+  expect(sheetsForNew(sheetsOfPage(many, textFile(many, "index.html")!))).toEqual(["b.css", "a.css", "index.html"]);
 });

@@ -50,6 +50,11 @@ describe("where a new rule goes", () => {
     expect(rulePlaces(site({ "a.css": text }), "a.css", "main p")[0]).toMatchObject({ name: "p", line: 3 });
   });
 
+  test("a heading behind a rule that is about a heading among others", () => {
+    const text = "p { top: 0 }\nh1, .banner { top: 0 }\nul { top: 0 }\n";
+    expect(rulePlaces(site({ "a.css": text }), "a.css", "h3")[0]).toMatchObject({ name: "h1, .banner", line: 2 });
+  });
+
   test("at the end where nothing is like it", () => {
     expect(rulePlaces(site({ "a.css": "ul { top: 0 }" }), "a.css", "h1")).toEqual([
       { kind: "at the end", name: "", line: 0, behind: null },

@@ -20,6 +20,14 @@ const write = (css: string, property: string, value: string | null, selector = "
   return text(applyPlan(from, planEdit(from, { kind: "declare", target: rule(css, selector), property, value })));
 };
 
+test("of changes to a text, those that change nothing are left out", () => {
+  const from = sheet("p { color: red }");
+  const change = (start: number, end: number, insert: string) => ({ path: "a.css", start, end, insert });
+  const kept = [change(4, 9, ""), change(14, 14, ";")];
+  const { changes } = planEdit(from, { kind: "text", changes: [kept[0]!, change(11, 11, ""), kept[1]!] });
+  expect(changes).toEqual(kept);
+});
+
 describe("a rule is changed in its own way of writing", () => {
   test.each<[string, string, string, string | null, string]>([
     ["a value in place", "p { color : red ; }", "color", "blue", "p { color : blue ; }"],

@@ -1,4 +1,5 @@
 /** What an edit reaches: the places whose looks come out differently, page by page. */
+import { append } from "../source/groups";
 import type { ElementRef } from "../text/refs";
 import type { Conditions } from "../cascade/conditions";
 import { sameBox, sameValues, type Style } from "../cascade/style";
@@ -29,7 +30,7 @@ export function* reachSteps(
     if (!isChanged(file.path) && !asksFor(old, isChanged)) continue;
     const places = reachedOn(old, styledPage(after, textFile(after, file.path)!, conditions), changes);
     if (places.length) reach.pages.push(file.path);
-    reach.places.push(...places);
+    append(reach.places, places);
     yield;
   }
   return reach;

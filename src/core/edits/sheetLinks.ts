@@ -1,4 +1,5 @@
 /** Which sheets pages have, in which order: links written, taken off and moved; sheets made, renamed and deleted. */
+import { append } from "../source/groups";
 import type { TextChange } from "../source/changes";
 import { attributeSource } from "../source/html/attributeSource";
 import { documentOf, type ElementNode } from "../source/html/document";
@@ -81,7 +82,7 @@ function onEach(pages: readonly string[], make: (page: string) => TextChange[]):
   let reason: EditError | null = null;
   for (const page of pages) {
     try {
-      made.push(...make(page));
+      append(made, make(page));
     } catch (error) {
       if (!(error instanceof EditError)) throw error;
       reason ??= error;

@@ -602,3 +602,23 @@ test("a fix is offered only for what is there", () => {
   expect(fixesFor(from, { ...finding!, message: "Something else." })).toEqual([]);
   expect(fixesFor(from, { ...finding!, check: "no such check" })).toEqual([]);
 });
+
+test("states are looked at of what is followed or pressed alone", () => {
+  const from = css(
+    "body{color:#222;background:#fff} a:hover,p:hover,button:hover{color:#ccc}",
+    '<p href="#">Fares</p><a>Piers</a><button>Book</button>',
+  );
+  const [hovered, ...more] = found(from, "contrast-states", /^Under the pointer/);
+  expect([hovered!.places.length, more]).toEqual([1, []]);
+});
+
+test("a property that is one is not taken for the name of a custom property", () => {
+  const from = css(
+    "p{color:#222;border-color:var(--color,#222)} .x{ferry:#222;color:var(--ferry)}",
+    "<p class=x>x</p>",
+  );
+  const told = analyse(from).findings.filter(({ message }) => /is not a property/.test(message));
+  expect(told.map(({ message }) => message)).toEqual([
+    "`ferry` is not a property, so this line sets nothing. Meant: `--ferry`, which `var()` asks for.",
+  ]);
+});

@@ -241,7 +241,7 @@ const mostEnlarged = 40;
 
 function sizeWays(task: Task): Way[] {
   const { all, style } = task;
-  const worst = Math.min(...all.map(({ legibility }) => legibility.ratio));
+  const worst = all.reduce((least, { legibility }) => Math.min(least, legibility.ratio), Infinity);
   return worst >= 3 && all.length < mostEnlarged && fontSizeOf(style) >= large * 0.75
     ? declare(task, `Set it at ${large}px, where 3 to 1 is enough`, "font-size", `${large}px`)
     : [];

@@ -1,3 +1,4 @@
+import { append } from "../source/groups";
 import type { Conditions } from "../cascade/conditions";
 import { styledPage, type KnownPage } from "../cascade/styledPages";
 import type { Style } from "../cascade/style";
@@ -78,7 +79,10 @@ export const contrastStates: Check = {
       const asking = pages.filter(({ sheets }) => isAskedIn(sheets, one.asked));
       const looked = new Set(yield* lookedAt(asking, one));
       for (const page of looked) {
-        found.push(...foundUnder(site, page, one, conditions).map((own) => ({ ...own, places: [...own.places!] })));
+        append(
+          found,
+          foundUnder(site, page, one, conditions).map((own) => ({ ...own, places: [...own.places!] })),
+        );
         yield;
       }
       addPlaces(

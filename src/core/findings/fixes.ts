@@ -1,4 +1,5 @@
 /** Ways to set a finding right, each computed before it is offered. */
+import { append } from "../source/groups";
 import { defaultConditions, type Conditions } from "../cascade/conditions";
 import { styledPage } from "../cascade/styledPages";
 import { planSteps } from "../edits/plan";
@@ -95,7 +96,7 @@ export function* allRightSteps(
       starts.set(finding.check, (start = yield* startSteps(site, finding.check, conditions, measured)));
     const [way] = start ? yield* waySteps(finding, start, 1) : [];
     if (!way || way.changes.some((change) => all.changes.some((other) => meet(change, other)))) continue;
-    all.changes.push(...way.changes);
+    append(all.changes, way.changes);
     all.count += 1;
   }
   return all;

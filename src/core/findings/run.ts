@@ -1,6 +1,7 @@
 /** Runs the checks: what each finds, stamped, gathered by its cause, and sorted. */
 import type { TextFile, Site } from "../source/site";
 import type { KnownPage } from "../cascade/styledPages";
+import { append } from "../source/groups";
 import { finished } from "../source/steps";
 import type { Layouts } from "../text/textStyles";
 import { filesOf } from "./blocks";
@@ -29,17 +30,17 @@ export function* foundBy(check: Check, context: CheckContext): Generator<void, F
   const found: Found[] = [];
   if (check.inFile) {
     for (const file of filesOf(context.site)) {
-      found.push(...foundIn(file, check, context.site));
+      append(found, foundIn(file, check, context.site));
       yield;
     }
   }
   if (check.onPage) {
     for (const page of context.pages) {
-      found.push(...foundOn(page, check, context.layouts));
+      append(found, foundOn(page, check, context.layouts));
       yield;
     }
   }
-  if (check.onSite) found.push(...(yield* check.onSite(context)));
+  if (check.onSite) append(found, yield* check.onSite(context));
   return found;
 }
 
@@ -50,8 +51,20 @@ function foundIn(file: TextFile, check: Check, site: Site): Found[] {
   let known = inFiles.get(file);
   if (!known) inFiles.set(file, (known = new Map()));
   let found = known.get(check);
-  if (!found) known.set(check, (found = check.inFile!(file, site)));
+  if (!found) known.set(check, (found = bounded(check.inFile!(file, site))));
   return found;
+}
+
+/** So many findings of one check in one file are told. */
+const mostInFile = 1000;
+
+/** Of more than can be told, how many more there are is told in the place of the rest. */
+function bounded(found: Found[]): Found[] {
+  const more = found.length - mostInFile;
+  if (more <= 0) return found;
+  const { level, because, path, line, column } = found[mostInFile]!;
+  const message = `${more} more of the kind that stands here ${more === 1 ? "was" : "were"} found in ${path}.`;
+  return [...found.slice(0, mostInFile), { level, because, path, line, column, message }];
 }
 
 interface OnPage {

@@ -23,20 +23,36 @@ function inBlock(block: Block): Found[] {
   const all = declarationsOf(block).filter(
     ({ property, valueText }) => property.startsWith("--") || invalidReason(property, valueText) === null,
   );
-  return all.flatMap((declaration, index) => {
-    const later = all.slice(index + 1).find((other) => takesOver(declaration, other));
-    if (!later) return [];
+  const below = new Below();
+  const found: Found[] = [];
+  for (const declaration of all.toReversed()) {
+    const later = below.takesOver(declaration);
+    below.add(declaration);
+    if (!later) continue;
     const same = nameOf(later) === nameOf(declaration);
-    if (same && isFallback(declaration, later)) return [];
-    return [same ? repeated(block, declaration, later) : reset(block, declaration, later)];
-  });
+    if (same && isFallback(declaration, later)) continue;
+    found.push(same ? repeated(block, declaration, later) : reset(block, declaration, later));
+  }
+  return found.reverse();
 }
 
-function takesOver(declaration: Declaration, other: Declaration): boolean {
-  if (declaration.important && !other.important) return false;
-  const [name, by] = [nameOf(declaration), nameOf(other)];
-  if (name === by) return true;
-  return shorthands.get(by)?.longhands.includes(name) ?? false;
+/** The declarations below one, from the last on. */
+class Below {
+  /** The first that sets a property, or sets it back, by its name; and the first that does so as important. */
+  private readonly first = new Map<string, Declaration>();
+  private readonly important = new Map<string, Declaration>();
+
+  add(declaration: Declaration): void {
+    const name = nameOf(declaration);
+    for (const set of [name, ...(shorthands.get(name)?.longhands ?? [])]) {
+      this.first.set(set, declaration);
+      if (declaration.important) this.important.set(set, declaration);
+    }
+  }
+
+  takesOver(declaration: Declaration): Declaration | undefined {
+    return (declaration.important ? this.important : this.first).get(nameOf(declaration));
+  }
 }
 
 /** A value that every browser knows before one that is newer: written for those that skip the second. */

@@ -1,3 +1,4 @@
+import { append } from "../source/groups";
 import { sheetTexts, type SheetText } from "../source/declarations";
 import { isEntry, rulesOf } from "../cascade/rules";
 import { elementsMatching, matchesAnything } from "../cascade/selectors";
@@ -26,10 +27,10 @@ export const unmatchedSelectors: Check = {
       let kept = inFiles.get(file);
       if (!kept || !areSame(kept.documents, documents)) {
         kept = { documents, found: [] };
-        for (const sheet of sheetTexts(site, file)) kept.found.push(...(yield* unmatchedIn(sheet, named)));
+        for (const sheet of sheetTexts(site, file)) append(kept.found, yield* unmatchedIn(sheet, named));
         inFiles.set(file, kept);
       }
-      found.push(...kept.found);
+      append(found, kept.found);
     }
     return found;
   },

@@ -1,7 +1,7 @@
 import { componentsOf, type Component } from "../source/css/components";
 import { declarationsOfFile, type DeclarationInFile } from "../source/declarations";
 import type { Site, TextFile } from "../source/site";
-import { groupBy } from "../source/groups";
+import { groupBy, append } from "../source/groups";
 import { nearestWords } from "./meant/near";
 import { filesOf } from "./blocks";
 import { at, type Check, type Found } from "./types";
@@ -16,7 +16,7 @@ export const undefinedVariables: Check = {
     for (const file of filesOf(site)) {
       const own = usesOf(site, file);
       for (const name of own.set) set.add(name);
-      asked.push(...own.asked);
+      append(asked, own.asked);
       yield;
     }
     const missing = groupBy(

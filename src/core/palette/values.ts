@@ -1,4 +1,5 @@
 /** Every colour value of a site as it is written, with what it is used for. */
+import { append } from "../source/groups";
 import { declarationsOfFile, declarationsOfSite } from "../source/declarations";
 import { parseColor } from "../color";
 import { cssColor } from "../color/format";
@@ -96,7 +97,7 @@ export function colorSpots(site: Site): ColorSpot[] {
 export function* colorSpotSteps(site: Site): Generator<void, ColorSpot[]> {
   const spots: ColorSpot[] = [];
   for (const file of [...sheetsOf(site), ...pagesOf(site)]) {
-    spots.push(...knownSpots(site, file));
+    append(spots, knownSpots(site, file));
     yield;
   }
   const names = namesInGradients(site);

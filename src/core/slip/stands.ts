@@ -1,4 +1,5 @@
 /** The grounds that texts of one ink stand on, and the inks that stand on one ground. */
+import { append } from "../source/groups";
 import type { ElementRef } from "../text/refs";
 import type { Conditions } from "../cascade/conditions";
 import { spotOf } from "../cascade/explain";
@@ -87,7 +88,7 @@ export function groundsUnder(
     }
     known.places.push(ref);
     if (ratio < known.ratio) [known.ratio, known.passes] = [ratio, passes];
-    if (range) known.needs.push(...needsOf(one, legibility, layouts));
+    if (range) append(known.needs, needsOf(one, legibility, layouts));
   }
   return [...found.values()];
 }

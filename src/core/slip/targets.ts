@@ -1,4 +1,5 @@
 /** Where an edit of the picked text can be written, with what each choice reaches. */
+import { append } from "../source/groups";
 import type { ElementRef } from "../text/refs";
 
 import { withStatesEverywhere, type Conditions } from "../cascade/conditions";
@@ -73,7 +74,7 @@ export function* targetSteps(
     const own = styledPage(site, file, conditions);
     drafts.forEach((draft, at) => {
       const places = placesOn(own, draft);
-      reaches[at]!.places.push(...places);
+      append(reaches[at]!.places, places);
       if (places.length) reaches[at]!.pages.push(file.path);
     });
     yield;
@@ -160,7 +161,7 @@ export function* selectorReachSteps(
   const reach = noReach(site, null);
   for (const file of pagesOf(site)) {
     const places = placesOn(styledPage(site, file, conditions), draft);
-    reach.places.push(...places);
+    append(reach.places, places);
     if (places.length) reach.pages.push(file.path);
     yield;
   }

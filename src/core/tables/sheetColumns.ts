@@ -1,4 +1,5 @@
 /** The columns of the table of sheets, those that say the same made one where there are many. */
+import { append } from "../source/groups";
 import { folderOf } from "../source/path";
 import type { SheetCell, SheetTable } from "./sheetTable";
 
@@ -41,7 +42,7 @@ function signatureOf(cell: SheetCell | null): unknown {
 }
 
 function add(group: SheetColumn, { pages, cells }: SheetColumn): void {
-  group.pages.push(...pages);
+  append(group.pages, pages);
   group.cells = group.cells.map((cell, at) =>
     cell?.count == null ? cell : { ...cell, count: cell.count + (cells[at]?.count ?? 0) },
   );

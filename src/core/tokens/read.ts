@@ -1,4 +1,5 @@
 /** Reads a tokens file (Design Tokens Format Module 2025.10): groups, types that groups give, aliases. */
+import { append } from "../source/groups";
 import { table } from "../source/table";
 import { colorFrom, weightOf } from "./values";
 import { tokenName, type Token, type TokenValue } from "./types";
@@ -70,7 +71,7 @@ function addTo(result: ReadTokens, raw: Raw, raws: ReadonlyMap<string, Raw>): vo
     const { type, value } = resolved(raw, raws, []);
     if (type === "typography") {
       if (!isObject(value)) throw new TokensError("its `$value` is no object");
-      result.tokens.push(...partsOf(raw, value, raws));
+      append(result.tokens, partsOf(raw, value, raws));
       return;
     }
     const read = type === null ? null : readers[type];

@@ -179,6 +179,8 @@ describe("platforms", () => {
 describe("scales", () => {
   test("steps go by one ratio through the base", () => {
     expect(scaleSteps(16, 1.25, 12, 40)).toEqual([12.8, 16, 20, 25, 31.25, 39.06]);
+    // Steps that hardly rise come to an end.
+    expect(scaleSteps(16, 1.002, 1, 1000)).toHaveLength(60);
     for (const { ratio } of ratios) {
       const steps = scaleSteps(16, ratio, 10, 60);
       expect(steps).toContain(16);

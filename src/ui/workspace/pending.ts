@@ -1,5 +1,6 @@
 /** Edits made here that are not stored yet, and the files as they are stored: what is written is never written blindly. */
 import {
+  append,
   applyChanges,
   invertChanges,
   invertFiles,
@@ -106,7 +107,7 @@ export class Pending {
       if (!base || !there) return null;
       const moved = rebased(path, textOf(base), textOf(now.get(path)), textOf(there));
       if (!moved) return null;
-      changes.push(...moved);
+      append(changes, moved);
     }
     return { label: this.steps.map(({ label }) => label).join("; "), changes, files };
   }

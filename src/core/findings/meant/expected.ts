@@ -1,4 +1,5 @@
 /** What a property takes, in a few plain words. */
+import { append } from "../../source/groups";
 import { lexer } from "css-tree";
 import { keywordsFor } from "../../edits/completion";
 import { invalidReason } from "../../cascade/declarations";
@@ -24,7 +25,10 @@ const most = 5;
 export function showExpected(property: string): string {
   const parts = kinds.filter(([sample]) => invalidReason(property, sample) === null).map(([, words]) => words);
   const words = keywordsFor(property).filter((word) => !isWide(word) && invalidReason(property, word) === null);
-  parts.push(...words.slice(0, most).map((word) => `\`${word}\``));
+  append(
+    parts,
+    words.slice(0, most).map((word) => `\`${word}\``),
+  );
   if (words.length > most) parts.push("…");
   if (parts.length) return parts.join(", ").replace(/, ([^,…]+)$/, " or $1");
   const { syntax } = lexer.getProperty(property) ?? {};

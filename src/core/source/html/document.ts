@@ -1,4 +1,5 @@
 /** A page as a tree of elements with their places in the source. parse5 does the reading (HTML, 13.2). */
+import { append } from "../groups";
 import { html, parse, type DefaultTreeAdapterTypes as Tree, type Token } from "parse5";
 import type { Span } from "../css/syntax";
 import { made } from "../memo";
@@ -119,7 +120,7 @@ function read(file: TextFile): HtmlDocument {
         if (/[^ \t\n\r\f]/.test(child.value)) element.hasText = true;
       }
     }
-    pending.push(...inside.reverse());
+    append(pending, inside.reverse());
   }
   const body =
     root?.children.find((child) => child.namespace === "html" && (child.tag === "body" || child.tag === "frameset")) ??

@@ -2,6 +2,7 @@
  * The style sheets of a page, in the order of the cascade, found as a browser would
  * (HTML 4.2.4, 4.2.6, 4.6.7.4; CSSOM 6.2 on alternative sheets; CSS Cascade 5, section 2 on imports).
  */
+import { append } from "../groups";
 import { addressIn, componentsOf, isKeyword } from "../css/components";
 import { parseSheet, type AtRule, type Item } from "../css/syntax";
 import { reparse } from "../css/reparse";
@@ -230,7 +231,7 @@ function withImports(
       owner: sheet.owner,
       imports: [...sheet.imports, { sheet, rule, layer: wanted.layer }],
     };
-    all.push(...withImports(site, imported, file.path, [...chain, file.path], result));
+    append(all, withImports(site, imported, file.path, [...chain, file.path], result));
   }
   all.push(sheet);
   return all;
@@ -300,8 +301,8 @@ function madeOver(file: TextFile): Item[] | null {
   const origin = originOf(file);
   const before = origin && sheetItems.get(origin.file);
   if (!origin || !before) return null;
-  const start = Math.min(...origin.changes.map((change) => change.start));
-  const oldEnd = Math.max(...origin.changes.map((change) => change.end));
+  const start = origin.changes.reduce((first, change) => Math.min(first, change.start), Infinity);
+  const oldEnd = origin.changes.reduce((last, change) => Math.max(last, change.end), 0);
   return reparse(before, file.text, start, oldEnd, oldEnd + file.text.length - origin.file.text.length);
 }
 
