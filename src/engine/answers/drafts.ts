@@ -2,7 +2,7 @@
 import { definedProperties, draftedSite, draftSteps, writeDraft, writePaper } from "@/core";
 import { site, turns, giveUp, asLatest, viewFor } from "../open";
 import { filesOf } from "../attempt";
-import type { Engine } from "../protocol";
+import type { DraftsAnswers } from "../protocol/drafts";
 
 /** How far a draft is is told once in so many looks. */
 const looksBetween = 10;
@@ -23,4 +23,4 @@ export const draftsAnswers = {
   writePaper: async (asked, conditions) => filesOf(() => writePaper(site, conditions, asked)),
 
   draftView: async (draft, path, conditions) => viewFor(draftedSite(site, draft), path, conditions, { kept: false }),
-} satisfies Partial<Engine>;
+} satisfies DraftsAnswers;

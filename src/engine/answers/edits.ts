@@ -26,7 +26,7 @@ import {
 } from "@/core";
 import { site, turns, giveUp, asLatest, knownLayouts } from "../open";
 import { attempt, changesOf } from "../attempt";
-import type { Engine, PlanResult } from "../protocol";
+import type { EditsAnswers, PlanResult } from "../protocol/edits";
 
 /** What a plan does to contrast. */
 function judged({ changes, reach }: Plan, conditions: Conditions): Judged {
@@ -90,4 +90,4 @@ export const editsAnswers = {
     turns.inSlices(selectorReachSteps(site, path, selectors, conditions), asLatest("selectors")),
 
   rulePlaces: async (path, selectors) => rulePlaces(site, path, selectors),
-} satisfies Partial<Engine>;
+} satisfies EditsAnswers;

@@ -11,7 +11,7 @@ import {
   type Site,
 } from "@/core";
 import { site, turns, asLatest, knownLayouts, knownStresses, measuredNow } from "../open";
-import type { Engine, FindingView } from "../protocol";
+import type { FindingsAnswers, FindingView } from "../protocol/findings";
 
 /** How often each that shows ways to set a finding right has asked for some. */
 const askers = new Map<string, number>();
@@ -40,4 +40,4 @@ export const findingsAnswers = {
 
   setAllRight: async (findings, conditions) =>
     turns.inSlices(allRightSteps(site, findings, conditions, measuredNow(conditions)), asLatest("allRight")),
-} satisfies Partial<Engine>;
+} satisfies FindingsAnswers;

@@ -29,7 +29,7 @@ import {
   patchOf,
 } from "../open";
 import { pageAsPicture, pageOf, placesOf } from "../views";
-import type { Engine } from "../protocol";
+import type { PagesAnswers } from "../protocol/pages";
 
 /** Pages of which it is not known what lies under their texts, those after the one shown first, in steps. */
 function* unlaidSteps(from: Site, conditions: Conditions, shown: string | null): Generator<void, string[]> {
@@ -106,4 +106,4 @@ export const pagesAnswers = {
       ),
       asLatest("differences"),
     ),
-} satisfies Partial<Engine>;
+} satisfies PagesAnswers;

@@ -1,7 +1,7 @@
 /** What is handed over, and what differs between two versions. */
 import { changeSite, changesInWords, comparedSteps, reports, siteOf, withFiles } from "@/core";
 import { site, turns, asLatest, knownLayouts, knownStresses } from "../open";
-import type { ComparedSide, Engine } from "../protocol";
+import type { ComparedSide, ReportsAnswers } from "../protocol/reports";
 
 /** How often reports were stopped; several may be made at a time. */
 let stoppedReports = 0;
@@ -33,4 +33,4 @@ export const reportsAnswers = {
 
   changesInWords: async (before, conditions) =>
     turns.inSlices(changesInWords(siteOf(before), site, conditions), asLatest("changesInWords")),
-} satisfies Partial<Engine>;
+} satisfies ReportsAnswers;

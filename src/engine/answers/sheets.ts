@@ -11,7 +11,7 @@ import {
 } from "@/core";
 import { site, turns, asLatest } from "../open";
 import { attempt, changesOf, filesOf } from "../attempt";
-import type { Engine } from "../protocol";
+import type { SheetsAnswers } from "../protocol/sheets";
 
 export const sheetsAnswers = {
   sheets: async () => sheetTable(site),
@@ -36,4 +36,4 @@ export const sheetsAnswers = {
 
   replaceByTokens: async (text, wanted, how) =>
     changesOf(() => replaceByTokens(site, readTokens(text).tokens, wanted, how)),
-} satisfies Partial<Engine>;
+} satisfies SheetsAnswers;

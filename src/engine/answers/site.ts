@@ -32,7 +32,7 @@ import {
 import { summarySteps } from "../summary";
 import { warmSteps } from "../warm";
 import { pageOf } from "../views";
-import type { Engine, SiteColor, SiteFont, SiteSummary } from "../protocol";
+import type { SiteAnswers, SiteColor, SiteFont, SiteSummary } from "../protocol/site";
 
 const isNoText = ({ before, after }: FileChange) => (after ?? before)?.kind === "other";
 
@@ -115,4 +115,4 @@ export const siteAnswers = {
     stresses.set(pageOf(site, path, conditions).styles, stress);
     return Object.values(stress).some((list) => list.length > 0);
   },
-} satisfies Partial<Engine>;
+} satisfies SiteAnswers;

@@ -17,7 +17,7 @@ import {
   writingOptions,
 } from "@/core";
 import { site, turns, asLatest, knownLayouts } from "../open";
-import type { Engine } from "../protocol";
+import type { SourceAnswers } from "../protocol/source";
 
 export const sourceAnswers = {
   source: async (path, offset) => {
@@ -64,4 +64,4 @@ export const sourceAnswers = {
   help: async (property) => helpFor(property),
 
   check: async (property, value) => (value.trim() === "" ? "A value is missing." : ignoredMessage(property, value)),
-} satisfies Partial<Engine>;
+} satisfies SourceAnswers;

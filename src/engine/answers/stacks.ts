@@ -13,7 +13,7 @@ import {
 } from "@/core";
 import { site } from "../open";
 import { changesOf } from "../attempt";
-import type { Engine } from "../protocol";
+import type { StacksAnswers } from "../protocol/stacks";
 
 export const stacksAnswers = {
   stacks: async (conditions) => stackTable(site, conditions),
@@ -39,4 +39,4 @@ export const stacksAnswers = {
   restack: async (stack, instead) => changesOf(() => restack(site, stack, instead)),
 
   nameStack: async (stack, name) => changesOf(() => nameStack(site, stack, name, definedProperties(site))),
-} satisfies Partial<Engine>;
+} satisfies StacksAnswers;

@@ -15,7 +15,7 @@ import {
 import { site, turns, giveUp, asLatest, knownLayouts } from "../open";
 import { attempt } from "../attempt";
 import { pageOf } from "../views";
-import type { Engine } from "../protocol";
+import type { TextsAnswers } from "../protocol/texts";
 
 export const textsAnswers = {
   slip: async (ref, conditions) => {
@@ -47,4 +47,4 @@ export const textsAnswers = {
   styleTable: async (conditions) => textStyleTable(site, conditions, knownLayouts(conditions)),
 
   palette: async (conditions) => paletteOf(site, conditions, knownLayouts(conditions)),
-} satisfies Partial<Engine>;
+} satisfies TextsAnswers;
