@@ -67,7 +67,9 @@ export async function look(browser: Browser, html: string, { scheme, width, heig
     content:
       "*, *::before, *::after, *::first-line, *::first-letter, *::marker, *::placeholder { -webkit-text-fill-color: transparent !important; text-decoration-color: transparent !important; text-shadow: none !important; caret-color: transparent !important }",
   });
-  const picture = (await page.screenshot({ fullPage: true })).toString("base64");
+  // On a busy machine the browser may refuse a screenshot: it is asked for once more.
+  const shoot = () => page.screenshot({ fullPage: true });
+  const picture = (await shoot().catch(shoot)).toString("base64");
   const seen = await page.evaluate(readBands, [picture, said] as const);
   await context.close();
   return seen;
