@@ -300,3 +300,9 @@ describe("a site with two schemes", () => {
     expect(pairs).toMatchObject([{ schemes: null }]);
   });
 });
+
+test("an ink counts where texts have it, not on elements that show none", () => {
+  const from = pageWith("div { color: #a00; border-top: 1px solid #0a0 } p { color: #222 }", "<div><p>x</p></div>");
+  const places = paletteOf(from, defaultConditions).values.map(({ value, places }) => [value, places]);
+  expect(Object.fromEntries(places)).toMatchObject({ "#a00": 0, "#0a0": 1, "#222": 1 });
+});

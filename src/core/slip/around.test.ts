@@ -79,6 +79,14 @@ describe("a text in a table", () => {
   });
 });
 
+test("rows of a table's head are not those that stripes are on", () => {
+  const headed = pageOf(
+    "thead tr:nth-child(even) { background: #eee }\n",
+    '<table><thead><tr><td>Quay<tr><td>Return</thead><tbody><tr><td id="a">East<tr><td>West</table>',
+  );
+  expect(rowOf(headed, "a", "stripe-ground").computed).toBe("rgba(0, 0, 0, 0)");
+});
+
 describe("a picture beside a text", () => {
   const css = "img { max-width: 100% }\n";
 

@@ -131,3 +131,12 @@ describe("where an edit can be written", () => {
     }
   });
 });
+
+test("texts of pseudo-elements count where they have what a rule sets, and not where they have their own", () => {
+  const pseudos = site({
+    "index.html": '<link rel=stylesheet href=a.css><p id="t">one</p>',
+    "a.css": 'p { color: red }\np::before { content: "Pier: " }\n',
+  });
+  const rule = options("t", {}, pseudos).find(({ label }) => label === "p")!;
+  expect(rule.reach.places.map(({ pseudo }) => pseudo ?? null)).toEqual([null, "before"]);
+});

@@ -4,7 +4,16 @@ import { planEdit } from "../edits/plan";
 import { changeSite, openSite, textFile } from "../source/site";
 import { pageWith, sampleFiles, site } from "../testing/site";
 import { nameStack, restack, stackTable } from "./stackTable";
-import { combine, contradictions, resize, sizesAt, snapped, textStyleTable, type StyleRow } from "./styleTable";
+import {
+  combine,
+  contradictions,
+  resize,
+  sizesAt,
+  snapped,
+  textStyleTable,
+  twinStyles,
+  type StyleRow,
+} from "./styleTable";
 
 const css =
   "body{font:16px/1.5 serif}\nh1{font-size:39px;line-height:1.2}\nh2{font-size:1.9rem;line-height:1.2}\nh3{font-size:18px;line-height:1.2}\nh4{font-size:17.6px;line-height:1.2}\n.big{font-size:1.5em}\nsmall{color:#999}\n";
@@ -172,4 +181,20 @@ test("a style that cannot be read in the other scheme says so", () => {
   expect(row).toMatchObject({ verdict: "passes", inOther: { scheme: "dark", verdict: "fails" } });
   const [alone] = textStyleTable(pageWith("body { color: #333 }", "<p>One</p>"), defaultConditions);
   expect(alone!.inOther).toBeNull();
+});
+
+test("the twin of a style is the first before it that is alike, whatever stands between", () => {
+  const style = (key: string, sizePx: number, weight: number) =>
+    ({
+      key,
+      stack: "serif",
+      weight,
+      ground: "#fff",
+      specimen: [],
+      sizePx,
+      leading: 1.2,
+      ink: "#222",
+    }) as unknown as StyleRow;
+  const all = [style("a", 18, 700), style("b", 18, 400), style("c", 17.9, 400), style("d", 17.8, 700)];
+  expect(twinStyles(all).map(([one, twin]) => one.key + twin.key)).toEqual(["cb", "da"]);
 });

@@ -51,6 +51,16 @@ describe("reading a tokens file", () => {
     });
   });
 
+  test.each([
+    ["without a space", { components: [0, 0.2, 0.4] }],
+    ["in a space there is none of", { colorSpace: "sea", components: [0, 0.2, 0.4] }],
+    ["without components", { colorSpace: "srgb" }],
+    ["with two of them", { colorSpace: "srgb", components: [0, 0.2] }],
+  ])("a colour %s is told of", (_, value) => {
+    const { tokens, problems } = read({ sea: { $type: "color", $value: value } });
+    expect([tokens, problems.map(({ name }) => name)]).toEqual([[], ["sea"]]);
+  });
+
   test("composites of type give what they hold themselves; other kinds are counted", () => {
     const { tokens, others } = read({
       s: { $type: "dimension", $value: { value: 20, unit: "px" } },
@@ -268,4 +278,15 @@ describe("holding a site against tokens", () => {
     expect(compared).toBeGreaterThan(400);
     expect(textFile(renamed, "css/ferry.css")!.text).toContain("var(--own-color-");
   });
+});
+
+test("a site's own tokens have each family and weight once", () => {
+  const site = pageWith(
+    "h1 { font: 700 30px Georgia, serif } h2 { font: 700 24px Georgia, serif } p, li { font: 400 16px Georgia, serif }",
+    "<h1>x</h1><h2>y</h2><p>z</p><ul><li>a</ul>",
+  );
+  const { tokens } = finished(siteTokenSteps(site, defaultConditions, {}));
+  const values = tokens.flatMap(({ value }) => (value.type === "fontFamily" ? [value.families.join()] : []));
+  const weights = tokens.flatMap(({ value }) => (value.type === "fontWeight" ? [value.weight] : []));
+  expect([values, weights.sort()]).toEqual([["Georgia,serif"], [400, 700]]);
 });
