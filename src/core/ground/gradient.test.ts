@@ -31,6 +31,11 @@ describe("gradients at a point", () => {
     ["radial-gradient(circle 50px, #000, #fff)", 100, 25, "#ffffff"],
     ["radial-gradient(circle 20px at left top, #000, #fff)", 10, 0, "#808080"],
     ["radial-gradient(closest-side, #000, #fff)", 50, 0, "#ffffff"],
+    ["radial-gradient(20px 10px, #000, #fff)", 60, 25, "#808080"],
+    ["radial-gradient(20px 10px, #000, #fff)", 50, 30, "#808080"],
+    ["radial-gradient(20px, #000, #fff)", 50, 35, "#808080"],
+    ["radial-gradient(#000, #fff)", 100, 50, "#ffffff"],
+    ["radial-gradient(farthest-side, #000, #fff)", 50, 50, "#ffffff"],
     ["conic-gradient(#000, #fff)", 50, 40, "#808080"],
     ["conic-gradient(from 90deg, #000 50%, #fff 50%)", 50, 40, "#000000"],
   ])("%s at %d, %d is %s", (text, x, y, expected) => expect(at(text, x, y)).toBe(expected));
