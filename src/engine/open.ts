@@ -44,6 +44,7 @@ const latest = {
   summary: 0,
   survey: 0,
   targets: 0,
+  unstressed: 0,
 };
 
 /** Takes back what was asked last of a kind. */

@@ -11,6 +11,7 @@ import {
   styledPage,
   placeNames,
   withFiles,
+  type Conditions,
   type FileChange,
   type Site,
 } from "@/core";
@@ -50,6 +51,16 @@ function* fontSteps(from: Site): Generator<void, SiteFont[]> {
     yield;
   }
   return [...fonts.values()];
+}
+
+/** Pages of which it is not known what gives way, in steps, a page each: after an edit, each is styled for it. */
+function* unstressedSteps(from: Site, conditions: Conditions): Generator<void, string[]> {
+  const unstressed: string[] = [];
+  for (const file of pagesOf(from)) {
+    if (!stresses.has(styledPage(from, file, conditions).styles)) unstressed.push(file.path);
+    yield;
+  }
+  return unstressed;
 }
 
 export const siteAnswers = {
@@ -107,9 +118,7 @@ export const siteAnswers = {
   placeNames: async (refs) => placeNames(site, refs),
 
   unstressedPages: async (conditions) =>
-    pagesOf(site)
-      .filter((file) => !stresses.has(styledPage(site, file, conditions).styles))
-      .map(({ path }) => path),
+    (await turns.whileQuiet(unstressedSteps(site, conditions), asLatest("unstressed"))) ?? [],
 
   stressed: async (path, conditions, stress) => {
     stresses.set(pageOf(site, path, conditions).styles, stress);

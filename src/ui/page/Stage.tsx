@@ -36,6 +36,7 @@ interface Props {
 export function Stage({ shown, onShown, look, onLook }: Props) {
   const { trueSize, glass } = look;
   const places = useWorkspace((state) => (state.rehearsal?.patch ?? state.view)?.places ?? null);
+  const path = useWorkspace((state) => state.page);
   const picked = useWorkspace((state) => (state.picked?.page === state.page ? state.picked : null));
   const pickedIndex = picked && picked.pseudo === undefined ? picked.index : null;
   const scheme = useWorkspace((state) => state.conditions.scheme);
@@ -76,7 +77,7 @@ export function Stage({ shown, onShown, look, onLook }: Props) {
             className={styles.frame}
             style={{ ...drawn, colorScheme: scheme }}
           />
-          <Cover shown={shown} places={places} drawn={drawn} scale={scale} />
+          <Cover key={path} shown={shown} places={places} drawn={drawn} scale={scale} />
           {shown && places && !set && (
             <Overlay
               shown={shown}

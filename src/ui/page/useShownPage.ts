@@ -16,12 +16,12 @@ interface Built {
 }
 
 /**
- * @param onShown told of the page whenever its layout may have changed
+ * @param onShown told of the page whenever its layout may have changed, and of none while another is built
  * @param onScroll told whenever something in it was scrolled
  */
 export function useShownPage(
   frame: RefObject<HTMLIFrameElement | null>,
-  onShown: (shown: Shown) => void,
+  onShown: (shown: Shown | null) => void,
   onScroll: () => void,
 ): void {
   const layout = useRef(0);
@@ -32,7 +32,7 @@ export function useShownPage(
     },
     [onShown],
   );
-  const { page, key } = useBuilt(frame, relayout);
+  const { page, key } = useBuilt(frame, relayout, onShown);
   useDressed(page, key, relayout, onScroll);
 }
 
@@ -40,6 +40,7 @@ export function useShownPage(
 function useBuilt(
   frame: RefObject<HTMLIFrameElement | null>,
   relayout: (page: ShownPage) => void,
+  onShown: (shown: null) => void,
 ): { page: Built | null; key: string } {
   const view = useWorkspace((state) => state.view);
   const viewNumber = useWorkspace((state) => state.viewNumber);
@@ -63,6 +64,8 @@ function useBuilt(
     const scroll = frame.current!.contentWindow?.scrollY ?? 0;
     const { path } = latest.current.document;
     const stay = frame.current!.dataset.path === path;
+    // The texts of this page are not looked for in the one before.
+    if (!stay) onShown(null);
     unwaitedWhile(
       () => frame.current?.isConnected === true,
       showPage(frame.current!, latest.current).then((next) => {
@@ -76,7 +79,7 @@ function useBuilt(
     return () => {
       stale = true;
     };
-  }, [frame, key, ready, relayout]);
+  }, [frame, key, ready, relayout, onShown]);
   return { page, key };
 }
 
