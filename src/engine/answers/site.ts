@@ -118,7 +118,7 @@ export const siteAnswers = {
   placeNames: async (refs) => placeNames(site, refs),
 
   unstressedPages: async (conditions) =>
-    (await turns.whileQuiet(unstressedSteps(site, conditions), asLatest("unstressed"))) ?? [],
+    (await turns.inSlices(unstressedSteps(site, conditions), asLatest("unstressed"))) ?? [],
 
   stressed: async (path, conditions, stress) => {
     stresses.set(pageOf(site, path, conditions).styles, stress);

@@ -33,6 +33,8 @@ describe("no address elsewhere passes the cleaner, policy or not", () => {
     `p{background:cross-fade("${far}/a", red)}`,
     `p{--u:"${far}/a";background:image-set(var(--u) 1x)}`,
     `p{--u:"${far}/a";background:src(var(--u))}`,
+    `p{\\2d\\2d u:"${far}/a";background:src(var(--u))}`,
+    `@property --u{syntax:"*";inherits:true;\\69nitial-value:"${far}/a"}`,
     `p{--u:url(${far}/a)}`,
     `@import "${far}/a";`,
     `@import url(${far}/a) screen;`,
