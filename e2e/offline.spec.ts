@@ -61,13 +61,26 @@ class Between {
 
 const active = (page: Page) => page.evaluate(async () => (await navigator.serviceWorker.ready).active!.state);
 
+/** Keeping the application waits until a person has had what was asked for first. */
+async function aMomentLater(page: Page): Promise<void> {
+  await expect(
+    page
+      .getByText("Ossel Island Ferries")
+      .or(page.getByRole("button", { name: /^Sample site/ }))
+      .first(),
+  ).toBeVisible();
+  await page.clock.fastForward(15_000);
+}
+
 test("once it was there, it works without a network; a newer build is taken when that is wished for, whole", async ({
   page,
 }) => {
   const between = new Between();
   const address = await between.listen();
   try {
+    await page.clock.install();
     await page.goto(address);
+    await aMomentLater(page);
     await expect.poll(() => active(page)).toBe("activated");
 
     between.isCut = true;
@@ -88,6 +101,7 @@ test("once it was there, it works without a network; a newer build is taken when
     between.version = "x".repeat(build.length);
     const versions = () => page.evaluate(async () => (await caches.keys()).sort());
     await page.evaluate(async () => (await navigator.serviceWorker.ready).update());
+    await aMomentLater(page);
     await expect(page.getByText("A newer Hevret is here.")).toBeVisible();
     expect(await versions()).toEqual([`hevret ${build}`, `hevret ${between.version}`].sort());
     expect(await page.content()).toContain(build);

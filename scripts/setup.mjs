@@ -3,6 +3,7 @@ import { spawnSync } from "node:child_process";
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from "node:fs";
 import { join, relative } from "node:path";
 import { fileURLToPath } from "node:url";
+import { gzipSync } from "node:zlib";
 
 export const root = fileURLToPath(new URL("..", import.meta.url));
 
@@ -66,8 +67,13 @@ export async function build() {
     statSync(path).isDirectory()
       ? Math.max(0, ...filesBelow(path).map((file) => statSync(join(path, file)).mtimeMs))
       : statSync(path).mtimeMs;
-  const sources = ["src", "samples", "next.config.ts", "package-lock.json"].map((name) => newest(join(root, name)));
-  if (!existsSync(stamp) || statSync(stamp).mtimeMs < Math.max(...sources)) must("npx", ["next", "build"]);
+  const sources = ["src", "samples", "next.config.ts", "scripts/headers.mjs", "package-lock.json"].map((name) =>
+    newest(join(root, name)),
+  );
+  if (!existsSync(stamp) || statSync(stamp).mtimeMs < Math.max(...sources)) {
+    must("npx", ["next", "build"]);
+    compressBuilt();
+  }
   writeServiceWorker(readFileSync(stamp, "utf8").trim());
 }
 
@@ -87,9 +93,19 @@ self.addEventListener("activate", (event) =>
   writeFileSync(join(root, "public/service-worker.js"), text);
 }
 
+const builtFiles = join(root, ".next/static");
+
+/** Texts of the build compressed once, beside them: compressing them for every visitor takes as long as all else. */
+function compressBuilt() {
+  for (const path of filesBelow(builtFiles).filter((name) => /\.(?:js|css|json)$/.test(name))) {
+    const file = join(builtFiles, path);
+    writeFileSync(`${file}.gz`, gzipSync(readFileSync(file), { level: 9 }));
+  }
+}
+
 /** The service worker of a build, with everything that it keeps. */
 function writeServiceWorker(version) {
-  const built = filesBelow(join(root, ".next/static")).filter((path) => !path.endsWith(".map"));
+  const built = filesBelow(builtFiles).filter((path) => !/\.(?:map|gz)$/.test(path));
   const assets = [
     "/icon.svg",
     "/manifest.webmanifest",

@@ -3,8 +3,9 @@
 import { Button } from "antd";
 import { useEffect, useState } from "react";
 import styles from "./NewerBuild.module.css";
+import { whenIdle } from "./whenIdle";
 
-/** Milliseconds before the application is kept for use without a network: what is asked for first goes first. */
+/** Milliseconds before the whole application is fetched to be kept: what a person asks for first goes first. */
 const patience = 10_000;
 
 /** Keeps the application for use without a network, and says when a newer one waits. */
@@ -17,18 +18,14 @@ export function NewerBuild() {
     // All windows go to the newer one together.
     const taken = () => hadOne && location.reload();
     serviceWorker.addEventListener("controllerchange", taken);
-    const idle = requestIdleCallback(
-      () => {
-        serviceWorker
-          .register("/service-worker.js")
-          .then((registration) => follow(registration, setWaiting))
-          // Without it Hevret works as long as there is a network.
-          .catch(() => undefined);
-      },
-      { timeout: patience },
-    );
+    // Without it Hevret works as long as there is a network.
+    const keep = () =>
+      serviceWorker.register("/service-worker.js").then((registration) => follow(registration, setWaiting));
+    let leave: (() => void) | undefined;
+    const timer = setTimeout(() => (leave = whenIdle(keep)), patience);
     return () => {
-      cancelIdleCallback(idle);
+      clearTimeout(timer);
+      leave?.();
       serviceWorker.removeEventListener("controllerchange", taken);
     };
   }, []);

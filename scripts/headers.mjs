@@ -1,0 +1,26 @@
+/** Headers of everything that Hevret's server gives out, whether Next or a file's own server answers. */
+
+// The page the user opens is shown in a frame that inherits this policy on top of its own; a worker has that of its file.
+const policy = (isDevelopment) =>
+  [
+    "default-src 'self'",
+    `script-src 'self' 'unsafe-inline'${isDevelopment ? " 'unsafe-eval'" : ""}`,
+    "style-src 'self' 'unsafe-inline'",
+    "img-src 'self' blob: data:",
+    "font-src 'self' blob: data:",
+    "media-src 'none'",
+    "object-src 'none'",
+    "frame-src blob:",
+    "worker-src 'self' blob:",
+    "connect-src 'self'",
+    "form-action 'none'",
+    "base-uri 'none'",
+    "frame-ancestors 'none'",
+  ].join("; ");
+
+/** @returns names and values */
+export const headers = (isDevelopment) => [
+  ["Content-Security-Policy", policy(isDevelopment)],
+  ["X-Content-Type-Options", "nosniff"],
+  ["Referrer-Policy", "no-referrer"],
+];
