@@ -15,6 +15,12 @@ interface Painter extends PaintedNode {
   box: Box;
   path: PaintPath;
   paints: boolean;
+  /** Whether it covers what is painted before it. */
+  covers: boolean;
+  /** The element that stays in the window while the page scrolls, if it is in one: the next around it, or itself. */
+  held: Painter | null;
+  /** The index of the last that is in it. */
+  last: number;
 }
 
 const replaced = new Set(["img", "svg", "canvas", "video", "picture", "iframe", "object", "embed"]);
@@ -57,13 +63,20 @@ async function paintersOf(
     }
     const { left, top, width, height } = node.getBoundingClientRect();
     const box = { left: left + view.scrollX, top: top + view.scrollY, width, height };
-    const painter: Painter = { index, node, parent, style, box, path: [], paints: paintsGround(node, style) };
+    const [paints, covers] = [paintsGround(node, style), coversOthers(node, style)];
+    const held = parent?.held ?? null;
+    const painter: Painter = { index, node, parent, style, box, path: [], paints, covers, held, last: index };
+    if (/fixed|sticky/.test(style.position)) painter.held = painter;
     painter.path = groundPath(painter);
     byNode.set(node, painter);
     painters[index] = painter;
+    for (let around = parent; around; around = around.parent) around.last = index;
   };
   return (await inSlices(nodes.entries(), look, stillThere)) ? painters : null;
 }
+
+const coversOthers = (node: Element, style: CSSStyleDeclaration) =>
+  !isClear(style.backgroundColor) || style.backgroundImage !== "none" || replaced.has(node.localName);
 
 function paintsGround(node: Element, style: CSSStyleDeclaration): boolean {
   if (style.visibility !== "visible") return false;
@@ -84,17 +97,8 @@ function overlaps(a: Box, b: Box): boolean {
   );
 }
 
-function isWithin(painter: Painter | null, ancestor: Painter): boolean {
-  for (let current = painter; current; current = current.parent) if (current === ancestor) return true;
-  return false;
-}
-
-/** The element that stays in the window while the page scrolls, if the painter is in one. */
-function fixedAround(painter: Painter): Painter | null {
-  for (let current: Painter | null = painter; current; current = current.parent)
-    if (/fixed|sticky/.test(current.style.position)) return current;
-  return null;
-}
+/** Elements are numbered in the order of the document: those in another follow it. */
+const isWithin = ({ index }: Painter, ancestor: Painter) => index >= ancestor.index && index <= ancestor.last;
 
 function placeLayout(
   page: ShownPage,
@@ -105,7 +109,7 @@ function placeLayout(
   pictures: ReadonlyMap<string, HTMLImageElement | null>,
 ): PlaceLayout {
   const own = textPath(place);
-  const held = fixedAround(place);
+  const { held } = place;
   const under: Painter[] = [];
   const over: number[] = [];
   for (const painter of grounds) {
@@ -114,17 +118,10 @@ function placeLayout(
     const isCanvas = painter.index === 0 || painter.node.localName === "body";
     if (!around && !isCanvas && !overlaps(painter.box, text)) continue;
     if (!around && isWithin(painter, place)) continue;
-    const otherHeld = fixedAround(painter);
-    if (otherHeld && otherHeld !== held) continue;
+    if (painter.held && painter.held !== held) continue;
     if (comparePaths(painter.path, own) < 0) {
       if (!held || isWithin(painter, held)) under.push(painter);
-    } else if (
-      !isClear(painter.style.backgroundColor) ||
-      painter.style.backgroundImage !== "none" ||
-      replaced.has(painter.node.localName)
-    ) {
-      over.push(painter.index);
-    }
+    } else if (painter.covers) over.push(painter.index);
   }
   under.sort((a, b) => comparePaths(a.path, b.path));
   const afloat = held ? "It stays in its place while the page scrolls under it." : null;

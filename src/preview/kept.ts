@@ -1,22 +1,14 @@
-/** What keeps elements in a picture as they are laid out on the page, where a picture lays them out otherwise. */
+/** What keeps an element in a picture as it is laid out on the page, where a picture lays it out otherwise. */
 import type { ShownPage } from "./frame";
 
-type Kept = readonly [index: number, declarations: string];
-
-export function keptAs(
-  nodes: readonly Element[],
-  styles: readonly CSSStyleDeclaration[],
-  mode: ShownPage["mode"],
-): Kept[] {
-  return nodes.flatMap((node, index): Kept[] => {
-    const style = styles[index]!;
-    const declarations = [
-      ...(node.localName === "textarea" ? sizeOf(style) : []),
-      ...(style.display === "contents" && hasWords(node) ? asBox : []),
-      ...(mode === "no-quirks" ? [] : lineOf(node, style)),
-    ];
-    return declarations.length > 0 ? [[index, declarations.map((one) => `${one}!important`).join(";")]] : [];
-  });
+/** @returns declarations; null where it is laid out as it is */
+export function keptAs(node: Element, style: CSSStyleDeclaration, mode: ShownPage["mode"]): string | null {
+  const declarations = [
+    ...(node.localName === "textarea" ? sizeOf(style) : []),
+    ...(style.display === "contents" && hasWords(node) ? asBox : []),
+    ...(mode === "no-quirks" ? [] : lineOf(node, style)),
+  ];
+  return declarations.length > 0 ? declarations.map((one) => `${one}!important`).join(";") : null;
 }
 
 /** Fields of several lines leave room for a scroll bar, as wide as the window's are and a picture's are not. */

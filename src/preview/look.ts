@@ -6,6 +6,7 @@ import { layersOf } from "./grounds";
 import { hiddenBy } from "./hidden";
 import { Painting, type MakePicture, type Seen } from "./paint";
 import { settle } from "./settle";
+import { readStage } from "./stage";
 import { textBox } from "./textBox";
 
 /**
@@ -22,7 +23,9 @@ export async function lookAt(
 ): Promise<void> {
   if (!stillThere()) return;
   settle(page.document);
-  const painting = new Painting(page, texts, make, stillThere);
+  const read = await readStage(page, stillThere);
+  if (!read) return;
+  const painting = new Painting(page, read, texts, make, stillThere);
   try {
     await lookWith(painting, page, texts, tell, stillThere);
   } finally {

@@ -8,7 +8,7 @@ import { bandsOf, idOf, meets, type Band } from "./bands";
 import type { ShownPage } from "./frame";
 import { forEachPoint, rowsByStrip, stripHeight, type Strip } from "./points";
 import { inSlices } from "./slices";
-import { readStage, type ReadStage } from "./stage";
+import type { ReadStage } from "./stage";
 import { strikeOf, Numbers } from "./strikes";
 import { isNear, paintedOf, Tally, type Pixels } from "./tally";
 
@@ -30,7 +30,6 @@ const light: PictureUnknown = { color: "white", shows: "flow" };
 
 /** One page as it is now: its pictures, asked for once, and read for one lot of texts after the other. */
 export class Painting {
-  private readonly read: ReadStage;
   private readonly held: ReadonlySet<number>;
   private readonly own: readonly PlaceView[];
   private readonly unknowns: readonly (PictureUnknown | null)[];
@@ -43,12 +42,12 @@ export class Painting {
   /** @param texts all of the page @param stillThere false once the page has changed: it is given up */
   constructor(
     private readonly page: ShownPage,
+    private readonly read: ReadStage,
     texts: readonly PlaceView[],
     private readonly make: MakePicture,
     private readonly stillThere: () => boolean,
   ) {
-    this.read = readStage(page);
-    const { stage } = this.read;
+    const { stage } = read;
     this.held = heldIn(page, stage);
     this.own = this.thatCanBeSeen(texts);
     this.unknowns = stage.unknown.length || stage.remote ? [dark, light] : [null];

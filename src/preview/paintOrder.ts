@@ -24,7 +24,17 @@ function zIndexOf(node: PaintedNode): number | null {
   return isPositioned(node) || inFlex ? Number(zIndex) : null;
 }
 
-function isContext(node: PaintedNode): boolean {
+/** A question about a node whose answer is kept: it is asked for each of its descendants, and styles are slow to read. */
+function kept(ask: (node: PaintedNode) => boolean): (node: PaintedNode) => boolean {
+  const answers = new WeakMap<PaintedNode, boolean>();
+  return (node) => {
+    let answer = answers.get(node);
+    if (answer === undefined) answers.set(node, (answer = ask(node)));
+    return answer;
+  };
+}
+
+const isContext = kept((node) => {
   const { style } = node;
   return (
     node.parent === null ||
@@ -39,12 +49,12 @@ function isContext(node: PaintedNode): boolean {
     (style.clipPath ?? "none") !== "none" ||
     (style.maskImage ?? "none") !== "none"
   );
-}
+});
 
 const isRaised = (node: PaintedNode) => isPositioned(node) || isContext(node);
 const isFloat = ({ style }: PaintedNode) => style.float !== "none";
 const isAtomicInline = ({ style }: PaintedNode) => style.display.startsWith("inline-");
-const isLayer = (node: PaintedNode) => isRaised(node) || isFloat(node) || isAtomicInline(node);
+const isLayer = kept((node) => isRaised(node) || isFloat(node) || isAtomicInline(node));
 
 function above(node: PaintedNode, matches: (node: PaintedNode) => boolean): PaintedNode | null {
   let current = node.parent;

@@ -3,7 +3,8 @@ import type { PictureStage } from "@/core";
 import { isClear } from "./clear";
 import { keptAs } from "./kept";
 import type { ShownPage } from "./frame";
-import { backdropOf, partingsOf, type Partings } from "./zones";
+import { inSlices } from "./slices";
+import { backdropOf, PartingsFinder, type Partings } from "./zones";
 
 const unpainted = new Set(["video", "audio", "iframe", "object", "embed", "canvas", "frame"]);
 const backgroundProperties = [
@@ -42,17 +43,12 @@ interface Apart {
   unknown: number[];
 }
 
-function apartIn(nodes: readonly Element[], styles: readonly CSSStyleDeclaration[], scrolls: boolean): Apart {
-  const apart: Apart = { fixed: [], cutOut: [], sticking: [], unknown: [] };
-  nodes.forEach((node, index) => {
-    const style = styles[index]!;
-    if (scrolls && style.position === "fixed") apart.fixed.push(index);
-    if (style.position === "sticky") apart.sticking.push(index);
-    if (style.backgroundClip.includes("text")) apart.cutOut.push(index);
-    if (unpainted.has(node.localName) || (node.localName === "img" && !isLoaded(node as HTMLImageElement)))
-      apart.unknown.push(index);
-  });
-  return apart;
+function putApart(apart: Apart, node: Element, index: number, style: CSSStyleDeclaration, scrolls: boolean): void {
+  if (scrolls && style.position === "fixed") apart.fixed.push(index);
+  if (style.position === "sticky") apart.sticking.push(index);
+  if (style.backgroundClip.includes("text")) apart.cutOut.push(index);
+  if (unpainted.has(node.localName) || (node.localName === "img" && !isLoaded(node as HTMLImageElement)))
+    apart.unknown.push(index);
 }
 
 /** Elements, by index, that never come to rest. */
@@ -69,20 +65,52 @@ function movingIn(
   return [...new Set(moving)].filter((index) => index >= 0);
 }
 
-export function readStage({ document, mode, nodes, textOf }: ShownPage): ReadStage {
+/** What the styles of all elements tell. */
+interface Told extends Apart {
+  styles: CSSStyleDeclaration[];
+  /** Whether anything is blended with what lies under it. */
+  blends: boolean;
+  /** Whether anything filters what lies under it. */
+  filters: boolean;
+}
+
+async function toldBy(page: ShownPage, scrolls: boolean, stillThere: () => boolean): Promise<Told | null> {
+  const view = page.document.defaultView!;
+  const told: Told = { styles: [], blends: false, filters: false, fixed: [], cutOut: [], sticking: [], unknown: [] };
+  const look = ([index, node]: [number, Element]) => {
+    const style = view.getComputedStyle(node);
+    told.styles[index] = style;
+    told.blends ||= style.mixBlendMode !== "normal";
+    told.filters ||= backdropOf(style) !== "none";
+    putApart(told, node, index, style, scrolls);
+  };
+  return (await inSlices(page.nodes.entries(), look, stillThere)) ? told : null;
+}
+
+/** Null where the page changed meanwhile. */
+export async function readStage(page: ShownPage, stillThere: () => boolean): Promise<ReadStage | null> {
+  const { document, mode, nodes, textOf } = page;
   const view = document.defaultView!;
   const root = document.documentElement;
   const body = document.body as HTMLElement | null;
-  const indexOf = new Map<Element, number>(nodes.map((node, index) => [node, index]));
   const rootStyle = view.getComputedStyle(root);
   const owner = canvasOwner(document, view);
   const width = Math.max(root.scrollWidth, body?.scrollWidth ?? 0, view.innerWidth);
   const height = Math.max(root.scrollHeight, body?.scrollHeight ?? 0, view.innerHeight);
   const scrolls = height > view.innerHeight + 1;
-  const styles = nodes.map((node) => view.getComputedStyle(node));
-  const blends = styles.some(({ mixBlendMode }) => mixBlendMode !== "normal");
-  const { fixed, cutOut, sticking, unknown } = apartIn(nodes, styles, scrolls);
-  const { doubts, zones } = partingsOf(nodes, styles, scrolls ? null : owner, view);
+  const told = await toldBy(page, scrolls, stillThere);
+  if (!told) return null;
+  const { styles, blends, filters, fixed, cutOut, sticking, unknown } = told;
+  const partings = new PartingsFinder(view, styles, blends, scrolls ? null : owner);
+  const kept: (readonly [index: number, declarations: string])[] = [];
+  const look = ([index, node]: [number, Element]) => {
+    partings.look(node, index);
+    const declarations = keptAs(node, styles[index]!, mode);
+    if (declarations !== null) kept.push([index, declarations]);
+  };
+  if (!(await inSlices(nodes.entries(), look, stillThere))) return null;
+  const { doubts, zones } = partings;
+  const indexOf = new Map<Element, number>(nodes.map((node, index) => [node, index]));
   // What is blended with a canvas that is see-through comes out in ways of its own.
   const isUnclear = blends && owner && isSeeThrough(view.getComputedStyle(owner).backgroundColor);
   const spills = body && rootStyle.overflowX === "visible" && rootStyle.overflowY === "visible";
@@ -93,14 +121,14 @@ export function readStage({ document, mode, nodes, textOf }: ShownPage): ReadSta
     bars: takesRoom(document),
     window: { width: view.innerWidth, height: view.innerHeight },
     paper: paperOf(document),
-    backed: !blends && styles.some((style) => backdropOf(style) !== "none"),
+    backed: !blends && filters,
     canvas: owner ? canvasOf(owner, indexOf.get(owner)!, root, view) : null,
     root: rootProperties.map((name) => `${name}:${rootStyle.getPropertyValue(name)}`).join(";"),
     spilling: [root, ...(spills ? [body] : [])].map((node) => indexOf.get(node)!),
     moving: movingIn(document, view, indexOf),
     fixed,
     sticky: atRest(sticking, nodes, view),
-    kept: keptAs(nodes, styles, mode),
+    kept,
     cutOut,
     unknown,
     remote: [...document.querySelectorAll("style, [style]")].some(

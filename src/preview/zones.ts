@@ -20,39 +20,49 @@ export interface Partings {
   zones: readonly Zone[];
 }
 
-/** @param ground the element that fills the canvas, unless the page scrolls over what stays in its place */
-export function partingsOf(
-  nodes: readonly Element[],
-  styles: readonly CSSStyleDeclaration[],
-  ground: Element | null,
-  view: Window,
-): Partings {
-  const indexOf = new Map(nodes.map((node, index) => [node, index]));
-  const doubts = new Map<number, string>();
-  const zones: Zone[] = [];
-  const filtered = new Set<Element>();
-  const blended = new Set<Element>();
-  const blends = styles.some(({ mixBlendMode }) => mixBlendMode !== "normal");
-  nodes.forEach((node, index) => {
-    const style = styles[index]!;
+/** Finds where they may part, told of one element after the other in the order of the document. */
+export class PartingsFinder implements Partings {
+  readonly doubts = new Map<number, string>();
+  readonly zones: Zone[] = [];
+  private readonly indexOf = new Map<Element, number>();
+  private readonly filtered = new Set<Element>();
+  private readonly blended = new Set<Element>();
+
+  /**
+   * @param styles of all elements by index
+   * @param blends whether anything on the page is blended with what lies under it
+   * @param ground the element that fills the canvas, unless the page scrolls over what stays in its place
+   */
+  constructor(
+    private readonly view: Window,
+    private readonly styles: readonly CSSStyleDeclaration[],
+    private readonly blends: boolean,
+    private readonly ground: Element | null,
+  ) {}
+
+  look(node: Element, index: number): void {
+    const { view, zones } = this;
+    const style = this.styles[index]!;
     const around = node.parentElement;
-    if (style.filter !== "none" || (around && filtered.has(around))) filtered.add(node);
-    if (style.mixBlendMode !== "normal" || (around && blended.has(around))) blended.add(node);
+    this.indexOf.set(node, index);
+    const isFiltered = style.filter !== "none" || (around !== null && this.filtered.has(around));
+    const isBlended = style.mixBlendMode !== "normal" || (around !== null && this.blended.has(around));
+    if (isFiltered) this.filtered.add(node);
+    if (isBlended) this.blended.add(node);
     const isBent = isTurned(style);
-    const outside = around ? (indexOf.get(around) ?? -1) : -1;
+    const outside = around ? (this.indexOf.get(around) ?? -1) : -1;
     const doubt =
-      doubts.get(outside) ?? (isBent ? turnedWords : null) ?? blendedWords(style, styles[outside], blended.has(node));
-    if (doubt) doubts.set(index, doubt);
+      this.doubts.get(outside) ?? (isBent ? turnedWords : null) ?? blendedWords(style, this.styles[outside], isBlended);
+    if (doubt) this.doubts.set(index, doubt);
     if (isBent) zones.push({ ...paintedEdges(node, view), words: edgesWords });
     if (isMasked(style) && style.display === "inline")
       for (const one of [node, ...node.getElementsByTagName("*")])
         zones.push({ ...paintedEdges(one, view), words: maskedWords });
-    const overlaid = overlaidWords(style, filtered.has(node), blends);
-    const words = overlaid ?? standingWords(style, node !== ground);
+    const overlaid = overlaidWords(style, isFiltered, this.blends);
+    const words = overlaid ?? standingWords(style, node !== this.ground);
     if (words) zones.push({ ...edgesOf(node, view), words });
     if (backdropOf(style) !== "none") append(zones, standingOut(node, view, overlaid));
-  });
-  return { doubts, zones };
+  }
 }
 
 function edgesOf(node: Element, view: Window): Edges {

@@ -106,7 +106,7 @@ function useDressed(built: Built | null, key: string, relayout: (page: ShownPage
         );
     };
     const lookUnder = async (stillThere: () => boolean) => {
-      if (store.getState().rehearsal) await calm(50);
+      if (store.getState().rehearsal) await calm(200);
       const places = await knownPlaces(store);
       const { layOut, picture } = store.getState();
       await lookAt(page, places, picture, layOut, stillThere);
