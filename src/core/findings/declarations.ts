@@ -5,7 +5,7 @@ import { meantBy } from "./meant/declaration";
 import { invalidReason, isKnownProperty } from "../cascade/declarations";
 import { aliases } from "../cascade/properties";
 import type { Declaration } from "../source/css/syntax";
-import { blocksOf, declarationsOf, type Block } from "./blocks";
+import { declarationsOf, type Block } from "./blocks";
 import { quoted } from "./texts";
 import { at, type Check, type Found, type Way } from "./types";
 
@@ -16,28 +16,20 @@ const because =
 export const ignoredDeclarations: Check = {
   name: "ignored-declaration",
   group: "idle",
-  inFile: (file, site) => {
-    const found: Found[] = [];
-    for (const block of blocksOf(site, file)) {
-      const declarations = declarationsOf(block);
-      for (const declaration of declarations) {
-        const named = customName(file.text, declaration);
-        if (named) {
-          found.push(withoutDashes(block, declaration, named));
-          continue;
-        }
-        const message = ignoredMessage(declaration.property, writtenValue(block, declaration));
-        if (!message || isToldOtherwise(declaration) || isForOthers(declaration)) continue;
-        found.push({
-          level: isFallback(declaration, declarations) ? "warning" : "error",
-          message,
-          because,
-          ...at(file, block.offset + declaration.start),
-          ways: () => waysFor(block, declaration),
-        });
-      }
-    }
-    return found;
+  inDeclaration: (declaration, block) => {
+    const named = customName(block.file.text, declaration);
+    if (named) return [withoutDashes(block, declaration, named)];
+    const message = ignoredMessage(declaration.property, writtenValue(block, declaration));
+    if (!message || isToldOtherwise(declaration) || isForOthers(declaration)) return [];
+    return [
+      {
+        level: isFallback(declaration, block) ? "warning" : "error",
+        message,
+        because,
+        ...at(block.file, block.offset + declaration.start),
+        ways: () => waysFor(block, declaration),
+      },
+    ];
   },
 };
 
@@ -85,11 +77,11 @@ const isForOthers = ({ property, valueText }: Declaration) =>
   /^(?:zoom|behavior|filter|-)/.test(property);
 
 /** Whether another declaration of the block sets the same: what some browsers do not know is written on purpose then. */
-function isFallback(declaration: Declaration, all: readonly Declaration[]): boolean {
+function isFallback(declaration: Declaration, block: Block): boolean {
   const { property, valueText } = declaration;
   const meant = isKnownProperty(property) ? property : (meantBy(property, valueText)?.property ?? property);
   const name = /^(?:-webkit-)?(.*)$/.exec(meant)![1];
-  return all.some(
+  return declarationsOf(block).some(
     (other) =>
       other !== declaration &&
       other.property.replace(/^-[a-z]+-/, "") === name &&

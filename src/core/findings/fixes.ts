@@ -10,7 +10,7 @@ import type { TextChange } from "../source/changes";
 import { changeSite, pagesOf, type Site } from "../source/site";
 import { finished } from "../source/steps";
 import { checks } from "./checks";
-import { foundBy, gathered, keyOf } from "./run";
+import { foundBy, gathered, keyOf, looksInFiles } from "./run";
 import type { Check, CheckContext, Finding, Found, Way } from "./types";
 
 /** A way to set a finding right, with what it reaches. */
@@ -166,7 +166,8 @@ function* stateOf(check: Check, context: CheckContext): Generator<void, State> {
   const own = yield* foundBy(check, context);
   let errors = errorsIn(own);
   // That a text which gets its ink at last cannot be read well is a finding of its own.
-  for (const other of checks) if (other.inFile && other !== check) errors += errorsIn(yield* foundBy(other, context));
+  for (const other of checks)
+    if (looksInFiles(other) && other !== check) errors += errorsIn(yield* foundBy(other, context));
   return { own, errors };
 }
 

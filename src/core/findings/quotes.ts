@@ -2,7 +2,7 @@ import { invalidReason } from "../cascade/declarations";
 import type { Declaration } from "../source/css/syntax";
 import { closerOf, T, tokensOf } from "../source/css/tokens";
 import { sheetTexts, type SheetText } from "../source/declarations";
-import { blocksOf, type Block } from "./blocks";
+import type { Block } from "./blocks";
 import { meantBy } from "./meant/declaration";
 import { changed, endOfLine, quoted } from "./texts";
 import { at, type Check, type Found } from "./types";
@@ -11,14 +11,8 @@ import { at, type Check, type Found } from "./types";
 export const quotes: Check = {
   name: "quotes",
   group: "idle",
-  inFile: (file, site) => [
-    ...sheetTexts(site, file).flatMap(brokenOff),
-    ...blocksOf(site, file).flatMap((block) =>
-      block.items.flatMap((item) =>
-        item.kind === "declaration" ? [...typographic(block, item), ...open(block, item)] : [],
-      ),
-    ),
-  ],
+  inFile: (file, site) => sheetTexts(site, file).flatMap(brokenOff),
+  inDeclaration: (declaration, block) => [...typographic(block, declaration), ...open(block, declaration)],
 };
 
 const marks = /[\u201c\u201d\u201e\u2018\u2019\u201a\u00ab\u00bb]/g;

@@ -1,17 +1,31 @@
 import { invalidReason } from "../cascade/declarations";
-import type { Declaration } from "../source/css/syntax";
-import { blocksOf, type Block } from "./blocks";
 import { changed, quoted } from "./texts";
-import { at, type Check, type Found, type Level } from "./types";
+import { at, type Check, type Level } from "./types";
 
 /** Values that browsers take but that can hardly be meant: out of range, or with their limits turned round. */
 export const ranges: Check = {
   name: "range",
   group: "idle",
-  inFile: (file, site) =>
-    blocksOf(site, file).flatMap((block) =>
-      block.items.flatMap((item) => (item.kind === "declaration" ? inDeclaration(block, item) : [])),
-    ),
+  inDeclaration: (declaration, block) => {
+    const { property, valueText, value, start } = declaration;
+    if (invalidReason(property, valueText) !== null) return [];
+    const slip = slipOf(property, valueText);
+    const meant = slip?.meant.filter((one) => invalidReason(property, one) === null) ?? [];
+    if (!slip || meant.length === 0) return [];
+    return [
+      {
+        level: slip.level,
+        message: `${quoted(`${property}: ${valueText}`)} ${slip.why}. Meant: \`${meant[0]!}\`.`,
+        because: slip.because,
+        ...at(block.file, block.offset + start),
+        ways: () =>
+          meant.map((one) => ({
+            label: `Write \`${one}\``,
+            changes: [changed(block, value.start, value.end, one)],
+          })),
+      },
+    ];
+  },
 };
 
 interface Slip {
@@ -19,27 +33,6 @@ interface Slip {
   why: string;
   because: string;
   meant: readonly string[];
-}
-
-function inDeclaration(block: Block, declaration: Declaration): Found[] {
-  const { property, valueText, value, start } = declaration;
-  if (invalidReason(property, valueText) !== null) return [];
-  const slip = slipOf(property, valueText);
-  const meant = slip?.meant.filter((one) => invalidReason(property, one) === null) ?? [];
-  if (!slip || meant.length === 0) return [];
-  return [
-    {
-      level: slip.level,
-      message: `${quoted(`${property}: ${valueText}`)} ${slip.why}. Meant: \`${meant[0]!}\`.`,
-      because: slip.because,
-      ...at(block.file, block.offset + start),
-      ways: () =>
-        meant.map((one) => ({
-          label: `Write \`${one}\``,
-          changes: [changed(block, value.start, value.end, one)],
-        })),
-    },
-  ];
 }
 
 function slipOf(property: string, text: string): Slip | null {

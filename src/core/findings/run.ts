@@ -2,9 +2,9 @@
 import type { TextFile, Site } from "../source/site";
 import type { KnownPage } from "../cascade/styledPages";
 import { append } from "../source/groups";
-import { finished } from "../source/steps";
+import { eachInSteps, finished } from "../source/steps";
 import type { Layouts } from "../text/textStyles";
-import { filesOf } from "./blocks";
+import { blocksOf, filesOf } from "./blocks";
 import { causeAt } from "./cause";
 import { checks } from "./checks";
 import { groups, type Check, type CheckContext, type Finding, type Found } from "./types";
@@ -28,9 +28,9 @@ export function* findingSteps(asked: Asked): Generator<void, Finding[]> {
 /** What one check finds. */
 export function* foundBy(check: Check, context: CheckContext): Generator<void, Found[]> {
   const found: Found[] = [];
-  if (check.inFile) {
+  if (looksInFiles(check)) {
     for (const file of filesOf(context.site)) {
-      append(found, foundIn(file, check, context.site));
+      append(found, yield* foundIn(file, check, context.site));
       yield;
     }
   }
@@ -44,14 +44,36 @@ export function* foundBy(check: Check, context: CheckContext): Generator<void, F
   return found;
 }
 
+/** Whether a check looks at files, each by itself. */
+export const looksInFiles = ({ inFile, inDeclaration }: Check): boolean => Boolean(inFile ?? inDeclaration);
+
 const inFiles = new WeakMap<TextFile, Map<Check, Found[]>>();
 
 /** What a check finds in a file, looked for once for the same text. */
-function foundIn(file: TextFile, check: Check, site: Site): Found[] {
+function* foundIn(file: TextFile, check: Check, site: Site): Generator<void, Found[]> {
   let known = inFiles.get(file);
   if (!known) inFiles.set(file, (known = new Map()));
-  let found = known.get(check);
-  if (!found) known.set(check, (found = bounded(check.inFile!(file, site))));
+  const before = known.get(check);
+  if (before) return before;
+  const found: Found[] = [];
+  const inFile = check.inFile?.(file, site) ?? [];
+  append(found, Array.isArray(inFile) ? inFile : yield* inFile);
+  if (check.inDeclaration) append(found, yield* inDeclarations(file, check.inDeclaration, site));
+  const told = bounded(found);
+  known.set(check, told);
+  return told;
+}
+
+function* inDeclarations(
+  file: TextFile,
+  look: NonNullable<Check["inDeclaration"]>,
+  site: Site,
+): Generator<void, Found[]> {
+  const found: Found[] = [];
+  for (const block of blocksOf(site, file))
+    yield* eachInSteps(block.items, (item) => {
+      if (item.kind === "declaration") append(found, look(item, block));
+    });
   return found;
 }
 

@@ -5,7 +5,7 @@ import { componentsOf, splitAt } from "../source/css/components";
 import { stackMembers, writeStack, likelyGeneric, nearestFamily } from "../type/stack";
 import { platformFace } from "../type/platforms";
 import { editDistance } from "../source/path";
-import { blocksOf, type Block } from "./blocks";
+import type { Block } from "./blocks";
 import { changed, quoted } from "./texts";
 import { at, type Check, type Found, type Level } from "./types";
 
@@ -13,14 +13,8 @@ import { at, type Check, type Found, type Level } from "./types";
 export const stackSlips: Check = {
   name: "stack",
   group: "idle",
-  inFile: (file, site) =>
-    blocksOf(site, file).flatMap((block) =>
-      block.items.flatMap((item) =>
-        item.kind === "declaration" && (item.property === "font-family" || item.property === "font")
-          ? inDeclaration(block, item)
-          : [],
-      ),
-    ),
+  inDeclaration: (declaration, block) =>
+    declaration.property === "font-family" || declaration.property === "font" ? inStack(block, declaration) : [],
 };
 
 interface Slip {
@@ -30,7 +24,7 @@ interface Slip {
   meant: string;
 }
 
-function inDeclaration(block: Block, declaration: Declaration): Found[] {
+function inStack(block: Block, declaration: Declaration): Found[] {
   const { property, valueText, value, start } = declaration;
   if (invalidReason(property, valueText) !== null || /var\(|env\(/i.test(valueText)) return [];
   const from = property === "font" ? startOfFamilies(valueText) : 0;

@@ -2,7 +2,7 @@ import type { Declaration } from "../source/css/syntax";
 import { parseColor } from "../color";
 import { formatColor } from "../color/format";
 import { twinsIn } from "../palette/palette";
-import { colorSpots, type ColorSpot } from "../palette/values";
+import { colorSpots, colorSpotSteps, type ColorSpot } from "../palette/values";
 import { joinColors } from "../palette/rewrite";
 import { groupBy } from "../source/groups";
 import { documentOf } from "../source/html/document";
@@ -11,7 +11,7 @@ import { leadBefore } from "../source/lines";
 import { classNameFor, gatherAttributes, gatherRules, isClassTaken } from "../edits/gather";
 import { EditError } from "../edits/types";
 import { sheetForNew } from "../edits/locate";
-import { usesOf } from "./variables";
+import { usesSteps } from "./variables";
 import { blocksOf, declarationsOf, filesOf, type Block } from "./blocks";
 import { quoted, takenOut } from "./texts";
 import { at, inSite, type Check, type CheckContext, type Found, type Way } from "./types";
@@ -22,7 +22,7 @@ export const colorTwins: Check = {
   group: "tidy",
   *onSite({ site }) {
     const byCss = groupBy(
-      colorSpots(site).filter(({ css }) => css !== null),
+      (yield* colorSpotSteps(site)).filter(({ css }) => css !== null),
       ({ css }) => css!,
     );
     yield;
@@ -73,7 +73,7 @@ export const customProperties: Check = {
     const asked = new Set<string>();
     const files = filesOf(site);
     for (const file of files) {
-      for (const { name } of usesOf(site, file).asked) asked.add(name);
+      for (const { name } of (yield* usesSteps(site, file)).asked) asked.add(name);
       for (const [, name] of file.text.matchAll(/var\(\s*(--[\w-]+)/g)) asked.add(name!);
       yield;
     }
@@ -142,6 +142,8 @@ function heldAlready(site: Site): Found[] {
 }
 
 const fewest = 3;
+/** Rules of more declarations are not held against each other: such long ones are not written twice by chance. */
+const longest = 2000;
 
 /** The same declarations in several rules, and the same style attribute on several elements. */
 export const sameDeclarations: Check = {
@@ -152,7 +154,7 @@ export const sameDeclarations: Check = {
     for (const block of blocksOf(site, file)) {
       if (block.depth !== 1) continue;
       const all = declarationsOf(block);
-      if (all.length < (block.element ? 1 : fewest) || block.rule?.kind === "at") continue;
+      if (all.length < (block.element ? 1 : fewest) || all.length > longest || block.rule?.kind === "at") continue;
       const key =
         (block.element ? "style " : "") +
         all

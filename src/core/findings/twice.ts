@@ -2,7 +2,9 @@ import { invalidReason, prepare } from "../cascade/declarations";
 import { aliases } from "../cascade/properties";
 import { shorthands } from "../cascade/properties/shorthands";
 import type { Declaration } from "../source/css/syntax";
+import { append } from "../source/groups";
 import { leadBefore } from "../source/lines";
+import { eachInSteps } from "../source/steps";
 import { blocksOf, declarationsOf, type Block } from "./blocks";
 import { changed, quoted, stopOf, takenOut } from "./texts";
 import { at, type Check, type Found, type Way } from "./types";
@@ -14,25 +16,28 @@ const because =
 export const setTwice: Check = {
   name: "set-twice",
   group: "idle",
-  inFile: (file, site) => blocksOf(site, file).flatMap(inBlock),
+  *inFile(file, site) {
+    const found: Found[] = [];
+    for (const block of blocksOf(site, file)) append(found, yield* inBlock(block));
+    return found;
+  },
 };
 
 const nameOf = ({ property }: Declaration) => aliases[property] ?? property;
 
-function inBlock(block: Block): Found[] {
-  const all = declarationsOf(block).filter(
-    ({ property, valueText }) => property.startsWith("--") || invalidReason(property, valueText) === null,
-  );
+function* inBlock(block: Block): Generator<void, Found[]> {
   const below = new Below();
   const found: Found[] = [];
-  for (const declaration of all.toReversed()) {
+  yield* eachInSteps(declarationsOf(block).reverse(), (declaration) => {
+    const { property, valueText } = declaration;
+    if (!property.startsWith("--") && invalidReason(property, valueText) !== null) return;
     const later = below.takesOver(declaration);
     below.add(declaration);
-    if (!later) continue;
+    if (!later) return;
     const same = nameOf(later) === nameOf(declaration);
-    if (same && isFallback(declaration, later)) continue;
+    if (same && isFallback(declaration, later)) return;
     found.push(same ? repeated(block, declaration, later) : reset(block, declaration, later));
-  }
+  });
   return found.reverse();
 }
 

@@ -5,6 +5,8 @@ import { positionAt } from "../source/lines";
 import { textFile, type Site, type TextFile } from "../source/site";
 import type { TextChange } from "../source/changes";
 import type { Layouts } from "../text/textStyles";
+import type { Declaration } from "../source/css/syntax";
+import type { Block } from "./blocks";
 import type { Spot } from "./cause";
 import type { Stresses } from "./stress";
 
@@ -97,8 +99,10 @@ export interface CheckContext {
 export interface Check {
   name: string;
   group: Group;
-  /** What a page or sheet shows by itself: kept as long as its text is the same. */
-  inFile?(file: TextFile, site: Site): Found[];
+  /** What a page or sheet shows by itself: kept as long as its text is the same. Where it takes long, in steps. */
+  inFile?(file: TextFile, site: Site): Found[] | Generator<void, Found[]>;
+  /** What a declaration shows by itself, and what it stands with: kept as what its file shows. */
+  inDeclaration?(declaration: Declaration, block: Block): Found[];
   /** What a page shows as it is styled and laid out: kept as long as both are the same. */
   onPage?(page: KnownPage, layouts: Layouts): Found[];
   /** What only all pages together tell, in steps between which others are let in. */

@@ -1,7 +1,8 @@
 import { componentsOf, type Component } from "../source/css/components";
-import { declarationsOfFile, type DeclarationInFile } from "../source/declarations";
+import { declarationSteps, type DeclarationInFile } from "../source/declarations";
 import type { Site, TextFile } from "../source/site";
 import { groupBy, append } from "../source/groups";
+import { eachInSteps } from "../source/steps";
 import { nearestWords } from "./meant/near";
 import { filesOf } from "./blocks";
 import { at, type Check, type Found } from "./types";
@@ -14,7 +15,7 @@ export const undefinedVariables: Check = {
     const set = new Set<string>();
     const asked: Asked[] = [];
     for (const file of filesOf(site)) {
-      const own = usesOf(site, file);
+      const own = yield* usesSteps(site, file);
       for (const name of own.set) set.add(name);
       append(asked, own.asked);
       yield;
@@ -78,22 +79,22 @@ interface Uses {
 
 const known = new WeakMap<TextFile, Uses>();
 
-/** The custom properties that a file sets and asks for, read once for the same text. */
-export function usesOf(site: Site, file: TextFile): Uses {
-  let uses = known.get(file);
-  if (!uses) {
-    const set = new Set<string>();
-    const asked: Asked[] = [];
-    for (const one of declarationsOfFile(site, file)) {
-      const { property, valueText, value } = one.declaration;
-      if (property.startsWith("--")) set.add(property);
-      if (!one.exact || !valueText.includes("var(")) continue;
-      for (const { name, start, hasFallback } of asksIn(componentsOf(valueText)))
-        asked.push({ name, hasFallback, one, start: one.offset + value.start + start });
-    }
-    for (const [, name] of file.text.matchAll(/@property\s+(--[\w-]+)/g)) set.add(name!);
-    known.set(file, (uses = { set, asked }));
-  }
+/** The custom properties that a file sets and asks for, read once for the same text, in steps. */
+export function* usesSteps(site: Site, file: TextFile): Generator<void, Uses> {
+  const before = known.get(file);
+  if (before) return before;
+  const set = new Set<string>();
+  const asked: Asked[] = [];
+  yield* eachInSteps(yield* declarationSteps(site, file), (one) => {
+    const { property, valueText, value } = one.declaration;
+    if (property.startsWith("--")) set.add(property);
+    if (!one.exact || !valueText.includes("var(")) return;
+    for (const { name, start, hasFallback } of asksIn(componentsOf(valueText)))
+      asked.push({ name, hasFallback, one, start: one.offset + value.start + start });
+  });
+  for (const [, name] of file.text.matchAll(/@property\s+(--[\w-]+)/g)) set.add(name!);
+  const uses = { set, asked };
+  known.set(file, uses);
   return uses;
 }
 

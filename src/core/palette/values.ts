@@ -1,6 +1,6 @@
 /** Every colour value of a site as it is written, with what it is used for. */
 import { append } from "../source/groups";
-import { declarationsOfFile, declarationsOfSite } from "../source/declarations";
+import { declarationsOfSite, declarationSteps, type DeclarationInFile } from "../source/declarations";
 import { parseColor } from "../color";
 import { cssColor } from "../color/format";
 import { namedColors } from "../color/names";
@@ -9,7 +9,7 @@ import { componentsOf, type Component } from "../source/css/components";
 import type { Declaration } from "../source/css/syntax";
 import { positionAt } from "../source/lines";
 import { pagesOf, sheetsOf, textFile, type Site, type TextFile } from "../source/site";
-import { finished } from "../source/steps";
+import { eachInSteps, finished } from "../source/steps";
 import { mixesByNotation, referenceSpots } from "./references";
 
 export type Role = "ink" | "ground" | "edge" | "line" | "shadow" | "named" | "other";
@@ -93,11 +93,11 @@ export function colorSpots(site: Site): ColorSpot[] {
   return finished(colorSpotSteps(site));
 }
 
-/** The same in steps, a file each. */
+/** The same in steps between which others are let in. */
 export function* colorSpotSteps(site: Site): Generator<void, ColorSpot[]> {
   const spots: ColorSpot[] = [];
   for (const file of [...sheetsOf(site), ...pagesOf(site)]) {
-    append(spots, knownSpots(site, file));
+    append(spots, yield* knownSpotSteps(site, file));
     yield;
   }
   const names = namesInGradients(site);
@@ -107,14 +107,17 @@ export function* colorSpotSteps(site: Site): Generator<void, ColorSpot[]> {
 /** The same of one file. */
 export function colorSpotsIn(site: Site, path: string): readonly ColorSpot[] {
   const file = textFile(site, path);
-  return file ? knownSpots(site, file) : [];
+  return file ? finished(knownSpotSteps(site, file)) : [];
 }
 
 /** Which sheets a page embeds does not depend on other files; its imports do, but those are files of their own. */
-function knownSpots(site: Site, file: TextFile): readonly ColorSpot[] {
-  let own = known.get(file);
-  if (!own) known.set(file, (own = spotsIn(site, file)));
-  return own;
+function* knownSpotSteps(site: Site, file: TextFile): Generator<void, readonly ColorSpot[]> {
+  const before = known.get(file);
+  if (before) return before;
+  const spots: ColorSpot[] = [];
+  yield* eachInSteps(yield* declarationSteps(site, file), (one) => append(spots, spotsIn(one)));
+  known.set(file, spots);
+  return spots;
 }
 
 /** Custom properties that gradients without a space of their own refer to. */
@@ -122,17 +125,16 @@ function namesInGradients(site: Site): ReadonlySet<string> {
   return new Set(referenceSpots(site).flatMap(({ name, inGradient }) => (inGradient ? [name] : [])));
 }
 
-function spotsIn(site: Site, file: TextFile): ColorSpot[] {
-  const spots: ColorSpot[] = [];
-  for (const { declaration, selector, offset, exact } of declarationsOfFile(site, file)) {
-    if (!exact) continue;
-    const { property, value: where, valueText } = declaration;
-    for (const { start, end, kind, mixed } of spansIn(declaration)) {
-      if (kind === "whole") continue;
-      const value = valueText.slice(start, end);
-      const color = isFixed(value) ? parseColor(value) : null;
-      const at = offset + where.start + start;
-      spots.push({
+function spotsIn({ declaration, selector, file, offset, exact }: DeclarationInFile): ColorSpot[] {
+  if (!exact) return [];
+  const { property, value: where, valueText } = declaration;
+  return spansIn(declaration).flatMap(({ start, end, kind, mixed }): ColorSpot[] => {
+    if (kind === "whole") return [];
+    const value = valueText.slice(start, end);
+    const color = isFixed(value) ? parseColor(value) : null;
+    const at = offset + where.start + start;
+    return [
+      {
         value,
         css: color && cssColor(color),
         property,
@@ -144,10 +146,9 @@ function spotsIn(site: Site, file: TextFile): ColorSpot[] {
         declaration: offset + declaration.start,
         mixed,
         ...positionAt(file.text, at),
-      });
-    }
-  }
-  return spots;
+      },
+    ];
+  });
 }
 
 /** System colours come out as the reader's system has them. */

@@ -4,6 +4,7 @@ import { documentOf, writtenElements, type ElementNode } from "./html/document";
 import { itemsOf, sheetsOfPage } from "./html/sheets";
 import { parseBlock, type Declaration, type Item, type StyleRule } from "./css/syntax";
 import { pagesOf, sheetsOf, textFile, type Site, type TextFile } from "./site";
+import { eachInSteps, finished } from "./steps";
 
 /** A sheet's text within a file: the whole of a style sheet, or one embedded in a page. */
 export interface SheetText {
@@ -77,8 +78,16 @@ const declarationsKnown = new WeakMap<TextFile, readonly DeclarationInFile[]>();
 
 /** Every declaration of a file: of the sheet, or of the sheets a page embeds and its style attributes; walked once for a text. */
 export function declarationsOfFile(site: Site, file: TextFile): readonly DeclarationInFile[] {
-  let declarations = declarationsKnown.get(file);
-  if (!declarations) declarationsKnown.set(file, (declarations = [...declarationsOf(site, file)]));
+  return finished(declarationSteps(site, file));
+}
+
+/** The same in steps between which others are let in. */
+export function* declarationSteps(site: Site, file: TextFile): Generator<void, readonly DeclarationInFile[]> {
+  const known = declarationsKnown.get(file);
+  if (known) return known;
+  const declarations: DeclarationInFile[] = [];
+  yield* eachInSteps(declarationsOf(site, file), (one) => declarations.push(one));
+  declarationsKnown.set(file, declarations);
   return declarations;
 }
 

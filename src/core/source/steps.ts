@@ -1,5 +1,18 @@
 /** Work in steps, so that others can be let in between them. */
 
+/** So many items are worked on between two steps. */
+const inOneStep = 2000;
+
+/** Works on one item after the other, with a step now and then. */
+export function* eachInSteps<Item>(items: Iterable<Item>, work: (item: Item) => void): Generator<void, void> {
+  let worked = 0;
+  for (const item of items) {
+    work(item);
+    worked += 1;
+    if (worked % inOneStep === 0) yield;
+  }
+}
+
 /** Carries out all steps in one piece. */
 export function finished<Result>(steps: Generator<unknown, Result>): Result {
   for (;;) {
