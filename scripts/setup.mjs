@@ -2,7 +2,7 @@
 import { spawnSync } from "node:child_process";
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from "node:fs";
 import { join, relative } from "node:path";
-import { fileURLToPath } from "node:url";
+import { fileURLToPath, pathToFileURL } from "node:url";
 import { gzipSync } from "node:zlib";
 
 export const root = fileURLToPath(new URL("..", import.meta.url));
@@ -67,10 +67,12 @@ export async function build() {
     statSync(path).isDirectory()
       ? Math.max(0, ...filesBelow(path).map((file) => statSync(join(path, file)).mtimeMs))
       : statSync(path).mtimeMs;
-  const sources = ["src", "samples", "next.config.ts", "scripts/headers.mjs", "package-lock.json"].map((name) =>
+  const scripts = ["scripts/headers.mjs", "scripts/libraryStyles.tsx"];
+  const sources = ["src", "samples", "next.config.ts", ...scripts, "package-lock.json"].map((name) =>
     newest(join(root, name)),
   );
   if (!existsSync(stamp) || statSync(stamp).mtimeMs < Math.max(...sources)) {
+    await writeLibraryStyles();
     must("npx", ["next", "build"]);
     compressBuilt();
   }
@@ -91,6 +93,22 @@ self.addEventListener("activate", (event) =>
 );
 `;
   writeFileSync(join(root, "public/service-worker.js"), text);
+}
+
+/** The component library's styles as a sheet, which the application reads as it reads its own (`src/app/layout.tsx`). */
+export async function writeLibraryStyles() {
+  const { build: bundle } = await import("rolldown");
+  const file = join(root, "node_modules/.cache/hevret/libraryStyles.mjs");
+  await bundle({
+    input: join(root, "scripts/libraryStyles.tsx"),
+    platform: "node",
+    external: (id) => !id.startsWith(".") && !id.startsWith("/"),
+    output: { file, format: "esm" },
+    logLevel: "silent",
+  });
+  const { libraryStyles } = await import(pathToFileURL(file));
+  mkdirSync(join(root, ".generated"), { recursive: true });
+  writeFileSync(join(root, ".generated/library.css"), libraryStyles());
 }
 
 const builtFiles = join(root, ".next/static");

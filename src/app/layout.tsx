@@ -3,6 +3,7 @@ import type { Metadata } from "next";
 import type { ReactNode } from "react";
 import { NewerBuild } from "@/ui/shared/NewerBuild";
 import { RoomProvider } from "@/ui/shared/Room";
+import "../../.generated/library.css";
 import "./globals.css";
 
 export const metadata: Metadata = {

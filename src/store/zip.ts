@@ -17,10 +17,13 @@ const longest = 20;
 /** Longer paths no file system takes. */
 const longestPath = 1024;
 
+/** What reads archives, loaded when it is needed, or ahead. */
+export const loadReader = () => import("@zip.js/zip.js");
+
 /** @throws OpenError where the archive as a whole cannot be read; of single entries it is told why */
 export async function readEntries(name: string, bytes: Uint8Array, reading: ZipReading): Promise<void> {
   if (bytes[0] !== 0x50 || bytes[1] !== 0x4b) throw new OpenError(`${name} could not be unpacked: it is not a zip.`);
-  const { configure, Uint8ArrayReader, ZipReader } = await import("@zip.js/zip.js");
+  const { configure, Uint8ArrayReader, ZipReader } = await loadReader();
   configure({ useWebWorkers: false });
   const reader = new ZipReader(new Uint8ArrayReader(bytes));
   let entries: Entry[];
