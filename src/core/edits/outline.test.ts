@@ -42,3 +42,14 @@ test("nothing where the outline stays", () => {
   expect(outlineAfter(from, [{ path: "a.css", start: 0, end: 0, insert: "i{}" }])).toBeNull();
   expect(outlineAfter(from, [put("<em>", "<b>", page), put("</em>", "</b>", page)])).toBeNull();
 });
+
+test("a page's outline is found behind changes of sheets and of pages that keep theirs", () => {
+  const both = site({ "a.css": "p { color: red }", "b.html": "<h1>Tern</h1>", "c.html": "<h1>Gull</h1><p>Fares</p>" });
+  const start = "<h1>Gull</h1>".length;
+  const changes = [
+    { path: "a.css", start: 0, end: 1, insert: "h1" },
+    { path: "b.html", start: 4, end: 8, insert: "Tern" },
+    { path: "c.html", start, end: start + "<p>Fares</p>".length, insert: "<h2>Fares</h2>" },
+  ];
+  expect(outlineAfter(both, changes)).toMatchObject({ page: "c.html", headings: [{ level: 1 }, { level: 2 }] });
+});

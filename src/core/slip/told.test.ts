@@ -3,7 +3,7 @@ import { expect, test } from "vitest";
 import { defaultConditions } from "../cascade/conditions";
 import { styledPage } from "../cascade/styledPages";
 import { documentOf } from "../source/html/document";
-import { pagesOf } from "../source/site";
+import { changeSite, pagesOf, textFile } from "../source/site";
 import { finished } from "../source/steps";
 import { sampleSite, toldParts } from "../testing/told";
 import { refOf, textsOf } from "../text/pageTexts";
@@ -12,7 +12,7 @@ import type { ElementRef } from "../text/refs";
 import type { Edit } from "../edits/types";
 import { linkLooks } from "./linkStates";
 import { slipAtOnce, slipTargets } from "./slip";
-import { groundsUnder, inksOn } from "./stands";
+import { groundsUnder, inksOn, judgeChange } from "./stands";
 import { trialContrasts } from "./trials";
 
 const site = sampleSite();
@@ -57,6 +57,19 @@ test("targets, grounds, inks and trials", async () => {
       ];
     });
   await expect(toldParts(parts)).toMatchFileSnapshot("told/around.txt");
+});
+
+test("what other inks and grounds for all would do to contrast", async () => {
+  const texts = pagesOf(site).flatMap((file) =>
+    textsOf(styledPage(site, file, defaultConditions)).map((style) => refOf(file.path, style)),
+  );
+  const parts = ["body { color: #999 }", "main { background: #445 }", "h2, h3, a { color: #fff }"].map((rule) => {
+    const path = "css/season.css";
+    const { length } = textFile(site, path)!.text;
+    const after = changeSite(site, [{ path, start: length, end: length, insert: `\n${rule}\n` }]);
+    return [rule, judgeChange(site, after, texts, defaultConditions, {})] as const;
+  });
+  await expect(toldParts(parts)).toMatchFileSnapshot("told/judged.txt");
 });
 
 test("links in their states", async () => {
