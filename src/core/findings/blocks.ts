@@ -23,6 +23,8 @@ export interface Block {
   element: ElementNode | null;
   /** How deep it stands in rules. */
   depth: number;
+  /** Whether it is for paper alone, as far as its file says. */
+  forPaper: boolean;
 }
 
 const known = new WeakMap<TextFile, readonly Block[]>();
@@ -35,8 +37,10 @@ export function blocksOf(site: Site, file: TextFile): readonly Block[] {
 }
 
 function* blocksIn(site: Site, file: TextFile): Generator<Block> {
-  for (const { text, offset, items } of sheetTexts(site, file))
-    yield* within({ file, text, offset, items, rule: null, selector: "", element: null, depth: 0 });
+  for (const { text, offset, items, media } of sheetTexts(site, file)) {
+    const forPaper = isForPaper(media);
+    yield* within({ file, text, offset, items, rule: null, selector: "", element: null, depth: 0, forPaper });
+  }
   if (file.kind !== "html") return;
   for (const element of writtenElements(documentOf(file))) {
     const attribute = attributeSource(file.text, element, "style");
@@ -52,6 +56,7 @@ function* blocksIn(site: Site, file: TextFile): Generator<Block> {
       selector: `style of ${element.tag}`,
       element,
       depth: 1,
+      forPaper: false,
     };
   }
 }
@@ -62,9 +67,13 @@ function* within(block: Block): Generator<Block> {
     if ((item.kind !== "style" && item.kind !== "at") || !item.block) continue;
     if (item.kind === "at" && descriptorRules.has(item.name)) continue;
     const selector = item.kind === "style" ? item.preludeText.replace(/\s+/g, " ") : block.selector || `@${item.name}`;
-    yield* within({ ...block, items: item.items, rule: item, selector, depth: block.depth + 1 });
+    const forPaper = block.forPaper || (item.kind === "at" && item.name === "media" && isForPaper(item.preludeText));
+    yield* within({ ...block, items: item.items, rule: item, selector, depth: block.depth + 1, forPaper });
   }
 }
+
+/** Whether all of a list of media queries ask for paper (Media Queries 4, 2.3). */
+const isForPaper = (media: string) => media.split(",").every((query) => /^\s*(?:only\s+)?print\b/i.test(query));
 
 /** The declarations of a block that are its own. */
 export const declarationsOf = ({ items }: Block): Declaration[] => items.filter((item) => item.kind === "declaration");

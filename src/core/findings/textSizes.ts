@@ -51,6 +51,8 @@ export const fixedSizes: Check = {
     const fixed: Sized[] = [];
     const all: Found[] = [];
     for (const block of blocksOf(site, file)) {
+      // Who prints has chosen the size of the paper: points are what it is measured in.
+      if (block.forPaper) continue;
       for (const declaration of declarationsOf(block)) {
         const size = sizeIn(declaration);
         if (!size) continue;
