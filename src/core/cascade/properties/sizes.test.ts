@@ -3,6 +3,7 @@ import { defaultConditions } from "../conditions";
 import { computedValue } from "../style";
 import { styledPage } from "../styledPages";
 import { openSite, textFile } from "../../source/site";
+import { computed, pageWith } from "../../testing/site";
 
 /** What a size of the element with the id `t` comes to. */
 function sizeOf(body: string, name: string): string {
@@ -40,4 +41,18 @@ test.each([
   ['<progress id="t">', "width", "160px"],
 ])("%s has %s %s", (body, name, size) => {
   expect(sizeOf(body, name)).toBe(size);
+});
+
+test("size keywords come to the steps that browsers have for text, for monospace alone, and for that in quirks mode", () => {
+  const keywords = ["xx-small", "x-small", "small", "medium", "large", "x-large", "xx-large", "xxx-large"];
+  const css = keywords.map((keyword, at) => `#a${at} { font-size: ${keyword} }`).join("\n");
+  const sizesIn = (family: string, doctype?: string) => {
+    const body = keywords.map((_, at) => `<p id="a${at}">Tern</p>`).join("");
+    const from = pageWith(`p { font-family: ${family} }\n${css}`, body, doctype);
+    return keywords.map((_, at) => computed(from, `a${at}`, "font-size"));
+  };
+  const px = (...sizes: number[]) => sizes.map((size) => `${size}px`);
+  expect(sizesIn("serif")).toEqual(px(9, 10, 13, 16, 18, 24, 32, 48));
+  expect(sizesIn("monospace")).toEqual(px(9, 10, 12, 13, 16, 20, 26, 39));
+  expect(sizesIn("monospace", "")).toEqual(px(9, 9, 10, 13, 16, 20, 26, 40));
 });
