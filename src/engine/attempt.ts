@@ -1,6 +1,6 @@
 /** What can be refused for a reason that somebody can read. */
 import { EditError, TokensError, type FileChange, type TextChange } from "@/core";
-import type { WrittenFiles } from "./protocol";
+import type { WrittenChanges, WrittenFiles } from "./protocol";
 
 /** What was made, or why it cannot be. */
 export function attempt<Made>(make: () => Made): { made: Made | null; problem: string | null } {
@@ -13,7 +13,7 @@ export function attempt<Made>(make: () => Made): { made: Made | null; problem: s
   }
 }
 
-export function changesOf(make: () => TextChange[]): { changes: TextChange[]; problem: string | null } {
+export function changesOf(make: () => TextChange[]): WrittenChanges {
   const { made, problem } = attempt(make);
   return { changes: made ?? [], problem };
 }

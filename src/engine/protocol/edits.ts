@@ -14,6 +14,13 @@ import type {
   TrialContrast,
 } from "@/core";
 
+/** Changes to texts, or why they cannot be made. */
+export interface WrittenChanges {
+  changes: TextChange[];
+  /** In plain words; null where they can. */
+  problem: string | null;
+}
+
 export interface PlanResult {
   plan: Plan | null;
   /** What it does to contrast; null without a plan. */
@@ -24,11 +31,7 @@ export interface PlanResult {
 
 export interface EditsAnswers {
   /** Another tag for an element, or for all with the same tag, id and classes; with what it does to the headings of the page; the problem when one cannot be that. */
-  retag(
-    ref: ElementRef,
-    to: string,
-    all: boolean,
-  ): Promise<{ changes: TextChange[]; outline: OutlineChange | null; problem: string | null }>;
+  retag(ref: ElementRef, to: string, all: boolean): Promise<WrittenChanges & { outline: OutlineChange | null }>;
   /** The contrast of the picked text with each candidate, as edits, that is only tried. */
   trialContrasts(
     picked: ElementRef,
@@ -41,9 +44,9 @@ export interface EditsAnswers {
     conditions: Conditions,
   ): Promise<{ edits: Edit[]; problem: string | null }>;
   /** Several edits as one; the problem when one of them cannot be made. */
-  combine(edits: Edit[]): Promise<{ changes: TextChange[]; problem: string | null }>;
+  combine(edits: Edit[]): Promise<WrittenChanges>;
   /** Puts colours under a name of a custom property; the problem when it cannot be. */
-  nameColor(spots: ColorSpot[], name: string): Promise<{ changes: TextChange[]; problem: string | null }>;
+  nameColor(spots: ColorSpot[], name: string): Promise<WrittenChanges>;
   /** At once: what an edit reaches is told of one page, the one that is shown. */
   plan(edit: Edit, conditions: Conditions, page: string | null): Promise<PlanResult>;
   /** The same, counted over the site, with files put in and taken out before it is made; null where another edit was asked about meanwhile. */

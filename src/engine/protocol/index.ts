@@ -12,7 +12,7 @@ import type { ReportsAnswers } from "./reports";
 
 export type { PageSummary, SiteColor, SiteFont, SiteSummary } from "./site";
 export type { PageGlance, PagePatch, PageView, PlaceView, ShownSheet, SinceEdition } from "./pages";
-export type { PlanResult } from "./edits";
+export type { PlanResult, WrittenChanges } from "./edits";
 export type { HeldAgainst, WrittenFiles } from "./sheets";
 export type { RuleSource, SourceColor, WrittenHere } from "./source";
 export type { FindingView } from "./findings";

@@ -1,15 +1,6 @@
 /** Sheets, their rules, and the tokens they keep to. All of it is plain data. */
-import type {
-  AttributeGroup,
-  FileChange,
-  Held,
-  OutlinePart,
-  Replacing,
-  RuleEdit,
-  SheetEdit,
-  SheetTable,
-  TextChange,
-} from "@/core";
+import type { AttributeGroup, FileChange, Held, OutlinePart, Replacing, RuleEdit, SheetEdit, SheetTable } from "@/core";
+import type { WrittenChanges } from "./edits";
 
 /** What a site writes against the tokens it is to keep to. */
 export interface HeldAgainst {
@@ -21,10 +12,8 @@ export interface HeldAgainst {
 }
 
 /** Changes with the files that are put in and taken out before, or why there are none. */
-export interface WrittenFiles {
-  changes: TextChange[];
+export interface WrittenFiles extends WrittenChanges {
   files: FileChange[];
-  problem: string | null;
 }
 
 export interface SheetsAnswers {
@@ -38,9 +27,5 @@ export interface SheetsAnswers {
   /** What the site writes against a tokens file; null where that was asked again meanwhile, the problem when it is none. */
   heldAgainst(tokensFile: string): Promise<HeldAgainst | { problem: string } | null>;
   /** The nearest tokens in the place of values; the problem when that cannot be. */
-  replaceByTokens(
-    tokensFile: string,
-    wanted: Pick<Held, "kind" | "value">[],
-    how: Replacing,
-  ): Promise<{ changes: TextChange[]; problem: string | null }>;
+  replaceByTokens(tokensFile: string, wanted: Pick<Held, "kind" | "value">[], how: Replacing): Promise<WrittenChanges>;
 }
