@@ -28,7 +28,9 @@ const inFolder = (page: Page) => ({
     page.evaluate(async (name) => {
       const folder = await (await navigator.storage.getDirectory()).getDirectoryHandle("site");
       const handle = await folder.getFileHandle(name).catch(() => null);
-      return handle && (await (await handle.getFile()).text());
+      // What is written while it is read is read at the next look.
+      const text = async () => (await handle!.getFile()).text();
+      return handle && (await text().catch(() => "being written"));
     }, path),
 });
 
