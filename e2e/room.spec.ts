@@ -134,6 +134,8 @@ test("percentages say what they are of, and a line centred by its leading what b
   await pickByKeyboard(page, "Return, adult.");
   await openRow(page, "Room beside");
   const beside = slip(page).getByRole("group", { name: "Room beside", exact: true });
+  // What is measured on the page comes a moment later, and moves what stands below it.
+  await expect(beside.getByRole("note").first()).toContainText("On the page it comes to");
   await beside.getByRole("button", { name: /^Room left: .*Why$/ }).click();
   await expect(beside.getByRole("group", { name: "Room left" }).getByRole("note")).toHaveText(
     "A percentage is of the width of what it stands in, the div of 400 px. On the page it comes to 40px.",
