@@ -7,12 +7,7 @@ const config: NextConfig = {
   devIndicators: false,
   // Types are checked by `npm test`, once.
   typescript: { ignoreBuildErrors: true },
-  headers: async () => [
-    {
-      source: "/:path*",
-      headers: headers(process.env.NODE_ENV === "development").map(([key, value]) => ({ key: key!, value: value! })),
-    },
-  ],
+  headers: async () => [{ source: "/:path*", headers: headers(process.env.NODE_ENV === "development") }],
 };
 
 export default config;

@@ -223,6 +223,23 @@ test("addresses that lead nowhere, or cannot be read, get our page with our head
   }
 });
 
+test("files of the build come with our headers, those of the worker too, and compressed", async ({ page }) => {
+  const addresses: string[] = [];
+  page.on("request", (request) => void (request.resourceType() === "script" && addresses.push(request.url())));
+  const worker = page.waitForEvent("worker");
+  await page.goto("/");
+  addresses.push((await worker).url());
+  expect(addresses.length).toBeGreaterThan(5);
+  for (const address of addresses) {
+    const answer = await page.request.get(address, { headers: { "accept-encoding": "gzip" } });
+    expect(answer.headers(), address).toMatchObject({
+      "content-encoding": "gzip",
+      "content-security-policy": expect.stringContaining("connect-src 'self'"),
+      "x-content-type-options": "nosniff",
+    });
+  }
+});
+
 test("values that are not closed are refused with the reason, and an open end of a sheet is closed first", async ({
   page,
 }) => {

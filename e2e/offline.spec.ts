@@ -80,6 +80,7 @@ test("once it was there, it works without a network; a newer build is taken when
   try {
     await page.clock.install();
     await page.goto(address);
+    expect(await page.evaluate(() => navigator.serviceWorker.getRegistration())).toBe(undefined);
     await aMomentLater(page);
     await expect.poll(() => active(page)).toBe("activated");
 

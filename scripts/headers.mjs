@@ -18,9 +18,8 @@ const policy = (isDevelopment) =>
     "frame-ancestors 'none'",
   ].join("; ");
 
-/** @returns names and values */
 export const headers = (isDevelopment) => [
-  ["Content-Security-Policy", policy(isDevelopment)],
-  ["X-Content-Type-Options", "nosniff"],
-  ["Referrer-Policy", "no-referrer"],
+  { key: "Content-Security-Policy", value: policy(isDevelopment) },
+  { key: "X-Content-Type-Options", value: "nosniff" },
+  { key: "Referrer-Policy", value: "no-referrer" },
 ];

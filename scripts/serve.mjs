@@ -19,7 +19,7 @@ const file = sirv(join(root, ".next/static"), {
   gzip: true,
   immutable: true,
   maxAge: 365 * 24 * 60 * 60,
-  setHeaders: (response) => headers(false).forEach(([name, value]) => response.setHeader(name, value)),
+  setHeaders: (response) => headers(false).forEach(({ key, value }) => response.setHeader(key, value)),
 });
 
 /** Whether the path of an address can be read (URL Standard, 1.3). */

@@ -80,12 +80,7 @@ const coversOthers = (node: Element, style: CSSStyleDeclaration) =>
 
 function paintsGround(node: Element, style: CSSStyleDeclaration): boolean {
   if (style.visibility !== "visible") return false;
-  return (
-    !isClear(style.backgroundColor) ||
-    style.backgroundImage !== "none" ||
-    Number(style.opacity) < 1 ||
-    replaced.has(node.localName)
-  );
+  return coversOthers(node, style) || Number(style.opacity) < 1;
 }
 
 function overlaps(a: Box, b: Box): boolean {

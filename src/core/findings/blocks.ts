@@ -3,6 +3,7 @@ import { attributeSource } from "../source/html/attributeSource";
 import { documentOf, writtenElements, type ElementNode } from "../source/html/document";
 import { parseBlock, type AtRule, type Declaration, type Item, type StyleRule } from "../source/css/syntax";
 import { descriptorRules, sheetTexts } from "../source/declarations";
+import { isForPaper } from "./meant/media";
 import { pagesOf, sheetsOf, type Site, type TextFile } from "../source/site";
 
 /** The files in which something is looked for: sheets first, then pages. */
@@ -71,9 +72,6 @@ function* within(block: Block): Generator<Block> {
     yield* within({ ...block, items: item.items, rule: item, selector, depth: block.depth + 1, forPaper });
   }
 }
-
-/** Whether all of a list of media queries ask for paper (Media Queries 4, 2.3). */
-const isForPaper = (media: string) => media.split(",").every((query) => /^\s*(?:only\s+)?print\b/i.test(query));
 
 /** The declarations of a block that are its own. */
 export const declarationsOf = ({ items }: Block): Declaration[] => items.filter((item) => item.kind === "declaration");

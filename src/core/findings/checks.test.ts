@@ -145,6 +145,13 @@ const cases: Case[] = [
     after: "h1{font-size:max(1rem, 5vw)}",
   },
   {
+    check: "fixed-size",
+    has: css("@media not print{p{font-size:12pt}}"),
+    nearly: css("@media not screen{p{font-size:12pt}}"),
+    says: /does not follow/,
+    after: "@media not print{p{font-size:1rem}}",
+  },
+  {
     check: "pair-alone",
     has: pageWith("body{color:#222}", "<p>x</p>"),
     nearly: pageWith("body{color:#222;background:#fff}", "<p>x</p>"),
@@ -621,4 +628,20 @@ test("a property that is one is not taken for the name of a custom property", ()
   expect(told.map(({ message }) => message)).toEqual([
     "`ferry` is not a property, so this line sets nothing. Meant: `--ferry`, which `var()` asks for.",
   ]);
+});
+
+test("what pages read for paper alone may have sizes of its own, linked or imported", () => {
+  const told = (attribute: string, imported = "") => {
+    const link = `<link rel="stylesheet" href="a.css" ${attribute}>`;
+    const files = {
+      "index.html": `<!doctype html>${link}<p>x</p>`,
+      "a.css": `@import "b.css"${imported};`,
+      "b.css": "p{font-size:12pt}",
+    };
+    return analyse(site(files)).findings.filter(({ check }) => check === "fixed-size").length;
+  };
+  expect(told("")).toBe(1);
+  expect(told('media="screen, print"')).toBe(1);
+  expect(told('media="print and (orientation: portrait)"')).toBe(0);
+  expect(told("", " print")).toBe(0);
 });

@@ -1,5 +1,7 @@
 import type { TextChange } from "../source/changes";
+import { groupBy } from "../source/groups";
 import { leadBefore } from "../source/lines";
+import type { TextFile } from "../source/site";
 import { showExpected, unknownUnit } from "./meant/expected";
 import { meantBy } from "./meant/declaration";
 import { invalidReason, isKnownProperty } from "../cascade/declarations";
@@ -17,7 +19,7 @@ export const ignoredDeclarations: Check = {
   name: "ignored-declaration",
   group: "idle",
   inDeclaration: (declaration, block) => {
-    const named = customName(block.file.text, declaration);
+    const named = customName(block.file, declaration);
     if (named) return [withoutDashes(block, declaration, named)];
     const message = ignoredMessage(declaration.property, writtenValue(block, declaration));
     if (!message || isToldOtherwise(declaration) || isForOthers(declaration)) return [];
@@ -34,10 +36,22 @@ export const ignoredDeclarations: Check = {
 };
 
 /** The custom property that a name without its two dashes is asked for as in the same file; null where it is not. */
-function customName(text: string, { property }: Declaration): string | null {
+function customName(file: TextFile, { property }: Declaration): string | null {
   if (property.startsWith("--") || isKnownProperty(property)) return null;
   const written = property.replace(/^-/, "");
-  return new RegExp(`var\\(\\s*--${written.replace(/[^\w-]/g, "")}\\s*[,)]`, "i").test(text) ? `--${written}` : null;
+  return askedIn(file).has(written.replace(/[^\w-]/g, "").toLowerCase()) ? `--${written}` : null;
+}
+
+const askedByFile = new WeakMap<TextFile, ReadonlySet<string>>();
+
+/** Names that a file asks for with `var()`, without their dashes, in small letters. */
+function askedIn(file: TextFile): ReadonlySet<string> {
+  let asked = askedByFile.get(file);
+  if (!asked) {
+    asked = new Set(Array.from(file.text.matchAll(/var\(\s*--([\w-]+)\s*[,)]/gi), ([, name]) => name!.toLowerCase()));
+    askedByFile.set(file, asked);
+  }
+  return asked;
 }
 
 function withoutDashes(block: Block, { property, name, start }: Declaration, meant: string): Found {
@@ -80,13 +94,27 @@ const isForOthers = ({ property, valueText }: Declaration) =>
 function isFallback(declaration: Declaration, block: Block): boolean {
   const { property, valueText } = declaration;
   const meant = isKnownProperty(property) ? property : (meantBy(property, valueText)?.property ?? property);
-  const name = /^(?:-webkit-)?(.*)$/.exec(meant)![1];
-  return declarationsOf(block).some(
-    (other) =>
-      other !== declaration &&
-      other.property.replace(/^-[a-z]+-/, "") === name &&
-      invalidReason(other.property, other.valueText) === null,
+  const name = /^(?:-webkit-)?(.*)$/.exec(meant)![1]!;
+  return (
+    setIn(block)
+      .get(name)
+      ?.some((other) => other !== declaration) ?? false
   );
+}
+
+const setByBlock = new WeakMap<Block, ReadonlyMap<string, readonly Declaration[]>>();
+
+/** The declarations of a block that browsers take, by their properties without what single browsers put before them. */
+function setIn(block: Block): ReadonlyMap<string, readonly Declaration[]> {
+  let set = setByBlock.get(block);
+  if (!set) {
+    const taken = declarationsOf(block).filter(
+      ({ property, valueText }) => invalidReason(property, valueText) === null,
+    );
+    set = groupBy(taken, ({ property }) => property.replace(/^-[a-z]+-/, ""));
+    setByBlock.set(block, set);
+  }
+  return set;
 }
 
 /** Why a declaration does nothing, in plain words; null when it is in order. */

@@ -1,10 +1,15 @@
 import { fontSizeOf } from "../cascade/style";
+import type { KnownPage } from "../cascade/styledPages";
 import { ownWords } from "../source/html/document";
 import { componentsOf } from "../source/css/components";
 import type { Declaration } from "../source/css/syntax";
 import { refOf, textsOf } from "../text/pageTexts";
-import { blocksOf, declarationsOf, type Block } from "./blocks";
+import { append, groupBy } from "../source/groups";
+import type { Site, TextFile } from "../source/site";
+import { eachInSteps } from "../source/steps";
+import { blocksOf, declarationsOf, filesOf, type Block } from "./blocks";
 import { declareWay, spotFor, targetFor } from "./cause";
+import { isForPaper } from "./meant/media";
 import { changed, quoted } from "./texts";
 import { at, type Check, type Found } from "./types";
 
@@ -47,25 +52,46 @@ const shown = (px: number) => `${Math.round(px * 100) / 100}px`;
 export const fixedSizes: Check = {
   name: "fixed-size",
   group: "readers",
-  inFile: (file, site) => {
-    const fixed: Sized[] = [];
-    const all: Found[] = [];
-    for (const block of blocksOf(site, file)) {
-      // Who prints has chosen the size of the paper: points are what it is measured in.
-      if (block.forPaper) continue;
-      for (const declaration of declarationsOf(block)) {
-        const size = sizeIn(declaration);
-        if (!size) continue;
-        if (size.unit === "px" || size.unit === "pt") fixed.push({ block, declaration, ...size });
-        else if (/^[sld]?v(?:w|h|min|max|i|b)$/.test(size.unit) && declaration.property === "font-size")
-          all.push(byWindow(block, declaration));
-      }
+  *onSite({ site, pages }) {
+    const printed = onPaperAlone(pages);
+    const found: Found[] = [];
+    for (const file of filesOf(site)) {
+      if (!printed.has(file.path)) append(found, yield* fixedIn(site, file));
+      yield;
     }
-    const [first] = fixed;
-    if (first) all.push(notScaled(file.path, first, fixed));
-    return all;
+    return found;
   },
 };
+
+/** Paths of sheets that pages read for paper alone. */
+function onPaperAlone(pages: readonly KnownPage[]): ReadonlySet<string> {
+  const sheets = pages.flatMap((page) => page.sheets.owners.flatMap((owner) => owner.sheets));
+  const byPath = groupBy(sheets, ({ path }) => path);
+  const printed = [...byPath].filter(([, all]) => all.every(({ media }) => media.some(isForPaper)));
+  return new Set(printed.map(([path]) => path));
+}
+
+const known = new WeakMap<TextFile, Found[]>();
+
+function* fixedIn(site: Site, file: TextFile): Generator<void, Found[]> {
+  const before = known.get(file);
+  if (before) return before;
+  const fixed: Sized[] = [];
+  const all: Found[] = [];
+  // Who prints has chosen the size of the paper: points are what it is measured in.
+  for (const block of blocksOf(site, file).filter(({ forPaper }) => !forPaper))
+    yield* eachInSteps(declarationsOf(block), (declaration) => {
+      const size = sizeIn(declaration);
+      if (!size) return;
+      if (size.unit === "px" || size.unit === "pt") fixed.push({ block, declaration, ...size });
+      else if (/^[sld]?v(?:w|h|min|max|i|b)$/.test(size.unit) && declaration.property === "font-size")
+        all.push(byWindow(block, declaration));
+    });
+  const [first] = fixed;
+  if (first) all.push(notScaled(file.path, first, fixed));
+  known.set(file, all);
+  return all;
+}
 
 interface Sized {
   block: Block;

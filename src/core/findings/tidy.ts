@@ -142,30 +142,23 @@ function heldAlready(site: Site): Found[] {
 }
 
 const fewest = 3;
-/** Rules of more declarations are not held against each other: such long ones are not written twice by chance. */
-const longest = 2000;
 
 /** The same declarations in several rules, and the same style attribute on several elements. */
 export const sameDeclarations: Check = {
   name: "same-declarations",
   group: "tidy",
   inFile: (file, site) => {
-    const byText = new Map<string, Block[]>();
-    for (const block of blocksOf(site, file)) {
-      if (block.depth !== 1) continue;
-      const all = declarationsOf(block);
-      if (all.length < (block.element ? 1 : fewest) || all.length > longest || block.rule?.kind === "at") continue;
-      const key =
-        (block.element ? "style " : "") +
-        all
-          .map(({ property, valueText, important }) => `${property}:${valueText}${important ? "!" : ""}`)
-          .sort()
-          .join(";");
-      byText.set(key, [...(byText.get(key) ?? []), block]);
-    }
-    return [...byText.values()].flatMap((blocks): Found[] => {
+    const candidates = blocksOf(site, file).filter(
+      (block) =>
+        block.depth === 1 && block.rule?.kind !== "at" && declarationsOf(block).length >= (block.element ? 1 : fewest),
+    );
+    // Most are told apart by how many declarations they have: what those say is asked of the others alone.
+    const alike = severalIn(candidates, (block) => `${kindOf(block)} ${declarationsOf(block).length}`).flatMap(
+      (blocks) => severalIn(blocks, (block) => `${kindOf(block)} ${sayingOf(block)}`),
+    );
+    return alike.flatMap((blocks): Found[] => {
       const inline = blocks[0]!.element !== null;
-      if (blocks.length < (inline ? fewest : 2)) return [];
+      if (inline && blocks.length < fewest) return [];
       const start = (block: Block) => block.offset + (block.rule?.start ?? 0);
       const names = blocks
         .map(({ selector }) => quoted(selector))
@@ -186,6 +179,19 @@ export const sameDeclarations: Check = {
     });
   },
 };
+
+const kindOf = ({ element }: Block) => (element ? "style" : "rule");
+
+/** What a block says, whatever the order. */
+const sayingOf = (block: Block) =>
+  declarationsOf(block)
+    .map(({ property, valueText, important }) => `${property}:${valueText}${important ? "!" : ""}`)
+    .sort()
+    .join(";");
+
+/** Groups of more than one. */
+const severalIn = (blocks: readonly Block[], keyOf: (block: Block) => string): Block[][] =>
+  [...groupBy(blocks, keyOf).values()].filter(({ length }) => length > 1);
 
 function ruleWays({ site }: CheckContext, blocks: readonly Block[]): Way[] {
   const starts = blocks.map(({ offset, rule }) => offset + rule!.start);

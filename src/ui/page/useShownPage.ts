@@ -83,6 +83,9 @@ function useBuilt(
   return { page, key };
 }
 
+/** Pictures are begun once nobody has typed for so long, ms: between two keys there is no time for them. */
+const afterTyping = 200;
+
 /** Gives the page its sheets, then looks at what lies under its texts. */
 function useDressed(built: Built | null, key: string, relayout: (page: ShownPage) => void, onScroll: () => void): void {
   const store = useWorkspaceStore();
@@ -106,7 +109,7 @@ function useDressed(built: Built | null, key: string, relayout: (page: ShownPage
         );
     };
     const lookUnder = async (stillThere: () => boolean) => {
-      if (store.getState().rehearsal) await calm(200);
+      if (store.getState().rehearsal) await calm(afterTyping);
       const places = await knownPlaces(store);
       const { layOut, picture } = store.getState();
       await lookAt(page, places, picture, layOut, stillThere);

@@ -10,8 +10,14 @@ const trials: readonly Conditions[] = [200, 400, 640, 800, 1024, 1300, 2000].fla
   ),
 );
 
+const canHoldOn = (medium: Conditions["medium"], text: string) =>
+  trials.some((conditions) => conditions.medium === medium && matchesMedia(text, conditions));
+
 /** Whether a condition holds on some screen or paper. */
-export const canHold = (text: string) => trials.some((conditions) => matchesMedia(text, conditions));
+export const canHold = (text: string) => canHoldOn("screen", text) || canHoldOn("print", text);
+
+/** Whether a condition holds on some paper, and on no screen. */
+export const isForPaper = (text: string) => canHoldOn("print", text) && !canHoldOn("screen", text);
 
 /** Whether it is written as no condition is: what is only not known here says nothing wrong. */
 export const isSlip = (text: string) =>
