@@ -630,6 +630,23 @@ test("a property that is one is not taken for the name of a custom property", ()
   ]);
 });
 
+test("a custom property without its dashes is meant in the letters in which it is asked for", () => {
+  const told = analyse(css("p{color:var(--PierInk)} .x{pierink:#222}", "<p class=x>x</p>")).findings;
+  const [finding] = told.filter(({ message }) => /is not a property/.test(message));
+  expect(finding!.message).toContain("Meant: `--PierInk`, which `var()` asks for");
+});
+
+test.each([
+  ["color: #222; color: bright(red)", ["warning"]],
+  ["-webkit-hyphens: auto; hyphens: gently", ["warning"]],
+  ["colour: #222; color: #333", ["warning"]],
+  ["color: bright(red); color: very(blue)", ["error", "error"]],
+  ["font-weight: bold; color: bright(red)", ["error"]],
+])("what browsers ignore weighs less where they take another for it: %s", (declarations, levels) => {
+  const told = analyse(css(`p{${declarations}}`, "<p>x</p>")).findings;
+  expect(told.filter(({ check }) => check === "ignored-declaration").map(({ level }) => level)).toEqual(levels);
+});
+
 test("what pages read for paper alone may have sizes of its own, linked or imported", () => {
   const told = (attribute: string, imported = "") => {
     const link = `<link rel="stylesheet" href="a.css" ${attribute}>`;
@@ -644,4 +661,6 @@ test("what pages read for paper alone may have sizes of its own, linked or impor
   expect(told('media="screen, print"')).toBe(1);
   expect(told('media="print and (orientation: portrait)"')).toBe(0);
   expect(told("", " print")).toBe(0);
+  // Linked a second time, it is for screens.
+  expect(told('media="print"><link rel="stylesheet" href="b.css"')).toBe(1);
 });

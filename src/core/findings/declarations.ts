@@ -1,5 +1,4 @@
 import type { TextChange } from "../source/changes";
-import { groupBy } from "../source/groups";
 import { leadBefore } from "../source/lines";
 import type { TextFile } from "../source/site";
 import { showExpected, unknownUnit } from "./meant/expected";
@@ -38,17 +37,17 @@ export const ignoredDeclarations: Check = {
 /** The custom property that a name without its two dashes is asked for as in the same file; null where it is not. */
 function customName(file: TextFile, { property }: Declaration): string | null {
   if (property.startsWith("--") || isKnownProperty(property)) return null;
-  const written = property.replace(/^-/, "");
-  return askedIn(file).has(written.replace(/[^\w-]/g, "").toLowerCase()) ? `--${written}` : null;
+  return askedIn(file).get(property.replace(/[^\w-]/g, "").replace(/^-/, "")) ?? null;
 }
 
-const askedByFile = new WeakMap<TextFile, ReadonlySet<string>>();
+const askedByFile = new WeakMap<TextFile, ReadonlyMap<string, string>>();
 
-/** Names that a file asks for with `var()`, without their dashes, in small letters. */
-function askedIn(file: TextFile): ReadonlySet<string> {
+/** Custom properties that a file asks for with `var()`, by their names without dashes in small letters. */
+function askedIn(file: TextFile): ReadonlyMap<string, string> {
   let asked = askedByFile.get(file);
   if (!asked) {
-    asked = new Set(Array.from(file.text.matchAll(/var\(\s*--([\w-]+)\s*[,)]/gi), ([, name]) => name!.toLowerCase()));
+    const names = Array.from(file.text.matchAll(/var\(\s*--([\w-]+)\s*[,)]/gi), ([, name]) => name!);
+    asked = new Map(names.map((name) => [name.toLowerCase(), `--${name}`]));
     askedByFile.set(file, asked);
   }
   return asked;
@@ -91,27 +90,23 @@ const isForOthers = ({ property, valueText }: Declaration) =>
   /^(?:zoom|behavior|filter|-)/.test(property);
 
 /** Whether another declaration of the block sets the same: what some browsers do not know is written on purpose then. */
-function isFallback(declaration: Declaration, block: Block): boolean {
-  const { property, valueText } = declaration;
+function isFallback({ property, valueText }: Declaration, block: Block): boolean {
   const meant = isKnownProperty(property) ? property : (meantBy(property, valueText)?.property ?? property);
-  const name = /^(?:-webkit-)?(.*)$/.exec(meant)![1]!;
-  return (
-    setIn(block)
-      .get(name)
-      ?.some((other) => other !== declaration) ?? false
-  );
+  return setIn(block).has(unprefixed(meant));
 }
 
-const setByBlock = new WeakMap<Block, ReadonlyMap<string, readonly Declaration[]>>();
+const unprefixed = (property: string) => property.replace(/^-[a-z]+-/, "");
 
-/** The declarations of a block that browsers take, by their properties without what single browsers put before them. */
-function setIn(block: Block): ReadonlyMap<string, readonly Declaration[]> {
+const setByBlock = new WeakMap<Block, ReadonlySet<string>>();
+
+/** The properties that browsers take from a block, without what single browsers put before them. */
+function setIn(block: Block): ReadonlySet<string> {
   let set = setByBlock.get(block);
   if (!set) {
     const taken = declarationsOf(block).filter(
       ({ property, valueText }) => invalidReason(property, valueText) === null,
     );
-    set = groupBy(taken, ({ property }) => property.replace(/^-[a-z]+-/, ""));
+    set = new Set(taken.map(({ property }) => unprefixed(property)));
     setByBlock.set(block, set);
   }
   return set;
