@@ -69,6 +69,27 @@ test("written in any notation, a colour comes back as the same", () => {
   );
 });
 
+test.each<[string, Notation, string]>([
+  ["hsl(200 60% 40%)", "rgb", "rgb(40.8 122.4 163.2)"],
+  ["hsl(200 60% 40%)", "oklch", "oklch(55.08% 0.0994 234.79)"],
+  ["lab(50 40 -20)", "hwb", "hwb(312.49 35.46% 32.96%)"],
+  ["color(display-p3 1 0.2 0)", "rec2020", "color(rec2020 0.8725 0.2473 0)"],
+  ["oklch(0.7 0.3 150)", "display-p3", "color(display-p3 0 0.781 0.201)"],
+])("%s in %s has no more decimals than it takes", (text, notation, written) => {
+  expect(formatColor(color(text), notation)).toBe(written);
+});
+
+test("few colours take many decimals, whatever they were written in", () => {
+  const share = fc.integer({ min: 0, max: 100 });
+  const given = fc.oneof(
+    fc.tuple(fc.integer({ min: 0, max: 359 }), share, share).map(([h, s, l]) => `hsl(${h} ${s}% ${l}%)`),
+    fc.tuple(share, share, share).map((channels) => `color(display-p3 ${channels.map((one) => one / 100).join(" ")})`),
+  );
+  const texts = fc.sample(given, { numRuns: 300, seed: 3 });
+  const written = texts.flatMap((text) => allSpaces.map((space) => formatColor(color(text), space)));
+  expect(written.filter((text) => /\.\d{7}/.test(text)).length).toBeLessThan(written.length / 200);
+});
+
 describe("reading", () => {
   test.each([
     ["RED", "#ff0000"],

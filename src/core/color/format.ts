@@ -64,6 +64,8 @@ export interface FormatOptions {
 const mostDigits = 8;
 /** How near a byte has to be hit, in bytes: browsers convert in single precision and by rounded matrices, and must hit it, too. */
 const sureOf = 0.3;
+/** How much further from its byte than the colour itself what is written may lie, in bytes. */
+const further = 0.02;
 
 /**
  * A colour in a notation. Colours outside the notation's gamut are mapped into it (CSS Color 4, 13.2).
@@ -80,12 +82,17 @@ export function formatColor(color: Color, notation: Notation, options: FormatOpt
     solid((inGamut(color, "srgb") ? convertColor(one, "srgb") : toGamut(one, "srgb")).channels).map(
       (value) => value * 255,
     );
-  const wanted = bytes(color).map(Math.round);
+  const wanted = bytes(fitted).map((value) => {
+    const byte = Math.round(value);
+    return { byte, within: Math.max(sureOf, Math.abs(value - byte) + further) };
+  });
+  const isHit = (value: number, at: number) => {
+    const { byte, within } = wanted[at]!;
+    return Math.round(value) === byte && Math.abs(value - byte) < within;
+  };
   for (let digits = 0; digits < mostDigits; digits += 1) {
     const written = roundChannels(fitted, notation, digits);
-    const close =
-      differenceOk(written, fitted) <= 0.0005 &&
-      bytes(written).every((value, at) => Math.abs(value - wanted[at]!) < sureOf);
+    const close = differenceOk(written, fitted) <= 0.0005 && bytes(written).every(isHit);
     if (close) return write(fitted, notation, digits, options);
   }
   return write(fitted, notation, mostDigits, options);
