@@ -125,7 +125,7 @@ const pages: [string, string, string?][] = [
   ],
   [
     "variable-cycles",
-    "p{--a:var(--b);--b:var(--a);--c:var(--c);color:var(--a,red);font-size:var(--c,30px)} h1{--x:var(--y,blue);--y:var(--x,red);color:var(--y)} em{--a:1;--b:var(--a);letter-spacing:calc(var(--b)*1px)}",
+    "p{--a:var(--b);--b:var(--a);--c:var(--c);color:var(--a,red);font-size:var(--c,30px)} h1{--x:var(--y,blue);--y:var(--x,red);color:var(--y)} em{--a:1;--b:var(--a);letter-spacing:calc(var(--b)*1px)} i{--x:teal;--a:var(--x,var(--a));--b:var(--no,var(--b));color:var(--a);font-size:var(--b,31px)} a{--x:2px;--y:var(--z);--z:var(--x,var(--y));letter-spacing:var(--y,9px);word-spacing:var(--z,9px)}",
   ],
   [
     "variable-keywords",

@@ -206,8 +206,8 @@ const values: Readonly<Record<string, readonly string[]>> = {
   "border-image-width": ["2", "auto 1px", "10%"],
   overflow: ["hidden", "auto visible", "clip", "clip scroll", "overlay"],
   "text-size-adjust": ["none", "80%"],
-  "--a": ["3px", "red", "initial", "var(--b)", "1 2", "var(--a)"],
-  "--b": ["5px", "blue", "var(--a, 4px)", ""],
+  "--a": ["3px", "red", "initial", "var(--b)", "1 2", "var(--a)", "var(--b, var(--a))", "var(--none, var(--b))"],
+  "--b": ["5px", "blue", "var(--a, 4px)", "", "var(--a, var(--b))", "var(--none, var(--a, 6px))"],
   all: ["unset", "initial", "revert"],
 };
 const properties = Object.keys(values);

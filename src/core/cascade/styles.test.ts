@@ -60,6 +60,12 @@ describe("who wins", () => {
     ],
     ["a variable's fallback", "p{color:var(--x, var(--y, blue))}", '<p id="t">', "rgb(0, 0, 255)"],
     ["a cycle has no value", "p{--a:var(--b);--b:var(--a);color:var(--a,green)}", '<p id="t">', "rgb(0, 128, 0)"],
+    [
+      "a fallback closes a circle where it is taken",
+      "p{--a:var(--x,var(--a));--b:var(--y,var(--b));--y:blue;color:var(--a,var(--b))}",
+      '<p id="t">',
+      "rgb(0, 0, 255)",
+    ],
     ["nested rules", ".a{color:red;&.b{color:blue}}", '<p id="t" class="a b">', "rgb(0, 0, 255)"],
     ["all sets everything back", "p{color:red;all:initial}", '<p id="t">', "rgb(0, 0, 0)"],
     [

@@ -1,7 +1,7 @@
 import { importRules } from "../source/html/sheets";
 import type { AtRule, Item } from "../source/css/syntax";
 import { sheetTexts, type SheetText } from "../source/declarations";
-import { canHold, isSlip, meantQuery } from "./meant/media";
+import { canHold, isSlip, meantQuery, widthsCross } from "./meant/media";
 import { nearestWords } from "./meant/near";
 import { changed, quoted } from "./texts";
 import { at, type Check, type Found, type Way } from "./types";
@@ -124,7 +124,9 @@ function* mediaSlips(
     sheet,
     start,
     `${quoted(`@media ${preludeText}`)} never holds, so nothing in it counts.${meant ? ` Meant: \`${meant}\`.` : ""}`,
-    "A condition stands in parentheses, joined by `and` to what stands before it; one that cannot be read never holds (Media Queries 4, 3.2).",
+    widthsCross(preludeText)
+      ? "No window is wider than the one width and narrower than the other (Media Queries 4, 2.4.3)."
+      : "A condition stands in parentheses, joined by `and` to what stands before it; one that cannot be read never holds (Media Queries 4, 3.2).",
     () => (meant ? [put(prelude.start, prelude.end, meant)] : []),
   );
 }

@@ -250,6 +250,13 @@ const cases: Case[] = [
     after: "h2{color:#123456}",
   },
   {
+    check: "circle",
+    has: css(":root{--gap:4px;--ink:#222} p{--gap:calc(var(--gap) * 2);margin:var(--gap);color:var(--ink)}"),
+    nearly: css(":root{--gap:4px} p{--room:calc(var(--gap) * 2);margin:var(--room)}"),
+    says: /^`--gap` asks for itself, so it has no value/,
+    after: "p{margin:var(--gap);",
+  },
+  {
     check: "custom-property",
     has: css(":root{--ink:#222}"),
     nearly: css(":root{--ink:#123} p{color:var(--ink)}"),
@@ -628,6 +635,35 @@ test("a property that is one is not taken for the name of a custom property", ()
   expect(told.map(({ message }) => message)).toEqual([
     "`ferry` is not a property, so this line sets nothing. Meant: `--ferry`, which `var()` asks for.",
   ]);
+});
+
+test("circles of custom properties are told once each, and nothing that leads to one or comes of one", () => {
+  const told = (declarations: string) =>
+    analyse(css(`p{${declarations}}`, "<p>x</p>"))
+      .findings.filter(({ check }) => check === "circle")
+      .map(({ message, causes }) => `${causes.map(({ text }) => text).join("; ")} # ${message}`);
+  expect(told("--a: var(--b); --b: var(--c); --c: 1px")).toEqual([]);
+  expect(told("--d: var(--a); --a: var(--b); --b: calc(var(--a) + var(--e)); --e: 1px")).toEqual([
+    "--a: var(--b); --b: calc(var(--a) + var(--e)) # `--a`, `--b` ask for each other in a circle, so none of them has a value.",
+  ]);
+  expect(told("--a: var(--a); --b: var(--c); --c: var(--b)")).toHaveLength(2);
+  expect(told("--a: var(--c); --b: var(--a); --c: var(--b)")).toEqual([
+    "--a: var(--c); --b: var(--a); --c: var(--b) # `--a`, `--b`, `--c` ask for each other in a circle, so none of them has a value.",
+  ]);
+  // The last of a name counts, and a fallback only where it is needed.
+  expect(told("--a: var(--b); --b: var(--a); --b: 2px")).toEqual([]);
+  expect(told("--x: 1px; --a: var(--x, var(--a))")).toEqual([]);
+});
+
+test("what a value has taken in is a line of any name, and on the same line a property", () => {
+  const told = (declarations: string) =>
+    analyse(css(`p{${declarations}}`, "<p>x</p>"))
+      .findings.filter(({ level }) => level === "error")
+      .map(({ message }) => /after (`[^`]*`: `[^`]*`)/.exec(message)?.[1] ?? message);
+  expect(told("color: #222\n  colr: blue;")).toEqual(["`color: #222`: `colr`"]);
+  expect(told("color: #222 margin: 0;")).toEqual(["`color: #222`: `margin`"]);
+  expect(told("--tern: #222\n  color: #333;")).toEqual(["`--tern: #222`: `color`"]);
+  expect(told("--tern: #222 color: #333;")).toEqual([]);
 });
 
 test("a custom property without its dashes is meant in the letters in which it is asked for", () => {

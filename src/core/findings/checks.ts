@@ -4,6 +4,7 @@ import { attributes } from "./attributes";
 import { atRuleSlips } from "./atRules";
 import { braces } from "./braces";
 import { brokenTags } from "./brokenTags";
+import { circles } from "./circles";
 import { comments } from "./comments";
 import { contrast } from "./contrast";
 import { contrastStates } from "./contrastStates";
@@ -69,6 +70,7 @@ export const checks: readonly Check[] = [
   atRuleSlips,
   stackSlips,
   undefinedVariables,
+  circles,
   brokenTags,
   names,
   styleAttributes,

@@ -7,6 +7,7 @@ import { invalidReason, isKnownProperty } from "../cascade/declarations";
 import { aliases } from "../cascade/properties";
 import type { Declaration } from "../source/css/syntax";
 import { declarationsOf, type Block } from "./blocks";
+import { swallowed } from "./swallowed";
 import { quoted } from "./texts";
 import { at, type Check, type Found, type Way } from "./types";
 
@@ -21,7 +22,7 @@ export const ignoredDeclarations: Check = {
     const named = customName(block.file, declaration);
     if (named) return [withoutDashes(block, declaration, named)];
     const message = ignoredMessage(declaration.property, writtenValue(block, declaration));
-    if (!message || isToldOtherwise(declaration) || isForOthers(declaration)) return [];
+    if (!message || isToldOtherwise(declaration, block) || isForOthers(declaration)) return [];
     return [
       {
         level: isFallback(declaration, block) ? "warning" : "error",
@@ -74,13 +75,9 @@ function withoutDashes(block: Block, { property, name, start }: Declaration, mea
 const writtenValue = ({ text }: Block, { value, end, important, valueText }: Declaration) =>
   important ? valueText : text.slice(value.start, Math.max(value.end, end));
 
-/** A value that has taken in the next line is told as the punctuation that is missing. */
-export const isSwallowing = ({ property, valueText }: Declaration) =>
-  !property.startsWith("--") && /[\w)%"'][ \t]*[\r\n]+\s*[-a-z]+\s*:/i.test(valueText);
-
 /** What is told of punctuation, or of marks that are left open. */
-const isToldOtherwise = (declaration: Declaration) =>
-  isSwallowing(declaration) ||
+const isToldOtherwise = (declaration: Declaration, block: Block) =>
+  swallowed(block, declaration) !== null ||
   /\([^()]*;/.test(declaration.valueText) ||
   /["'][^"']*[\r\n]/.test(declaration.valueText);
 

@@ -5,6 +5,7 @@ import { likelyGeneric, writeStack } from "../type/stack";
 import type { Site } from "../source/site";
 import { refOf, textsOf } from "../text/pageTexts";
 import { declareWay, spotFor, targetOf, type Spot } from "./cause";
+import { isStackMistaken } from "./stacks";
 import { quoted } from "./texts";
 import { at, type Check, type Found, type Way } from "./types";
 
@@ -23,7 +24,7 @@ export const fewPlatforms: Check = {
       const having = havingAny(members, own);
       if (having.length >= fewest || members.every(({ generic }) => generic)) continue;
       const spot = spotFor(page, style, "font-family");
-      if (!spot) continue;
+      if (!spot || isStackMistaken(spot.declaration)) continue;
       const key = `${spot.path}:${spot.offset}`;
       const known = found.get(key);
       if (known) {

@@ -2,9 +2,9 @@ import { isKnownProperty, invalidReason } from "../cascade/declarations";
 import type { Declaration, Item, Skipped } from "../source/css/syntax";
 import { leadBefore } from "../source/lines";
 import { blocksOf, type Block } from "./blocks";
-import { isSwallowing } from "./declarations";
 import { meantBy } from "./meant/declaration";
 import { meantProperties } from "./meant/properties";
+import { swallowed, writtenIn } from "./swallowed";
 import { changed, quoted } from "./texts";
 import { at, type Check, type Found, type Way } from "./types";
 
@@ -28,31 +28,20 @@ function inBlock(block: Block): Found[] {
   });
 }
 
-/** A property at the start of what a value has taken in. */
-const taken = /(?<=[\s,:])([-a-z]{3,})\s*:(?!:)/gi;
-
 /** A declaration whose value has taken in the one that follows. */
 function withoutSemicolon(block: Block, declaration: Declaration): Found | null {
   const { property, value } = declaration;
-  const { text, file, offset } = block;
-  const written = text.slice(value.start, Math.max(value.end, declaration.end));
-  const outside = written.replace(/"[^"\r\n]*"|'[^'\r\n]*'|\([^()]*\)|\/\*[\s\S]*?\*\//g, (whole) =>
-    " ".repeat(whole.length),
-  );
-  const next = [...outside.matchAll(taken)].find(({ 1: name, index }) => {
-    if (property.startsWith("--") && !/[\r\n]\s*$/.test(outside.slice(0, index))) return false;
-    return (
-      isKnownProperty(name!.toLowerCase()) || (isSwallowing(declaration) && /[\r\n]\s*$/.test(outside.slice(0, index)))
-    );
-  });
+  const { file, offset } = block;
+  const next = swallowed(block, declaration);
   if (!next) return null;
+  const written = writtenIn(block, declaration);
   const before = written.slice(0, next.index).trimEnd();
   const bare = before.replace(/[,.:\s]+$/, "");
   if (bare === "") return null;
   const lost = property.startsWith("--") ? "read as part of it" : "read as part of the value, and both are skipped";
   return {
     level: "error",
-    message: `A semicolon is missing after ${quoted(`${property}: ${bare}`)}: \`${next[1]}\` is ${lost}.`,
+    message: `A semicolon is missing after ${quoted(`${property}: ${bare}`)}: \`${next.name}\` is ${lost}.`,
     because,
     ...at(file, offset + declaration.start),
     ways: () => [
@@ -74,7 +63,8 @@ function withoutColon(block: Block, skipped: Skipped, next: Item | undefined): F
   const match = /^(\s*)([-a-z_]+)(\s*[=;]\s*|\s+|)([^\r\n]*)/i.exec(written);
   if (!match) return null;
   const [, lead, name, sign, rest] = match as unknown as [string, string, string, string, string];
-  const property = propertyNear(name.toLowerCase(), rest);
+  // Where its colon stands, it is skipped for another reason.
+  const property = rest.startsWith(":") ? null : propertyNear(name.toLowerCase(), rest);
   if (!property) return null;
   const start = skipped.start + lead.length;
   const message = (why: string) => `${quoted(written.split(/\r\n|\n|\r/)[0]!)} sets nothing: ${why}.`;

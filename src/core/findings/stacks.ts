@@ -25,13 +25,10 @@ interface Slip {
 }
 
 function inStack(block: Block, declaration: Declaration): Found[] {
-  const { property, valueText, value, start } = declaration;
-  if (invalidReason(property, valueText) !== null || /var\(|env\(/i.test(valueText)) return [];
-  const from = property === "font" ? startOfFamilies(valueText) : 0;
-  if (from < 0) return [];
-  const written = valueText.slice(from);
-  const slip = slipOf(written);
-  if (!slip) return [];
+  const { value, start } = declaration;
+  const found = slipIn(declaration);
+  if (!found) return [];
+  const { slip, from } = found;
   return [
     {
       level: slip.level,
@@ -46,6 +43,18 @@ function inStack(block: Block, declaration: Declaration): Found[] {
       ],
     },
   ];
+}
+
+/** Whether names in a stack are not those that were meant, or not where: what they come to says nothing then. */
+export const isStackMistaken = (declaration: Declaration): boolean =>
+  (slipIn(declaration)?.slip.level ?? "note") !== "note";
+
+/** @returns what is wrong with the stack of a declaration, and where that begins in its value */
+function slipIn({ property, valueText }: Declaration): { slip: Slip; from: number } | null {
+  if (invalidReason(property, valueText) !== null || /var\(|env\(/i.test(valueText)) return null;
+  const from = property === "font" ? startOfFamilies(valueText) : 0;
+  const slip = from < 0 ? null : slipOf(valueText.slice(from));
+  return slip && { slip, from };
 }
 
 /** Where the families begin in a `font` shorthand; -1 where it has none. */

@@ -1,3 +1,4 @@
+import { invalidReason } from "../cascade/declarations";
 import { fontSizeOf } from "../cascade/style";
 import type { KnownPage } from "../cascade/styledPages";
 import { ownWords } from "../source/html/document";
@@ -108,7 +109,7 @@ function sizeIn({ property, valueText }: Declaration): Omit<Sized, "block" | "de
   const parts = componentsOf(valueText);
   const sole = parts.length === 1 ? parts[0] : undefined;
   const part = property === "font-size" ? sole : parts.find(({ type }) => type === "dimension");
-  if (part?.type !== "dimension") return null;
+  if (part?.type !== "dimension" || invalidReason(property, valueText) !== null) return null;
   return { unit: part.unit, amount: part.value, start: part.start, end: part.end };
 }
 

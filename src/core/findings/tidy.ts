@@ -44,7 +44,8 @@ export const colorTwins: Check = {
 function nearlyAnother(site: Site, spots: readonly ColorSpot[], usual: ColorSpot): Found {
   const { value } = usual;
   const { value: own, path, start } = spots[0]!;
-  const written = isPlain(value) ? value : formatColor(parseColor(usual.css!)!, "hex");
+  // What it comes to elsewhere may depend on where it stands.
+  const written = isAbsolute(value) ? value : formatColor(parseColor(usual.css!)!, "hex");
   return {
     level: "note",
     message: `\`${own}\` is so near to \`${value}\` that no eye tells them apart: one would do.`,
@@ -56,14 +57,14 @@ function nearlyAnother(site: Site, spots: readonly ColorSpot[], usual: ColorSpot
     })),
     ways: () => [
       {
-        label: `Write \`${value}\` for it (${spots.length === 1 ? "once" : `${spots.length} times`})`,
+        label: `Write \`${written}\` for it (${spots.length === 1 ? "once" : `${spots.length} times`})`,
         changes: joinColors(spots, written),
       },
     ],
   };
 }
 
-const isPlain = (value: string) => /^(?:#[\da-f]+|[a-z]+)$/i.test(value);
+const isAbsolute = (value: string) => parseColor(value) !== null;
 
 /** Custom properties that nobody asks for, and values that one of them holds already. */
 export const customProperties: Check = {

@@ -98,20 +98,35 @@ export function* usesSteps(site: Site, file: TextFile): Generator<void, Uses> {
   return uses;
 }
 
-function* asksIn(parts: readonly Component[]): Generator<{ name: string; start: number; hasFallback: boolean }> {
+interface Ask {
+  name: string;
+  /** Offset of the name in the value. */
+  start: number;
+  hasFallback: boolean;
+  /** Whether it is asked only where another has no value. */
+  inFallback: boolean;
+}
+
+/** The custom properties that a value asks for. */
+export function* asksIn(parts: readonly Component[], inFallback = false): Generator<Ask> {
   for (const part of parts) {
-    if (part.type === "function" && part.name === "var") {
-      const [first, second] = part.args;
-      if (first?.type === "ident") yield { name: first.name, start: first.start, hasFallback: second !== undefined };
-    }
-    if (part.type === "function" || part.type === "block") yield* asksIn(part.args);
+    if (part.type !== "function" && part.type !== "block") continue;
+    const isVar = part.type === "function" && part.name === "var";
+    const [first, second] = part.args;
+    // What has not its two dashes is told as a mistaken value.
+    if (isVar && first?.type === "ident" && first.name.startsWith("--"))
+      yield { name: first.name, start: first.start, hasFallback: second !== undefined, inFallback };
+    yield* asksIn(part.args, inFallback || isVar);
   }
 }
 
 const plain = (name: string) => name.toLowerCase().replace(/[-_]/g, "");
 
+/** Names of fewer letters are all near each other. */
+const fewestLetters = 3;
+
 /** @param byPlain the names by their letters alone */
 function nearestName(name: string, names: ReadonlySet<string>, byPlain: ReadonlyMap<string, string>): string | null {
-  const near = () => nearestWords(name, names, name.length > 8 ? 2 : 1);
+  const near = () => (plain(name).length < fewestLetters ? [] : nearestWords(name, names, name.length > 8 ? 2 : 1));
   return byPlain.get(plain(name)) ?? near().find((one) => one.replace(/\D/g, "") === name.replace(/\D/g, "")) ?? null;
 }

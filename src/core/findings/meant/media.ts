@@ -24,7 +24,7 @@ export const isSlip = (text: string) =>
   splitAt(componentsOf(text), ",").some((query) => query.some((part) => part.type === "bad")) || widthsCross(text);
 
 /** A least width over a largest one. */
-function widthsCross(text: string): boolean {
+export function widthsCross(text: string): boolean {
   const least = /min-width:\s*([\d.]+)px/i.exec(text)?.[1];
   const most = /max-width:\s*([\d.]+)px/i.exec(text)?.[1];
   return least !== undefined && most !== undefined && Number(least) > Number(most);

@@ -156,6 +156,7 @@ export const valueSlips: readonly ValueSlip[] = [
     },
   },
   { why: "a blank parts the number from its unit", meant: replaced(/(\d)\s+(?=%|[a-z]+\b)/gi, "$1") },
+  { why: "numbers have a point, not a comma", meant: replaced(/(\d),(\d)/g, "$1.$2") },
   {
     why: "the unit is written otherwise",
     *meant(value) {
@@ -170,7 +171,6 @@ export const valueSlips: readonly ValueSlip[] = [
       yield value.replace(/(\d)\.(?=[a-z%])/gi, "$1");
     },
   },
-  { why: "numbers have a point, not a comma", meant: replaced(/(\d),(\d)/g, "$1.$2") },
   { why: "a blank parts the number", meant: replaced(/(\d)\s*\.\s*(\d)/g, "$1.$2") },
   { why: "a blank is missing between two values", meant: replaced(/(\d(?:px|r?em|pt|v[wh]|%))(?=[\d.])/gi, "$1 ") },
   {
@@ -245,19 +245,41 @@ export const valueSlips: readonly ValueSlip[] = [
       if (spaced !== value && !value.includes("calc(")) yield `calc(${spaced})`;
     },
   },
-  { why: "a gradient has a comma between its colours", meant: (value) => gradients(value) },
+  { why: "a gradient is linear, radial or conic", meant: (value) => [linear(value)] },
+  {
+    why: "a gradient has a comma between its colours",
+    meant: (value) => (/gradient\(/i.test(value) ? [betweenCommas(linear(value))] : []),
+  },
+  { why: "the side that a gradient runs to has `to` before it", meant: (value) => [toSide(value)] },
+  { why: "commas stand between the parts of the function", meant: (value) => [betweenCommas(value)] },
   {
     why: "the words are joined by hyphens",
     *meant(value, property) {
       const lower = value.trim().toLowerCase();
-      if (/^no[\s-]/.test(lower)) yield "none";
-      const own = ownWords[property]?.[lower.replace(/[\s_-]+/g, "")];
-      if (own) yield own;
-      for (const joined of [lower.replace(/[\s_]+/g, "-"), lower.replace(/[\s_-]+/g, "")])
-        if (keywordsFor(property).includes(joined)) yield joined;
+      const joined = lower.replace(/[\s_]+/g, "-");
+      if (joined.includes("-") && keywordsFor(property).includes(joined)) yield joined;
       for (const keyword of keywordsFor(property))
         if (keyword.includes("-") && lower.includes(keyword.replaceAll("-", " ")))
           yield lower.replace(keyword.replaceAll("-", " "), keyword);
+    },
+  },
+  {
+    why: "it is one word",
+    *meant(value, property) {
+      const joined = value
+        .trim()
+        .toLowerCase()
+        .replace(/[\s_-]+/g, "");
+      if (keywordsFor(property).includes(joined)) yield joined;
+    },
+  },
+  {
+    why: "it is called otherwise",
+    *meant(value, property) {
+      const lower = value.trim().toLowerCase();
+      if (/^no[\s-]/.test(lower)) yield "none";
+      const own = ownWords[property]?.[lower.replace(/[\s_-]+/g, "")];
+      if (own && lower !== own) yield own;
     },
   },
   calledOtherwise,
@@ -340,10 +362,10 @@ export const valueSlips: readonly ValueSlip[] = [
   { why: "one part too many", meant: (value) => withoutOne(value) },
 ];
 
-function* gradients(value: string): Generator<string> {
-  const named = value.replace(/(?<![\w-])gradient\(/gi, "linear-gradient(");
-  yield named;
-  yield named.replace(
+const linear = (value: string) => value.replace(/(?<![\w-])gradient\(/gi, "linear-gradient(");
+
+const betweenCommas = (value: string) =>
+  value.replace(
     /\(([^()]*)\)/g,
     (_, inside: string) =>
       `(${inside
@@ -351,8 +373,11 @@ function* gradients(value: string): Generator<string> {
         .split(/\s*,\s*|\s+/)
         .join(", ")})`,
   );
+
+/** Browsers' own gradients began at the side that they named. */
+function toSide(value: string): string {
   const sides: Readonly<Record<string, string>> = { left: "right", right: "left", top: "bottom", bottom: "top" };
-  yield named.replace(
+  return linear(value).replace(
     /gradient\(\s*(?:from\s+)?(left|right|top|bottom)\s*,/gi,
     (_, side: string) => `gradient(to ${sides[side.toLowerCase()]!},`,
   );
