@@ -1,5 +1,6 @@
 /** How a text comes out differently, in words for people. */
 import type { Conditions } from "../cascade/conditions";
+import { conditionsAfter } from "../cascade/conditionsAfter";
 import { reportedLonghands } from "../cascade/properties";
 import { computedValue, type Style } from "../cascade/style";
 import { styledPage } from "../cascade/styledPages";
@@ -72,7 +73,8 @@ function differenceOf(
   if (!old || !now) return null;
   const own = changes.filter(({ path }) => path === ref.page);
   for (const under of all) {
-    const [was, is] = [styledPage(before, old, under), styledPage(after, now, under)];
+    const later = conditionsAfter(under, before, after, changes);
+    const [was, is] = [styledPage(before, old, under), styledPage(after, now, later)];
     const earlier = styleBefore(was, is, own);
     for (let style = styleAt(is, ref); style; style = style.parent) {
       const values = valuesThatDiffer(earlier(style), style);

@@ -3,6 +3,8 @@ import { describe, expect, test } from "vitest";
 import { defaultConditions } from "../cascade/conditions";
 import { computedValue } from "../cascade/style";
 import { applyChanges, invertChanges } from "../source/changes";
+import { refAfter } from "../text/refAfter";
+import { conditionsAfter } from "../cascade/conditionsAfter";
 import { documentOf } from "../source/html/document";
 import { changeSite, openSite, pagesOf, textFile, type Site } from "../source/site";
 import { slipFor } from "../testing/slip";
@@ -281,7 +283,7 @@ test("random edits of the sample: computed as asked, all else the same, and back
         const { target } = targets[at % targets.length]!;
         const plan = planEdit(from, { kind: "declare", target, property, value, place: ref });
         const to = applyPlan(from, plan);
-        const style = stylesOf(to, ref.page)[ref.index]!;
+        const style = stylesOf(to, ref.page)[refAfter(from, to, ref, plan.changes)!.index]!;
         if (plan.warnings.length === 0) expect(computedValue(style, property)).toBe(expected);
         for (const [path, file] of from.files) {
           const own = plan.changes.filter((change) => change.path === path);
@@ -297,4 +299,55 @@ test("random edits of the sample: computed as asked, all else the same, and back
     ),
     { numRuns: 60 },
   );
+});
+
+describe("a rule in a sheet that a page gets for it", () => {
+  const files = (css: string) =>
+    openSite([
+      {
+        path: "index.html",
+        text: '<!doctype html><link rel=stylesheet href="a.css"><div><p>Pier</p></div><h2>Fares</h2>',
+      },
+      { path: "a.css", text: css },
+    ]);
+  const edit = (selector: string, property: string, value: string, index: number): Edit => ({
+    kind: "declare",
+    target: { kind: "new-rule", path: "index.html", selector },
+    property,
+    value,
+    place: { page: "index.html", index },
+  });
+
+  test("is proved on the picked text, wherever that is counted then", () => {
+    const plan = planEdit(files("h2 { color: navy }"), edit("h2", "font-size", "22px", 6));
+    expect(plan.changes[0]!.insert).toContain("<style>");
+    expect(plan.warnings).toEqual([]);
+    expect(plan.reach.places).toEqual([{ page: "index.html", index: 7 }]);
+  });
+
+  test("a shorthand there still tells what it sets back", () => {
+    const plan = planEdit(files("h2 { font-weight: 400 }"), edit("h2", "font", "italic 20px serif", 6));
+    expect(plan.warnings).toEqual([]);
+    const bold = planEdit(files("h2 { font-variant-caps: small-caps }"), edit("h2", "font", "20px serif", 6));
+    expect(bold.warnings).toEqual([
+      "font sets font-variant-caps back to normal; h2 in a.css line 1 had made it small-caps.",
+    ]);
+  });
+
+  test("what is measured and forced stays with its element", () => {
+    const css =
+      "div { container-type: inline-size } @container (width > 300px) { p { color: navy } } h2:hover { color: red }";
+    const conditions = {
+      ...defaultConditions,
+      containers: { "index.html": { 4: { width: 400, height: 20 } } },
+      forced: { "index.html": { 6: ["hover"] } },
+    };
+    const plan = planEdit(files(css), edit("p", "font-size", "22px", 5), conditions);
+    expect(plan.reach.places).toEqual([{ page: "index.html", index: 6 }]);
+    const later = conditionsAfter(conditions, files(css), applyPlan(files(css), plan), plan.changes);
+    expect([later.containers, later.forced]).toEqual([
+      { "index.html": { 5: { width: 400, height: 20 } } },
+      { "index.html": { 7: ["hover"] } },
+    ]);
+  });
 });

@@ -3,18 +3,20 @@ import { attributeSource } from "../source/html/attributeSource";
 import type { SheetText } from "../source/declarations";
 import type { ElementRef } from "../text/refs";
 import { defaultConditions, withStatesEverywhere, type Conditions } from "../cascade/conditions";
+import { conditionsAfter } from "../cascade/conditionsAfter";
 import { invalidReason, isKnownProperty } from "../cascade/declarations";
 import { parseBlock } from "../source/css/syntax";
 import { changeSite, withFiles, type FileChange, type Site } from "../source/site";
 import type { TextChange } from "../source/changes";
 import { finished } from "../source/steps";
+import { refAfter } from "../text/refAfter";
 import { insertAttribute, spliceAttribute } from "./attributes";
 import { switchOff, switchOn, type BlockText } from "./block";
 import { declarationAt, elementAt, ruleAt } from "./locate";
 import { newRule } from "./newRule";
 import { fold, unfold } from "./fold";
 import { reachSteps } from "./reach";
-import { effectWarnings, endWarnings, resetWarnings } from "./warnings";
+import { effectWarnings, endWarnings, pickedIn, resetWarnings } from "./warnings";
 import { unwrapWords, wrapWords } from "./words";
 import { setSelectors } from "./selectorList";
 import { blockText, changeIn, moved } from "./ruleText";
@@ -56,19 +58,28 @@ export function* planSteps(
 ): Generator<void, Plan> {
   const changes = changesFor(site, edit);
   const after = changeSite(site, changes);
-  const warnings = warningsFor(site, after, edit, conditions);
+  const warnings = warningsFor(site, after, changes, edit, conditions);
   yield;
   const reach = yield* reachSteps(site, after, changes, withStatesEverywhere(conditions), only);
   return { changes, reach, warnings };
 }
 
-function warningsFor(site: Site, after: Site, edit: Edit, conditions: Conditions): string[] {
+function warningsFor(
+  site: Site,
+  after: Site,
+  changes: readonly TextChange[],
+  edit: Edit,
+  conditions: Conditions,
+): string[] {
   if (edit.kind === "fold" || edit.kind === "unfold") return foldWarnings(site, edit);
   if (edit.kind !== "declare") return [];
+  const old = pickedIn(site, edit.place, conditions);
+  const later = conditionsAfter(conditions, site, after, changes);
+  const now = pickedIn(after, edit.place && refAfter(site, after, edit.place, changes), later);
   return [
     ...endWarnings(site, edit),
-    ...effectWarnings(after, edit, conditions),
-    ...resetWarnings(site, after, edit, conditions),
+    ...(now ? effectWarnings(after, edit, now) : []),
+    ...(old && now ? resetWarnings(site, after, edit, old, now) : []),
   ];
 }
 

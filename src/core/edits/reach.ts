@@ -2,6 +2,7 @@
 import { append } from "../source/groups";
 import type { ElementRef } from "../text/refs";
 import type { Conditions } from "../cascade/conditions";
+import { conditionsAfter } from "../cascade/conditionsAfter";
 import { sameBox, sameValues, type Style } from "../cascade/style";
 import { type StyledPage } from "../cascade/styles";
 import { styledPage, type KnownPage } from "../cascade/styledPages";
@@ -13,7 +14,8 @@ import type { TextChange } from "../source/changes";
 import type { Reach } from "./types";
 
 /**
- * The places that come out differently; all of a page whose elements change. In steps, a page each.
+ * The places that come out differently, as they are counted after the changes; all of a page whose elements change. In
+ * steps, a page each.
  * @param only the page that is looked at; null for all
  */
 export function* reachSteps(
@@ -24,11 +26,12 @@ export function* reachSteps(
   only: string | null,
 ): Generator<void, Reach> {
   const reach = noReach(before, only);
+  const later = conditionsAfter(conditions, before, after, changes);
   const isChanged = (path: string) => before.files.get(path) !== after.files.get(path);
   for (const file of pagesAmong(before, only)) {
     const old = styledPage(before, file, conditions);
     if (!isChanged(file.path) && !asksFor(old, isChanged)) continue;
-    const places = reachedOn(old, styledPage(after, textFile(after, file.path)!, conditions), changes);
+    const places = reachedOn(old, styledPage(after, textFile(after, file.path)!, later), changes);
     if (places.length) reach.pages.push(file.path);
     append(reach.places, places);
     yield;

@@ -39,22 +39,25 @@ export function endWarnings(site: Site, { target, value }: Edit & { kind: "decla
 }
 
 /** The picked text on its page. */
-interface Picked {
+export interface Picked {
   page: StyledPage;
   style: Style;
 }
 
-function pickedIn(site: Site, place: ElementRef | undefined, conditions: Conditions): Picked | null {
+/** A text on its page as it is styled; null where there is none. */
+export function pickedIn(site: Site, place: ElementRef | null | undefined, conditions: Conditions): Picked | null {
   const file = place && textFile(site, place.page);
   const page = file && styledPage(site, file, conditions);
   const style = page && styleAt(page, place);
   return style ? { page, style } : null;
 }
 
-/** Says where the picked text does not come out with what is asked: which rule beats it, or what it comes out with. */
-export function effectWarnings(after: Site, edit: Edit & { kind: "declare" }, conditions: Conditions): string[] {
-  const picked = edit.value === null ? null : pickedIn(after, edit.place, conditions);
-  if (!picked) return [];
+/**
+ * Says where the picked text does not come out with what is asked: which rule beats it, or what it comes out with.
+ * @param picked as it comes out
+ */
+export function effectWarnings(after: Site, edit: Edit & { kind: "declare" }, picked: Picked): string[] {
+  if (edit.value === null) return [];
   const beaten = declareWarnings(after, edit, picked);
   return [...(beaten.length ? beaten : proofWarnings(edit, picked)), ...motionWarnings(after, edit.property, picked)];
 }
@@ -171,13 +174,12 @@ function declareWarnings(
 export function resetWarnings(
   before: Site,
   after: Site,
-  { place, property, value }: Edit & { kind: "declare" },
-  conditions: Conditions,
+  { property, value }: Edit & { kind: "declare" },
+  old: Picked,
+  now: Picked,
 ): string[] {
   const all = shorthands.get(property)?.longhands;
   if (value === null || !all) return [];
-  const [old, now] = [pickedIn(before, place, conditions), pickedIn(after, place, conditions)];
-  if (!old || !now) return [];
   const { style } = now;
   return all.flatMap((name) => {
     const winner = style.shared.winners.get(name);
