@@ -36,3 +36,16 @@ test("what is around it where that is what differs", () => {
   expect(inside).toMatchObject({ text: "boats", around: "body" });
   expect(differences(page, "p { color: blue }")[0]!.around).toBeNull();
 });
+
+test("what is measured of containers counts for the same elements in a page that gets a style element", () => {
+  const css = "div { container-type: inline-size } @container (width > 300px) { p { color: navy } }";
+  const html = '<!doctype html><link rel=stylesheet href="a.css"><div><p>Pier</p></div><h2>Fares</h2>';
+  const from = site({ "index.html": html, "a.css": css });
+  const changes = [{ path: "index.html", start: 49, end: 49, insert: "<style>h2, p { margin-left: 3px }</style>" }];
+  const conditions = { ...defaultConditions, containers: { "index.html": { 4: { width: 400, height: 20 } } } };
+  const { told } = finished(differingSteps(from, changeSite(from, changes), changes, conditions, [conditions]));
+  expect(told.map(({ text, values }) => [text, values.map(({ property }) => property)])).toEqual([
+    ["Pier", ["margin-left"]],
+    ["Fares", ["margin-left"]],
+  ]);
+});

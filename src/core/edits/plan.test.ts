@@ -336,14 +336,17 @@ describe("a rule in a sheet that a page gets for it", () => {
 
   test("what is measured and forced stays with its element", () => {
     const css =
-      "div { container-type: inline-size } @container (width > 300px) { p { color: navy } } h2:hover { color: red }";
+      "div { container-type: inline-size } @container (width > 300px) { div p { color: navy } } h2:hover { color: red }";
     const conditions = {
       ...defaultConditions,
       containers: { "index.html": { 4: { width: 400, height: 20 } } },
       forced: { "index.html": { 6: ["hover"] } },
     };
-    const plan = planEdit(files(css), edit("p", "font-size", "22px", 5), conditions);
-    expect(plan.reach.places).toEqual([{ page: "index.html", index: 6 }]);
+    const plan = planEdit(files(css), edit("h2", "font-size", "22px", 6), conditions);
+    expect(plan.reach.places).toEqual([{ page: "index.html", index: 7 }]);
+    expect(planEdit(files(css), edit("p", "color", "red", 5), conditions).warnings).toEqual([
+      "div p in a.css line 1 beats it, so the picked text does not change.",
+    ]);
     const later = conditionsAfter(conditions, files(css), applyPlan(files(css), plan), plan.changes);
     expect([later.containers, later.forced]).toEqual([
       { "index.html": { 5: { width: 400, height: 20 } } },
