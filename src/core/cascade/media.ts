@@ -126,6 +126,14 @@ const wordFeatures: Readonly<Record<string, { words: string; value(conditions: C
   "video-dynamic-range": { words: "standard high", value: () => "standard" },
 });
 
+/** Names of features as they are written, each with the words it takes; those that take a measure have none. */
+export const mediaFeatures: ReadonlyMap<string, readonly string[]> = new Map<string, readonly string[]>([
+  ...Object.keys(rangeFeatures).flatMap((name) =>
+    (name.startsWith("-") ? [name] : [`min-${name}`, `max-${name}`, name]).map((one) => [one, []] as const),
+  ),
+  ...Object.entries(wordFeatures).map(([name, { words }]) => [name, words.split(" ")] as const),
+]);
+
 /** Words that count as false when a feature is asked for without a value (Media Queries 4, 2.4.2). */
 const absent = new Set(["none", "no-preference"]);
 

@@ -15,8 +15,9 @@ export function keywordsFor(property: string): string[] {
     const found = new Set<string>();
     const definition = lexer.getProperty(property);
     if (definition?.syntax) collect(definition.syntax, found, 0);
-    if (property === "font-family") for (const name of genericFamilies) if (!name.startsWith("-")) found.add(name);
-    words = [...found, ...wideKeywords].filter((word) => !word.startsWith("-"));
+    // The grammar has generic families that no browser knows by these names.
+    const own = property === "font-family" ? genericFamilies : found;
+    words = [...own, ...wideKeywords].filter((word) => !word.startsWith("-"));
     cache.set(property, words);
   }
   return words;

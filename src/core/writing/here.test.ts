@@ -40,9 +40,26 @@ describe("in a sheet", () => {
     expect(at(written)).toMatchObject({ kind: "value", property, typed, before, inside, rule: 0 });
   });
 
-  test.each(["/* p { co|", "p { content: 'x|", "p { background: url(a|", "@media (wi|"])("nothing in %s", (written) => {
-    expect(at(written)).toBeNull();
+  test.each([
+    ["@media |", "", null, false, ""],
+    ["@media scr|", "scr", null, false, ""],
+    ["@media (wi|", "wi", null, true, "("],
+    ["@media screen and (min-width: 60|", "60", "min-width", true, "screen and (min-width:"],
+    ["@media (400px < wi|", "wi", null, true, "(400px <"],
+    ["@media (width <= 4|", "4", "width", true, "(width <="],
+    ["@media (width) an|", "an", null, false, "(width)"],
+    ["p { @MEDIA (hover|", "hover", null, true, "("],
+  ])("%s", (written, typed, feature, inside, before) => {
+    const from = written.indexOf("|") - typed.length;
+    expect(at(written)).toEqual({ kind: "media", typed, feature, inside, before, from });
   });
+
+  test.each(["/* p { co|", "p { content: 'x|", "p { background: url(a|", "@mediaeval (wi|", "@supports (di|"])(
+    "nothing in %s",
+    (written) => {
+      expect(at(written)).toBeNull();
+    },
+  );
 });
 
 describe("in a page", () => {

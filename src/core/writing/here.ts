@@ -20,6 +20,8 @@ export type Here =
   | (Word & { kind: "value"; property: string; before: string; inside: string | null; rule: number | null })
   | (Word & { kind: "selector" })
   | (Word & { kind: "at-rule" })
+  /** A condition of `@media`. @param feature whose value is written; null where a name is @param inside parentheses @param before all of it up to the word */
+  | (Word & { kind: "media"; feature: string | null; inside: boolean; before: string })
   | (Word & { kind: "tag" })
   | (Word & { kind: "attribute"; tag: string })
   /** @param value the attribute's value up to the word */
@@ -53,8 +55,8 @@ function inSheet(text: string, base: number): Here | null {
   const rule = braces.findLast(({ prelude }) => !prelude.startsWith("@"));
   const around = braces.at(-1);
   const isDescriptor = around !== undefined && descriptorRules.has(/^@([-\w]*)/.exec(around.prelude)?.[1] ?? "");
-  if (statement.startsWith("@"))
-    return /^@[-\w]*$/.test(statement) ? { kind: "at-rule", from: base + start, typed: statement } : null;
+  if (/^@[-\w]*$/.test(statement)) return { kind: "at-rule", from: base + start, typed: statement };
+  if (statement.startsWith("@")) return mediaAt(statement, base + text.length);
   if (!rule && !isDescriptor) return selectorAt(text, start, base);
   return (
     declarationAt(text, start, base, open, isDescriptor ? null : base + rule!.start) ?? selectorAt(text, start, base)
@@ -113,6 +115,19 @@ function declarationAt(
     inside: innermost?.closer === T.RightParenthesis ? innermost.prelude.toLowerCase() : null,
     rule,
   };
+}
+
+/** @param end of what is written, an offset of the file */
+function mediaAt(statement: string, end: number): Here | null {
+  const prelude = /^@media(?![-\w])(.*)$/is.exec(statement)?.[1];
+  if (prelude === undefined) return null;
+  const typed = /[-\w.%]*$/.exec(prelude)![0];
+  const before = prelude.slice(0, prelude.length - typed.length);
+  const inner = before.slice(before.lastIndexOf("(") + 1);
+  const inside = before.includes("(") && !inner.includes(")");
+  const feature = inside ? (/^\s*([a-z-][-\w]*)\s*(?::|[<>]=?|=)\s*$/i.exec(inner)?.[1]!.toLowerCase() ?? null) : null;
+  // What else stands in the parenthesis is said from the other side: `(400px < wi`.
+  return { kind: "media", from: end - typed.length, typed, feature, inside, before: before.trim() };
 }
 
 function selectorAt(text: string, start: number, base: number): Here {

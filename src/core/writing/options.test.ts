@@ -65,6 +65,23 @@ describe("values", () => {
     expect(options.find(({ text }) => text === "black")!.contrast!.ratio).toBeCloseTo(18.6, 0);
   });
 
+  test("custom properties are proposed where their value may stand, and where nobody knows", () => {
+    const root = ":root { --deep: #17445c; --gap: 8px; --any: var(--x) }";
+    const proposed = (written: string) => textsIn(`${root} h2 { ${written}`).filter((text) => /^var\(-/.test(text));
+    expect(proposed("margin: |")).toEqual(["var(--gap)", "var(--any)"]);
+    expect(proposed("border: |")).toEqual(["var(--deep)", "var(--gap)", "var(--any)"]);
+    expect(proposed("font-weight: |")).toEqual(["var(--any)"]);
+    expect(proposed("--ink: |")).toHaveLength(3);
+    expect(proposed("width: calc(1px + |")).toEqual(["var(--gap)", "var(--any)"]);
+    expect(proposed("background: linear-gradient(|")).toEqual(["var(--deep)", "var(--any)"]);
+  });
+
+  test("generic families are those that browsers know", () => {
+    const texts = textsIn("h2 { font-family: |");
+    expect(texts.slice(0, 3)).toEqual(["serif", "sans-serif", "monospace"]);
+    expect(texts).not.toContain("fangsong");
+  });
+
   test("a ground is judged by the ink on it", () => {
     const options = optionsIn("h2 { color: white; background: bl|")!.options;
     expect(options.find(({ text }) => text === "black")!.contrast!.ratio).toBeCloseTo(21, 1);
@@ -117,5 +134,29 @@ describe("a page", () => {
     expect(textsInPage('<p class="season |"></p>')).toEqual(["late"]);
     expect(textsInPage('<link rel="stylesheet" href="|">')).toEqual(["css/ferry.css"]);
     expect(textsInPage('<p style="font-w|"></p>')[0]).toBe("font-weight");
+  });
+});
+
+describe("conditions of @media", () => {
+  const own = "@media (min-width: 40em) { p { color: red } } @media (width < 40em) and (hover) { a { color: blue } }";
+
+  test("those of the site come first, then kinds of output", () => {
+    expect(textsIn(`${own} @media |`)).toEqual([
+      "(min-width: 40em)",
+      "(width < 40em) and (hover)",
+      "screen",
+      "print",
+      "all",
+    ]);
+  });
+
+  test("features in a parenthesis, values behind them, of the same kind", () => {
+    expect(textsIn(`${own} @media (|`).slice(0, 3)).toEqual(["hover", "min-width", "width"]);
+    expect(textsIn("@media (tern: 3) { p { color: red } } @media (t|")).not.toContain("tern");
+    expect(textsIn(`${own} @media (prefers-c|`)).toEqual(["prefers-color-scheme", "prefers-contrast"]);
+    expect(textsIn(`${own} @media (max-width: |`)).toEqual(["40em"]);
+    expect(textsIn(`${own} @media (prefers-color-scheme: |`)).toEqual(["light", "dark"]);
+    expect(optionsIn(`${own} @media (max-width: |`)!.options[0]!.detail).toBe("2 times here");
+    expect(optionsIn(`${own} @media (width) |`)).toBeNull();
   });
 });

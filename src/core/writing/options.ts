@@ -3,6 +3,7 @@ import { atRuleOptions } from "./atRules";
 import { withContrast } from "./contrast";
 import { hereAt, type Here } from "./here";
 import { attributeOptions, attributeValueOptions, tagOptions } from "./markup";
+import { mediaOptions } from "./media";
 import { propertyOptions } from "./properties";
 import { selectorOptions } from "./selectors";
 import type { Asked, WritingOption } from "./types";
@@ -23,6 +24,7 @@ const optionsFor: OptionsFor = {
   value: valueOptions,
   selector: selectorOptions,
   "at-rule": atRuleOptions,
+  media: mediaOptions,
   tag: tagOptions,
   attribute: (_, here) => attributeOptions(here),
   "attribute value": attributeValueOptions,

@@ -29,7 +29,7 @@ export function valueOptions({ site }: Asked, here: Value): WritingOption[] {
   const all: WritingOption[] = [
     ...numbersWith(here),
     ...customProperties(site)
-      .filter(({ css }) => !takesColor || css !== null)
+      .filter((one) => mayTake(here, takesColor, one))
       .map((one) => ({ ...one, text: `var(${one.text})` })),
     ...own,
     ...colors,
@@ -45,6 +45,15 @@ export function valueOptions({ site }: Asked, here: Value): WritingOption[] {
       ? isFirst || here.inside !== null || fits(one)
       : one.text.endsWith("(") || fits(one);
   });
+}
+
+/** Whether the value of another custom property may stand there; one that refers to others may be anything. */
+function mayTake({ property, before, inside }: Value, takesColor: boolean, one: WritingOption): boolean {
+  const { text, css, detail } = one;
+  if (text === property) return false;
+  if (/\b(?:var|env|attr|if)\(/i.test(detail)) return true;
+  if (inside !== null) return takesColor === (css !== null);
+  return isTaken(property, before + detail);
 }
 
 const named = (name: string): WritingOption => ({ ...plain(name), css: name });
@@ -67,7 +76,10 @@ function valuesOf(site: Asked["site"], property: string): WritingOption[] {
       ? [declaration.valueText.replace(/\s+/g, " ")]
       : [],
   );
-  return counted(written).map(([text, count]) => ({ ...plain(text, times(count)), css: cssOf(text) }));
+  return counted(written.filter((text) => text !== "")).map(([text, count]) => ({
+    ...plain(text, times(count)),
+    css: cssOf(text),
+  }));
 }
 
 function cssOf(text: string): string | null {

@@ -46,8 +46,9 @@ async function choicesFor(context: CompletionContext, asking: Asking): Promise<C
   const text = context.state.doc.toString();
   const found = await asking.writing(text, context.pos);
   if (!found || context.aborted) return null;
-  // Unasked only where a word is begun, or a value is to follow.
-  const isBegun = found.from < found.to || (found.kind === "value" && /[:\s(,]$/.test(text.slice(0, found.from)));
+  // Unasked only where a word is begun, or a value or a condition is to follow.
+  const follows = found.kind === "value" || found.kind === "media";
+  const isBegun = found.from < found.to || (follows && /[:\s(,]$/.test(text.slice(0, found.from)));
   if (!context.explicit && !isBegun) return null;
   const options = found.options.map((option): Choice => {
     const isProperty = found.kind === "property";
