@@ -1,7 +1,7 @@
 /** The one face of the core. Nothing outside imports past it. */
 export { ruleAround } from "./source/declarations";
 export { placeNames } from "./text/placeNames";
-export { refAfter } from "./text/refAfter";
+export { refAfter, refsAfter } from "./text/refAfter";
 export { refKey, type ElementRef } from "./text/refs";
 export { analyse, analysisSteps, type Analysis, type AnalysedElement } from "./report/analysis";
 export { defaultConditions, type Conditions } from "./cascade/conditions";
@@ -27,6 +27,7 @@ export {
 export { findingSteps } from "./findings";
 export { lookOf, type Specimen as SpecimenDeclarations, type TextLook } from "./text/look";
 export { reportedLonghands } from "./cascade/properties";
+export { conditionsAfter } from "./cascade/conditionsAfter";
 export { forcedStatesOf } from "./cascade/forced";
 export { rehearsedIn, usualConditions } from "./cascade/rehearsals";
 export { isOverridden, overridesFor, rewritingFor, stateAttribute, type Override } from "./cascade/rehearse";
@@ -170,6 +171,7 @@ export {
   bareLayout,
   gridColumns,
   gridRows,
+  movedLayout,
   textId,
   type Box,
   type ImageLayout,

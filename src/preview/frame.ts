@@ -62,6 +62,8 @@ export async function showPage(frame: HTMLIFrameElement, view: PageGlance): Prom
   const nodes: Element[] = [];
   const root = view.document.root ? build(document, view.document.root, nodes) : document.createElement("html");
   document.replaceChild(root, document.documentElement);
+  // Of a page that is tried with changes, elements that are gone keep their numbers: they stand nowhere.
+  for (let index = 0; index < nodes.length; index += 1) nodes[index] ??= document.createElement("span");
   const scripted = new document.defaultView!.CSSStyleSheet();
   scripted.replaceSync(scriptedText(view.document) + trueColors);
   document.adoptedStyleSheets = [scripted];

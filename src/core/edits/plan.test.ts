@@ -322,7 +322,7 @@ describe("a rule in a sheet that a page gets for it", () => {
     const plan = planEdit(files("h2 { color: navy }"), edit("h2", "font-size", "22px", 6));
     expect(plan.changes[0]!.insert).toContain("<style>");
     expect(plan.warnings).toEqual([]);
-    expect(plan.reach.places).toEqual([{ page: "index.html", index: 7 }]);
+    expect(plan.reach.places).toEqual([{ page: "index.html", index: 6 }]);
   });
 
   test("a shorthand there still tells what it sets back", () => {
@@ -343,7 +343,7 @@ describe("a rule in a sheet that a page gets for it", () => {
       forced: { "index.html": { 6: ["hover"] } },
     };
     const plan = planEdit(files(css), edit("h2", "font-size", "22px", 6), conditions);
-    expect(plan.reach.places).toEqual([{ page: "index.html", index: 7 }]);
+    expect(plan.reach.places).toEqual([{ page: "index.html", index: 6 }]);
     expect(planEdit(files(css), edit("p", "color", "red", 5), conditions).warnings).toEqual([
       "div p in a.css line 1 beats it, so the picked text does not change.",
     ]);

@@ -9,7 +9,7 @@ import { parseBlock } from "../source/css/syntax";
 import { changeSite, withFiles, type FileChange, type Site } from "../source/site";
 import type { TextChange } from "../source/changes";
 import { finished } from "../source/steps";
-import { refAfter } from "../text/refAfter";
+import { refAfter, refsBefore } from "../text/refAfter";
 import { insertAttribute, spliceAttribute } from "./attributes";
 import { switchOff, switchOn, type BlockText } from "./block";
 import { declarationAt, elementAt, ruleAt } from "./locate";
@@ -21,7 +21,7 @@ import { unwrapWords, wrapWords } from "./words";
 import { setSelectors } from "./selectorList";
 import { blockText, changeIn, moved } from "./ruleText";
 import { checkName, checkSelfContained, writable } from "./value";
-import { EditError, type Edit, type Plan, type Target } from "./types";
+import { EditError, type Edit, type Plan, type Reach, type Target } from "./types";
 
 /**
  * The changes an edit makes and the places it touches under the given conditions.
@@ -40,7 +40,7 @@ export function* planWithFiles(
 ): Generator<void, Plan> {
   const after = changeSite(withFiles(site, files), changes);
   yield;
-  const reach = yield* reachSteps(site, after, changes, withStatesEverywhere(conditions), null);
+  const reach = yield* reachBefore(site, after, changes, conditions, null);
   return { changes: [...changes], reach, warnings: [] };
 }
 
@@ -60,8 +60,21 @@ export function* planSteps(
   const after = changeSite(site, changes);
   const warnings = warningsFor(site, after, changes, edit, conditions);
   yield;
-  const reach = yield* reachSteps(site, after, changes, withStatesEverywhere(conditions), only);
+  const reach = yield* reachBefore(site, after, changes, conditions, only);
   return { changes, reach, warnings };
+}
+
+/** What changes reach, as places are counted before them; what is new is counted on its page alone. */
+function* reachBefore(
+  site: Site,
+  after: Site,
+  changes: readonly TextChange[],
+  conditions: Conditions,
+  only: string | null,
+): Generator<void, Reach> {
+  const reach = yield* reachSteps(site, after, changes, withStatesEverywhere(conditions), only);
+  const was = refsBefore(site, after, changes);
+  return { ...reach, places: reach.places.flatMap((ref) => was(ref) ?? []) };
 }
 
 function warningsFor(

@@ -51,7 +51,7 @@ export type Edit =
   /** Changes to the source as typed. */
   | { kind: "text"; changes: readonly TextChange[] };
 
-/** The places an edit touches: elements that show text of their own and come out differently. */
+/** The places an edit touches: elements that show text of their own and come out differently, as they are counted before it. */
 export interface Reach {
   places: ElementRef[];
   pages: string[];

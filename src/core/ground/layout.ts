@@ -78,6 +78,16 @@ export function textId(index: number, pseudo: string | null): string {
   return pseudo === null ? `${index}` : `${index}::${pseudo}`;
 }
 
+/** The same where elements are counted otherwise; null where one that lies under the text has no number there. */
+export function movedLayout(layout: PlaceLayout, numberOf: (index: number) => number | undefined): PlaceLayout | null {
+  const under = layout.under.flatMap((layer) => {
+    const index = numberOf(layer.index);
+    return index === undefined ? [] : [{ ...layer, index }];
+  });
+  if (under.length < layout.under.length) return null;
+  return { ...layout, under, over: layout.over.flatMap((index) => numberOf(index) ?? []) };
+}
+
 /** A text of which only its place is known. */
 export function bareLayout(text: Box): PlaceLayout {
   return {

@@ -83,19 +83,35 @@ describe("what a change does to contrast", () => {
   const change = (from: string, to: string) => {
     const start = css.indexOf(from);
     const at = "<!doctype html><html><head><style>".length + start;
-    return changeSite(site, [{ path: "index.html", start: at, end: at + from.length, insert: to }]);
+    const changes = [{ path: "index.html", start: at, end: at + from.length, insert: to }];
+    return [changeSite(site, changes), changes] as const;
   };
 
   test("falls and rises are told apart, with ratios before and after", () => {
-    const darker = judgeChange(site, change("#fff", "#111"), places, defaultConditions, {});
+    const darker = judgeChange(site, ...change("#fff", "#111"), places, defaultConditions, {});
     expect(darker.falls).toMatchObject([{ role: "Bold words", needs: 4.5, places: [ref("e")] }]);
     expect(darker.falls[0]!.before).toBeGreaterThan(15);
     expect(darker.falls[0]!.after).toBeCloseTo(1, 3);
     expect(darker.rises.flatMap(({ places: there }) => there)).toContainEqual(ref("a"));
   });
 
+  test("a page that gets an element is judged by what its texts are, as they are counted before", () => {
+    const at = "<!doctype html><html><head>".length;
+    const insert =
+      "<style>b{color:#aaa!important}@container(width>300px){p{color:#111!important}}body{container-type:inline-size}</style>";
+    const changes = [{ path: "index.html", start: at, end: at, insert }];
+    const after = changeSite(site, changes);
+    const { falls, rises } = judgeChange(site, after, changes, places, defaultConditions, {});
+    expect(falls).toMatchObject([{ role: "Bold words", places: [ref("e")] }]);
+    expect(rises).toEqual([]);
+    const [body] = stylesOf(site).filter(({ element }) => element.tag === "body");
+    const containers = { "index.html": { [body!.element.index]: { width: 400, height: 9 } } };
+    const wide = judgeChange(site, after, changes, places, { ...defaultConditions, containers }, {});
+    expect(wide.rises.flatMap(({ places: there }) => there)).toContainEqual(ref("a"));
+  });
+
   test("nothing changes, nothing is said", () =>
-    expect(judgeChange(site, change("#fff", "#fefefe"), places, defaultConditions, {})).toEqual({
+    expect(judgeChange(site, ...change("#fff", "#fefefe"), places, defaultConditions, {})).toEqual({
       falls: [],
       rises: [],
     }));

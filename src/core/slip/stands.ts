@@ -2,6 +2,7 @@
 import { append } from "../source/groups";
 import type { ElementRef } from "../text/refs";
 import type { Conditions } from "../cascade/conditions";
+import { conditionsAfter } from "../cascade/conditionsAfter";
 import { spotOf } from "../cascade/explain";
 import { styledPage, type KnownPage } from "../cascade/styledPages";
 import { computedValue, valueOf, type Style } from "../cascade/style";
@@ -10,13 +11,15 @@ import { cssColor } from "../color/format";
 import type { Need } from "../color/ladder";
 import type { Color } from "../color/types";
 import { black, white } from "../ground/backgrounds";
-import { textId } from "../ground/layout";
+import { movedLayout, textId } from "../ground/layout";
 import { styleAt } from "../text/pageTexts";
+import { refsAfter } from "../text/refAfter";
 import { groundName } from "../ground/name";
 import { layoutAfter } from "../ground/under";
 import { inkOf } from "../ground/backgrounds";
 import { legibilityOf } from "../ground/ground";
 import type { Legibility } from "../ground/types";
+import type { TextChange } from "../source/changes";
 import { finished } from "../source/steps";
 import { pagesOf, textFile, type Site } from "../source/site";
 import { groundFrom, isPlace, legibility, legibilityOn, roleName, type Layouts } from "../text/textStyles";
@@ -186,15 +189,16 @@ export interface Judged {
   rises: InkOn[];
 }
 
-/** @param reach places the edit touches, by their index after it */
+/** @param after the site with the changes @param reach places that they touch, as they are counted before */
 export function judgeChange(
   before: Site,
   after: Site,
+  changes: readonly TextChange[],
   reach: readonly ElementRef[],
   conditions: Conditions,
   layouts: Layouts,
 ): Judged {
-  return finished(judgeSteps(before, after, reach, conditions, layouts));
+  return finished(judgeSteps(before, after, changes, reach, conditions, layouts));
 }
 
 /** Texts judged between two steps. */
@@ -204,20 +208,26 @@ const inOneStep = 100;
 export function* judgeSteps(
   before: Site,
   after: Site,
+  changes: readonly TextChange[],
   reach: readonly ElementRef[],
   conditions: Conditions,
   layouts: Layouts,
 ): Generator<void, Judged> {
+  const later = conditionsAfter(conditions, before, after, changes);
+  const placeAfter = refsAfter(before, after, changes);
   const falls = new Map<string, InkOn>();
   const rises = new Map<string, InkOn>();
   for (const [at, ref] of reach.entries()) {
     if (at % inOneStep === inOneStep - 1) yield;
     const old = find(before, ref, conditions);
-    const now = find(after, ref, conditions);
-    if (!old || !now || old.page.styles.length !== now.page.styles.length) continue;
+    const moved = placeAfter(ref);
+    const now = moved && find(after, moved, later);
+    if (!old || !now) continue;
     // Layouts are of the page before; where boxes stay, they tell what lies under the text after it, too.
     const was = legibilityOn(old.page, old.style, layouts);
-    const layout = layouts[ref.page]?.[textId(ref.index, ref.pseudo ?? null)];
+    const known = layouts[ref.page]?.[textId(ref.index, ref.pseudo ?? null)];
+    const layout = known && movedLayout(known, (index) => placeAfter({ page: ref.page, index })?.index);
+    if (layout === null) continue;
     const is = layout
       ? legibilityOf(now.style, layoutAfter(layout, old.style, now.style), now.page.styles)
       : legibility(now.style);
@@ -225,8 +235,8 @@ export function* judgeSteps(
     const list = is.passes ? rises : falls;
     const role = roleName(now.style);
     const key = `${role} ${is.ratio} ${was.ratio}`;
-    const known = list.get(key);
-    if (known) known.places.push(ref);
+    const alike = list.get(key);
+    if (alike) alike.places.push(ref);
     else
       list.set(key, {
         role,

@@ -66,8 +66,8 @@ test("what other inks and grounds for all would do to contrast", async () => {
   const parts = ["body { color: #999 }", "main { background: #445 }", "h2, h3, a { color: #fff }"].map((rule) => {
     const path = "css/season.css";
     const { length } = textFile(site, path)!.text;
-    const after = changeSite(site, [{ path, start: length, end: length, insert: `\n${rule}\n` }]);
-    return [rule, judgeChange(site, after, texts, defaultConditions, {})] as const;
+    const changes = [{ path, start: length, end: length, insert: `\n${rule}\n` }];
+    return [rule, judgeChange(site, changeSite(site, changes), changes, texts, defaultConditions, {})] as const;
   });
   await expect(toldParts(parts)).toMatchFileSnapshot("told/judged.txt");
 });

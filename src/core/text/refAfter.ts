@@ -10,10 +10,48 @@ export function refAfter(
   ref: ElementRef,
   changes: readonly TextChange[],
 ): ElementRef | null {
-  const [old, now] = [textFile(before, ref.page), textFile(after, ref.page)];
-  if (!old || !now) return null;
-  if (old === now) return ref;
-  const own = changes.filter(({ path }) => path === ref.page);
-  const index = indexesAfter(old, now, own).get(ref.index);
-  return index === undefined ? null : { ...ref, index };
+  return refsAfter(before, after, changes)(ref);
+}
+
+type Move = (ref: ElementRef) => ElementRef | null;
+
+/** The same for many places. */
+export function refsAfter(before: Site, after: Site, changes: readonly TextChange[]): Move {
+  return movedBy((page) => movesOn(before, after, page, changes));
+}
+
+/** Where a place that is found after changes was before them; null where its element is new. */
+export function refsBefore(before: Site, after: Site, changes: readonly TextChange[]): Move {
+  return movedBy((page) => {
+    const moves = movesOn(before, after, page, changes);
+    return moves && new Map([...moves].map(([was, is]) => [is, was]));
+  });
+}
+
+/** @returns null for a page whose text is as it was, none for one that is not there */
+function movesOn(
+  before: Site,
+  after: Site,
+  page: string,
+  changes: readonly TextChange[],
+): ReadonlyMap<number, number> | null {
+  const [old, now] = [textFile(before, page), textFile(after, page)];
+  if (!old || !now) return new Map();
+  if (old === now) return null;
+  return indexesAfter(
+    old,
+    now,
+    changes.filter(({ path }) => path === page),
+  );
+}
+
+function movedBy(movesOn: (page: string) => ReadonlyMap<number, number> | null): Move {
+  const pages = new Map<string, ReadonlyMap<number, number> | null>();
+  return (ref) => {
+    let moves = pages.get(ref.page);
+    if (moves === undefined) pages.set(ref.page, (moves = movesOn(ref.page)));
+    if (moves === null) return ref;
+    const index = moves.get(ref.index);
+    return index === undefined ? null : { ...ref, index };
+  };
 }

@@ -30,14 +30,21 @@ import type { EditsAnswers, PlanResult } from "../protocol/edits";
 
 /** What a plan does to contrast. */
 function judged({ changes, reach }: Plan, conditions: Conditions): Judged {
-  return judgeChange(site, changeSite(site, changes), reach.places, conditions, knownLayouts(conditions));
+  return judgeChange(site, changeSite(site, changes), changes, reach.places, conditions, knownLayouts(conditions));
 }
 
 /** A plan that is counted over the site, as the site is when it is asked for. */
 function* judgedPlan(from: Site, edit: Edit, conditions: Conditions): Generator<void, PlanResult> {
   const known = knownLayouts(conditions);
   const plan = yield* planSteps(from, edit, conditions);
-  const judged = yield* judgeSteps(from, changeSite(from, plan.changes), plan.reach.places, conditions, known);
+  const judged = yield* judgeSteps(
+    from,
+    changeSite(from, plan.changes),
+    plan.changes,
+    plan.reach.places,
+    conditions,
+    known,
+  );
   return { plan, judged, problem: null };
 }
 

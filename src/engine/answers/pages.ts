@@ -1,6 +1,7 @@
 /** Pages as they are shown, laid out and painted. */
 import {
   changeSite,
+  conditionsAfter,
   dataAddress,
   differingSteps,
   provenUnder,
@@ -28,6 +29,7 @@ import {
   viewFor,
   patchOf,
 } from "../open";
+import { ElementNumbers } from "../numbers";
 import { pageAsPicture, pageOf, placesOf } from "../views";
 import type { PagesAnswers } from "../protocol/pages";
 
@@ -56,27 +58,35 @@ export const pagesAnswers = {
 
   rehearse: async (changes, path, structure, conditions) => {
     const from = changeSite(site, changes);
-    unwritten.page = { path, changes: JSON.stringify(changes), page: pageOf(from, path, conditions) };
-    return patchOf(from, path, structure, conditions);
+    const later = conditionsAfter(conditions, site, from, changes);
+    unwritten.page = { path, changes: JSON.stringify(changes), page: pageOf(from, path, later) };
+    const patch = patchOf(from, path, structure, later);
+    return ElementNumbers.between(site, from, path, changes)?.patch(patch) ?? patch;
   },
 
   variant: async (path, changes, conditions, files = []) =>
     viewFor(changeSite(withFiles(site, files), changes), path, conditions, { kept: false }),
 
-  layOut: async (path, structure, layout, whole, conditions, changes) => {
+  layOut: async (path, structure, told, whole, conditions, changes) => {
     const from = changes.length ? changeSite(site, changes) : site;
-    const page = pageOf(from, path, conditions);
+    const later = conditionsAfter(conditions, site, from, changes);
+    const numbers = ElementNumbers.between(site, from, path, changes);
+    const page = pageOf(from, path, later);
     const before = layoutFor(path, structure, page)[path] ?? {};
-    const merged = layoutWith(before, layout, whole);
+    const merged = layoutWith(before, numbers?.layout(told) ?? told, whole);
     if (from === site) layouts.set(path, { structure, layout: merged, page: shown.get(path), whole });
     else
       unwritten.layout = { path, changes: JSON.stringify(changes), known: { structure, layout: merged, page, whole } };
-    return placesOf(page, from, { [path]: merged });
+    const places = placesOf(page, from, { [path]: merged });
+    return numbers?.places(places) ?? places;
   },
 
   picture: async (path, changes, conditions, stage, look, unknown) => {
     const from = changes.length ? changeSite(site, changes) : site;
-    const svg = pageAsPicture(from, path, conditions, addressesIn(from), stage, look, unknown);
+    const later = conditionsAfter(conditions, site, from, changes);
+    const numbers = ElementNumbers.between(site, from, path, changes);
+    const asked = [numbers?.stage(stage) ?? stage, numbers?.look(look) ?? look] as const;
+    const svg = pageAsPicture(from, path, later, addressesIn(from), ...asked, unknown);
     const whole = svg.replace(/blob:[^"'()\s&<>\\]+/g, (address) => addresses.asData(address));
     return dataAddress("image/svg+xml", new TextEncoder().encode(whole));
   },

@@ -100,11 +100,15 @@ export interface PagesAnswers {
   variant(path: string, changes: TextChange[], conditions: Conditions, files?: FileChange[]): Promise<PageView>;
   /** Sizes of texts at several widths of the window, px, a list a text. */
   sizesAt(refs: ElementRef[], widths: number[], conditions: Conditions): Promise<number[][]>;
-  /** How a page would look with changes that are not made yet. */
+  /**
+   * How a page would look with changes that are not made yet. Elements have the numbers that they have without them; those
+   * that are new come after all others.
+   */
   rehearse(changes: TextChange[], path: string, structure: string, conditions: Conditions): Promise<PagePatch>;
   /**
    * Takes in what the laid-out page tells of what lies under its texts, and judges them anew. It counts as long as the
-   * page has this structure. With changes that are not made yet, for the page as it would be with them.
+   * page has this structure. With changes that are not made yet, for the page as it would be with them; elements are numbered as
+   * they are without them.
    * @param whole whether it is told of all texts; of others, what is known stands
    */
   layOut(
