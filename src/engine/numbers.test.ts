@@ -109,6 +109,18 @@ describe("while changes are rehearsed that put elements in, the others keep thei
     expect(places[0]).toMatchObject({ index: 5, ratio: 1 });
   });
 
+  test("in pages that are looked at apart", async () => {
+    const changes = style("h1 { color: navy } b { color: red }");
+    const conditions = { ...defaultConditions, containers: { "index.html": { 6: { width: 400, height: 20 } } } };
+    const { document, places } = await engine.variant("index.html", changes, conditions);
+    expect(elementsOf(document.root)).toContain("h1 5");
+    expect(places.map(({ index, ink }) => [index, ink])).toEqual([
+      [5, "rgb(0, 0, 128)"],
+      [7, "rgb(0, 128, 128)"],
+      [8, "rgb(255, 0, 0)"],
+    ]);
+  });
+
   test("in pictures", async () => {
     const changes = style("h1 { font-size: 20px }");
     const look = {

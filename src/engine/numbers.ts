@@ -16,7 +16,7 @@ import {
   type Site,
   type TextChange,
 } from "@/core";
-import type { PagePatch, PlaceView } from "./protocol";
+import type { PagePatch, PageView, PlaceView } from "./protocol";
 
 /** What is told of a page and by it, between both ways to count its elements. */
 export class ElementNumbers {
@@ -59,10 +59,17 @@ export class ElementNumbers {
 
   /** As it is shown. Texts of new elements are not told of: nothing can be asked of them yet. */
   patch(patch: PagePatch): PagePatch {
+    return { ...this.told(patch), document: patch.document && this.document(patch.document) };
+  }
+
+  view(view: PageView): PageView {
+    return { ...this.told(view), document: this.document(view.document) };
+  }
+
+  private told(patch: Omit<PageView, "document">): Omit<PageView, "document"> {
     const { toOwn } = this;
     return {
       ...patch,
-      document: patch.document && this.document(patch.document),
       sheets: patch.sheets.map((sheet) => ({ ...sheet, owner: toOwn(sheet.owner) })),
       places: this.places(patch.places),
       overrides: patch.overrides.map(([index, ...rest]) => [toOwn(index), ...rest]),

@@ -145,3 +145,30 @@ test("a length as leading names the texts that get it whatever their size", () =
   ]).toEqual([16, 32]);
   expect(textFile(from, "a.css")!.text).toBe(css);
 });
+
+test("on a page that gets a style element for what is tried", () => {
+  const bare = site({
+    "index.html":
+      '<!doctype html><html><head></head><body style="background:#000"><h1>Pier</h1><p>Boats</p></body></html>',
+  });
+  const target: Target = { kind: "new-rule", path: "index.html", selector: "h1" };
+  const picked = { page: "index.html", index: 3 };
+  const tried = (property: string, value: string): Edit[] => [{ kind: "declare", target, property, value }];
+  const layer = { index: 2, box, images: [], picture: null, opacity: 1, group: false, doubt: null };
+  const layouts = { "index.html": { [textId(3, null)]: { ...bareLayout(box), under: [layer] } } };
+  for (const known of [{}, layouts]) {
+    const looks = trialContrasts(
+      bare,
+      picked,
+      [tried("color", "#777"), tried("font-size", "9px")],
+      defaultConditions,
+      known,
+    );
+    expect(looks.map((one) => one && [Math.floor(one.ratio * 10) / 10, one.needs])).toEqual([
+      [4.6, 3],
+      [1, 4.5],
+    ]);
+  }
+});
+
+const box = { left: 0, top: 0, width: 9, height: 9 };

@@ -1,12 +1,14 @@
 /** What a text would come to with what is only tried. */
 import type { ElementRef } from "../text/refs";
 import type { Conditions } from "../cascade/conditions";
+import { conditionsAfter } from "../cascade/conditionsAfter";
 import { styledPage } from "../cascade/styledPages";
 import { EditError, type Edit } from "../edits/types";
 import { legibilityOf } from "../ground/ground";
 import type { Verdict } from "../ground/types";
-import { textId } from "../ground/layout";
+import { movedLayout, textId } from "../ground/layout";
 import { styleAt } from "../text/pageTexts";
+import { refsAfter } from "../text/refAfter";
 import { layoutAfter } from "../ground/under";
 import { changeSite, textFile, type Site } from "../source/site";
 import { combine } from "../tables/styleTable";
@@ -31,12 +33,20 @@ export function trialContrasts(
   const layout = layouts[picked.page]?.[textId(picked.index, picked.pseudo ?? null)];
   return candidates.map((edits) => {
     try {
-      const after = changeSite(site, combine(site, edits));
+      const changes = combine(site, edits);
+      const after = changeSite(site, changes);
+      const placeAfter = refsAfter(site, after, changes);
+      const place = placeAfter(picked);
       const file = textFile(after, picked.page);
-      const page = file && styledPage(after, file, conditions);
-      const style = page && styleAt(page, picked);
+      const page = file && styledPage(after, file, conditionsAfter(conditions, site, after, changes));
+      const style = page && place && styleAt(page, place);
       if (!style || !before) return null;
-      const { ratio, needs, verdict } = legibilityOf(style, layout && layoutAfter(layout, before, style), page.styles);
+      const moved = layout && movedLayout(layout, (index) => placeAfter({ page: picked.page, index })?.index);
+      const { ratio, needs, verdict } = legibilityOf(
+        style,
+        moved ? layoutAfter(moved, before, style) : undefined,
+        page.styles,
+      );
       return { ratio, needs, verdict };
     } catch (error) {
       if (error instanceof EditError || error instanceof RangeError) return null;

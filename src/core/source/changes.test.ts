@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import { applyChanges, changeBetween, invertChanges, type TextChange } from "./changes";
+import { applyChanges, changeBetween, ComposedChanges, invertChanges, type TextChange } from "./changes";
 
 const textAndChanges = fc.string({ maxLength: 80 }).chain((text) =>
   fc.array(fc.tuple(fc.nat(text.length), fc.nat(6), fc.string({ maxLength: 5 })), { maxLength: 5 }).map((parts) => {
@@ -57,4 +57,37 @@ test("changes that overlap or lie outside are refused", () => {
     ]),
   ).toThrow(RangeError);
   expect(() => applyChanges("abc", [{ path: "a", start: 2, end: 9, insert: "" }])).toThrow(RangeError);
+});
+
+test("changes made one after the other are those of the first text", () => {
+  const parts = fc.array(fc.tuple(fc.nat(90), fc.nat(6), fc.string({ maxLength: 5 })), { minLength: 1, maxLength: 5 });
+  fc.assert(
+    fc.property(fc.string({ maxLength: 40 }), parts, (text, steps) => {
+      const composed = new ComposedChanges(text.length);
+      let now = text;
+      for (const [at, length, insert] of steps) {
+        const start = Math.min(at, now.length);
+        const change = { path: "a.css", start, end: Math.min(now.length, start + length), insert };
+        const before = { path: "a.css", start: 0, end: 0, insert: "*" };
+        const both = [before, change, { ...before, insert: "+" }];
+        composed.add(both);
+        now = applyChanges(now, both);
+      }
+      const changes = composed.all("a.css");
+      expect(applyChanges(text, changes)).toBe(now);
+      const stands = changes.every(({ start }, index) => index === 0 || start > changes[index - 1]!.end);
+      expect(stands).toBe(true);
+    }),
+  );
+});
+
+test("what was not touched between two changes is not part of them", () => {
+  const composed = new ComposedChanges(9);
+  composed.add([{ start: 8, end: 9, insert: "z" }]);
+  composed.add([{ start: 0, end: 1, insert: "long" }]);
+  composed.add([{ start: 1, end: 3, insert: "" }]);
+  expect(composed.all("a.css")).toEqual([
+    { path: "a.css", start: 0, end: 1, insert: "lg" },
+    { path: "a.css", start: 8, end: 9, insert: "z" },
+  ]);
 });

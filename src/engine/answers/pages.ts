@@ -64,8 +64,12 @@ export const pagesAnswers = {
     return ElementNumbers.between(site, from, path, changes)?.patch(patch) ?? patch;
   },
 
-  variant: async (path, changes, conditions, files = []) =>
-    viewFor(changeSite(withFiles(site, files), changes), path, conditions, { kept: false }),
+  variant: async (path, changes, conditions, files = []) => {
+    const before = withFiles(site, files);
+    const from = changeSite(before, changes);
+    const view = viewFor(from, path, conditionsAfter(conditions, before, from, changes), { kept: false });
+    return ElementNumbers.between(before, from, path, changes)?.view(view) ?? view;
+  },
 
   layOut: async (path, structure, told, whole, conditions, changes) => {
     const from = changes.length ? changeSite(site, changes) : site;

@@ -96,7 +96,10 @@ export interface PagesAnswers {
   ): Promise<Differing | null>;
   /** Where the media conditions of a page begin or cease to hold, narrowest first. */
   mediaWidths(path: string, conditions: Conditions): Promise<MediaWidth[]>;
-  /** A page as it would look with changes, and files put in and taken out before, and under other conditions, to be looked at apart. */
+  /**
+   * A page as it would look with changes, and files put in and taken out before, and under other conditions, to be looked at
+   * apart. Elements have the numbers that they have without the changes.
+   */
   variant(path: string, changes: TextChange[], conditions: Conditions, files?: FileChange[]): Promise<PageView>;
   /** Sizes of texts at several widths of the window, px, a list a text. */
   sizesAt(refs: ElementRef[], widths: number[], conditions: Conditions): Promise<number[][]>;
