@@ -1,6 +1,6 @@
 /** The road from a bare page to a site's sheet. */
 import { expect, test, type Locator, type Page } from "@playwright/test";
-import { downloaded, openFiles, pickByKeyboard, shownPage, slip, unzipTexts, openRow } from "./support/desk";
+import { downloaded, field, openFiles, pickByKeyboard, shownPage, slip, unzipTexts, openRow } from "./support/desk";
 
 /** Walks with Tab until something has the focus. */
 async function tabTo(page: Page, locator: Locator, most = 150): Promise<void> {
@@ -105,6 +105,22 @@ test("a bare page's head takes rules, and a sheet made on the spot takes the nex
   await page.getByRole("link", { name: /Changes/ }).click();
   await expect(page.getByRole("article", { name: "index.html" })).toContainText("<style>");
   await expect(page.getByRole("article", { name: "main.css" })).toContainText("line-height: 1.2;");
+});
+
+test("what is tried on a bare page is measured on the picked text, though the page gets a style element for it", async ({
+  page,
+}) => {
+  const words = "Two boats go out to the islands every day but on the last Sunday of the month. ".repeat(6);
+  await openFiles(page, { "index.html": `<!doctype html>\n<h1>Fares</h1>\n<h2>Winter</h2>\n<p>${words}</p>\n` });
+  await pickByKeyboard(page, "Winter");
+  await openRow(page, "Size");
+  await field(page, "Size").fill("44px");
+  await expect(shownPage(page).locator("h2")).toHaveCSS("font-size", "44px");
+  await expect(slip(page).getByText("longest of 1 line", { exact: true })).toBeVisible();
+  // Pressed while it is tried, the text behind it is that text.
+  const box = (await shownPage(page).locator("p").boundingBox())!;
+  await page.mouse.click(box.x + 30, box.y + 12);
+  await expect(page.getByRole("status", { name: "Picked text" })).toContainText("Two boats");
 });
 
 test("a paragraph is made a heading, with what that does to the outline", async ({ page }) => {
