@@ -30,7 +30,7 @@ export { reportedLonghands } from "./cascade/properties";
 export { conditionsAfter } from "./cascade/conditionsAfter";
 export { forcedStatesOf } from "./cascade/forced";
 export { rehearsedIn, usualConditions } from "./cascade/rehearsals";
-export { isOverridden, overridesFor, rewritingFor, stateAttribute, type Override } from "./cascade/rehearse";
+export { isDressedByWidth, isOverridden, overridesFor, rewritingFor, stateAttribute, type Override } from "./cascade/rehearse";
 export { computedValue, fontSizeOf, type Style } from "./cascade/style";
 export { facesOfPage, usedScheme, stylePage, type StyledPage } from "./cascade/styles";
 export { isStyled, styledPage, type KnownPage } from "./cascade/styledPages";

@@ -59,6 +59,19 @@ describe("the engine", () => {
     expect(await engine.unlaidPages(defaultConditions, null)).toEqual([]);
   });
 
+  test("what a page wears in another window is told where browsers do not find it by themselves", async () => {
+    const fluid = `${css}h1 { font-size: 10vw }\n@media (width < 500px) { p { color: red } }`;
+    await engine.open([file("index.html", html("One")), file("a.css", fluid)]);
+    const dress = (part: object, width: number) =>
+      engine.dressOutOfSight("index.html", { ...defaultConditions, ...part }, width);
+    expect(await dress({}, 320)).toBeNull();
+    const large = await dress({ rootSize: 20 }, 400);
+    expect(large!.overrides).toContainEqual([5, "font-size", "40px"]);
+    const onPaper = { medium: "print" } as const;
+    const media = async (width: number) => /@media ([^{]*)\{/.exec((await dress(onPaper, width))!.sheets[0]!.text)![1];
+    expect([await media(400), await media(600)].map((text) => text!.trim())).toEqual(["all", "not all"]);
+  });
+
   test("what is rehearsed is shown by the rules that differ, and is not written", async () => {
     const before = await view();
     const { plan } = await engine.plan(await sized("40px"), defaultConditions, "index.html");

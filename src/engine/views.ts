@@ -41,7 +41,7 @@ import {
   type TextFile,
 } from "@/core";
 import { editionOf } from "./editions";
-import type { PageGlance, PageView, PlaceView, ShownSheet } from "./protocol";
+import type { PageDress, PageGlance, PageView, PlaceView, ShownSheet } from "./protocol";
 
 /** @throws RangeError when there is no such page */
 export function pageOf(site: Site, path: string, conditions: Conditions): StyledPage {
@@ -150,6 +150,12 @@ export function viewOf(
     overrides: overridesFor(page),
     states: statesOf(page),
   };
+}
+
+/** What a page that is laid out out of sight wears under other conditions. */
+export function dressOf(site: Site, path: string, conditions: Conditions, addressOf: AddressOf): PageDress {
+  const page = pageOf(site, path, conditions);
+  return { sheets: sheetsAtWork(site, page, addressOf), overrides: overridesFor(page), states: statesOf(page) };
 }
 
 function sheetsAtWork(site: Site, { conditions, document, file }: StyledPage, addressOf: AddressOf): ShownSheet[] {

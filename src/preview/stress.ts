@@ -1,6 +1,6 @@
 /** What gives way on a page when it is laid out as some readers have it. */
 import type { PageStress } from "@/core";
-import type { PageView } from "@/engine/protocol";
+import type { PageDress, PageGlance } from "@/engine/protocol";
 import { showPage, type ShownPage } from "./frame";
 import { settle } from "./settle";
 
@@ -18,45 +18,55 @@ const most = 20;
 const slack = 2;
 
 /**
- * Measures a page in a frame out of sight; null once it is not wanted any more.
- * @param viewAt the page as it is at a width of the window
+ * Measures a page in a frame out of sight, at one width after the other; null once it is not wanted any more.
+ * @param dressAt what the page wears in a window of another width; null where that is what it wears
  */
 export async function stressOf(
   frame: HTMLIFrameElement,
   width: number,
-  viewAt: (width: number) => Promise<PageView>,
+  view: PageGlance,
+  dressAt: (width: number) => Promise<PageDress | null>,
   stillWanted: () => boolean,
 ): Promise<PageStress | null> {
-  const shownAt = async (size: number): Promise<ShownPage | null> => {
-    frame.style.width = `${size}px`;
-    const view = await viewAt(size);
-    if (!stillWanted()) return null;
-    const page = await showPage(frame, view);
-    if (!stillWanted()) return null;
+  frame.style.width = `${width}px`;
+  const page = await showPage(frame, view);
+  const rest = async () => {
+    // What the page asks for at this width is known once it is styled.
+    settle(page.document);
     await page.document.fonts.ready;
     settle(page.document);
-    return page;
+    return stillWanted();
   };
-  const usual = await shownAt(width);
-  if (!usual) return null;
-  const before = new Set(cutOff(usual));
-  const pairsBefore = new Set(overlapping(usual).map(String));
-  const style = usual.document.createElement("style");
-  style.textContent = roomy;
-  usual.document.documentElement.append(style);
-  const cutSpaced = cutOff(usual).filter((index) => !before.has(index));
-  const large = await shownAt(zoomed(width));
-  if (!large) return null;
-  const cutLarge = cutOff(large).filter((index) => !before.has(index));
-  const overLarge = overlapping(large).filter((pair) => !pairsBefore.has(String(pair)));
-  const thin = await shownAt(narrow);
-  if (!thin) return null;
+  const standsAt = async (size: number) => {
+    frame.style.width = `${size}px`;
+    const dress = await dressAt(size);
+    if (dress && stillWanted()) page.dress({ ...dress, unstyled: false });
+    return stillWanted() && (await rest());
+  };
+  if (!stillWanted() || !(await rest())) return null;
+  const before = new Set(cutOff(page));
+  const pairsBefore = new Set(overlapping(page).map(String));
+  const cutSpaced = withRoom(page, cutOff).filter((index) => !before.has(index));
+  if (!(await standsAt(zoomed(width)))) return null;
+  const cutLarge = cutOff(page).filter((index) => !before.has(index));
+  const overLarge = overlapping(page).filter((pair) => !pairsBefore.has(String(pair)));
+  if (!(await standsAt(narrow))) return null;
   return {
-    beyond: beyondWindow(thin),
+    beyond: beyondWindow(page),
     cutLarge: cutLarge.slice(0, most),
     cutSpaced: cutSpaced.slice(0, most),
     overLarge: overLarge.slice(0, most),
   };
+}
+
+/** What is found of a page while its text has the room that readers may give it. */
+function withRoom<Found>(page: ShownPage, find: (page: ShownPage) => Found): Found {
+  const style = page.document.createElement("style");
+  style.textContent = roomy;
+  page.document.documentElement.append(style);
+  const found = find(page);
+  style.remove();
+  return found;
 }
 
 const hides = /hidden|clip/;

@@ -17,7 +17,7 @@ export const stateAttribute = "data-hevret-state";
 
 /** How sheets are written for a page that is shown under these conditions. */
 export function rewritingFor(conditions: Conditions, path: string): SheetRewriting {
-  const usual = !rehearsedIn(conditions).some(({ media }) => media);
+  const usual = !isOfOtherMedia(conditions);
   const states = new Set(Object.values(conditions.forced[path] ?? {}).flat());
   return {
     media: (text) => {
@@ -27,6 +27,12 @@ export function rewritingFor(conditions: Conditions, path: string): SheetRewriti
     selectors: (text) => (states.size ? withStates(text, states) : text),
   };
 }
+
+const isOfOtherMedia = (conditions: Conditions) => rehearsedIn(conditions).some(({ media }) => media);
+
+/** Whether what a page is told to wear depends on how wide its window is. */
+export const isDressedByWidth = (conditions: Conditions): boolean =>
+  isOfOtherMedia(conditions) || isOverridden(conditions);
 
 /** The scheme is chosen here, not by the machine: its media feature is answered. */
 function withScheme(media: string, scheme: "light" | "dark"): string {

@@ -3,6 +3,7 @@ import {
   changeSite,
   conditionsAfter,
   dataAddress,
+  isDressedByWidth,
   differingSteps,
   provenUnder,
   layoutWith,
@@ -30,7 +31,7 @@ import {
   patchOf,
 } from "../open";
 import { ElementNumbers } from "../numbers";
-import { pageAsPicture, pageOf, placesOf } from "../views";
+import { dressOf, pageAsPicture, pageOf, placesOf } from "../views";
 import type { PagesAnswers } from "../protocol/pages";
 
 /** Pages of which it is not known what lies under their texts, those after the one shown first, in steps. */
@@ -53,6 +54,9 @@ export const pagesAnswers = {
     ahead ? viewAfterGlance(path, conditions, (glance) => void ahead(glance)) : viewFor(site, path, conditions),
 
   pageOutOfSight: async (path, conditions) => viewFor(site, path, conditions, { outOfSight: true }),
+
+  dressOutOfSight: async (path, conditions, width) =>
+    isDressedByWidth(conditions) ? dressOf(site, path, { ...conditions, width }, addressesIn(site)) : null,
 
   patch: async (path, structure, conditions) => patchOf(site, path, structure, conditions),
 

@@ -11,7 +11,7 @@ import type { FindingsAnswers } from "./findings";
 import type { ReportsAnswers } from "./reports";
 
 export type { PageSummary, SiteColor, SiteFont, SiteSummary } from "./site";
-export type { PageGlance, PagePatch, PageView, PlaceView, ShownSheet, SinceEdition } from "./pages";
+export type { PageDress, PageGlance, PagePatch, PageView, PlaceView, ShownSheet, SinceEdition } from "./pages";
 export type { PlanResult, WrittenChanges } from "./edits";
 export type { HeldAgainst, WrittenFiles } from "./sheets";
 export type { RuleSource, SourceColor, WrittenHere } from "./source";

@@ -73,6 +73,9 @@ export interface PageView {
 /** A page before anything is known of its texts: all that it takes to show it. */
 export type PageGlance = Omit<PageView, "places">;
 
+/** What a page wears under its conditions. */
+export type PageDress = Pick<PageView, "sheets" | "overrides" | "states">;
+
 /** What changes on a page that is shown: its sheets, and the document when its structure changed. */
 export interface PagePatch extends Omit<PageView, "document"> {
   document: SafeDocument | null;
@@ -83,6 +86,11 @@ export interface PagesAnswers {
   page(path: string, conditions: Conditions, ahead?: (glance: PageGlance) => void): Promise<PageView>;
   /** A page to be laid out where nobody sees it; its sheets hold only what can match something on it. */
   pageOutOfSight(path: string, conditions: Conditions): Promise<PageView>;
+  /**
+   * What such a page wears in a window of another width; null where it is what it wears at its own: browsers answer
+   * conditions of media themselves, as long as nothing else is rehearsed.
+   */
+  dressOutOfSight(path: string, conditions: Conditions, width: number): Promise<PageDress | null>;
   /**
    * Texts that come out differently with changes, and files put in and taken out before, whatever a reader brings about;
    * null where others were asked about meanwhile.

@@ -28,8 +28,10 @@ export function Stress() {
       for (const [at, path] of pages.entries()) {
         await whenCalm(() => current);
         if (!current || !frame.current) break;
-        const viewAt = (width: number) => engine.variant(path, [], { ...conditions, width });
-        const stress = await stressOf(frame.current, conditions.width, viewAt, () => current);
+        const view = await engine.pageOutOfSight(path, conditions);
+        if (!current || !frame.current) break;
+        const dressAt = (width: number) => engine.dressOutOfSight(path, conditions, width);
+        const stress = await stressOf(frame.current, conditions.width, view, dressAt, () => current);
         if (!stress) break;
         changed = (await engine.stressed(path, conditions, stress)) || changed;
         if (current) stressing(pages.length - at - 1);
