@@ -30,7 +30,14 @@ export { reportedLonghands } from "./cascade/properties";
 export { conditionsAfter } from "./cascade/conditionsAfter";
 export { forcedStatesOf } from "./cascade/forced";
 export { rehearsedIn, usualConditions } from "./cascade/rehearsals";
-export { isDressedByWidth, isOverridden, overridesFor, rewritingFor, stateAttribute, type Override } from "./cascade/rehearse";
+export {
+  isDressedByWidth,
+  isOverridden,
+  overridesFor,
+  rewritingFor,
+  stateAttribute,
+  type Override,
+} from "./cascade/rehearse";
 export { computedValue, fontSizeOf, type Style } from "./cascade/style";
 export { facesOfPage, usedScheme, stylePage, type StyledPage } from "./cascade/styles";
 export { isStyled, styledPage, type KnownPage } from "./cascade/styledPages";
@@ -91,6 +98,7 @@ export { findSteps, replaceFound, type FileHits, type Hit, type Search } from ".
 export { outlineAfter, type OutlineChange } from "./edits/outline";
 export { rulePlaces, type RulePlace } from "./edits/rulePlaces";
 export { applyPlan, planEdit, planOnPage, planSteps, planWithFiles } from "./edits/plan";
+export { combine } from "./edits/combine";
 export { differingSteps, type Differing } from "./edits/difference";
 export { differenceSteps, provenUnder } from "./edits/proof";
 export { alikeOf, retag } from "./edits/retag";
@@ -219,7 +227,6 @@ export { settingOf, type Heir, type Setting } from "./slip/setting";
 export { candidateDeclarations, mayChangeContrast } from "./slip/candidate";
 export { trialContrasts, type TrialContrast } from "./slip/trials";
 export {
-  combine,
   contradictions,
   resize,
   sizesAt,

@@ -3,6 +3,7 @@ import type { ElementRef } from "../text/refs";
 import type { Conditions } from "../cascade/conditions";
 import { conditionsAfter } from "../cascade/conditionsAfter";
 import { styledPage } from "../cascade/styledPages";
+import { combine } from "../edits/combine";
 import { EditError, type Edit } from "../edits/types";
 import { legibilityOf } from "../ground/ground";
 import type { Verdict } from "../ground/types";
@@ -11,7 +12,6 @@ import { styleAt } from "../text/pageTexts";
 import { refsAfter } from "../text/refAfter";
 import { layoutAfter } from "../ground/under";
 import { changeSite, textFile, type Site } from "../source/site";
-import { combine } from "../tables/styleTable";
 import type { Layouts } from "../text/textStyles";
 
 export interface TrialContrast {

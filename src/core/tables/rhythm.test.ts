@@ -6,7 +6,7 @@ import { finished } from "../source/steps";
 import { computed, site } from "../testing/site";
 import { rhythmSteps } from "./rhythm";
 import { nearestRoom, roomEdits } from "./roomSteps";
-import { combine } from "./styleTable";
+import { combine } from "../edits/combine";
 
 const of = site({
   "a.css":

@@ -1,20 +1,11 @@
 import { describe, expect, test } from "vitest";
 import { defaultConditions } from "../cascade/conditions";
+import { combine } from "../edits/combine";
 import { planEdit } from "../edits/plan";
-import type { Edit } from "../edits/types";
 import { changeSite, openSite, textFile } from "../source/site";
 import { pageWith, sampleFiles, site } from "../testing/site";
 import { nameStack, restack, stackTable } from "./stackTable";
-import {
-  combine,
-  contradictions,
-  resize,
-  sizesAt,
-  snapped,
-  textStyleTable,
-  twinStyles,
-  type StyleRow,
-} from "./styleTable";
+import { contradictions, resize, sizesAt, snapped, textStyleTable, twinStyles, type StyleRow } from "./styleTable";
 
 const css =
   "body{font:16px/1.5 serif}\nh1{font-size:39px;line-height:1.2}\nh2{font-size:1.9rem;line-height:1.2}\nh3{font-size:18px;line-height:1.2}\nh4{font-size:17.6px;line-height:1.2}\n.big{font-size:1.5em}\nsmall{color:#999}\n";
@@ -101,36 +92,6 @@ describe("edits of several styles at once", () => {
       );
       expect(planEdit(from, { kind: "text", changes }).reach.places).toHaveLength(4);
     }
-  });
-
-  test("elements that they are about are found where the ones before have put them", () => {
-    const bare = site({
-      "a.html": "<!doctype html><html><head></head><body><h1>One</h1><p>Two</p><p>Three</p></body></html>",
-    });
-    const target = { kind: "class", path: "a.html", name: "pier", elements: [{ page: "a.html", index: 4 }] } as const;
-    const edit = (property: string, value: string): Edit => ({ kind: "declare", target, property, value });
-    const changes = combine(bare, [edit("font-size", "20px"), edit("color", "navy")]);
-    const { text } = textFile(changeSite(bare, changes), "a.html")!;
-    expect(text).toContain('<h1>One</h1><p class="pier">Two</p><p>Three</p>');
-    expect(text).toMatch(/font-size: 20px;[\s\S]*color: navy;/);
-    // Each stands by itself, so that what lies between them is known to be the same.
-    expect(changes).toHaveLength(2);
-    const [style, ofClass] = changes;
-    expect([style!.insert.includes("<style>"), ofClass!.insert]).toEqual([true, ' class="pier"']);
-    const gone: Edit = { kind: "text", changes: [{ path: "a.html", start: 39, end: 52, insert: "" }] };
-    const own: Edit = {
-      ...edit("color", "red"),
-      target: { kind: "style-attribute", element: { page: "a.html", index: 3 } },
-    } as Edit;
-    expect(() => combine(bare, [gone, own])).toThrow("was taken out by another");
-  });
-
-  test("one that cannot be made stops all", () => {
-    expect(() =>
-      combine(from, [
-        { kind: "declare", target: { kind: "rule", path: "a.css", start: 1 }, property: "color", value: "red" },
-      ]),
-    ).toThrow("no rule");
   });
 
   test("sizes over widths follow the window", () => {

@@ -1,8 +1,7 @@
-/** The text styles of a site as a table: how each is set, what sets it, which are nearly alike, and edits of several at once. */
+/** The text styles of a site as a table: how each is set, what sets it, which are nearly alike. */
 import type { ElementRef } from "../text/refs";
 import { specimenOf, type Specimen } from "../text/look";
 import { gatherTexts, styleAt } from "../text/pageTexts";
-import { refsAfter } from "../text/refAfter";
 import type { Conditions } from "../cascade/conditions";
 import { schemesOf, type Scheme } from "../cascade/schemes";
 import { spotOf } from "../cascade/explain";
@@ -14,14 +13,10 @@ import type { Color } from "../color/types";
 import { cssColor } from "../color/format";
 import { differenceOk } from "../color/gamut";
 import type { Edit, Target } from "../edits/types";
-import { movedEdit } from "../edits/movedEdit";
-import { changesFor } from "../edits/plan";
 import { inkOf } from "../ground/backgrounds";
 import type { Verdict } from "../ground/types";
-import { changeBetween, ComposedChanges, type TextChange } from "../source/changes";
-import { groupBy } from "../source/groups";
 import { plainSelector } from "../source/html/document";
-import { changeSite, pagesOf, textFile, type Site } from "../source/site";
+import { pagesOf, textFile, type Site } from "../source/site";
 import { legibilityOn, textStyleKey, textStyleOf, type Layouts, type TextStyle, shownWords } from "../text/textStyles";
 import { sizeIn, unitOf } from "../type/lengths";
 import { nearestStep, onGrid } from "../type/scale";
@@ -239,38 +234,6 @@ export function resize({ sizeFrom, parentPx, rootPx }: StyleRow, px: number, wid
     property: "font-size",
     value: sizeIn(px, safe, { parent: parentPx, root: rootPx, width }),
   };
-}
-
-/** Several edits as one, one after the other: changes of the files as they are now. @throws EditError */
-export function combine(site: Site, edits: readonly Edit[]): TextChange[] {
-  let current = site;
-  const composed = new Map<string, ComposedChanges>();
-  // From the end of a file to its start, so that the places of rules still to come stay.
-  let left = [...edits].sort((a, b) => startOf(b) - startOf(a));
-  for (let edit = left.shift(); edit; edit = left.shift()) {
-    const made = changesFor(current, edit);
-    for (const [path, own] of groupBy(made, (change) => change.path)) {
-      const all = composed.get(path) ?? new ComposedChanges(textFile(site, path)!.text.length);
-      all.add(own);
-      composed.set(path, all);
-    }
-    const next = changeSite(current, made);
-    const placeAfter = refsAfter(current, next, made);
-    left = left.map((one) => movedEdit(one, placeAfter));
-    current = next;
-  }
-  return [...composed].flatMap(([path, all]) => {
-    const { text } = textFile(site, path)!;
-    // What comes to be as it was is no change.
-    return all.all(path).flatMap((change) => {
-      const least = changeBetween(path, text.slice(change.start, change.end), change.insert);
-      return least ? [{ ...least, start: change.start + least.start, end: change.start + least.end }] : [];
-    });
-  });
-}
-
-function startOf(edit: Edit): number {
-  return edit.kind === "declare" && edit.target.kind === "rule" ? edit.target.start : -1;
 }
 
 /** The size of a text at several widths of the window, px. */
