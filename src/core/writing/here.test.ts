@@ -31,6 +31,7 @@ describe("in a sheet", () => {
   test.each([
     ["p { color: |", "color", "", "", null],
     ["p { border: 1px so|", "border", "so", "1px ", null],
+    ["p { border:1px so|", "border", "so", "1px ", null],
     ["p { color: #8a|; margin: 0 }", "color", "#8a", "", null],
     ["p { --ink: da|", "--ink", "da", "", null],
     ["p { color: var(--i|", "color", "--i", "var(", "var"],
