@@ -118,6 +118,7 @@ describe("reading", () => {
     ["rgb(calc(2*10) 0 0)", "#140000"],
     ["color-mix(in srgb, red, blue)", "#800080"],
     ["color-mix(in srgb, red 25%, blue 25%)", "#80008080"],
+    ["color-mix(in hsl longer hue, red, blue)", "#00ff00"],
     ["rgb(from red b g r)", "#0000ff"],
     ["hsl(from red calc(h + 120) s l)", "#00ff00"],
     ["rebeccapurple", "#663399"],

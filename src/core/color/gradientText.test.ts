@@ -9,6 +9,7 @@ test.each([
   ["radial-gradient(circle at 20px 30%, red, var(--sea) calc(10% + 2px))", "circle at 20px 30%", 2],
   ["repeating-conic-gradient(from 30deg, red 0 90deg, white 0 180deg)", "from 30deg", 2],
   ["linear-gradient(red, 30%, blue)", "", 3],
+  ["conic-gradient(90deg, red, blue)", "90deg", 2],
 ])("%s is taken apart and put together as it was", (text, shape, stops) => {
   const parts = gradientParts(text)!;
   expect([parts.shape, parts.stops.length]).toEqual([shape, stops]);

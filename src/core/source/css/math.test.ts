@@ -83,3 +83,19 @@ describe("functions of numbers and lengths (CSS Values 4, 10)", () => {
     );
   });
 });
+
+test.each([
+  ["1in", 96],
+  ["2.54cm", 96],
+  ["25.4mm", 96],
+  ["101.6q", 96],
+  ["72pt", 96],
+  ["6pc", 96],
+  ["100grad", 90],
+  ["0.25turn", 90],
+])("%s is %d px or degrees (CSS Values 4, 6.2 and 7.1)", (text, value) => {
+  expect(evaluateMath(componentsOf(`calc(${text})`)[0]!, { unit: absoluteUnit, percentAs: null })!.value).toBeCloseTo(
+    value,
+    9,
+  );
+});
