@@ -48,9 +48,11 @@ describe("fonts of a site", () => {
     expect(told("p{font-family:Nowhere Grotesk,serif}", "<p>x</p><p>y</p>")).toEqual([
       ["note", '"Nowhere Grotesk" is named in a stack, but no sheet loads it and no system has it.', 2],
     ]);
-    expect(told("p{font-family:Georga,serif}", "<p>x</p>")).toEqual([
-      ["warning", "Georga is named in a stack, but no sheet loads it and no system has it. Did you mean `Georgia`?", 1],
+    expect(told(`${flex}p{font-family:Flexx,Flex,serif}`, "<p>x</p>", { "flex.ttf": testFont("Flex") })).toEqual([
+      ["warning", "Flexx is named in a stack, but no sheet loads it and no system has it. Did you mean `Flex`?", 1],
     ]);
+    // Told as a slip of the stack, with what is meant.
+    expect(told("p{font-family:Georga,serif}", "<p>x</p>")).toEqual([]);
     expect(told("p{font-family:-apple-system,BlinkMacSystemFont,Georgia,serif}", "<p>x</p>")).toEqual([]);
   });
 

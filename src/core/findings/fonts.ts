@@ -10,6 +10,7 @@ import type { KnownPage } from "../cascade/styledPages";
 import { made } from "../source/memo";
 import type { Site } from "../source/site";
 import { declareWay, spotFor, targetOf } from "./cause";
+import { isStackMistaken } from "./stacks";
 import { inSite, type Check, type Finding, type Found, type Way } from "./types";
 
 /** Names that browsers give the system's own font. */
@@ -36,7 +37,7 @@ export const fonts: Check = {
     const byFamily = new Map(faces.filter(({ file }) => file).map((face) => [face.family.toLowerCase(), face]));
     const idle = [...byFamily].filter(([family]) => !use.used.has(family)).map(([, face]) => unused(site, face));
     const lacking = [...use.lacking.values()].map((one) => withoutGlyphs(site, one));
-    const nowhere = [...use.nowhere].map(([name, one]) => fromNowhere(site, name, one));
+    const nowhere = [...use.nowhere].filter(isNotTold).map(([name, one]) => fromNowhere(site, name, one));
     return [...broken, ...idle, ...lacking, ...nowhere];
   },
 };
@@ -122,6 +123,12 @@ function withoutGlyphs(site: Site, { face, characters, places }: Lacking): Found
     ...inSite(site, face.sheet, face.offset),
     places,
   };
+}
+
+/** What is told of the stack that names it need not be told of the name. */
+function isNotTold([, { page, style }]: readonly [name: string, one: Nowhere]): boolean {
+  const spot = spotFor(page, style, "font-family");
+  return !spot || !isStackMistaken(spot.declaration);
 }
 
 function fromNowhere(site: Site, name: string, { style, page, places, own }: Nowhere): Found {
