@@ -6,6 +6,11 @@ import { pagesOf, sheetsOf, type Site } from "../source/site";
 import type { Here } from "./here";
 import { counted, plain, times, type Asked, type WritingOption } from "./types";
 
+/** Of old (Media Queries 4, appendix A), or of use to few. */
+const seldom = /device|index|monochrome|^(?:min-|max-)?color$/;
+const all = [...mediaFeatures.keys()];
+const features = [...all.filter((name) => !seldom.test(name)), ...all.filter((name) => seldom.test(name))];
+
 /** Whole conditions, names of features in a parenthesis, or values of one. */
 export function mediaOptions({ site }: Asked, here: Here & { kind: "media" }): WritingOption[] {
   const conditions = conditionsOf(site);
@@ -13,7 +18,7 @@ export function mediaOptions({ site }: Asked, here: Here & { kind: "media" }): W
     const words = mediaFeatures.get(here.feature) ?? [];
     return optionsOf(valuesIn(conditions, here.feature), words);
   }
-  if (here.inside) return optionsOf(conditions.flatMap(namesIn), [...mediaFeatures.keys()]);
+  if (here.inside) return optionsOf(conditions.flatMap(namesIn), features);
   if (here.before === "") return optionsOf(conditions, ["screen", "print", "all"]);
   return [];
 }

@@ -153,6 +153,8 @@ describe("conditions of @media", () => {
   test("features in a parenthesis, values behind them, of the same kind", () => {
     expect(textsIn(`${own} @media (|`).slice(0, 3)).toEqual(["hover", "min-width", "width"]);
     expect(textsIn("@media (tern: 3) { p { color: red } } @media (t|")).not.toContain("tern");
+    const named = textsIn(`${own} @media (|`);
+    expect(named.indexOf("prefers-reduced-motion")).toBeLessThan(named.indexOf("device-width"));
     expect(textsIn(`${own} @media (prefers-c|`)).toEqual(["prefers-color-scheme", "prefers-contrast"]);
     expect(textsIn(`${own} @media (max-width: |`)).toEqual(["40em"]);
     expect(textsIn(`${own} @media (prefers-color-scheme: |`)).toEqual(["light", "dark"]);
