@@ -1,6 +1,6 @@
 import type { TextChange } from "../source/changes";
-import { indexesAfter } from "../source/html/movedElements";
-import { textFile, type Site } from "../source/site";
+import { movesOn } from "../source/html/movedElements";
+import type { Site } from "../source/site";
 import type { Conditions } from "./conditions";
 
 /**
@@ -17,14 +17,8 @@ export function conditionsAfter(
   const { containers, forced } = conditions;
   const moves = new Map<string, ReadonlyMap<number, number>>();
   for (const path of new Set([...Object.keys(containers), ...Object.keys(forced)])) {
-    const [old, now] = [textFile(before, path), textFile(after, path)];
-    if (!old || !now || old === now) continue;
-    const moved = indexesAfter(
-      old,
-      now,
-      changes.filter((change) => change.path === path),
-    );
-    if ([...moved].some(([was, is]) => was !== is)) moves.set(path, moved);
+    const own = movesOn(before, after, path, changes);
+    if (own && [...own].some(([was, is]) => was !== is)) moves.set(path, own);
   }
   if (moves.size === 0) return conditions;
   return { ...conditions, containers: moved(containers, moves), forced: moved(forced, moves) };

@@ -29,14 +29,12 @@ export const circles: Check = {
 function circlesOf(custom: readonly Declaration[]): Declaration[][] {
   const byName = new Map(custom.map((one) => [one.property, one]));
   const asked = new Map([...byName].map(([name, { valueText }]) => [name, alwaysAsked(valueText)]));
+  const edges = [...asked].flatMap(([name, all]) => all.map((one) => ({ name, one })));
+  const askers = new Map([...groupBy(edges, ({ one }) => one)].map(([one, all]) => [one, all.map(({ name }) => name)]));
   const left = new Set(byName.keys());
   // What asks for nothing that is left, and what nothing left asks for, stands in no circle.
-  takeOut(left, (name) => asked.get(name)!);
-  const askers = groupBy(
-    [...left].flatMap((name) => asked.get(name)!.map((one) => ({ name, one }))),
-    ({ one }) => one,
-  );
-  takeOut(left, (name) => askers.get(name)?.map((one) => one.name) ?? []);
+  takeOut(left, asked, askers);
+  takeOut(left, askers, asked);
   const all: Declaration[][] = [];
   for (const first of left) {
     const circle = [first];
@@ -56,21 +54,18 @@ const alwaysAsked = (valueText: string): string[] =>
     ? [...asksIn(componentsOf(valueText))].filter(({ inFallback }) => !inFallback).map(({ name }) => name)
     : [];
 
+type Leads = ReadonlyMap<string, readonly string[]>;
+
 /** Takes out names that lead to none of the others, until all lead to some. */
-function takeOut(left: Set<string>, leadsTo: (name: string) => readonly string[]): void {
-  const counts = new Map<string, number>();
-  const before = new Map<string, string[]>();
-  for (const name of left) {
-    const next = leadsTo(name).filter((one) => left.has(one));
-    counts.set(name, next.length);
-    for (const one of next) before.set(one, [...(before.get(one) ?? []), name]);
-  }
+function takeOut(left: Set<string>, to: Leads, from: Leads): void {
+  const counts = new Map([...left].map((name) => [name, (to.get(name) ?? []).filter((one) => left.has(one)).length]));
   const pending = [...left].filter((name) => counts.get(name) === 0);
   for (const name of pending) {
     left.delete(name);
-    for (const one of before.get(name) ?? []) {
-      counts.set(one, counts.get(one)! - 1);
-      if (counts.get(one) === 0) pending.push(one);
+    for (const one of from.get(name) ?? []) {
+      const count = (counts.get(one) ?? 0) - 1;
+      counts.set(one, count);
+      if (count === 0) pending.push(one);
     }
   }
 }

@@ -7,7 +7,7 @@ import { invalidReason, isKnownProperty } from "../cascade/declarations";
 import { aliases } from "../cascade/properties";
 import type { Declaration } from "../source/css/syntax";
 import { declarationsOf, type Block } from "./blocks";
-import { swallowed } from "./swallowed";
+import { swallowed, writtenIn } from "./swallowed";
 import { quoted } from "./texts";
 import { at, type Check, type Found, type Way } from "./types";
 
@@ -72,8 +72,8 @@ function withoutDashes(block: Block, { property, name, start }: Declaration, mea
 }
 
 /** The value with what stands behind it, where that is part of the mistake. */
-const writtenValue = ({ text }: Block, { value, end, important, valueText }: Declaration) =>
-  important ? valueText : text.slice(value.start, Math.max(value.end, end));
+const writtenValue = (block: Block, declaration: Declaration) =>
+  declaration.important ? declaration.valueText : writtenIn(block, declaration);
 
 /** What is told of punctuation, or of marks that are left open. */
 const isToldOtherwise = (declaration: Declaration, block: Block) =>

@@ -49,8 +49,22 @@ function inStack(block: Block, declaration: Declaration): Found[] {
 export const isStackMistaken = (declaration: Declaration): boolean =>
   (slipIn(declaration)?.slip.level ?? "note") !== "note";
 
-/** @returns what is wrong with the stack of a declaration, and where that begins in its value */
-function slipIn({ property, valueText }: Declaration): { slip: Slip; from: number } | null {
+interface InStack {
+  slip: Slip;
+  /** Where that begins in the value. */
+  from: number;
+}
+
+const known = new WeakMap<Declaration, InStack | null>();
+
+/** What is wrong with the stack of a declaration, found once: all texts that are set in it ask. */
+function slipIn(declaration: Declaration): InStack | null {
+  let found = known.get(declaration);
+  if (found === undefined) known.set(declaration, (found = readStack(declaration)));
+  return found;
+}
+
+function readStack({ property, valueText }: Declaration): InStack | null {
   if (invalidReason(property, valueText) !== null || /var\(|env\(/i.test(valueText)) return null;
   const from = property === "font" ? startOfFamilies(valueText) : 0;
   const slip = from < 0 ? null : slipOf(valueText.slice(from));

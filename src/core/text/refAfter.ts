@@ -1,6 +1,6 @@
 import type { TextChange } from "../source/changes";
-import { indexesAfter } from "../source/html/movedElements";
-import { textFile, type Site } from "../source/site";
+import { movesOn } from "../source/html/movedElements";
+import type { Site } from "../source/site";
 import type { ElementRef } from "./refs";
 
 /** Where a place is after changes; null where its element is gone. @param after the site with them */
@@ -28,28 +28,11 @@ export function refsBefore(before: Site, after: Site, changes: readonly TextChan
   });
 }
 
-/** @returns null for a page whose text is as it was, none for one that is not there */
-function movesOn(
-  before: Site,
-  after: Site,
-  page: string,
-  changes: readonly TextChange[],
-): ReadonlyMap<number, number> | null {
-  const [old, now] = [textFile(before, page), textFile(after, page)];
-  if (!old || !now) return new Map();
-  if (old === now) return null;
-  return indexesAfter(
-    old,
-    now,
-    changes.filter(({ path }) => path === page),
-  );
-}
-
-function movedBy(movesOn: (page: string) => ReadonlyMap<number, number> | null): Move {
+function movedBy(movesOf: (page: string) => ReadonlyMap<number, number> | null): Move {
   const pages = new Map<string, ReadonlyMap<number, number> | null>();
   return (ref) => {
     let moves = pages.get(ref.page);
-    if (moves === undefined) pages.set(ref.page, (moves = movesOn(ref.page)));
+    if (moves === undefined) pages.set(ref.page, (moves = movesOf(ref.page)));
     if (moves === null) return ref;
     const index = moves.get(ref.index);
     return index === undefined ? null : { ...ref, index };

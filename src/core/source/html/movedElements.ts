@@ -1,6 +1,6 @@
 /** Which element of a page is which after its text was changed. */
 import type { TextChange } from "../changes";
-import type { TextFile } from "../site";
+import { textFile, type Site, type TextFile } from "../site";
 import { documentOf } from "./document";
 
 /**
@@ -26,6 +26,26 @@ export function indexesAfter(
     if (now !== undefined) found.set(index, now);
   }
   return found;
+}
+
+/**
+ * The same for a page of a site. @param after the site with the changes
+ * @returns null where its text is as it was, nothing where it is not there both times
+ */
+export function movesOn(
+  before: Site,
+  after: Site,
+  page: string,
+  changes: readonly TextChange[],
+): ReadonlyMap<number, number> | null {
+  const [old, now] = [textFile(before, page), textFile(after, page)];
+  if (!old || !now) return new Map();
+  if (old === now) return null;
+  return indexesAfter(
+    old,
+    now,
+    changes.filter(({ path }) => path === page),
+  );
 }
 
 /** Whole tags put in, or taken out, before a tag may be told as behind its `<`, which is the same: they are taken as before it. */
