@@ -48,6 +48,9 @@ describe("the engine", () => {
 
   test("a page that is laid out out of sight comes without rules that match nothing on it, and is known as it is shown", async () => {
     await engine.open([file("index.html", html("One")), file("a.css", `${css}.x { color: red }\n`)]);
+    const { places: told, ...rest } = await engine.pageOutOfSight("index.html", defaultConditions);
+    expect(told).toHaveLength(2);
+    expect(await engine.glanceOutOfSight("index.html", defaultConditions)).toEqual(rest);
     const { sheets, structure, places } = await engine.pageOutOfSight("index.html", defaultConditions);
     expect(sheets.map(({ text }) => text.trim())).toEqual([css.trim()]);
     expect((await view()).sheets[0]!.text).toContain(".x");

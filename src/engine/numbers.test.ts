@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, test } from "vitest";
-import { bareLayout, defaultConditions, type PictureStage, type SafeElement, type StoredFile } from "@/core";
+import { bareLayout, defaultConditions, type SafeElement, type StoredFile } from "@/core";
 import { readFile } from "@/core/files";
+import { plainStage } from "@/core/testing/stage";
 import { engine } from "./engine";
 
 const file = (path: string, text: string): StoredFile => readFile({ path, text }) as StoredFile;
@@ -12,26 +13,6 @@ const html =
 const added = [{ path: "index.html", start: html.indexOf("</head>"), end: html.indexOf("</head>"), insert: "" }];
 const style = (rules: string) => added.map((change) => ({ ...change, insert: `<style>${rules}</style>` }));
 const box = { left: 0, top: 0, width: 9, height: 9 };
-const stage: PictureStage = {
-  width: 800,
-  height: 600,
-  room: 800,
-  bars: false,
-  window: { width: 800, height: 600 },
-  paper: "white",
-  backed: true,
-  canvas: null,
-  root: "",
-  spilling: [],
-  moving: [],
-  fixed: [],
-  sticky: [],
-  kept: [],
-  cutOut: [],
-  unknown: [],
-  remote: false,
-};
-
 function elementsOf(root: SafeElement | null): string[] {
   const walk = ({ tag, index, content }: SafeElement): string[] => [
     `${tag} ${index}`,
@@ -128,7 +109,7 @@ describe("while changes are rehearsed that put elements in, the others keep thei
       strikes: [{ index: 5, pseudo: null, color: "lime", thickness: 8 }],
     };
     const told = {
-      ...stage,
+      ...plainStage,
       canvas: { index: 4, declarations: "background-color:teal", box },
       sticky: [[6, "top:1px"]] as const,
       cutOut: [8],

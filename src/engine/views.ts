@@ -152,7 +152,15 @@ export function viewOf(
   };
 }
 
-/** What a page that is laid out out of sight wears under other conditions. */
+/** A page that is laid out out of sight, without what is known of its texts. */
+export function outOfSightOf(site: Site, path: string, conditions: Conditions, addressOf: AddressOf): PageGlance {
+  return {
+    ...documentOfPage(site, pageOf(site, path, conditions), addressOf),
+    ...dressOf(site, path, conditions, addressOf),
+  };
+}
+
+/** What it wears. */
 export function dressOf(site: Site, path: string, conditions: Conditions, addressOf: AddressOf): PageDress {
   const page = pageOf(site, path, conditions);
   return { sheets: sheetsAtWork(site, page, addressOf), overrides: overridesFor(page), states: statesOf(page) };

@@ -14,26 +14,9 @@ import {
   type PictureStage,
   type PictureUnknown,
 } from "./picture";
+import { plainStage } from "../testing/stage";
 
-const stage: PictureStage = {
-  width: 800,
-  height: 2000,
-  room: 800,
-  bars: false,
-  window: { width: 800, height: 600 },
-  paper: "white",
-  backed: false,
-  canvas: null,
-  root: "font-size:16px",
-  spilling: [],
-  moving: [],
-  fixed: [],
-  sticky: [],
-  kept: [],
-  cutOut: [],
-  unknown: [],
-  remote: false,
-};
+const stage: PictureStage = { ...plainStage, height: 2000, backed: false, root: "font-size:16px" };
 
 function picture(
   css: string,

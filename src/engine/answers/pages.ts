@@ -31,7 +31,7 @@ import {
   patchOf,
 } from "../open";
 import { ElementNumbers } from "../numbers";
-import { dressOf, pageAsPicture, pageOf, placesOf } from "../views";
+import { dressOf, outOfSightOf, pageAsPicture, pageOf, placesOf } from "../views";
 import type { PagesAnswers } from "../protocol/pages";
 
 /** Pages of which it is not known what lies under their texts, those after the one shown first, in steps. */
@@ -54,6 +54,8 @@ export const pagesAnswers = {
     ahead ? viewAfterGlance(path, conditions, (glance) => void ahead(glance)) : viewFor(site, path, conditions),
 
   pageOutOfSight: async (path, conditions) => viewFor(site, path, conditions, { outOfSight: true }),
+
+  glanceOutOfSight: async (path, conditions) => outOfSightOf(site, path, conditions, addressesIn(site)),
 
   dressOutOfSight: async (path, conditions, width) =>
     isDressedByWidth(conditions) ? dressOf(site, path, { ...conditions, width }, addressesIn(site)) : null,

@@ -86,6 +86,8 @@ export interface PagesAnswers {
   page(path: string, conditions: Conditions, ahead?: (glance: PageGlance) => void): Promise<PageView>;
   /** A page to be laid out where nobody sees it; its sheets hold only what can match something on it. */
   pageOutOfSight(path: string, conditions: Conditions): Promise<PageView>;
+  /** The same for who asks nothing about its texts: they are not judged for it, and it is not the page as it is shown. */
+  glanceOutOfSight(path: string, conditions: Conditions): Promise<PageGlance>;
   /**
    * What such a page wears in a window of another width; null where it is what it wears at its own: browsers answer
    * conditions of media themselves, as long as nothing else is rehearsed.

@@ -28,7 +28,7 @@ export function Stress() {
       for (const [at, path] of pages.entries()) {
         await whenCalm(() => current);
         if (!current || !frame.current) break;
-        const view = await engine.pageOutOfSight(path, conditions);
+        const view = await engine.glanceOutOfSight(path, conditions);
         if (!current || !frame.current) break;
         const dressAt = (width: number) => engine.dressOutOfSight(path, conditions, width);
         const stress = await stressOf(frame.current, conditions.width, view, dressAt, () => current);
