@@ -8,6 +8,8 @@ export default defineConfig({
     testTimeout: 60_000,
     // No test leaves anything behind in a module, so each module is loaded once for a worker, not once for a file.
     isolate: false,
+    // Beside the checks of `npm test`, too: what reads the code leaves a core free most of the time.
+    maxWorkers: "100%",
     setupFiles: ["src/core/testing/setup.ts"],
   },
 });

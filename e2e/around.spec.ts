@@ -1,5 +1,6 @@
 /** What a text stands in or beside: a list, a table, a picture. */
-import { expect, test, type Page } from "@playwright/test";
+import type { Page } from "@playwright/test";
+import { expect, test } from "./support/window";
 import { field, openFiles, openRow, pickByKeyboard, shownPage, slip } from "./support/desk";
 
 const files = {
@@ -12,7 +13,7 @@ const files = {
 
 const tries = (page: Page, label: string) => slip(page).getByRole("group", { name: `${label}: values to try` });
 
-test("markers are tried on the page and written where the list is set", async ({ page }) => {
+test("markers are tried on the page and written where the list is set", async ({ shelf: page }) => {
   await openFiles(page, files);
   await pickByKeyboard(page, "Cards are ready");
   await openRow(page, "Marker");
@@ -29,7 +30,7 @@ test("markers are tried on the page and written where the list is set", async ({
   await expect(item).toHaveCSS("color", "rgb(51, 51, 51)");
 });
 
-test("stripes are given to a table, and its parts are judged together", async ({ page }) => {
+test("stripes are given to a table, and its parts are judged together", async ({ shelf: page }) => {
   await openFiles(page, files);
   await pickByKeyboard(page, "West");
   await openRow(page, "Stripe ground");
@@ -42,7 +43,7 @@ test("stripes are given to a table, and its parts are judged together", async ({
   await expect(parts.getByRole("listitem").filter({ hasText: "Head cells" })).not.toContainText("▲");
 });
 
-test("a picture beside a text is floated in a rule of its own", async ({ page }) => {
+test("a picture beside a text is floated in a rule of its own", async ({ shelf: page }) => {
   await openFiles(page, files);
   await pickByKeyboard(page, "At her mooring");
   await openRow(page, "Picture float");

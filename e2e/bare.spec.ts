@@ -1,5 +1,6 @@
 /** The road from a bare page to a site's sheet. */
-import { expect, test, type Locator, type Page } from "@playwright/test";
+import type { Locator, Page } from "@playwright/test";
+import { expect, test } from "./support/window";
 import { downloaded, field, openFiles, pickByKeyboard, shownPage, slip, unzipTexts, openRow } from "./support/desk";
 
 /** Walks with Tab until something has the focus. */
@@ -25,7 +26,9 @@ async function writeByKeyboard(page: Page): Promise<void> {
 const bare =
   '<!doctype html>\n<html lang="en">\n<head>\n  <title>Ossel</title>\n</head>\n<body>\n  <h1>Sailings</h1>\n  <h2>Winter</h2>\n  <p>Two boats.</p>\n</body>\n</html>\n';
 
-test("by keyboard alone from a bare page to three rules in a linked sheet, and to a second page", async ({ page }) => {
+test("by keyboard alone from a bare page to three rules in a linked sheet, and to a second page", async ({
+  shelf: page,
+}) => {
   await openFiles(page, { "index.html": bare, "fares.html": bare });
   await tabTo(page, slip(page).getByRole("button", { name: "Make a style sheet…" }));
   await page.keyboard.press("Enter");
@@ -83,7 +86,7 @@ test("by keyboard alone from a bare page to three rules in a linked sheet, and t
   });
 });
 
-test("a bare page's head takes rules, and a sheet made on the spot takes the next", async ({ page }) => {
+test("a bare page's head takes rules, and a sheet made on the spot takes the next", async ({ shelf: page }) => {
   await openFiles(page, { "index.html": bare });
   await pickByKeyboard(page, "Winter");
   await openRow(page, "Ink");
@@ -108,7 +111,7 @@ test("a bare page's head takes rules, and a sheet made on the spot takes the nex
 });
 
 test("what is tried on a bare page is measured on the picked text, though the page gets a style element for it", async ({
-  page,
+  shelf: page,
 }) => {
   const words = "Two boats go out to the islands every day but on the last Sunday of the month. ".repeat(6);
   await openFiles(page, { "index.html": `<!doctype html>\n<h1>Fares</h1>\n<h2>Winter</h2>\n<p>${words}</p>\n` });
@@ -123,7 +126,7 @@ test("what is tried on a bare page is measured on the picked text, though the pa
   await expect(page.getByRole("status", { name: "Picked text" })).toContainText("Two boats");
 });
 
-test("a paragraph is made a heading, with what that does to the outline", async ({ page }) => {
+test("a paragraph is made a heading, with what that does to the outline", async ({ shelf: page }) => {
   await openFiles(page, { "index.html": "<!doctype html>\n<h1>Fares</h1>\n<p>Adults</p>\n" });
   await pickByKeyboard(page, "Adults");
   await slip(page).getByRole("combobox", { name: "Element" }).click();
@@ -135,7 +138,7 @@ test("a paragraph is made a heading, with what that does to the outline", async 
   await expect(page.getByRole("status", { name: "Picked text" })).toContainText("Adults");
 });
 
-test("paragraphs in a row are made a list", async ({ page }) => {
+test("paragraphs in a row are made a list", async ({ shelf: page }) => {
   await openFiles(page, { "index.html": "<!doctype html>\n<h1>Fares</h1>\n<p>Adults</p>\n<p>Dogs</p>\n" });
   await pickByKeyboard(page, "Adults");
   await slip(page).getByRole("combobox", { name: "Element" }).click();

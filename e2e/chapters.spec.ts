@@ -1,14 +1,15 @@
 /** What the slip's chapters say and do besides the first of each: trials, axes, longhands, what texts inside get. */
-import { expect, test, type Page } from "@playwright/test";
+import type { Page } from "@playwright/test";
+import { expect, test } from "./support/window";
 import { testFont } from "../src/core/testing/font";
-import { field, openFiles, openRow, openSample, pickByKeyboard, sampleFile, shownPage, slip } from "./support/desk";
+import { field, openFiles, openRow, pickByKeyboard, sampleFile, shownPage, slip } from "./support/desk";
 
 const trialsOf = (page: Page, label: string) =>
   slip(page)
     .getByRole("radiogroup", { name: `Trials of ${label}` })
     .getByRole("radio");
 
-test("each trial of opacity says what contrast it leaves", async ({ page }) => {
+test("each trial of opacity says what contrast it leaves", async ({ shelf: page }) => {
   await openFiles(page, { "index.html": "<!doctype html><style>p{color:#555}</style><p>Boats</p>" });
   await pickByKeyboard(page, "Boats");
   await openRow(page, "Opacity");
@@ -19,7 +20,7 @@ test("each trial of opacity says what contrast it leaves", async ({ page }) => {
   await expect(slip(page).getByText(/contrast falls from 7.4 to 2.3, and 4.5 is needed/)).toBeVisible();
 });
 
-test("the room above is tried beside the text above", async ({ page }) => {
+test("the room above is tried beside the text above", async ({ shelf: page }) => {
   await openFiles(page, {
     "index.html": "<!doctype html><style>h2{font-size:20px;margin-top:10px}</style><p>Fares</p><h2>Boats</h2>",
   });
@@ -58,7 +59,7 @@ test("the site's own sizes are tried side by side, and kept for this kind of tex
   await expect(trialsOf(page, "size")).toHaveCount(5);
 });
 
-test("lines are written as longhands, so that the rest stays", async ({ page }) => {
+test("lines are written as longhands, so that the rest stays", async ({ shelf: page }) => {
   await openFiles(page, {
     "index.html": "<!doctype html><link rel=stylesheet href=a.css><h1>Pier</h1>",
     "a.css": "h1 {\n  text-decoration-color: red;\n}\n",
@@ -76,7 +77,7 @@ test("lines are written as longhands, so that the rest stays", async ({ page }) 
   await expect(page.getByText("text-decoration-line: underline;")).toBeVisible();
 });
 
-test("leading given as a length says what the texts inside get", async ({ page }) => {
+test("leading given as a length says what the texts inside get", async ({ shelf: page }) => {
   await openFiles(page, {
     "index.html":
       "<!doctype html><style>div{font-size:16px;line-height:20px}b{font-size:40px}</style><div>Boats <b>today</b></div>",
@@ -90,7 +91,7 @@ test("leading given as a length says what the texts inside get", async ({ page }
   await expect(shownPage(page).getByText("today")).toHaveCSS("line-height", "50px");
 });
 
-test("axes of a variable font are set with sliders, each its own way", async ({ page }) => {
+test("axes of a variable font are set with sliders, each its own way", async ({ shelf: page }) => {
   const axes = [
     { tag: "wght", name: "Weight", min: 100, default: 400, max: 900 },
     { tag: "wdth", name: "Width", min: 75, default: 100, max: 125 },
@@ -120,8 +121,7 @@ test("axes of a variable font are set with sliders, each its own way", async ({ 
   await expect(field(page, "Axes")).toHaveCount(0);
 });
 
-test("figures that are as usual are there, too, with what is usual", async ({ page }) => {
-  await openSample(page);
+test("figures that are as usual are there, too, with what is usual", async ({ sample: page }) => {
   await pickByKeyboard(page, "Winter sailings");
   await slip(page)
     .getByText(/other figures as usual/)
@@ -131,7 +131,7 @@ test("figures that are as usual are there, too, with what is usual", async ({ pa
   );
 });
 
-test("leading goes onto a grid with the sizes", async ({ page }) => {
+test("leading goes onto a grid with the sizes", async ({ shelf: page }) => {
   await openFiles(page, {
     "index.html": "<!doctype html><link rel=stylesheet href=a.css><h1>Pier</h1><p>Words</p>",
     "a.css": "h1 { font-size: 33px; line-height: 1.2 }\np { font-size: 16px; line-height: 1.5 }\n",
@@ -149,7 +149,9 @@ test("leading goes onto a grid with the sizes", async ({ page }) => {
   await expect(dialog.getByText(/font-size: 32px; line-height: 1.25/)).toBeVisible();
 });
 
-test("what a stack shifts without its first member, and what a matched fallback brings back", async ({ page }) => {
+test("what a stack shifts without its first member, and what a matched fallback brings back", async ({
+  shelf: page,
+}) => {
   const words =
     "From the first of November the late boat leaves the mainland at half past six, and cars should be in lane by ten past; foot passengers may board until the ramp is lifted. ".repeat(
       4,
@@ -176,7 +178,9 @@ test("what a stack shifts without its first member, and what a matched fallback 
   );
 });
 
-test("fonts that come from nowhere or are loaded for nothing are told where stacks are seen", async ({ page }) => {
+test("fonts that come from nowhere or are loaded for nothing are told where stacks are seen", async ({
+  shelf: page,
+}) => {
   await openFiles(page, {
     "index.html":
       "<!doctype html><style>@font-face{font-family:Unused;src:url(flex.ttf)}p{font-family:Nowhere Grotesk,serif}</style><p>Words</p>",
@@ -190,7 +194,7 @@ test("fonts that come from nowhere or are loaded for nothing are told where stac
   await expect(page.getByRole("application")).toBeVisible();
 });
 
-test("where the style attribute holds the value, it can be written there with one step", async ({ page }) => {
+test("where the style attribute holds the value, it can be written there with one step", async ({ shelf: page }) => {
   await openFiles(page, {
     "index.html": '<!doctype html><link rel=stylesheet href=a.css><p style="letter-spacing: .1em">Boats</p>',
     "a.css": "p { color: #333 }\n",
@@ -207,7 +211,7 @@ test("where the style attribute holds the value, it can be written there with on
   await expect(page.getByText('style="letter-spacing: 2px"')).toBeVisible();
 });
 
-test("what is tried stays tried while the page is rehearsed for another reader", async ({ page }) => {
+test("what is tried stays tried while the page is rehearsed for another reader", async ({ shelf: page }) => {
   await openFiles(page, {
     "index.html": "<!doctype html><style>h1{font:20px 'DejaVu Serif',monospace}</style><h1>Pier</h1>",
   });

@@ -1,5 +1,5 @@
 /** Colours and grounds against the browser's own: what it serialises, and the pixels it paints. */
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./support/window";
 import fc from "fast-check";
 import {
   convertColor,

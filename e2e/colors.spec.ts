@@ -1,5 +1,6 @@
 /** Choosing and checking colours, in the slip and over the whole site. */
-import { expect, test, type Page } from "@playwright/test";
+import type { Page } from "@playwright/test";
+import { expect, test } from "./support/window";
 import {
   downloaded,
   field,
@@ -30,8 +31,7 @@ async function changedFile(page: Page, path: string): Promise<string> {
   return unzipTexts(zip)[path]!;
 }
 
-test("a pasted hsl colour is written as oklch", async ({ page }) => {
-  await openSample(page);
+test("a pasted hsl colour is written as oklch", async ({ sample: page }) => {
   await pickByKeyboard(page, "Winter sailings");
   await field(page, "Ink").fill("hsl(205 35% 40%)");
   await field(page, "Ink").press("Enter");
@@ -44,7 +44,9 @@ test("a pasted hsl colour is written as oklch", async ({ page }) => {
   expect(sheet).toMatch(/color: oklch\([\d. %]+\);/);
 });
 
-test("a heading that fails on two grounds passes on both, by the nearest and by the ladder", async ({ page }) => {
+test("a heading that fails on two grounds passes on both, by the nearest and by the ladder", async ({
+  shelf: page,
+}) => {
   await openFiles(page, twoGrounds);
   const marks = page.getByRole("list", { name: "Marks" }).getByRole("listitem");
   await expect(marks).toHaveCount(2);
@@ -76,7 +78,7 @@ test("a heading that fails on two grounds passes on both, by the nearest and by 
   );
 });
 
-test("the ladder keeps the hue it was taken hold of with, down to black and back", async ({ page }) => {
+test("the ladder keeps the hue it was taken hold of with, down to black and back", async ({ shelf: page }) => {
   await openFiles(page, twoGrounds);
   await pickByKeyboard(page, "On paper");
   await openRow(page, "Ink");
@@ -97,7 +99,7 @@ test("the ladder keeps the hue it was taken hold of with, down to black and back
   await expect(heading(page, "On paper")).toHaveCSS("color", "rgb(138, 154, 166)");
 });
 
-test("a ground that would make texts fail says so before it is written", async ({ page }) => {
+test("a ground that would make texts fail says so before it is written", async ({ shelf: page }) => {
   await openFiles(page, twoGrounds);
   await pickByKeyboard(page, "On sand");
   await openRow(page, "Ground");
@@ -130,7 +132,9 @@ test("trials stand side by side, are walked with keys and written with Enter", a
   await expect(field(page, "Ink")).toHaveValue("#5d4037");
 });
 
-test("a pair of ink and ground is tried on the page as one candidate, and written as one step", async ({ page }) => {
+test("a pair of ink and ground is tried on the page as one candidate, and written as one step", async ({
+  shelf: page,
+}) => {
   await openFiles(page, twoGrounds);
   await pickByKeyboard(page, "On paper");
   await openRow(page, "Ink");
@@ -153,8 +157,7 @@ test("a pair of ink and ground is tried on the page as one candidate, and writte
   await expect(field(page, "Ink")).not.toHaveValue("#fff");
 });
 
-test("twins are joined after a look at what changes", async ({ page }) => {
-  await openSample(page);
+test("twins are joined after a look at what changes", async ({ sample: page }) => {
   await page.getByRole("link", { name: /^Colours/ }).click();
   const values = page.getByRole("region", { name: "Values" });
   await expect(values.getByText(/can hardly be told apart/).first()).toBeVisible();
@@ -227,7 +230,7 @@ for (const [label, written, allowed] of [
   });
 }
 
-test("a colour is named, and all its uses refer to the name", async ({ page }) => {
+test("a colour is named, and all its uses refer to the name", async ({ shelf: page }) => {
   await openFiles(page, twoGrounds);
   await page.getByRole("link", { name: /^Colours/ }).click();
   await page
@@ -246,7 +249,7 @@ test("a colour is named, and all its uses refer to the name", async ({ page }) =
   await expect(page.getByRole("row", { name: /--haze/ })).toContainText("1 time");
 });
 
-test("a pair that fails is fixed in place, and steps lead to its places", async ({ page }) => {
+test("a pair that fails is fixed in place, and steps lead to its places", async ({ shelf: page }) => {
   await openFiles(page, twoGrounds);
   await page.getByRole("link", { name: /^Colours/ }).click();
   await page.getByRole("button", { name: /#8a9aa6 on white.*fails/ }).click();
@@ -258,8 +261,7 @@ test("a pair that fails is fixed in place, and steps lead to its places", async 
   await expect(slip(page).getByRole("heading", { name: "Section heading" })).toBeVisible();
 });
 
-test("the converter reads any notation, one or many, and says what is wrong", async ({ page }) => {
-  await openSample(page);
+test("the converter reads any notation, one or many, and says what is wrong", async ({ sample: page }) => {
   await page.getByRole("link", { name: /^Colours/ }).click();
   await page.getByText("Converter", { exact: true }).click();
   const paste = page.getByLabel("Colours to convert, one a line");

@@ -1,5 +1,6 @@
 /** What the interface asks of others' pages, asked of itself: keys, room, targets, forced colours, paper. */
-import { expect, test, type Page } from "@playwright/test";
+import type { Page } from "@playwright/test";
+import { expect, test } from "./support/window";
 import { eachView, openFiles, openRow, openSample, pickByKeyboard, slip, stage } from "./support/desk";
 
 /** What can be reached by Tab and was not, and where the focus was not to be seen, going once round from the first link. */
@@ -51,9 +52,8 @@ async function walked(page: Page): Promise<{ missed: string[]; unseen: string[] 
   return { missed, unseen };
 }
 
-test("Tab reaches all there is in every view, and shows where it is", async ({ page }) => {
+test("Tab reaches all there is in every view, and shows where it is", async ({ sample: page }) => {
   test.slow();
-  await openSample(page);
   // What comes late comes before what is counted on.
   await expect(page.getByRole("link", { name: /^Findings\s*\d/ })).toBeVisible();
   await expect(page.getByRole("button", { name: "Pause" })).toBeHidden({ timeout: 60_000 });
@@ -90,8 +90,7 @@ test("every view is whole at 640 px, which is 200% in a window of 1280, with tar
   });
 });
 
-test("at 1280 px the window has nothing to scroll to, and targets are of 24 px", async ({ page }) => {
-  await openSample(page);
+test("at 1280 px the window has nothing to scroll to, and targets are of 24 px", async ({ sample: page }) => {
   await eachView(page, async (view) => {
     const below = await page.evaluate(() => {
       // Nor has a panel that holds something which scrolls by itself.
@@ -122,8 +121,7 @@ test("the interface follows the size of text that the reader chose", async ({ pa
   expect(await select.evaluate((one) => parseFloat(getComputedStyle(one).fontSize))).toBeGreaterThanOrEqual(18);
 });
 
-test("what pops over takes the focus, and gives it back", async ({ page }) => {
-  await openSample(page);
+test("what pops over takes the focus, and gives it back", async ({ sample: page }) => {
   const button = page.getByRole("button", { name: "Rehearse" });
   await expect(button).toHaveAttribute("aria-expanded", "false");
   await button.press("Enter");
@@ -165,8 +163,7 @@ test("the edges of slip and source are moved by keys, and stay as they were put"
   await expect(edge).toHaveAttribute("aria-valuenow", String(Math.round(width + 6 * 16)));
 });
 
-test("charts have names, and their figures as tables", async ({ page }) => {
-  await openSample(page);
+test("charts have names, and their figures as tables", async ({ sample: page }) => {
   await page.getByRole("link", { name: /^Colours/ }).click();
   await page.getByText("Charts", { exact: true }).click();
   const chart = page.getByRole("figure", { name: /^Contrast against size/ });
@@ -180,7 +177,7 @@ test("forced colours leave the site's own as they are, and what is in force to b
   await page.emulateMedia({ forcedColors: "active" });
   await openSample(page);
   const tab = page.getByRole("link", { name: /^Page/ });
-  expect(await tab.evaluate((one) => getComputedStyle(one).outlineStyle)).toBe("solid");
+  await expect(tab).toHaveCSS("outline-style", "solid");
   const heading = page.frameLocator('iframe[title="The page"]').getByRole("heading", { name: "Winter sailings" });
   expect(await heading.evaluate((one) => getComputedStyle(one).color)).toBe("rgb(138, 154, 166)");
   await page.getByRole("link", { name: /^Colours/ }).click();
@@ -189,8 +186,7 @@ test("forced colours leave the site's own as they are, and what is in force to b
   expect(await swatch.evaluate((one) => getComputedStyle(one).forcedColorAdjust)).toBe("none");
 });
 
-test("every view is whole on paper", async ({ page }) => {
-  await openSample(page);
+test("every view is whole on paper", async ({ sample: page }) => {
   await eachView(page, async (view) => {
     await page.emulateMedia({ media: "print" });
     const cut = await page.evaluate(() =>
@@ -204,7 +200,7 @@ test("every view is whole on paper", async ({ page }) => {
   });
 });
 
-test("the page is seen at three widths in step, and an edit on all of them", async ({ page }) => {
+test("the page is seen at three widths in step, and an edit on all of them", async ({ shelf: page }) => {
   const sailings = Array.from(
     { length: 60 },
     (_, at) => `<h2>Sailing ${at}</h2><p>${"The boat leaves. ".repeat(20)}</p>`,
@@ -250,7 +246,7 @@ test("the sample is a key away, and the worst that was found a step", async ({ p
   await expect(slip(page).getByRole("heading", { level: 2 })).toHaveText("Section heading");
 });
 
-test("where nothing is there yet, a view says what will be, and how it gets there", async ({ page }) => {
+test("where nothing is there yet, a view says what will be, and how it gets there", async ({ shelf: page }) => {
   await openFiles(page, { "index.html": "<!doctype html><title>Bare</title>", "a.css": "" });
   const words = new Map([
     ["Text styles", /Every look that text has/],
@@ -280,8 +276,7 @@ test("selects tell what is chosen, a refusal is tied to its field, a dialog begi
   );
 });
 
-test("a member of a stack that is moved keeps the focus", async ({ page }) => {
-  await openSample(page);
+test("a member of a stack that is moved keeps the focus", async ({ sample: page }) => {
   await pickByKeyboard(page, "Winter sailings");
   await openRow(page, "Stack");
   const members = slip(page).getByRole("list", { name: "Members of the stack" });

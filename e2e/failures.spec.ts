@@ -1,5 +1,6 @@
 /** What fails is said, and nothing is lost by it. */
-import { chromium, expect, test, type BrowserContext, type Page } from "@playwright/test";
+import { chromium, type BrowserContext, type Page } from "@playwright/test";
+import { expect, test } from "./support/window";
 import { field, openFiles, openSample, ready, shownPage, slip, openRow } from "./support/desk";
 
 async function pick(page: Page, level: number): Promise<void> {
@@ -98,12 +99,9 @@ test("what could not be saved is put upon what another window wrote, and undone 
   await expect(unsaved(page)).toBeVisible();
 
   await setElsewhere(context, page.url(), 2, "31px");
-  await expect
-    .poll(async () => {
-      await pick(page, 2);
-      return field(page, "Size").inputValue();
-    })
-    .toBe("31px");
+  await expect(shownPage(page).getByRole("heading", { level: 2 }).first()).toHaveCSS("font-size", "31px");
+  await pick(page, 2);
+  await expect(field(page, "Size")).toHaveValue("31px");
 
   await setFull(page, false);
   await setSize(page, "32px");
@@ -241,7 +239,7 @@ test("files of the build come with our headers, those of the worker too, and com
 });
 
 test("values that are not closed are refused with the reason, and an open end of a sheet is closed first", async ({
-  page,
+  shelf: page,
 }) => {
   await openFiles(page, {
     "index.html": '<!doctype html><link rel="stylesheet" href="a.css"><h1>Pier</h1><p>By day</p>',

@@ -1,5 +1,6 @@
 /** Computed values of random pages against the browser's. A difference is shrunk to the fewest rules that show it. */
-import { expect, test, type Browser } from "@playwright/test";
+import type { Browser } from "@playwright/test";
+import { expect, test } from "./support/window";
 import { compareSite, type Difference } from "./fidelity/compare";
 import { causePages } from "./fidelity/causes";
 import { pageText, randomPage, type RandomPage } from "./fidelity/random";

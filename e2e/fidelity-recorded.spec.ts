@@ -1,5 +1,5 @@
 /** Records what unit tests are held to, of pages that are equal in the browser: `HEVRET_RECORD=1 npx playwright test recorded`. */
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./support/window";
 import { writeFileSync } from "node:fs";
 import { reportedLonghands } from "../src/core";
 import { sumsOf, type Recorded, type RecordedPage } from "../src/core/testing/recorded";

@@ -1,5 +1,5 @@
 /** What Hevret computes is what the browser computes: every element, every reported longhand, no sample. */
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./support/window";
 import { readdirSync, readFileSync } from "node:fs";
 import { join, relative } from "node:path";
 import type { SiteFile } from "../src/core";

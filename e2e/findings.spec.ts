@@ -1,5 +1,6 @@
 /** From finding to fix: everything wrong or doubtful on the site, walked through by keyboard and set right. */
-import { expect, test, type Page } from "@playwright/test";
+import type { Page } from "@playwright/test";
+import { expect, test } from "./support/window";
 import { downloaded, openFiles, openSample, shownPage, slip, unzipTexts } from "./support/desk";
 
 const list = (page: Page) => page.getByRole("listbox", { name: "Findings" });
@@ -95,7 +96,7 @@ const mistaken = {
     "body { color: #222; background: #fff }\np {\n  colour: #333;\n  fontsize: 18px;\n  text-align: centre;\n}\n",
 };
 
-test("all findings of one kind are looked at and set right together", async ({ page }) => {
+test("all findings of one kind are looked at and set right together", async ({ shelf: page }) => {
   await openFiles(page, mistaken);
   await openFindings(page);
   await walkTo(page, "colour is not a property");
@@ -108,8 +109,7 @@ test("all findings of one kind are looked at and set right together", async ({ p
   expect(await changedFile(page, "main.css")).toContain("color: #333;\n  font-size: 18px;\n  text-align: center;");
 });
 
-test("filters show what is about a page, a sheet, a group, or says a word", async ({ page }) => {
-  await openSample(page);
+test("filters show what is about a page, a sheet, a group, or says a word", async ({ sample: page }) => {
   await openFindings(page);
   const options = list(page).getByRole("option");
   const all = await options.count();
@@ -125,7 +125,7 @@ test("filters show what is about a page, a sheet, a group, or says a word", asyn
 });
 
 test("what is found hangs beside its place, in the margin, in the source and in the slip, a step from its fix", async ({
-  page,
+  shelf: page,
 }) => {
   await openFiles(page, {
     ...mistaken,
@@ -162,7 +162,7 @@ test("what is found hangs beside its place, in the margin, in the source and in 
   await expect(here).toHaveCount(0);
 });
 
-test("the shelf says how many findings a site has", async ({ page }) => {
+test("the shelf says how many findings a site has", async ({ shelf: page }) => {
   await openFiles(page, mistaken);
   await openFindings(page);
   const count = (await tab(page).textContent())!.replace(/\D/g, "");
@@ -170,7 +170,9 @@ test("the shelf says how many findings a site has", async ({ page }) => {
   await expect(page.getByRole("row").filter({ hasText: `${count} findings` })).toBeVisible();
 });
 
-test("pages are measured as some readers have them: narrow, at twice the size, with more room", async ({ page }) => {
+test("pages are measured as some readers have them: narrow, at twice the size, with more room", async ({
+  shelf: page,
+}) => {
   const style =
     "body { color: #222; background: #fff } .bar { width: 700px } .box { width: 18em; height: 1.3em; overflow: hidden } .wide { width: 60%; height: 2.6em; overflow: hidden } .tight { width: 60%; height: 2.6em; margin: 0 } .under { margin: 0 }";
   await openFiles(page, {

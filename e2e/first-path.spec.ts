@@ -1,4 +1,4 @@
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./support/window";
 import { strFromU8, unzipSync } from "fflate";
 import { downloaded, field, openSample, pickByKeyboard, sampleFile, shownPage, slip, unzipTexts } from "./support/desk";
 

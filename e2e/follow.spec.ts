@@ -1,5 +1,6 @@
 /** Two programs on one folder; the browser's private file system stands in for the disk. */
-import { expect, test, type Page } from "@playwright/test";
+import type { Page } from "@playwright/test";
+import { expect, test } from "./support/window";
 import { field, openFiles, pickByKeyboard, ready, shownPage } from "./support/desk";
 
 const files = {
@@ -142,7 +143,7 @@ test("every step is written through at once, deletions too", async ({ page }) =>
   await expect.poll(() => folder.read("a.css")).toBe(null);
 });
 
-test("without leave, files are read again by hand and joined", async ({ page }) => {
+test("without leave, files are read again by hand and joined", async ({ shelf: page }) => {
   await openFiles(page, files);
   await setInk(page, "Boats", "#222222");
   await page.getByRole("link", { name: /^Changes/ }).click();

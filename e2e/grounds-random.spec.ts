@@ -1,5 +1,5 @@
 /** Grounds of random pages against pixels: never wrong while certain. A seed makes the pages again. */
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./support/window";
 import { GroundCounts } from "./grounds/count";
 import { look } from "./grounds/look";
 import { randomGroundPage } from "./grounds/random";

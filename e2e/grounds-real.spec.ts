@@ -1,5 +1,5 @@
 /** Grounds of pages of ours under real sheets against pixels: never wrong while certain. */
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./support/window";
 import { frameworkPages } from "./fidelity/frameworks";
 import { GroundCounts } from "./grounds/count";
 import { look } from "./grounds/look";

@@ -1,5 +1,5 @@
 /** Grounds against pixels: what is said to lie under a text is what a screenshot shows with the text made transparent. */
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./support/window";
 import { groundKinds } from "./grounds/kinds";
 import { apart, look, off } from "./grounds/look";
 import { groundPages } from "./grounds/pages";

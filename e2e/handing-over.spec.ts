@@ -1,5 +1,6 @@
 /** What goes out: changes as a diff and in words, findings in open formats. */
-import { expect, test, type Page } from "@playwright/test";
+import type { Page } from "@playwright/test";
+import { expect, test } from "./support/window";
 import { downloaded, field, openFiles, openSample, pickByKeyboard, shownPage } from "./support/desk";
 
 const files = {
@@ -16,7 +17,7 @@ async function exported(page: Page, name: string): Promise<string> {
   return Buffer.from(bytes).toString("utf8");
 }
 
-test("changes go out as a diff with their own line ends, and in words", async ({ page }) => {
+test("changes go out as a diff with their own line ends, and in words", async ({ shelf: page }) => {
   await openFiles(page, files);
   await pickByKeyboard(page, "Return, adult.");
   await field(page, "Ink").fill("#444");
@@ -30,7 +31,7 @@ test("changes go out as a diff with their own line ends, and in words", async ({
   );
 });
 
-test("findings go out as CSV, SARIF and EARL", async ({ page }) => {
+test("findings go out as CSV, SARIF and EARL", async ({ shelf: page }) => {
   await openFiles(page, files);
   expect(await exported(page, "Findings as a table (CSV)")).toContain(",contrast,a.css,2,5,");
   const sarif = JSON.parse(await exported(page, "Findings for builds and editors (SARIF 2.1.0)")) as {
@@ -41,10 +42,9 @@ test("findings go out as CSV, SARIF and EARL", async ({ page }) => {
 });
 
 test("the specimen sheet sets a text as the page does, asks for nothing, and goes onto A4", async ({
-  page,
+  sample: page,
   context,
 }) => {
-  await openSample(page);
   const heading = shownPage(page).getByRole("heading", { name: "Winter sailings" });
   const looks = (one: Element) => {
     const { fontFamily, fontSize, fontWeight, lineHeight, color } = getComputedStyle(one);
@@ -83,7 +83,7 @@ test("the specimen sheet sets a text as the page does, asks for nothing, and goe
 });
 
 test("the site is held against a tokens file: what strays is brought to its token, and the rest is named", async ({
-  page,
+  shelf: page,
 }) => {
   await openFiles(page, {
     ...files,

@@ -1,4 +1,5 @@
-import { expect, test, type PlaywrightTestArgs, type PlaywrightTestOptions } from "@playwright/test";
+import type { PlaywrightTestArgs, PlaywrightTestOptions } from "@playwright/test";
+import { expect, test } from "./support/window";
 import { ready, shownPage } from "./support/desk";
 
 const far = "https://far.example";

@@ -1,5 +1,6 @@
 /** The interface passes what it asks of others: its own texts, measured by the core, in both rooms. */
-import { expect, test, type Page } from "@playwright/test";
+import type { Page } from "@playwright/test";
+import { expect, test } from "./support/window";
 import { contrastRatio, parseColor } from "../src/core";
 import { paintOver } from "../src/core/color/contrast";
 import type { Color } from "../src/core/color/types";
@@ -122,8 +123,7 @@ for (const room of ["light", "dark"] as const) {
   });
 }
 
-test("all keys are listed in one place, which a key opens and one closes", async ({ page }) => {
-  await openSample(page);
+test("all keys are listed in one place, which a key opens and one closes", async ({ sample: page }) => {
   await page.getByRole("application").press("?");
   const keys = page.getByRole("dialog", { name: "Keys" });
   await expect(keys.getByRole("region", { name: "On trial" })).toContainText("Write it");

@@ -1,5 +1,5 @@
 /** A site of many pages: what is asked is answered at once, and what is counted comes when it is counted. */
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./support/window";
 import { strToU8, zipSync } from "fflate";
 import { handbook } from "./bench/sites";
 import { field, openFiles, slip } from "./support/desk";
@@ -56,7 +56,7 @@ test("picking, trying and writing on a site of many pages, while the others are 
   await expect(page.getByRole("button", { name: "Pause" })).toBeVisible();
 });
 
-test("long lists are drawn as they come into view", async ({ page }) => {
+test("long lists are drawn as they come into view", async ({ shelf: page }) => {
   const colors = Array.from({ length: 450 }, (_, at) => `#${(0x100000 + at * 0x1111).toString(16)}`);
   const css = colors.map((color, at) => `.c${at} { color: ${color} }`).join("\n");
   await openFiles(page, { "index.html": "<link rel=stylesheet href=a.css><h1>Pier</h1>", "a.css": css });

@@ -1,5 +1,5 @@
 /** Margins that meet on random pages, against the boxes as the browser lays them out. */
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./support/window";
 import { defaultConditions, meetingMargins, openSite, stylePage, textFile } from "../src/core";
 import { chanceOf, type Chance } from "./support/random";
 

@@ -1,5 +1,6 @@
 /** What is moved by hand or by proposal: where nothing is said to come out differently, the browser must agree. */
-import { expect, test, type BrowserContext } from "@playwright/test";
+import type { BrowserContext } from "@playwright/test";
+import { expect, test } from "./support/window";
 import {
   changeSite,
   defaultConditions,

@@ -1,7 +1,8 @@
 /** Without a network, after an update, and with files that the machine hands over. */
 import { createServer, request as ask, type Server } from "node:http";
 import { readFileSync } from "node:fs";
-import { expect, test, type Page } from "@playwright/test";
+import type { Page } from "@playwright/test";
+import { expect, test } from "./support/window";
 import { pickByKeyboard, ready, sampleFile } from "./support/desk";
 
 test.use({ serviceWorkers: "allow" });

@@ -1,10 +1,8 @@
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./support/window";
 import { field, openFiles, openSample, pickByKeyboard, ready, shownPage, slip, stage, openRow } from "./support/desk";
 
-test.beforeEach(async ({ page }) => openSample(page));
-
-test("the room of the page is known before it stands: it is asked for once", async ({ page, context }) => {
-  const again = await context.newPage();
+test("the room of the page is known before it stands: it is asked for once", async ({ sample: page }) => {
+  const again = await page.context().newPage();
   await again.addInitScript(() => {
     const names: string[] = ((window as unknown as { asked: string[] }).asked = []);
     const post = Worker.prototype.postMessage;
@@ -26,7 +24,7 @@ test("the room of the page is known before it stands: it is asked for once", asy
   }
 });
 
-test("hover shows, a click picks, and keys walk to the parent and back", async ({ page }) => {
+test("hover shows, a click picks, and keys walk to the parent and back", async ({ sample: page }) => {
   const heading = shownPage(page).getByRole("heading", { name: "Winter sailings" });
   const box = (await heading.boundingBox())!;
   await page.mouse.move(box.x + 10, box.y + 10);
@@ -42,7 +40,7 @@ test("hover shows, a click picks, and keys walk to the parent and back", async (
   await expect(slip(page).getByRole("heading", { name: "Pick a text" })).toBeVisible();
 });
 
-test("a mark picks its text", async ({ page }) => {
+test("a mark picks its text", async ({ sample: page }) => {
   await page
     .getByRole("list", { name: "Marks" })
     .getByRole("button", { name: /Fails: contrast 2.8, needs 3, h2/ })
@@ -51,7 +49,7 @@ test("a mark picks its text", async ({ page }) => {
   await expect(slip(page).getByRole("heading", { name: "Section heading" })).toBeVisible();
 });
 
-test("styles come off and on with one key", async ({ page }) => {
+test("styles come off and on with one key", async ({ sample: page }) => {
   const heading = shownPage(page).getByRole("heading", { name: "Winter sailings" });
   await stage(page).press("u");
   await expect(heading).toHaveCSS("color", "rgb(0, 0, 0)");
@@ -60,7 +58,7 @@ test("styles come off and on with one key", async ({ page }) => {
   await expect(heading).toHaveCSS("color", "rgb(138, 154, 166)");
 });
 
-test("the width is dragged, stepped and typed, and the page and its figures follow", async ({ page }) => {
+test("the width is dragged, stepped and typed, and the page and its figures follow", async ({ sample: page }) => {
   await pickByKeyboard(page, "Winter sailings");
   await page.getByLabel("Page width in px").fill("500");
   await page.getByLabel("Page width in px").press("Enter");
@@ -77,15 +75,20 @@ test("the width is dragged, stepped and typed, and the page and its figures foll
   await expect(slip(page).getByLabel("Computed size")).toHaveText("28 px");
 });
 
-test("the dark scheme changes page and figures", async ({ page }) => {
+test("the dark scheme changes page and figures", async ({ sample: page }) => {
   await pickByKeyboard(page, "Winter sailings");
   await page.getByLabel("Colour scheme").click();
   await page.getByText("Dark", { exact: true }).click();
   await expect(slip(page).getByRole("group", { name: "Ground" })).toContainText("#10191e");
   await expect(shownPage(page).locator("body")).toHaveCSS("background-color", "rgb(16, 25, 30)");
+  await page.getByLabel("Colour scheme").click();
+  await page.getByTitle("Light", { exact: true }).last().click();
+  await expect(slip(page).getByRole("group", { name: "Ground" })).not.toContainText("#10191e");
 });
 
-test("a page is seen at 1280 px in a window of 1280, smaller to fit, and a text is picked there", async ({ page }) => {
+test("a page is seen at 1280 px in a window of 1280, smaller to fit, and a text is picked there", async ({
+  sample: page,
+}) => {
   const width = page.getByLabel("Page width in px");
   await width.fill("1280");
   await width.press("Enter");
@@ -107,7 +110,7 @@ test("a page is seen at 1280 px in a window of 1280, smaller to fit, and a text 
   await expect.poll(async () => (await frame.boundingBox())!.width).toBe(1280);
 });
 
-test("a glass shows the picked text several times as large, as it is tried", async ({ page }) => {
+test("a glass shows the picked text several times as large, as it is tried", async ({ sample: page }) => {
   await pickByKeyboard(page, "Winter sailings");
   await stage(page).press("g");
   const glass = page.getByRole("region", { name: "Glass" });
@@ -128,6 +131,7 @@ test("a glass shows the picked text several times as large, as it is tried", asy
 });
 
 test("slip and source are folded away, and come back as they were, also after a reload", async ({ page }) => {
+  await openSample(page);
   await page.getByRole("button", { name: "Fold the slip away" }).click();
   await page.getByRole("button", { name: "Fold the source away" }).click();
   await expect(slip(page)).toHaveCount(0);
@@ -143,7 +147,7 @@ test("slip and source are folded away, and come back as they were, also after a 
   await expect(page.getByLabel("Page width in px")).toHaveValue(/^6\d\d px$/);
 });
 
-test("all that is set of a heading, and all sections, fit without scrolling", async ({ page }) => {
+test("all that is set of a heading, and all sections, fit without scrolling", async ({ sample: page }) => {
   await pickByKeyboard(page, "Winter sailings");
   for (const name of ["Face", "Colour", "Lines", "Spacing", "Room"])
     await expect(slip(page).getByRole("region", { name, exact: true })).toBeInViewport({ ratio: 1 });
@@ -172,6 +176,7 @@ test("all that is set of a heading, and all sections, fit without scrolling", as
 });
 
 test("another page is opened, and the address keeps it", async ({ page }) => {
+  await openSample(page);
   await page.getByLabel("Page", { exact: true }).and(page.getByRole("combobox")).click();
   await page.getByTitle("fares.html").click();
   await expect(shownPage(page).getByRole("heading", { name: "Fares" })).toBeVisible();
@@ -180,7 +185,7 @@ test("another page is opened, and the address keeps it", async ({ page }) => {
   await expect(shownPage(page).getByRole("heading", { name: "Fares" })).toBeVisible();
 });
 
-test("a bad value stays with its reason and nothing is written", async ({ page }) => {
+test("a bad value stays with its reason and nothing is written", async ({ sample: page }) => {
   await pickByKeyboard(page, "Winter sailings");
   await field(page, "Size").fill("28");
   await expect(slip(page).getByText("font-size: 28 sets nothing: it lacks its unit. Meant: 28px.")).toBeVisible();
@@ -191,7 +196,7 @@ test("a bad value stays with its reason and nothing is written", async ({ page }
   await expect(field(page, "Size")).toHaveValue("28px");
 });
 
-test("values are completed from the grammar and stepped with the arrow keys", async ({ page }) => {
+test("values are completed from the grammar and stepped with the arrow keys", async ({ sample: page }) => {
   await pickByKeyboard(page, "Winter sailings");
   await openRow(page, "Case");
   await field(page, "Case").fill("upp");
@@ -208,7 +213,7 @@ test("values are completed from the grammar and stepped with the arrow keys", as
   await expect(shownPage(page).getByRole("heading", { name: "Winter sailings" })).toHaveCSS("font-size", "38px");
 });
 
-test("losers are shown with the reason; a declaration is switched off and on again", async ({ page }) => {
+test("losers are shown with the reason; a declaration is switched off and on again", async ({ sample: page }) => {
   await pickByKeyboard(page, "Winter sailings");
   const ink = slip(page).getByRole("group", { name: "Ink", exact: true });
   await ink.getByRole("button", { name: /Why/ }).click();
@@ -221,7 +226,9 @@ test("losers are shown with the reason; a declaration is switched off and on aga
   await expect(heading).toHaveCSS("color", "rgb(138, 154, 166)");
 });
 
-test("a rule that would be beaten is named, and a new rule's reach is shown before it is written", async ({ page }) => {
+test("a rule that would be beaten is named, and a new rule's reach is shown before it is written", async ({
+  sample: page,
+}) => {
   await pickByKeyboard(page, "Winter sailings");
   await page.getByLabel("Write to").click();
   await page.getByText("h1, h2, h3", { exact: true }).click();
@@ -241,7 +248,7 @@ test("a rule that would be beaten is named, and a new rule's reach is shown befo
   );
 });
 
-test("a class is given to all places like it", async ({ page }) => {
+test("a class is given to all places like it", async ({ sample: page }) => {
   await pickByKeyboard(page, "Winter sailings");
   await page.getByLabel("Write to").click();
   await page.getByText(/given to all like it/).click();
@@ -256,7 +263,7 @@ test("a class is given to all places like it", async ({ page }) => {
   await expect(page.getByRole("article", { name: "fares.html" })).toContainText('<h2 class="section-title" id="book">');
 });
 
-test("the source is edited and the slip follows", async ({ page }) => {
+test("the source is edited and the slip follows", async ({ sample: page }) => {
   await pickByKeyboard(page, "Winter sailings");
   const source = page.getByRole("textbox", { name: "Source of css/ferry.css" });
   await expect(source).toContainText("font: 28px/32px");
@@ -268,9 +275,9 @@ test("the source is edited and the slip follows", async ({ page }) => {
   await expect(page.getByText("1 line changed since opening")).toBeVisible();
 });
 
-test("two windows on one site follow each other", async ({ page, context }) => {
+test("two windows on one site follow each other", async ({ sample: page }) => {
   await pickByKeyboard(page, "Winter sailings");
-  const other = await context.newPage();
+  const other = await page.context().newPage();
   await other.goto(page.url());
   await ready(other);
   await field(page, "Size").fill("30px");
@@ -280,7 +287,7 @@ test("two windows on one site follow each other", async ({ page, context }) => {
   await expect(shownPage(page).getByRole("heading", { name: "Winter sailings" })).toHaveCSS("font-size", "28px");
 });
 
-test("in a room of 1024 everything still fits", async ({ page }) => {
+test("in a room of 1024 everything still fits", async ({ sample: page }) => {
   // Nothing stands out of the window, in the widest view of the mat either.
   const fits = () =>
     page.evaluate(
@@ -327,7 +334,7 @@ test("container rules follow the container's size on the page", async ({ page })
   await expect(slip(page).getByLabel("Computed size")).toHaveText("15 px");
 });
 
-test("a state is forced on the picked text: page, figures and rules to write to follow", async ({ page }) => {
+test("a state is forced on the picked text: page, figures and rules to write to follow", async ({ sample: page }) => {
   const link = shownPage(page).getByRole("link", { name: "foot passengers" });
   await expect(link).toHaveCSS("text-decoration-line", "none");
   const box = (await link.boundingBox())!;
@@ -344,7 +351,7 @@ test("a state is forced on the picked text: page, figures and rules to write to 
   await expect(link).toHaveCSS("color", "rgb(26, 111, 160)");
 });
 
-test("a reader with larger text, and the page on paper, are rehearsed and taken back", async ({ page }) => {
+test("a reader with larger text, and the page on paper, are rehearsed and taken back", async ({ sample: page }) => {
   const lead = shownPage(page).locator(".lead").first();
   await expect(lead).toHaveCSS("font-size", "20px");
   await page.getByRole("button", { name: /^Rehearse/ }).click();
@@ -359,7 +366,9 @@ test("a reader with larger text, and the page on paper, are rehearsed and taken 
   await expect(page.getByRole("button", { name: "Rehearse", exact: true })).toBeVisible();
 });
 
-test("a heading is made one of another level, this one or all that are alike, in its tags alone", async ({ page }) => {
+test("a heading is made one of another level, this one or all that are alike, in its tags alone", async ({
+  sample: page,
+}) => {
   await pickByKeyboard(page, "Winter sailings");
   const choose = async (group: "one" | "all", tag: string) => {
     await slip(page).getByRole("combobox", { name: "Element" }).click();
@@ -381,7 +390,7 @@ test("a heading is made one of another level, this one or all that are alike, in
   await expect(shownPage(page).getByRole("heading", { name: "If the wind is up", level: 3 })).toBeVisible();
 });
 
-test("the page is seen with other eyes, and pairs that only they lose are named", async ({ page }) => {
+test("the page is seen with other eyes, and pairs that only they lose are named", async ({ shelf: page }) => {
   await openFiles(page, {
     "index.html":
       '<!doctype html><title>Fog</title><link rel="stylesheet" href="a.css"><h1>Fog</h1><p>No sailings.</p>',

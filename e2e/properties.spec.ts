@@ -1,5 +1,5 @@
 /** The table of properties against what the browser has: all is computed, or left out for a reason. */
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./support/window";
 import { longhands } from "../src/core/cascade/properties";
 import { notComputed, ofSomeVersions } from "./fidelity/notComputed";
 

@@ -1,9 +1,8 @@
 /** What surrounds a text, chosen on the page. */
-import { expect, test } from "@playwright/test";
-import { field, openFiles, openRow, openSample, pickByKeyboard, shownPage, slip } from "./support/desk";
+import { expect, test } from "./support/window";
+import { field, openFiles, openRow, pickByKeyboard, shownPage, slip } from "./support/desk";
 
-test("a paragraph gets a ground, padding and corners, and its ink is judged on them", async ({ page }) => {
-  await openSample(page);
+test("a paragraph gets a ground, padding and corners, and its ink is judged on them", async ({ sample: page }) => {
   await pickByKeyboard(page, "The new linkspan is in place");
   const lead = shownPage(page).getByText("The new linkspan is in place");
   const styleOf = (name: string) => lead.evaluate((one, key) => getComputedStyle(one).getPropertyValue(key), name);
@@ -29,9 +28,8 @@ test("a paragraph gets a ground, padding and corners, and its ink is judged on t
 });
 
 test("room is drawn on the page while a row about it is open, and line lengths are offered in characters", async ({
-  page,
+  sample: page,
 }) => {
-  await openSample(page);
   await pickByKeyboard(page, "The new linkspan is in place");
   const room = page.getByRole("application").locator("svg");
   await expect(room).toHaveCount(0);
@@ -50,7 +48,7 @@ test("room is drawn on the page while a row about it is open, and line lengths a
 });
 
 test("a gradient on the body stops tiling, is changed stop by stop, and a veil makes its text readable", async ({
-  page,
+  shelf: page,
 }) => {
   await openFiles(page, {
     "index.html":
@@ -83,7 +81,7 @@ test("a gradient on the body stops tiling, is changed stop by stop, and a veil m
   await expect(slip(page).getByLabel("Contrast", { exact: true })).toHaveText(/^(?:[5-9]|1\d|4\.[5-9])[\d.]* : 1$/);
 });
 
-test("margins that meet are told: which one counts and which is swallowed", async ({ page }) => {
+test("margins that meet are told: which one counts and which is swallowed", async ({ shelf: page }) => {
   await openFiles(page, {
     "index.html":
       '<!doctype html><title>Fares</title><link rel="stylesheet" href="a.css"><h2>Fares</h2><p>Return, adult.</p>',
@@ -100,7 +98,7 @@ test("margins that meet are told: which one counts and which is swallowed", asyn
 });
 
 test("a margin snaps to a step of the site or to lines of a grid, and a step that is nearly another is brought to it", async ({
-  page,
+  shelf: page,
 }) => {
   await openFiles(page, {
     "index.html":
@@ -124,7 +122,9 @@ test("a margin snaps to a step of the site or to lines of a grid, and a step tha
   await expect(rhythm.getByRole("list", { name: "Steps" }).getByRole("listitem")).toHaveText(["16", "30"]);
 });
 
-test("percentages say what they are of, and a line centred by its leading what breaks that", async ({ page }) => {
+test("percentages say what they are of, and a line centred by its leading what breaks that", async ({
+  shelf: page,
+}) => {
   await openFiles(page, {
     "index.html":
       '<!doctype html><title>Fares</title><link rel="stylesheet" href="a.css"><div><p>Return, adult.</p></div>',
@@ -149,7 +149,7 @@ test("percentages say what they are of, and a line centred by its leading what b
 });
 
 test("a picture of the site is put under a text, and a veil of any colour or another ink makes it readable", async ({
-  page,
+  shelf: page,
 }) => {
   await openFiles(page, {
     "index.html":

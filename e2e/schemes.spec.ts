@@ -1,5 +1,6 @@
 /** What readers wish for: drafted, looked at side by side, written. */
-import { expect, test, type Page } from "@playwright/test";
+import type { Page } from "@playwright/test";
+import { expect, test } from "./support/window";
 import { openFiles } from "./support/desk";
 
 const css = [
@@ -28,7 +29,7 @@ const hasGround = (page: Page, title: string, ground: string | RegExp) =>
   expect(side(page, title)).toHaveCSS("background-color", ground);
 
 test("a dark scheme is drafted, seen beside the light one, changed, and written with nothing changed in light", async ({
-  page,
+  shelf: page,
 }) => {
   await openFiles(page, files);
   await openSchemes(page);
@@ -56,7 +57,7 @@ test("a dark scheme is drafted, seen beside the light one, changed, and written 
   await hasGround(page, "In light", "rgb(255, 255, 255)");
 });
 
-test("more contrast and paper are drafted and written, each under its condition", async ({ page }) => {
+test("more contrast and paper are drafted and written, each under its condition", async ({ shelf: page }) => {
   await openFiles(page, files);
   await openSchemes(page);
   await page.getByLabel("What readers wish for").getByText("More contrast").click();
@@ -84,7 +85,7 @@ test("more contrast and paper are drafted and written, each under its condition"
   await expect(page.getByRole("link", { name: /^Sheets 2/ })).toBeVisible();
 });
 
-test("a site with a dark scheme has both side by side, and they scroll together", async ({ page }) => {
+test("a site with a dark scheme has both side by side, and they scroll together", async ({ shelf: page }) => {
   await openFiles(page, {
     ...files,
     "a.css": `${css} main { height: 4000px } @media (prefers-color-scheme: dark) { body { background: #10191e; color: #444 } }`,

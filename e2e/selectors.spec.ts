@@ -1,5 +1,5 @@
 /** Selector matching against the browser's own, on random selectors over random trees. */
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./support/window";
 import fc from "fast-check";
 import { documentOf, matchingElements, openSite, textFile } from "../src/core";
 

@@ -1,6 +1,7 @@
 /** Which page reads which sheet: looked at, linked, moved, made, renamed and taken out. */
-import { expect, test, type Page } from "@playwright/test";
-import { downloaded, openFiles, openSample, unzipTexts } from "./support/desk";
+import type { Page } from "@playwright/test";
+import { expect, test } from "./support/window";
+import { downloaded, openFiles, unzipTexts } from "./support/desk";
 
 const openSheets = (page: Page) => page.getByRole("link", { name: /^Sheets/ }).click();
 const table = (page: Page) => page.getByRole("region", { name: "Sheets and pages" });
@@ -17,8 +18,9 @@ const exported = async (page: Page) =>
     }),
   );
 
-test("the table says which page reads which sheet, and a cell links the page that has none", async ({ page }) => {
-  await openSample(page);
+test("the table says which page reads which sheet, and a cell links the page that has none", async ({
+  sample: page,
+}) => {
   await openSheets(page);
   await expect(table(page).getByRole("row", { name: /css\/ferry\.css/ })).toContainText("40 rules");
   await expect(table(page).getByRole("row", { name: /css\/prnt\.css/ })).toContainText("line 8");
@@ -39,8 +41,9 @@ test("the table says which page reads which sheet, and a cell links the page tha
   await expect(table(page).getByRole("button", { name: "Link notices.html to css/ferry.css" })).toBeVisible();
 });
 
-test("a sheet's rules stand under their comments, a step from their first place and their lines", async ({ page }) => {
-  await openSample(page);
+test("a sheet's rules stand under their comments, a step from their first place and their lines", async ({
+  sample: page,
+}) => {
   await openSheets(page);
   const sheet = page.getByRole("region", { name: "Sheet", exact: true });
   await expect(sheet.getByRole("heading", { name: "headings" })).toBeVisible();
@@ -102,7 +105,7 @@ test("a bare page gets a new sheet, which is renamed with its links, and taken o
   await expect(table(page).getByLabel("fares.html reads main.css as number 1")).toBeVisible();
 });
 
-test("what a page holds itself is moved into a sheet, and proven to leave all as it was", async ({ page }) => {
+test("what a page holds itself is moved into a sheet, and proven to leave all as it was", async ({ shelf: page }) => {
   const head = (style: string) =>
     `<!doctype html>\n<html lang="en">\n<head>\n  <link rel="stylesheet" href="main.css">${style}\n</head>\n`;
   const body = (first: string, second: string) =>
@@ -137,7 +140,7 @@ test("what a page holds itself is moved into a sheet, and proven to leave all as
   });
 });
 
-test("rules are copied, split, put elsewhere and gathered by hand, each proven", async ({ page }) => {
+test("rules are copied, split, put elsewhere and gathered by hand, each proven", async ({ shelf: page }) => {
   await openFiles(page, {
     "index.html": '<!doctype html>\n<link rel="stylesheet" href="a.css">\n<h1>One</h1>\n<h2>Two</h2>\n<h3>Three</h3>\n',
     "a.css": "h1, h2 { color: #345 }\nh3 { color: #345; margin: 0 }\n",
@@ -177,7 +180,7 @@ test("rules are copied, split, put elsewhere and gathered by hand, each proven",
   );
 });
 
-test("a sheet is read earlier and given a medium on all pages that have it", async ({ page }) => {
+test("a sheet is read earlier and given a medium on all pages that have it", async ({ shelf: page }) => {
   const links = '<link rel="stylesheet" href="a.css">\n<link rel="stylesheet" href="b.css">\n';
   await openFiles(page, {
     "x.html": `${links}<p>x</p>`,
@@ -203,7 +206,7 @@ test("a sheet is read earlier and given a medium on all pages that have it", asy
   expect(await exported(page)).toMatchObject({ "x.html": `${moved}<p>x</p>`, "y.html": `${moved}<p>y</p>` });
 });
 
-test("many pages that are dressed alike are one column, which is linked as one", async ({ page }) => {
+test("many pages that are dressed alike are one column, which is linked as one", async ({ shelf: page }) => {
   const files = Object.fromEntries(
     Array.from({ length: 14 }, (_, at) => [
       `p${at}.html`,

@@ -1,5 +1,5 @@
 /** Rules that are exchanged in the frame leave the sheet a browser would read: random versions of random sheets. */
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./support/window";
 import { join } from "node:path";
 import { build } from "rolldown";
 import { sheetVersions } from "./support/sheetVersions";

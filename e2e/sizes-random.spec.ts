@@ -1,5 +1,5 @@
 /** Computed sizes of boxes on random pages against the browser's own, which only its typed values tell (CSS Typed OM 1, 5). */
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./support/window";
 import { computedValue, defaultConditions, openSite, stylePage, textFile } from "../src/core";
 import { sizeNames } from "../src/core/cascade/properties/sizes";
 import { randomSizedPage } from "./fidelity/sizes";

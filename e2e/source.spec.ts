@@ -1,7 +1,6 @@
-import { expect, test, type Page } from "@playwright/test";
-import { openSample, pickByKeyboard, shownPage } from "./support/desk";
-
-test.beforeEach(async ({ page }) => openSample(page));
+import type { Page } from "@playwright/test";
+import { expect, test } from "./support/window";
+import { pickByKeyboard, shownPage } from "./support/desk";
 
 const source = (page: Page) => page.getByRole("region", { name: "Source" });
 const about = (page: Page) => source(page).getByRole("complementary", { name: "About this line" });
@@ -14,7 +13,7 @@ async function behindTheInk(page: Page): Promise<void> {
   await page.keyboard.press("End");
 }
 
-test("a colour is completed with its ratio, and the page follows", async ({ page }) => {
+test("a colour is completed with its ratio, and the page follows", async ({ sample: page }) => {
   await behindTheInk(page);
   await page.keyboard.press("ArrowLeft");
   for (let digits = 0; digits < "#8a9aa6".length; digits += 1) await page.keyboard.press("Backspace");
@@ -28,7 +27,7 @@ test("a colour is completed with its ratio, and the page follows", async ({ page
   await expect(page.getByRole("button", { name: "Undo" })).toBeEnabled();
 });
 
-test("a property is completed, says what it does, and goes on with its values", async ({ page }) => {
+test("a property is completed, says what it does, and goes on with its values", async ({ sample: page }) => {
   await behindTheInk(page);
   await page.keyboard.press("Enter");
   await page.keyboard.type("letter-s");
@@ -40,7 +39,7 @@ test("a property is completed, says what it does, and goes on with its values", 
   await expect(heading(page)).toHaveCSS("letter-spacing", "2px");
 });
 
-test("half a word takes nothing away from the page", async ({ page }) => {
+test("half a word takes nothing away from the page", async ({ sample: page }) => {
   await behindTheInk(page);
   await page.keyboard.press("Enter");
   await page.keyboard.type("backg");
@@ -50,7 +49,7 @@ test("half a word takes nothing away from the page", async ({ page }) => {
 });
 
 test("where the cursor is, it says what the rule reaches, what is in force and what the property does", async ({
-  page,
+  sample: page,
 }) => {
   await behindTheInk(page);
   await expect(about(page)).toContainText("This rule: 3 texts on this page. color is in force.");
@@ -59,7 +58,7 @@ test("where the cursor is, it says what the rule reaches, what is in force and w
   await expect(about(page).getByRole("note")).toHaveCount(0);
 });
 
-test("a comment is put round a declaration by a key, and taken off again", async ({ page }) => {
+test("a comment is put round a declaration by a key, and taken off again", async ({ sample: page }) => {
   await behindTheInk(page);
   await page.keyboard.press("Control+/");
   await expect(source(page)).toContainText("/* color: #8a9aa6; */");
@@ -69,7 +68,7 @@ test("a comment is put round a declaration by a key, and taken off again", async
   await expect(source(page)).toContainText("as it was opened");
 });
 
-test("what was typed is taken back by the keys for it, in the one history", async ({ page }) => {
+test("what was typed is taken back by the keys for it, in the one history", async ({ sample: page }) => {
   await behindTheInk(page);
   await page.keyboard.press("Enter");
   await page.keyboard.type("letter-spacing: 3px;");
@@ -81,7 +80,7 @@ test("what was typed is taken back by the keys for it, in the one history", asyn
   await expect(heading(page)).toHaveCSS("letter-spacing", "3px");
 });
 
-test("Tab leaves the source and writes nothing", async ({ page }) => {
+test("Tab leaves the source and writes nothing", async ({ sample: page }) => {
   await behindTheInk(page);
   const editor = page.getByRole("textbox", { name: "Source of css/ferry.css" });
   await expect(editor).toBeFocused();
@@ -90,7 +89,7 @@ test("Tab leaves the source and writes nothing", async ({ page }) => {
   await expect(page.getByRole("link", { name: /^Changes ?0$/ })).toBeVisible();
 });
 
-test("a page is written in, with the classes of its sheets", async ({ page }) => {
+test("a page is written in, with the classes of its sheets", async ({ sample: page }) => {
   await source(page).getByRole("combobox", { name: "File" }).click();
   await page.getByTitle("fares.html").click();
   const text = page.getByRole("textbox", { name: "Source of fares.html" });
@@ -106,7 +105,9 @@ test("a page is written in, with the classes of its sheets", async ({ page }) =>
   await expect(source(page)).toContainText('<h1 class="lead"');
 });
 
-test("words are found in all files, and others put in their place once every line was seen", async ({ page }) => {
+test("words are found in all files, and others put in their place once every line was seen", async ({
+  sample: page,
+}) => {
   await source(page).getByRole("button", { name: "Find in all files" }).click();
   const dialog = page.getByRole("dialog", { name: "Find in all files" });
   await dialog.getByLabel("Find", { exact: true }).fill("#17445c");

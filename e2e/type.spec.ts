@@ -1,23 +1,12 @@
 /** How text is set: stacks, sizes, leading, lines, and the styles of the whole site. */
-import { expect, test, type Page } from "@playwright/test";
+import type { Page } from "@playwright/test";
+import { expect, test } from "./support/window";
 import { matchedFallback, readFontFile } from "../src/core";
-import {
-  field,
-  openFiles,
-  openRow,
-  openSample,
-  pickByKeyboard,
-  ready,
-  sampleFile,
-  shownPage,
-  slip,
-  stage,
-} from "./support/desk";
+import { field, openFiles, openRow, pickByKeyboard, ready, sampleFile, shownPage, slip, stage } from "./support/desk";
 
 const heading = (page: Page) => shownPage(page).getByRole("heading", { name: "Winter sailings" });
 
-test("a stack is built by keyboard", async ({ page }) => {
-  await openSample(page);
+test("a stack is built by keyboard", async ({ sample: page }) => {
   await pickByKeyboard(page, "Winter sailings");
   await openRow(page, "Stack");
   const members = slip(page).getByRole("list", { name: "Members of the stack" }).getByRole("listitem");
@@ -35,8 +24,7 @@ test("a stack is built by keyboard", async ({ page }) => {
   await expect(slip(page).getByText(/Android: Noto Serif/)).toBeVisible();
 });
 
-test("faults of a stack are told and mended", async ({ page }) => {
-  await openSample(page);
+test("faults of a stack are told and mended", async ({ sample: page }) => {
   await pickByKeyboard(page, "Winter sailings");
   await openRow(page, "Stack");
   await field(page, "Stack").fill("Georga");
@@ -49,9 +37,8 @@ test("faults of a stack are told and mended", async ({ page }) => {
 });
 
 test("five sizes are tried on the page by keyboard, with the lines that follow, and one is written", async ({
-  page,
+  sample: page,
 }) => {
-  await openSample(page);
   await pickByKeyboard(page, "Winter sailings");
   await openRow(page, "Size");
   const trials = slip(page).getByRole("radiogroup", { name: "Trials of size" }).getByRole("radio");
@@ -91,7 +78,7 @@ test("five sizes are tried on the page by keyboard, with the lines that follow, 
   await expect(heading(page)).toHaveCSS("font-size", "37px");
 });
 
-test("a fluid size is set and seen at three widths", async ({ page }) => {
+test("a fluid size is set and seen at three widths", async ({ shelf: page }) => {
   await openFiles(page, {
     "index.html": "<!doctype html><link rel=stylesheet href=a.css><h1>Slipway</h1>",
     "a.css": "h1 { font-size: 30px; }",
@@ -119,8 +106,7 @@ test("a fluid size is set and seen at three widths", async ({ page }) => {
   }
 });
 
-test("a leading given as a length is made a number", async ({ page }) => {
-  await openSample(page);
+test("a leading given as a length is made a number", async ({ sample: page }) => {
   await pickByKeyboard(page, "Winter sailings");
   await openRow(page, "Leading");
   await expect(slip(page).getByText(/As a length it is inherited as 32 px/)).toBeVisible();
@@ -128,8 +114,7 @@ test("a leading given as a length is made a number", async ({ page }) => {
   await expect(field(page, "Leading")).toHaveValue("1.143");
 });
 
-test("a link's hover is styled beside its other states", async ({ page }) => {
-  await openSample(page);
+test("a link's hover is styled beside its other states", async ({ sample: page }) => {
   const link = shownPage(page).getByRole("link", { name: "foot passengers" });
   const box = (await link.boundingBox())!;
   await page.mouse.click(box.x + 10, box.y + 6);
@@ -195,7 +180,7 @@ const twins = {
 };
 const row = (page: Page, name: RegExp) => page.getByRole("row", { name });
 
-test("twins among the text styles are joined", async ({ page }) => {
+test("twins among the text styles are joined", async ({ shelf: page }) => {
   await openFiles(page, twins);
   await page.getByRole("link", { name: /^Text styles/ }).click();
   await expect(row(page, /Heading, level 4, 17.6 px/)).toContainText("twin of 18");
@@ -206,7 +191,7 @@ test("twins among the text styles are joined", async ({ page }) => {
   await expect(page.getByText("twin of")).toHaveCount(0);
 });
 
-test("four headings are snapped to a scale, each in its own unit", async ({ page }) => {
+test("four headings are snapped to a scale, each in its own unit", async ({ shelf: page }) => {
   await openFiles(page, twins);
   await page.getByRole("link", { name: /^Text styles/ }).click();
   await page.getByRole("button", { name: "Line up steps" }).click();
@@ -222,8 +207,7 @@ test("four headings are snapped to a scale, each in its own unit", async ({ page
   await expect(page.getByText(/font-size: 1.953rem/)).toBeVisible();
 });
 
-test("a stack is written everywhere, named, and its first font switched off", async ({ page }) => {
-  await openSample(page);
+test("a stack is written everywhere, named, and its first font switched off", async ({ sample: page }) => {
   await page.getByRole("link", { name: /^Stacks/ }).click();
   const stack = page.getByRole("region", { name: 'Stack Bitter, Georgia, "Times New Roman", serif' });
   await expect(stack).toBeVisible();
@@ -251,7 +235,7 @@ test("a stack is written everywhere, named, and its first font switched off", as
   await expect(page.getByText(/font-family: var\(--display\);/)).toBeVisible();
 });
 
-test("which member is used here is what the browser really uses", async ({ page }) => {
+test("which member is used here is what the browser really uses", async ({ shelf: page }) => {
   await openFiles(page, {
     "index.html": "<!doctype html><style>p{font-family:Nope,'DejaVu Sans Mono',serif}</style><p>words</p>",
   });
@@ -277,7 +261,7 @@ test("which member is used here is what the browser really uses", async ({ page 
   expect(fonts[0]!.familyName).toBe("DejaVu Sans Mono");
 });
 
-test("two words get a span with a class of their own, and lose it again", async ({ page }) => {
+test("two words get a span with a class of their own, and lose it again", async ({ shelf: page }) => {
   await openFiles(page, {
     "index.html": "<!doctype html><link rel=stylesheet href=a.css><p>The late boat leaves at half past six.</p>",
     "a.css": "p { color: #333 }\n",
@@ -303,7 +287,7 @@ test("two words get a span with a class of their own, and lose it again", async 
   await expect(shownPage(page).getByText("The late boat leaves at half past six.")).toBeVisible();
 });
 
-test("words are picked with the mouse", async ({ page }) => {
+test("words are picked with the mouse", async ({ shelf: page }) => {
   await openFiles(page, { "index.html": "<!doctype html><p style='font:20px monospace'>The late boat leaves</p>" });
   const box = (await shownPage(page).getByText("The late boat").boundingBox())!;
   await page.mouse.move(box.x + 12 * 4.5, box.y + 12);
@@ -314,7 +298,7 @@ test("words are picked with the mouse", async ({ page }) => {
   await expect(page.getByRole("group", { name: "Picked words" })).toContainText("late boat");
 });
 
-test("a font file is added and declared; a broken one is refused with the reason", async ({ page }) => {
+test("a font file is added and declared; a broken one is refused with the reason", async ({ shelf: page }) => {
   await openFiles(page, twins);
   await page.getByRole("link", { name: /^Stacks/ }).click();
   const input = page.getByLabel("Font file to add");
@@ -374,7 +358,7 @@ test("a matched fallback brings the shift down", async ({ page }) => {
 });
 
 test("a font is switched off while rehearsing, the page says how far it moves, and fixed texts are marked", async ({
-  page,
+  shelf: page,
 }) => {
   await openFiles(page, {
     "index.html":
@@ -394,7 +378,7 @@ test("a font is switched off while rehearsing, the page says how far it moves, a
   await expect(marks).toHaveAccessibleName(/the size does not follow the reader's, p/);
 });
 
-test("a shadow is built of layers", async ({ page }) => {
+test("a shadow is built of layers", async ({ shelf: page }) => {
   await openFiles(page, { "index.html": "<!doctype html><style>h1{text-shadow:none}</style><h1>Pier</h1>" });
   await pickByKeyboard(page, "Pier");
   await openRow(page, "Shadow");
@@ -409,7 +393,7 @@ test("a shadow is built of layers", async ({ page }) => {
   await expect(field(page, "Shadow")).toHaveValue("0 1px 2px rgb(0 0 0 / 40%), 3px 1px 2px rgb(0 0 0 / 40%)");
 });
 
-test("a shorthand is unfolded and folded again", async ({ page }) => {
+test("a shorthand is unfolded and folded again", async ({ shelf: page }) => {
   await openFiles(page, {
     "index.html": "<!doctype html><link rel=stylesheet href=a.css><h1>Pier</h1>",
     "a.css": "h1 {\n  font: 700 30px/1.2 serif;\n}\n",
@@ -426,7 +410,7 @@ test("a shorthand is unfolded and folded again", async ({ page }) => {
   await expect(page.getByRole("dialog").getByText("font: 700 30px/1.2 serif;")).toBeVisible();
 });
 
-test("a value is copied to another text style", async ({ page }) => {
+test("a value is copied to another text style", async ({ shelf: page }) => {
   await openFiles(page, twins);
   await pickByKeyboard(page, "Three");
   await openRow(page, "Leading");
@@ -438,7 +422,7 @@ test("a value is copied to another text style", async ({ page }) => {
   await expect(shownPage(page).getByText("Text", { exact: true })).toHaveCSS("line-height", "19.2px");
 });
 
-test("the longest line is told in the table of text styles as in the slip", async ({ page }) => {
+test("the longest line is told in the table of text styles as in the slip", async ({ shelf: page }) => {
   const words =
     "From the first of November the late boat leaves the mainland at half past six. Cars should be in lane by ten past; <a href='#'>foot passengers</a> may board until the ramp is lifted, and dogs travel on the open deck.";
   await openFiles(page, {

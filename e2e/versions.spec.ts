@@ -1,6 +1,7 @@
 /** Versions of a site: kept, compared, and gone back to; pages against pages. */
-import { expect, test, type Page } from "@playwright/test";
-import { downloaded, field, openFiles, openSample, pickByKeyboard } from "./support/desk";
+import type { Page } from "@playwright/test";
+import { expect, test } from "./support/window";
+import { downloaded, field, openFiles, pickByKeyboard } from "./support/desk";
 
 const files = {
   "index.html":
@@ -75,7 +76,7 @@ test("a version is kept, compared with what came later, and gone back to; going 
   await expect(page.getByText("No version is kept yet.")).toBeVisible();
 });
 
-test("a sheet that was deleted is told, goes out in the diff, and comes back", async ({ page }) => {
+test("a sheet that was deleted is told, goes out in the diff, and comes back", async ({ shelf: page }) => {
   await openFiles(page, { ...files, "print.css": "p { color: #000 }\n" });
   await page.getByRole("link", { name: /^Sheets/ }).click();
   await page.getByRole("button", { name: "print.css", exact: true }).click();
@@ -97,8 +98,7 @@ test("a sheet that was deleted is told, goes out in the diff, and comes back", a
   await expect(page.getByRole("link", { name: /^Sheets 2/ })).toBeVisible();
 });
 
-test("two pages are compared: the styles that only one of them has", async ({ page }) => {
-  await openSample(page);
+test("two pages are compared: the styles that only one of them has", async ({ sample: page }) => {
   await page.getByRole("link", { name: /^Changes/ }).click();
   await choose(page, "Page after", /^timetable\.html/);
   const styles = page.getByRole("region", { name: "Text styles" });

@@ -1,5 +1,5 @@
 /** What the core writes for type, held against what the browser makes of it. */
-import { expect, test } from "@playwright/test";
+import { expect, test } from "./support/window";
 import fc from "fast-check";
 import {
   applyPlan,

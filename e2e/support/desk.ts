@@ -14,9 +14,16 @@ export async function ready(page: Page): Promise<void> {
   await expect(page.getByRole("application")).toBeVisible();
 }
 
+/** Goes to the shelf: by its address in a window that is new, else as people do. */
+export async function toShelf(page: Page): Promise<void> {
+  if (page.url() === "about:blank") await page.goto("/");
+  else if (new URL(page.url()).pathname !== "/") await page.getByRole("link", { name: "Hevret" }).click();
+  await expect(page.getByLabel("Files to open")).toBeAttached();
+}
+
 /** Opens files as a site of their own; text or bytes by name. */
 export async function openFiles(page: Page, files: Record<string, string | Uint8Array>): Promise<void> {
-  await page.goto("/");
+  await toShelf(page);
   await page.getByLabel("Files to open").setInputFiles(
     Object.entries(files).map(([name, data]) => ({
       name,

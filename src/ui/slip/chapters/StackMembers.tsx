@@ -28,7 +28,7 @@ export function StackMembers({ members, infos, own, onChange, onWrite, onPutBack
   const { list, keepAt } = useKeptFocus(members);
   const move = (from: number, to: number) => {
     if (to < 0 || to >= members.length || from === to) return;
-    keepAt(to);
+    keepAt(to, members[from]!.name);
     const next = members.toSpliced(from, 1);
     next.splice(to, 0, members[from]!);
     onChange(next);
@@ -119,21 +119,29 @@ function sourceWords(known: MemberInfo | undefined): string {
 }
 
 /** A member that is moved keeps the focus, on the same tool where that is still of use. */
-function useKeptFocus(members: unknown) {
+function useKeptFocus(members: Members) {
   const list = useRef<HTMLOListElement>(null);
-  const kept = useRef<{ at: number; tool: number } | null>(null);
+  const kept = useRef<{ at: number; name: string; tool: number } | null>(null);
   useEffect(() => {
     if (!kept.current || !list.current) return;
-    const member = list.current.children[kept.current.at] as HTMLElement | undefined;
-    const tool = member?.querySelectorAll<HTMLButtonElement>("button")[kept.current.tool];
-    (tool && !tool.disabled ? tool : member)?.focus();
-    kept.current = null;
+    const { at, name, tool } = kept.current;
+    const focused = document.activeElement;
+    // Who went elsewhere meanwhile is not fetched back.
+    if (focused !== document.body && !list.current.contains(focused)) kept.current = null;
+    // Shown once more before it is moved, it waits.
+    else if (members[at]?.name === name) {
+      const member = list.current.children[at] as HTMLElement;
+      const button = member.querySelectorAll<HTMLButtonElement>("button")[tool];
+      (button && !button.disabled ? button : member).focus();
+      kept.current = null;
+    }
   }, [members]);
-  const keepAt = (at: number) => {
+  const keepAt = (at: number, name: string) => {
     const member = document.activeElement?.closest("li");
     if (!member || !list.current?.contains(member)) return;
     kept.current = {
       at,
+      name,
       tool: [...member.querySelectorAll("button")].indexOf(document.activeElement as HTMLButtonElement),
     };
   };
