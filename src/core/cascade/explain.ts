@@ -63,8 +63,8 @@ export interface Explanation {
   inheritedFrom: number | null;
   /** The one that wins first, then those it beat, strongest first. */
   contenders: Contender[];
-  /** The reason as a sentence. */
-  sentence: string;
+  /** Why it is so: what follows the value in a sentence. */
+  reason: string;
 }
 
 /** @param style of the element, or of a pseudo-element of it */
@@ -89,7 +89,7 @@ export function explain(site: Site, page: StyledPage, style: Style, property: st
       from: "initial",
       inheritedFrom: null,
       contenders: unmet,
-      sentence: `${computed}: nothing sets it${unmet.length ? " here" : ""}.`,
+      reason: `: nothing sets it${unmet.length ? " here" : ""}.`,
     };
   }
   const contenders: Contender[] = [];
@@ -108,7 +108,7 @@ export function explain(site: Site, page: StyledPage, style: Style, property: st
     from,
     inheritedFrom: from === "inherited" ? holder.element.index : null,
     contenders,
-    sentence: sentenceFor(computed, contenders, from === "inherited" ? holder.element : null),
+    reason: reasonFor(contenders, from === "inherited" ? holder.element : null),
   };
 }
 
@@ -343,9 +343,9 @@ const describe = (one: Contender) => {
   return `\`${one.selector}\` in ${one.place.path} line ${one.place.line}`;
 };
 
-function sentenceFor(computed: string, contenders: readonly Contender[], from: ElementNode | null): string {
+function reasonFor(contenders: readonly Contender[], from: ElementNode | null): string {
   const [first, second] = contenders.filter(({ lost }) => lost?.kind !== "condition");
-  const start = from ? `${computed}, inherited from ${from.tag}` : computed;
+  const start = from ? `, inherited from ${from.tag}` : "";
   if (!first) return `${start}.`;
   if (!second?.lost || second.origin === "browser") return `${start}, from ${describe(first)}.`;
   return `${start}, because ${describe(first)} ${winWords(second.lost, describe(second))}.`;

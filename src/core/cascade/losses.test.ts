@@ -7,12 +7,12 @@ import { site } from "../testing/site";
 import { pagesOf } from "../source/site";
 
 /** What is said of `color` on the text of a page; the one that loses first. */
-function colorOf(css: string, tag = '<p id="t" class="a">'): { lost: Loss | null; sentence: string; value: string } {
+function colorOf(css: string, tag = '<p id="t" class="a">'): { lost: Loss | null; reason: string; value: string } {
   const from = site({ "index.html": `<!doctype html><style>${css}</style><div class=o><div class=i>${tag}x` });
   const page = styledPage(from, pagesOf(from)[0]!, defaultConditions);
   const style = page.styles.find(({ element }) => element.id === "t")!;
-  const { contenders, sentence } = explain(from, page, style, "color");
-  return { lost: contenders[1]?.lost ?? null, sentence, value: contenders[0]!.value };
+  const { contenders, reason } = explain(from, page, style, "color");
+  return { lost: contenders[1]?.lost ?? null, reason, value: contenders[0]!.value };
 }
 
 test.each<[string, string, string, Loss, string]>([
@@ -26,7 +26,7 @@ test.each<[string, string, string, Loss, string]>([
 ])("%s decides, and is told", (_, css, value, lost, words) => {
   const told = colorOf(css);
   expect(told).toMatchObject({ value, lost });
-  expect(told.sentence).toContain(words);
+  expect(told.reason).toContain(words);
 });
 
 test.each<[string, string, Loss]>([

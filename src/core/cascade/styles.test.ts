@@ -186,9 +186,9 @@ describe("why", () => {
   const why = (property: string) =>
     explain(from, styledPage(from, textFile(from, "index.html")!, defaultConditions), styleOf(from, "t"), property);
 
-  test("the sentence names both rules and the reason", () => {
-    expect(why("color").sentence).toBe(
-      "rgb(0, 0, 255), because `h2` in f.css line 7 comes after `h1, h2` in f.css line 2, equally specific.",
+  test("the reason names both rules", () => {
+    expect(why("color").reason).toBe(
+      ", because `h2` in f.css line 7 comes after `h1, h2` in f.css line 2, equally specific.",
     );
   });
 
@@ -212,7 +212,7 @@ describe("why", () => {
 
   test("what a later shorthand leaves out is set back by it", () => {
     const reset = pageWith("p{font-weight:700} p{font:20px serif}", '<p id="t">');
-    const { contenders, sentence } = explain(
+    const { contenders, reason } = explain(
       reset,
       styledPage(reset, textFile(reset, "index.html")!, defaultConditions),
       styleOf(reset, "t"),
@@ -222,12 +222,12 @@ describe("why", () => {
       value: "700",
       lost: { kind: "set back", shorthand: "font" },
     });
-    expect(sentence).toBe("400, because `p` in index.html line 1 sets it back after `p` in index.html line 1.");
+    expect(reason).toBe(", because `p` in index.html line 1 sets it back after `p` in index.html line 1.");
   });
 
   test("rules whose condition does not hold are told, and never win", () => {
     const waiting = pageWith("p{color:red} @media (max-width:100px){p{color:blue}}", '<p id="t">');
-    const { contenders, sentence } = explain(
+    const { contenders, reason } = explain(
       waiting,
       styledPage(waiting, textFile(waiting, "index.html")!, defaultConditions),
       styleOf(waiting, "t"),
@@ -237,7 +237,7 @@ describe("why", () => {
       ["red", null],
       ["blue", { kind: "condition", unmet: { kind: "media", text: "(max-width:100px)" } }],
     ]);
-    expect(sentence).toBe("rgb(255, 0, 0), from `p` in index.html line 1.");
+    expect(reason).toBe(", from `p` in index.html line 1.");
   });
 
   test("what nothing sets is said to be so", () => {

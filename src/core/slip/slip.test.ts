@@ -41,6 +41,27 @@ describe("rows", () => {
     expect(row(pick("14:20"), "size")).toMatchObject({ from: "inherited", written: "16px" });
   });
 
+  test("say of several sides what they come to where one declaration sets them all, else of the one that is explained", () => {
+    const said = (css: string, id: string) => {
+      const files = pageWith(css, '<div class="a"><p id="t">x</p></div>');
+      return row(
+        slipFor(files, { page: "index.html", index: styleOf(files, "t").element.index }, defaultConditions),
+        id,
+      ).sentence;
+    };
+    const from = "from `p` in index.html line 1.";
+    expect(said("p{padding:6px 34px}", "padding")).toBe(`6px 34px, ${from}`);
+    expect(said("p{padding:6px 34px} #t{padding-left:2px}", "padding")).toBe(`padding-top 6px, ${from}`);
+    expect(said("p{border:2px solid red}", "edge")).toBe(`2px solid rgb(255, 0, 0), ${from}`);
+    expect(said("p{border:2px solid red} #t{border-color:lime}", "edge")).toBe(`border-top-style solid, ${from}`);
+    expect(said("p{background:linear-gradient(red,blue)}", "layers-position")).toBe(`0% 0%, ${from}`);
+    // The ground is what all of them paint together.
+    expect(said("p{background:linear-gradient(red,blue)}", "ground")).toBe(
+      `background-color rgba(0, 0, 0, 0), ${from}`,
+    );
+    expect(said("p{background:#eee}", "ground")).toBe(`rgb(238, 238, 238), ${from}`);
+  });
+
   test("tell whether somebody set them: not the browser alone, nor a shorthand that leaves out what nothing else sets", () => {
     const heading = pick("Winter sailings");
     const set = (one: ReturnType<typeof slipFor>) => one.rows.filter((each) => each.set).map(({ id }) => id);

@@ -24,7 +24,9 @@ import { textId } from "../ground/layout";
 import { computedSides, writtenSides } from "./sides";
 import { targetsFor, targetSteps, type TargetOption } from "./targets";
 
-export interface SlipRowValue extends SlipRow, Omit<Explanation, "property"> {
+export interface SlipRowValue extends SlipRow, Omit<Explanation, "property" | "reason"> {
+  /** What it comes to, and why. */
+  sentence: string;
   /** Declarations of this row's property that are switched off, or are not valid and so ignored. */
   idle: IdleDeclaration[];
   /** The rule to write to where it is not the slip's choice: the one a ground comes from. */
@@ -220,14 +222,18 @@ function rowValue(row: SlipRow, sources: RowSources): SlipRowValue {
   const owner = subject === style ? null : refOf(page.file.path, subject);
   const around = row.of === undefined ? null : sources.arounds.get(row.of)!;
   const { written, computed } = shown(subject, row, all, whole);
+  const comesTo = isGround ? cssColor(ground.color) : computed;
+  const longhands = row.sides?.flat().map((name) => explained(subject, name)) ?? all;
+  const { reason, ...why } = explanation;
   return {
-    ...explanation,
+    ...why,
+    sentence: `${told(explanation, longhands, comesTo)}${reason}`,
     ...row,
     written,
-    computed: isGround ? cssColor(ground.color) : computed,
-    amount: amountOf(computed),
+    computed: comesTo,
+    amount: amountOf(comesTo),
     idle,
-    set: idle.length > 0 || (row.sides?.flat().map((name) => explained(subject, name)) ?? all).some(isSet),
+    set: idle.length > 0 || longhands.some(isSet),
     ownTarget: around ? targetAround(sources.site, page, around, explanation) : owner && targetOf(winner, owner),
     owner,
     note: isGround ? groundNote(ground, style, subject) : null,
@@ -263,6 +269,20 @@ function shown(
   const [first] = all;
   if (!sides) return { written: whole ?? first!.written, computed: first!.computed };
   return { written: writtenSides(all, property), computed: computedSides(style, sides) };
+}
+
+/** The value that a reason is about: what the row comes to, or with its name what is only a part of that. */
+function told(explanation: Explanation, longhands: readonly Explanation[], comesTo: string): string {
+  const { property, computed } = explanation;
+  const from = sourceOf(explanation);
+  const isWhole = longhands.every((one) => sourceOf(one) === from) && (longhands.length > 1 || computed === comesTo);
+  return isWhole ? comesTo : `${property} ${computed}`;
+}
+
+/** Where the declaration stands that wins, in a word. */
+function sourceOf({ contenders, inheritedFrom }: Explanation): string {
+  const winner = contenders.find(({ lost }) => lost === null);
+  return JSON.stringify([inheritedFrom, winner?.origin, winner?.place?.path, winner?.place?.offset, winner?.selector]);
 }
 
 const amountOf = (computed: string) =>
