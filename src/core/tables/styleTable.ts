@@ -42,6 +42,8 @@ export interface StyleRow extends TextStyle {
   longest: number | null;
   /** The rule or style attribute that sets its size, and the size as written; null where the browser does. */
   sizeFrom: { target: Target; written: string; inherited: boolean } | null;
+  /** Whether the site sets anything of how it is set: its stack, size, weight or leading. */
+  ownType: boolean;
   parentPx: number;
   rootPx: number;
   /** The key of a style so alike that one would do. */
@@ -108,18 +110,28 @@ export function rowFor(page: StyledPage, style: Style, layouts: Layouts): StyleR
     pages: [],
     longest: null,
     sizeFrom: sizeSource(page, style),
+    ownType: typeLonghands.some((name) => setting(style, name)?.winner.block.origin === "author"),
     parentPx: style.parent ? fontSizeOf(style.parent) : base.sizePx,
     rootPx: fontSizeOf(rootOf(style)),
     twin: null,
   };
 }
 
+const typeLonghands = ["font-family", "font-size", "font-weight", "line-height"];
+
+/** What a value that is inherited comes from: the style itself, or the nearest around it that has a declaration. */
+function setting(style: Style, property: string) {
+  for (let holder: Style | null = style; holder; holder = holder.parent) {
+    const winner = holder.shared.winners.get(property);
+    if (winner) return { holder, winner };
+  }
+  return null;
+}
+
 /** Where the declaration stands that a style's size comes from, its own or an ancestor's. */
 function sizeSource(page: StyledPage, style: Style): StyleRow["sizeFrom"] {
-  let holder: Style | null = style;
-  while (holder && !holder.shared.winners.has("font-size")) holder = holder.parent;
-  const winner = holder?.shared.winners.get("font-size");
-  if (!holder || !winner || winner.block.origin !== "author") return null;
+  const { holder, winner } = setting(style, "font-size") ?? {};
+  if (!holder || winner?.block.origin !== "author") return null;
   const inherited = holder !== style;
   const written = computedValue(style, "font-size");
   if (winner.block.attached)

@@ -64,11 +64,13 @@ export function* siteTokenSteps(site: Site, conditions: Conditions, layouts: Lay
   yield;
   append(tokens, unnamedColors(site, conditions, layouts, tokens));
   yield;
-  const rows = textStyleTable(site, light, layouts);
+  // What the browser's own sheet alone sets is no choice of the site's.
+  const rows = textStyleTable(site, light, layouts).filter(({ ownType }) => ownType);
   yield;
-  const stacks = stackTable(site, light).map(({ stack }) => stack);
+  const shown = new Set(rows.map(({ stack }) => stack));
+  const stacks = stackTable(site, light).flatMap(({ stack }) => (shown.has(stack) ? [stack] : []));
   const steps = yield* rhythmSteps(site, light);
-  const own = new Unnamed(tokens);
+  const own = new Unnamed(tokens, named);
   for (const stack of stacks) own.family(stack);
   for (const { sizePx } of rows) own.dimension("font-size", sizePx);
   for (const { px } of steps) if (px > 0) own.dimension("space", px);
@@ -79,10 +81,16 @@ export function* siteTokenSteps(site: Site, conditions: Conditions, layouts: Lay
 /** A name of the format: braces and full stops have a meaning in it, and a dollar sign at the start (5.1). */
 const plainName = (name: string) => name.replace(/^-+/, "").replace(/[{}.]/g, "-").replace(/^\$+/, "") || "unnamed";
 
+/** Groups of lengths without a name, and the properties that theirs come from. */
+const lengthGroups = { "font-size": /^font(?:-size)?$/, space: /^(?:margin|padding)/ };
+type LengthGroup = keyof typeof lengthGroups;
+
 /** The custom properties of the root, as tokens. */
 class Named {
   private readonly uses: ReadonlyMap<string, readonly { property: string }[]>;
   private readonly aliases: ReadonlyMap<string, string>;
+  /** The custom property that a token is. */
+  private readonly properties = new Map<SiteToken, string>();
 
   constructor(private readonly site: Site) {
     this.uses = groupBy(referenceSpots(site), ({ name }) => name);
@@ -105,8 +113,18 @@ class Named {
     return [...values].map(([name, value]): SiteToken => {
       const target = this.aliases.get(name);
       const isAlias = target !== undefined && target !== name && values.get(target)?.type === value.type;
-      return { ...idOf(name), value, alias: isAlias ? idOf(target) : null, words: null };
+      const token = { ...idOf(name), value, alias: isAlias ? idOf(target) : null, words: null };
+      this.properties.set(token, name);
+      return token;
     });
+  }
+
+  /** Whether a custom property is put where lengths of a group are: one of the same length may be for something else. */
+  isFor(token: SiteToken, group: LengthGroup): boolean {
+    const name = this.properties.get(token);
+    return (
+      name !== undefined && [...this.usedFor(name, new Set())].some((property) => lengthGroups[group].test(property))
+    );
   }
 
   /** Those that are others in the dark. What follows from an alias is not told twice. */
@@ -181,9 +199,12 @@ class Unnamed {
   readonly tokens: SiteToken[];
   private readonly byValue = new Map<string, SiteToken>();
 
-  constructor(named: readonly SiteToken[]) {
-    this.tokens = [...named];
-    for (const token of named) if (!token.group.endsWith("-dark")) this.remember(token);
+  constructor(
+    private readonly tokensOfNames: readonly SiteToken[],
+    private readonly named: Named,
+  ) {
+    this.tokens = [...tokensOfNames];
+    for (const token of tokensOfNames) if (!token.group.endsWith("-dark")) this.remember(token);
   }
 
   family(stack: string): SiteToken {
@@ -194,11 +215,13 @@ class Unnamed {
   }
 
   /** @param px named by what they are */
-  dimension(group: string, px: number): SiteToken {
-    const number = Number(px.toFixed(2));
-    const known = this.byValue.get(`dimension ${number}`);
-    if (known && (known.group === group || known.group === "dimension")) return known;
-    return this.of(group, `px-${String(number).replace(".", "-")}`, { type: "dimension", number, unit: "px" });
+  dimension(group: LengthGroup, px: number): SiteToken {
+    const value = { type: "dimension", number: Number(px.toFixed(2)), unit: "px" } as const;
+    const known = this.tokensOfNames.find(
+      (token) =>
+        token.group === groupOf.dimension && keyOf(token.value) === keyOf(value) && this.named.isFor(token, group),
+    );
+    return known ?? this.of(group, `px-${String(value.number).replace(".", "-")}`, value);
   }
 
   weight(weight: number): SiteToken {
@@ -216,9 +239,8 @@ class Unnamed {
   }
 
   private remember(token: SiteToken): void {
-    const keys = [`${token.group} ${keyOf(token.value)}`, `dimension ${keyOf(token.value)}`];
-    for (const key of token.value.type === "dimension" ? keys : keys.slice(0, 1))
-      if (!this.byValue.has(key)) this.byValue.set(key, token);
+    const key = `${token.group} ${keyOf(token.value)}`;
+    if (!this.byValue.has(key)) this.byValue.set(key, token);
   }
 }
 
@@ -228,22 +250,27 @@ const keyOf = (value: TokenValue): string => {
   return String(Number((value.number * (value.unit === "rem" ? 16 : 1)).toFixed(2)));
 };
 
-/** Text styles, those with most places of a role first; further ones of the role are numbered. */
+/** Text styles, those with most places of a role first; further ones of the role that are set otherwise are numbered. */
 function typographyOf(rows: readonly StyleRow[], own: Unnamed): SiteTypography[] {
   const taken = new Set<string>();
+  const seen = new Set<string>();
   return [...rows]
     .sort((a, b) => b.places.length - a.places.length)
-    .map(({ role, stack, sizePx, weight, leading, specimen }) => {
-      const name = freeName(role.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, "-"), taken);
-      taken.add(name);
+    .flatMap(({ role, stack, sizePx, weight, leading, specimen }): SiteTypography[] => {
       const spacing = Number.parseFloat(specimen.find(([property]) => property === "letter-spacing")?.[1] ?? "");
-      return {
-        name,
+      const parts = {
         fontFamily: own.family(stack),
         fontSize: own.dimension("font-size", sizePx),
         fontWeight: own.weight(weight),
         letterSpacing: Number.isFinite(spacing) ? spacing : 0,
         lineHeight: leading === null ? null : Number(leading.toFixed(3)),
       };
+      // Those that differ in colour alone are one.
+      const key = JSON.stringify([role, parts]);
+      if (seen.has(key)) return [];
+      seen.add(key);
+      const name = freeName(role.toLowerCase().replace(/[^\p{L}\p{N}]+/gu, "-"), taken);
+      taken.add(name);
+      return [{ name, ...parts }];
     });
 }

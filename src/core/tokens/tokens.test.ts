@@ -290,3 +290,27 @@ test("a site's own tokens have each family and weight once", () => {
   const weights = tokens.flatMap(({ value }) => (value.type === "fontWeight" ? [value.weight] : []));
   expect([values, weights.sort()]).toEqual([["Georgia,serif"], [400, 700]]);
 });
+
+test("what the browser alone sets is no token, nor is a name of the same length for something else", () => {
+  const site = openSite([
+    {
+      path: "index.html",
+      text: "<!doctype html><style>:root{--gap:20px;--lead:1.25rem;--wide:40px}h1{font:400 20px Arial;padding:20px}p{font:400 var(--lead) Arial;margin:var(--gap)}em{width:var(--wide)}i{font:400 20px Arial;color:red}h2{padding:40px;font:400 40px Arial}</style><h1>x</h1><p>z</p><h2>y</h2><i>a</i><i style='color:blue'>b</i>",
+    },
+    { path: "bare.html", text: "<!doctype html><h1>x</h1><p>plain <code>code</code></p>" },
+  ]);
+  const { tokens, typography } = finished(siteTokenSteps(site, defaultConditions, {}));
+  const told = tokens.map(({ group, name, value }) => [group, name, tokenCss(value)].join(" "));
+  expect(told.filter((words) => !words.startsWith("color"))).toEqual([
+    "dimension gap 20px",
+    "dimension lead 1.25rem",
+    "dimension wide 40px",
+    "font-family arial Arial",
+    "font-size px-40 40px",
+    "space px-40 40px",
+    "font-weight regular 400",
+  ]);
+  const sizes = typography.map(({ name, fontSize }) => `${name} ${fontSize.name}`);
+  // Texts of a role that differ in colour alone are one.
+  expect(sizes.sort()).toEqual(["main-heading lead", "section-heading px-40", "words-set-apart lead"]);
+});
