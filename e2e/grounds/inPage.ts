@@ -75,7 +75,7 @@ window.saidGrounds = async (html, scheme, width, height) => {
     async (layout) => void (layouts[path] = layout),
     () => true,
   );
-  return textsOf(page).map((style) => {
+  const said = textsOf(page).map((style) => {
     const { pseudo } = style;
     const { ground, ink, ratio, needs, verdict, unjudged } = legibilityOn(page, style, layouts);
     const [darkest, lightest] = ground.range ?? [ground.color, ground.color];
@@ -109,4 +109,6 @@ window.saidGrounds = async (html, scheme, width, height) => {
       kind: ground.kind,
     };
   });
+  frame.remove();
+  return said;
 };

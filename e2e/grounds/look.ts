@@ -1,5 +1,5 @@
 /** A page as the product says it is, beside what a screenshot of it shows. */
-import type { Browser } from "@playwright/test";
+import type { Browser, Page } from "@playwright/test";
 import { join } from "node:path";
 import { build } from "rolldown";
 import type { SaidGround } from "./inPage";
@@ -33,25 +33,48 @@ export interface View {
   height: number;
 }
 
-export async function look(browser: Browser, html: string, { scheme, width, height }: View): Promise<SeenGround[]> {
-  const context = await browser.newContext({ viewport: { width, height }, colorScheme: scheme });
+interface Windows {
+  /** What is served at the address. */
+  html: string;
+  /** Has the product's code. */
+  desk: Page;
+  /** Shows the page as anybody sees it. */
+  page: Page;
+}
+
+/** Kept for all pages that are looked at in a browser: to load the product's code takes longer than to use it. */
+const kept = new WeakMap<Browser, Promise<Windows>>();
+
+async function windowsIn(browser: Browser): Promise<Windows> {
+  const context = await browser.newContext();
+  const windows: Windows = { html: "", desk: await context.newPage(), page: await context.newPage() };
   await context.route("**/*", (route) => {
     const url = route.request().url();
-    if (url === address) return route.fulfill({ body: html, contentType: "text/html; charset=utf-8" });
+    if (url === address) return route.fulfill({ body: windows.html, contentType: "text/html; charset=utf-8" });
     if (url === host)
       return route.fulfill({ body: "<!doctype html><body style='margin:0'>", contentType: "text/html" });
     return route.fulfill({ status: 404 });
   });
-  const desk = await context.newPage();
-  await desk.goto(host);
-  await desk.addScriptTag({ content: await productScript() });
+  await windows.desk.goto(host);
+  await windows.desk.addScriptTag({ content: await productScript() });
+  return windows;
+}
+
+export async function look(browser: Browser, html: string, { scheme, width, height }: View): Promise<SeenGround[]> {
+  if (!kept.has(browser)) kept.set(browser, windowsIn(browser));
+  const windows = await kept.get(browser)!;
+  windows.html = html;
+  const { desk, page } = windows;
+  for (const one of [desk, page]) {
+    await one.setViewportSize({ width, height });
+    await one.emulateMedia({ colorScheme: scheme });
+  }
   const said = await desk.evaluate((all) => window.saidGrounds(...all), [html, scheme, width, height] as [
     string,
     "light" | "dark",
     number,
     number,
   ]);
-  const page = await context.newPage();
   await page.goto(address);
   await page.evaluate(() => {
     for (const animation of document.getAnimations()) {
@@ -70,9 +93,7 @@ export async function look(browser: Browser, html: string, { scheme, width, heig
   // On a busy machine the browser may refuse a screenshot: it is asked for once more.
   const shoot = () => page.screenshot({ fullPage: true });
   const picture = (await shoot().catch(shoot)).toString("base64");
-  const seen = await page.evaluate(readBands, [picture, said] as const);
-  await context.close();
-  return seen;
+  return page.evaluate(readBands, [picture, said] as const);
 }
 
 async function readBands([data, list]: readonly [string, SaidGround[]]): Promise<SeenGround[]> {
