@@ -302,6 +302,21 @@ describe("rules that go by what containers have", () => {
     expect(look(changeSite(from, [{ path: "b.css", start: 11, end: 12, insert: "1" }]))).toEqual(on);
   });
 
+  test("match anew what is generated in containers of another size", () => {
+    const from = site({
+      "a.html":
+        "<!doctype html><style>nav{container-type:inline-size}a::before{content:'x'}@container (width>99px){a::before{color:red}}</style><nav><a>x</a></nav>",
+    });
+    const file = textFile(from, "a.html")!;
+    const { elements } = styledPage(from, file, defaultConditions).document;
+    const nav = elements.find(({ tag }) => tag === "nav")!.index;
+    const inkAt = (width: number) => {
+      const conditions = { ...defaultConditions, containers: { "a.html": { [nav]: { width, height: 9 } } } };
+      return computedValue(pseudoTexts(styledPage(from, file, conditions))[0]!.style, "color");
+    };
+    expect([50, 150, 50].map(inkAt)).toEqual(["rgb(0, 0, 0)", "rgb(255, 0, 0)", "rgb(0, 0, 0)"]);
+  });
+
   test("match anew in another state", () => {
     const from = of("nav { --x: 0 } nav:hover { --x: 1 }");
     const { elements } = styledPage(from, textFile(from, "a.html")!, defaultConditions).document;
