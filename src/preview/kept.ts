@@ -24,6 +24,7 @@ const asBox = [
   "padding:0",
   "border:0",
   "outline:0",
+  "box-shadow:none",
   "background:none",
   "opacity:1",
   "filter:none",
@@ -35,6 +36,21 @@ const asBox = [
   "contain:none",
   "will-change:auto",
   "vertical-align:baseline",
+  // Where it stands in a row or a grid it is laid out as a block.
+  "width:auto",
+  "height:auto",
+  "min-width:auto",
+  "min-height:auto",
+  "max-width:none",
+  "max-height:none",
+  "overflow:visible",
+  "z-index:auto",
+  "transform:none",
+  "translate:none",
+  "rotate:none",
+  "scale:none",
+  "perspective:none",
+  "container-type:normal",
 ];
 
 /**
