@@ -1,11 +1,19 @@
 /** What keeps an element in a picture as it is laid out on the page, where a picture lays it out otherwise. */
 import type { ShownPage } from "./frame";
 
-/** @returns declarations; null where it is laid out as it is */
-export function keptAs(node: Element, style: CSSStyleDeclaration, mode: ShownPage["mode"]): string | null {
+/**
+ * @param isBoxed whether what has no box gets one, for a line through its text
+ * @returns declarations; null where it is laid out as it is
+ */
+export function keptAs(
+  node: Element,
+  style: CSSStyleDeclaration,
+  mode: ShownPage["mode"],
+  isBoxed: boolean,
+): string | null {
   const declarations = [
     ...(node.localName === "textarea" ? sizeOf(style) : []),
-    ...(style.display === "contents" && hasWords(node) ? asBox : []),
+    ...(isBoxed ? asBox : []),
     ...(mode === "no-quirks" ? [] : lineOf(node, style)),
   ];
   return declarations.length > 0 ? declarations.map((one) => `${one}!important`).join(";") : null;
@@ -14,6 +22,35 @@ export function keptAs(node: Element, style: CSSStyleDeclaration, mode: ShownPag
 /** Fields of several lines leave room for a scroll bar, as wide as the window's are and a picture's are not. */
 const sizeOf = ({ width, height }: CSSStyleDeclaration): string[] =>
   width.endsWith("px") && height.endsWith("px") ? [`width:${width}`, `height:${height}`] : [];
+
+/** Whether an element has words and no box: it carries no line through them. */
+export const isBoxless = (node: Element, style: CSSStyleDeclaration) => style.display === "contents" && hasWords(node);
+
+/**
+ * Whether a box in its place would lay out the page otherwise: in a row or a grid, words that follow each other are one
+ * item together, whichever elements without a box they are in (CSS Flexbox 1, 4; CSS Grid 2, 6).
+ */
+export function isJoined(node: Element, styleOf: (node: Element) => CSSStyleDeclaration): boolean {
+  let around = node.parentElement;
+  while (around && styleOf(around).display === "contents") around = around.parentElement;
+  if (!around || !/flex|grid/.test(styleOf(around).display)) return false;
+  if (node.children.length > 0) return true;
+  const isApart = (child: ChildNode): boolean | null => {
+    if (child.nodeType === 3) return child.nodeValue!.trim() === "" ? null : false;
+    const display = child.nodeType === 1 ? styleOf(child as Element).display : "none";
+    return display === "none" ? null : display !== "contents";
+  };
+  /** Whether nothing but the words of others stands next to it, on one side. */
+  const meets = (next: (node: ChildNode) => ChildNode | null): boolean => {
+    for (let from: ChildNode = node; from !== around; from = from.parentElement!)
+      for (let sibling = next(from); sibling; sibling = next(sibling)) {
+        const apart = isApart(sibling);
+        if (apart !== null) return !apart;
+      }
+    return false;
+  };
+  return meets(({ previousSibling }) => previousSibling) || meets(({ nextSibling }) => nextSibling);
+}
 
 /** What has no box carries no line through its text: a box that makes no difference is put in its place. */
 const asBox = [
@@ -51,6 +88,11 @@ const asBox = [
   "scale:none",
   "perspective:none",
   "container-type:normal",
+  "flex:0 1 auto",
+  "order:0",
+  "align-self:auto",
+  "justify-self:auto",
+  "grid-area:auto",
 ];
 
 /**

@@ -93,7 +93,9 @@ export class Painting {
   }
 
   private thatCanBeSeen(texts: readonly PlaceView[]): PlaceView[] {
-    return texts.filter(({ pseudo, index }) => pseudo === null || this.page.nodes[index]);
+    return texts.filter(
+      ({ pseudo, index }) => (pseudo === null || this.page.nodes[index]) && !this.read.unlined.has(index),
+    );
   }
 
   private isAfloat({ index }: PlaceView): boolean {

@@ -1,7 +1,7 @@
 /** What a picture of the page has to be told of the page as it is laid out. */
 import type { PictureStage } from "@/core";
 import { isClear } from "./clear";
-import { keptAs } from "./kept";
+import { isBoxless, isJoined, keptAs } from "./kept";
 import type { ShownPage } from "./frame";
 import { inSlices } from "./slices";
 import { backdropOf, PartingsFinder, type Partings } from "./zones";
@@ -21,6 +21,8 @@ export interface ReadStage extends Partings {
   stage: PictureStage;
   /** Why a picture may be laid out otherwise than the screen, in plain words; null where it is not. */
   apart: string | null;
+  /** Elements whose own words carry no line in a picture. */
+  unlined: ReadonlySet<number>;
 }
 
 /** The element whose ground is that of the canvas; null where none has one (CSS Backgrounds 3, 2.11.2). */
@@ -103,9 +105,14 @@ export async function readStage(page: ShownPage, stillThere: () => boolean): Pro
   const { styles, blends, filters, fixed, cutOut, sticking, unknown } = told;
   const partings = new PartingsFinder(view, styles, blends, scrolls ? null : owner);
   const kept: (readonly [index: number, declarations: string])[] = [];
+  const unlined = new Set<number>();
   const look = ([index, node]: [number, Element]) => {
     partings.look(node, index);
-    const declarations = keptAs(node, styles[index]!, mode);
+    const style = styles[index]!;
+    const boxless = isBoxless(node, style);
+    const joined = boxless && isJoined(node, (one) => view.getComputedStyle(one));
+    if (joined) unlined.add(index);
+    const declarations = keptAs(node, style, mode, boxless && !joined);
     if (declarations !== null) kept.push([index, declarations]);
   };
   if (!(await inSlices(nodes.entries(), look, stillThere))) return null;
@@ -140,6 +147,7 @@ export async function readStage(page: ShownPage, stillThere: () => boolean): Pro
     doubts: isUnclear ? new Map(nodes.map((_, index) => [index, seeThroughWords])) : doubts,
     zones,
     apart: mode === "no-quirks" ? null : quirksWords,
+    unlined,
   };
 }
 
