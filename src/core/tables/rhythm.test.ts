@@ -31,6 +31,20 @@ describe("the rhythm of a site", () => {
     expect(steps().flatMap(({ px, twin }) => (twin === null ? [] : [[px, twin]]))).toEqual([[17, 16]]);
   });
 
+  test.each([
+    [10, 11, true],
+    [10, 11.01, false],
+    [92, 100, true],
+    [91.9, 100, false],
+    [-10, 11, false],
+  ])("%d px and %d px are nearly alike: %s", (one, other, isTwin) => {
+    const two = site({
+      "index.html": `<style>p{margin-left:${one}px}li{margin-left:${other}px}</style><p>One<p>Two<ul><li>Three</ul>`,
+    });
+    const twins = finished(rhythmSteps(two, defaultConditions)).map(({ twin }) => twin);
+    expect(twins.sort()).toEqual(isTwin ? [one, null] : [null, null]);
+  });
+
   test("a step is brought to another where it is written, in its own unit", () => {
     const [seventeen, thirty] = [17, 30].map((px) => steps().find((step) => step.px === px)!);
     const after = changeSite(of, combine(of, [...roomEdits(seventeen!, 16), ...roomEdits(thirty!, 32)]));
