@@ -94,6 +94,19 @@ describe("what lies under a text on the laid-out page", () => {
     expect(ground).toMatchObject({ doubt: notPainted, kind: "gradient" });
   });
 
+  test.each([
+    ["beside the text", { left: 0, top: 0, width: 50, height: 600 }, "#ffffff"],
+    ["above the text", { left: 0, top: 0, width: 800, height: 50 }, "#ffffff"],
+    ["under the text", { left: 0, top: 90, width: 800, height: 50 }, "#000000"],
+  ])("a single tile %s", (_, tile, color) => {
+    const { ground } = look(
+      "#x{background-image:linear-gradient(#000,#000)}",
+      "<i id=x></i><p id=t>x</p>",
+      (index) => ({ under: [layer(index("x"), { images: [image({ tile })] })] }),
+    );
+    expect([hex(ground.color), ground.range]).toEqual([color, null]);
+  });
+
   test("tiles are repeated and clipped", () => {
     const look8 = (more: Partial<ImageLayout>) =>
       look("#x{background:linear-gradient(#000,#000)}", "<div id=x><p id=t>x</p></div>", (index) => ({
