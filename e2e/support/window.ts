@@ -56,6 +56,7 @@ async function lendOut(page: Page, lend: Lend, test: TestInfo, clear: Lend): Pro
   if (test.status !== test.expectedStatus) return;
   for (const other of page.context().pages()) if (other !== page) await other.close();
   await page.setViewportSize(test.project.use.viewport!);
+  await page.mouse.move(0, 0);
   const dialogs = page.getByRole("dialog").filter({ visible: true });
   for (let open = await dialogs.count(); open > 0; open -= 1) await page.keyboard.press("Escape");
   await expect(dialogs).toHaveCount(0);
@@ -65,15 +66,15 @@ async function lendOut(page: Page, lend: Lend, test: TestInfo, clear: Lend): Pro
 /** Undoes what was written, and leaves the desk as it is when the site is opened. */
 async function putBack(page: Page): Promise<void> {
   const views = page.getByRole("navigation", { name: "Views" });
-  const changes = views.getByRole("link", { name: /^Changes/ });
+  const stacks = views.getByRole("link", { name: /^Stacks/ });
   // The view that is left forgets what was opened, folded out and typed in it.
-  await changes.click();
-  await expect(changes).toHaveAttribute("aria-current", "page");
+  await stacks.click();
+  await expect(stacks).toHaveAttribute("aria-current", "page");
   const undo = page.getByRole("button", { name: "Undo", exact: true });
   await expect(async () => {
     if (await undo.isEnabled()) await undo.click({ timeout: 2000 });
     await expect(undo).toBeDisabled({ timeout: 200 });
-  }).toPass();
+  }).toPass({ intervals: [50] });
   await views.getByRole("link", { name: /^Page/ }).click();
   await ready(page);
   const shown = page.getByRole("main", { name: "Page" }).getByTitle("index.html", { exact: true }).first();
