@@ -151,8 +151,8 @@ export const groundKinds: readonly (readonly [name: string, html: string])[] = [
   [
     "what leaves room for scroll bars, and what has no box",
     page(
-      "#sure-a{background:#fd8}#g,#sure-d{display:contents;color:#063;padding:9px;border:3px solid;box-shadow:inset 0 0 9px 30px #f00}#row{display:flex;background:#cde}#grid{display:grid;background:#246;color:#fff}.no{display:contents;background:#f00}#sure-e{background:#fdb}#sure-d{height:90px;overflow:clip;transform:scale(.5);z-index:-1;translate:0 40px}",
-      "<form><textarea rows=2>words</textarea><output id=sure-a>42</output></form><p><span id=g>boxless <b id=sure-b>words</b></span></p><p id=sure-c>after</p><div id=row><span id=sure-d>boxless in a row</span></div><div id=grid>words <span class=no>joined</span> <b>a box</b> <i class=no>after it</i><!-- --><i class=no>twice</i></div><p id=sure-e>under it</p>",
+      "#sure-a{background:#fd8}#g,#sure-d{display:contents;color:#063;padding:9px;border:3px solid;box-shadow:inset 0 0 9px 30px #f00}#row{display:flex;background:#cde}#grid{display:grid;background:#246;color:#fff}.no{display:contents;background:#f00}#sure-e{background:#fdb}.in-grid{display:grid;background:#246;color:#fff}#gen{display:contents}#gen::before{content:'+'}#sure-f{background:#dfb}#sure-d{height:90px;overflow:clip;transform:scale(.5);z-index:-1;translate:0 40px}",
+      "<form><textarea rows=2>words</textarea><output id=sure-a>42</output></form><p><span id=g>boxless <b id=sure-b>words</b></span></p><p id=sure-c>after</p><div id=row><span id=sure-d>boxless in a row</span></div><div id=grid>words <span class=no>joined</span> <b>a box</b> <i class=no>after it</i><!-- --><i class=no>twice</i></div><p id=sure-e>under it</p><div class=in-grid><span id=gen>generated</span></div><p id=sure-f>under that</p>",
     ),
   ],
   ["lines in quirks mode", older("")],

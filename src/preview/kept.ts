@@ -26,15 +26,19 @@ const sizeOf = ({ width, height }: CSSStyleDeclaration): string[] =>
 /** Whether an element has words and no box: it carries no line through them. */
 export const isBoxless = (node: Element, style: CSSStyleDeclaration) => style.display === "contents" && hasWords(node);
 
+type StyleOf = (node: Element, pseudo?: string) => CSSStyleDeclaration;
+
 /**
  * Whether a box in its place would lay out the page otherwise: in a row or a grid, words that follow each other are one
  * item together, whichever elements without a box they are in (CSS Flexbox 1, 4; CSS Grid 2, 6).
  */
-export function isJoined(node: Element, styleOf: (node: Element) => CSSStyleDeclaration): boolean {
+export function isJoined(node: Element, styleOf: StyleOf): boolean {
   let around = node.parentElement;
   while (around && styleOf(around).display === "contents") around = around.parentElement;
   if (!around || !/flex|grid/.test(styleOf(around).display)) return false;
-  if (node.children.length > 0) return true;
+  // What is generated before or after them is an item of its own.
+  const generates = (pseudo: string) => /^(?!none|normal)/.test(styleOf(node, pseudo).content);
+  if (node.children.length > 0 || generates("::before") || generates("::after")) return true;
   const isApart = (child: ChildNode): boolean | null => {
     if (child.nodeType === 3) return child.nodeValue!.trim() === "" ? null : false;
     const display = child.nodeType === 1 ? styleOf(child as Element).display : "none";

@@ -110,7 +110,7 @@ export async function readStage(page: ShownPage, stillThere: () => boolean): Pro
     partings.look(node, index);
     const style = styles[index]!;
     const boxless = isBoxless(node, style);
-    const joined = boxless && isJoined(node, (one) => view.getComputedStyle(one));
+    const joined = boxless && isJoined(node, (one, pseudo) => view.getComputedStyle(one, pseudo));
     if (joined) unlined.add(index);
     const declarations = keptAs(node, style, mode, boxless && !joined);
     if (declarations !== null) kept.push([index, declarations]);
