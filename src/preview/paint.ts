@@ -93,9 +93,8 @@ export class Painting {
   }
 
   private thatCanBeSeen(texts: readonly PlaceView[]): PlaceView[] {
-    return texts.filter(
-      ({ pseudo, index }) => (pseudo === null || this.page.nodes[index]) && !this.read.unlined.has(index),
-    );
+    const { unlined } = this.read;
+    return texts.filter(({ pseudo, index }) => (pseudo === null ? !unlined.has(index) : this.page.nodes[index]));
   }
 
   private isAfloat({ index }: PlaceView): boolean {
