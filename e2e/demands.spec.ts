@@ -286,4 +286,6 @@ test("a member of a stack that is moved keeps the focus", async ({ sample: page 
   await up.press("Enter");
   await expect(up).toBeFocused();
   await expect(members.getByRole("listitem", { name: /^serif, 2 of 3/ })).toBeVisible();
+  await up.press("Escape");
+  await expect(members.getByRole("listitem", { name: /^Georgia, 1 of 3/ })).toBeVisible();
 });
