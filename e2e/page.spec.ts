@@ -196,6 +196,23 @@ test("a bad value stays with its reason and nothing is written", async ({ sample
   await expect(field(page, "Size")).toHaveValue("28px");
 });
 
+test("what is on trial leaves the page with the text it was tried on, and with the view", async ({ sample: page }) => {
+  const heading = shownPage(page).getByRole("heading", { name: "Winter sailings" });
+  const toAnotherView = async () => {
+    await page.getByRole("link", { name: /^Stacks/ }).click();
+    await page.getByRole("link", { name: /^Page/ }).click();
+    await ready(page);
+  };
+  for (const leave of [() => stage(page).press("Escape"), () => stage(page).press("ArrowDown"), toAnotherView]) {
+    await stage(page).press("Escape");
+    await pickByKeyboard(page, "Winter sailings");
+    await field(page, "Ink").fill("#ff0000");
+    await expect(heading).toHaveCSS("color", "rgb(255, 0, 0)");
+    await leave();
+    await expect(heading).toHaveCSS("color", "rgb(138, 154, 166)");
+  }
+});
+
 test("values are completed from the grammar and stepped with the arrow keys", async ({ sample: page }) => {
   await pickByKeyboard(page, "Winter sailings");
   await openRow(page, "Case");

@@ -8,6 +8,7 @@ import { showReach } from "../shared/numbers";
 import { unwaited } from "../shared/unwaited";
 import { useWorkspace } from "../workspace/context";
 import styles from "./Slip.module.css";
+import { useTrying } from "./useTrying";
 
 interface Props {
   /** A rule that is there. */
@@ -18,7 +19,7 @@ interface Props {
 
 /** The list of selectors of a rule, to be written anew: what comes out differently is shown while it is typed. */
 export function SelectorList({ option, open, onOpen }: Props) {
-  const rehearse = useWorkspace((state) => state.rehearse);
+  const rehearse = useTrying();
   const write = useWorkspace((state) => state.write);
   const [typed, setTyped] = useState(option.label);
   const [result, setResult] = useState<PlanResult | null>(null);

@@ -13,6 +13,7 @@ import {
 import type { PlanResult } from "@/engine/protocol";
 import { useEngine, useWorkspace } from "../workspace/context";
 import { unwaited } from "../shared/unwaited";
+import { useTrying } from "./useTrying";
 
 /** What came of the value tried: refused, or ready with what it would touch. */
 export type Verdict = { kind: "refused"; reason: string } | { kind: "ready"; plan: Plan; judged: Judged } | null;
@@ -88,7 +89,7 @@ function useWhenOther(key: string, then: () => void): void {
 
 export function useDraft(row: SlipRowValue, slip: Slip, target: Target | null): Draft {
   const engine = useEngine();
-  const rehearse = useWorkspace((state) => state.rehearse);
+  const rehearse = useTrying();
   const writeEdit = useWorkspace((state) => state.write);
   const [text, setText] = useState<string | null>(null);
   const [verdict, setVerdict] = useState<Verdict>(null);

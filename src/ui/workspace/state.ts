@@ -125,6 +125,8 @@ export interface WorkspaceActions {
    * `told` later.
    */
   rehearse(edit: Edit | null, told?: (result: PlanResult) => void): Promise<PlanResult>;
+  /** Takes an edit off again when whoever rehearsed it is gone, unless another was since, or it is being written. */
+  letGo(edit: Edit): void;
   /** @param files put into the site with it */
   write(edit: Edit, label: string, files?: readonly FileChange[]): Promise<PlanResult>;
   /** What takes a font file into the site and declares it, to be looked at and written. */

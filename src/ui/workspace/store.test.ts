@@ -234,6 +234,30 @@ describe("the view", () => {
     expect(now().rehearsal).toBeNull();
   });
 
+  test("takes off what is let go of, though it arrives later, and leaves what was tried since", async () => {
+    const held = new Held();
+    const { now } = await open({
+      rehearse: (changes, path) => held.hold(patchOf(path, changes[0]!.insert)),
+    });
+    const [first, second] = ["navy", "lime"].map(
+      (insert) => ({ kind: "text", changes: [{ ...blue, insert }] }) as const,
+    );
+    const late = now().rehearse(first!);
+    await settled();
+    now().letGo(first!);
+    held.letGo();
+    await late;
+    expect(now().rehearsal).toBeNull();
+    const shown = now().rehearse(second!);
+    await settled();
+    held.letGo();
+    await shown;
+    now().letGo(first!);
+    expect(now().rehearsal!.edit).toBe(second);
+    now().letGo(second!);
+    expect(now().rehearsal).toBeNull();
+  });
+
   test("shows what is rehearsed at once, and what it reaches on other pages when that is counted", async () => {
     const held = new Held();
     const planned = (pages: string[], whole: boolean) => ({

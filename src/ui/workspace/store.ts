@@ -114,8 +114,7 @@ function actionsOf(desk: Desk, storage: Storage): Omit<WorkspaceActions, Plain |
   return {
     load: (id, page, room) => load({ desk, history, view, counting }, id, page, room),
     openPage: (path) => history.inTurn(() => view.open(path)),
-    picture: view.picture,
-    rehearse: (edit, told) => view.rehearse(edit, told),
+    ...triedOn(view),
     setConditions,
     layOut: async (layout, whole) => {
       if (!(await view.layOut(layout, whole))) return;
@@ -134,6 +133,12 @@ function actionsOf(desk: Desk, storage: Storage): Omit<WorkspaceActions, Plain |
     ...countedAndKept(counting, kept),
   };
 }
+
+const triedOn = (view: View): Pick<WorkspaceActions, "picture" | "rehearse" | "letGo"> => ({
+  picture: view.picture,
+  rehearse: (edit, told) => view.rehearse(edit, told),
+  letGo: (edit) => view.letGo(edit),
+});
 
 const countedAndKept = (counting: Counting, kept: Kept) => ({
   keepTrials: (row: string, values: readonly string[]) => kept.trials(row, values),

@@ -24,7 +24,7 @@ function isDressedAs(a: Dressed & Structured, b: Dressed & Structured): boolean 
 }
 
 interface Rehearsing {
-  edit: string;
+  edit: Edit;
   files: Workspace["files"];
   shown: Promise<unknown>;
 }
@@ -34,7 +34,7 @@ export class View {
   private rehearsals = 0;
   /** Only the page opened last is shown. */
   private openings = 0;
-  /** What is being rehearsed, until it is shown. */
+  /** What was rehearsed last, until it is written. */
   private rehearsing: Rehearsing | null = null;
 
   constructor(private readonly desk: Desk) {}
@@ -103,14 +103,21 @@ export class View {
   rehearse(edit: Edit | null, told?: Told): Promise<PlanResult> {
     const result = this.showRehearsed(edit, told);
     const { files } = this.desk.get();
-    this.rehearsing = edit && { edit: JSON.stringify(edit), files, shown: result.catch(() => undefined) };
+    this.rehearsing = edit && { edit, files, shown: result.catch(() => undefined) };
     return result;
+  }
+
+  /** Takes an edit off the page when whoever tried it is gone, unless another was tried since, or it is being written. */
+  letGo(edit: Edit): void {
+    if (this.rehearsing?.edit === edit) this.rehearse(null).catch(this.desk.failed);
   }
 
   /** Waits for an edit to be shown if it is just being rehearsed; whatever else is rehearsed is not shown any more. */
   async settleRehearsals(edit: Edit): Promise<void> {
     const { rehearsing } = this;
-    if (rehearsing?.files === this.desk.get().files && rehearsing.edit === JSON.stringify(edit)) await rehearsing.shown;
+    this.rehearsing = null;
+    const isThis = JSON.stringify(rehearsing?.edit) === JSON.stringify(edit);
+    if (isThis && rehearsing?.files === this.desk.get().files) await rehearsing.shown;
     this.rehearsals += 1;
   }
 
