@@ -245,7 +245,7 @@ export { fontFaceFor, matchFallback } from "./tables/addFont";
 export { FontError, readFontFile, type FontAxis } from "./cascade/fonts/fontFile";
 export { shadowLayers, writeShadow, type ShadowLayer } from "./type/shadow";
 export { faultsIn } from "./writing/faults";
-export { writingOptions, type WritingOptions } from "./writing/options";
+export { narrowed, writingOptions, type WritingOptions } from "./writing/options";
 export { propertyAt } from "./writing/propertyAt";
 export { ruleHere, type RuleHere } from "./writing/ruleHere";
 export type { WritingOption } from "./writing/types";

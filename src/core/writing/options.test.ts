@@ -1,7 +1,7 @@
 import { describe, expect, test } from "vitest";
 import { defaultConditions } from "../cascade/conditions";
 import { site } from "../testing/site";
-import { writingOptions } from "./options";
+import { narrowed, writingOptions } from "./options";
 
 const page = `<!doctype html><html lang="en"><head><title>Fares</title><link rel="stylesheet" href="ferry.css"></head>
 <body><h1>Fares</h1><h2 class="season">Winter</h2><h2 class="season late">Spring</h2><p id="lead">Two boats.</p></body></html>`;
@@ -160,5 +160,46 @@ describe("conditions of @media", () => {
     expect(textsIn(`${own} @media (prefers-color-scheme: |`)).toEqual(["light", "dark"]);
     expect(optionsIn(`${own} @media (max-width: |`)!.options[0]!.detail).toBe("2 times here");
     expect(optionsIn(`${own} @media (width) |`)).toBeNull();
+  });
+});
+
+describe("a list that goes on as its word does", () => {
+  const sheet = (written: string) => `:root { --deep: #17445c } .season, .sea-side { color: red } ${written}`;
+  /** What a list comes to as more is typed, and what would be told if it were asked for anew. */
+  function goneOn(written: string, more: string) {
+    const found = optionsIn(sheet(written))!;
+    return {
+      left: narrowed(found, found.typed + more),
+      anew: optionsIn(sheet(written.replace("|", `${more}|`))),
+    };
+  }
+
+  test.each([
+    ["h2 { l|", "etter-s"],
+    ["h2 { color: d|", "arkb"],
+    ["h2 { color: v|", "a"],
+    ["h2 { text-transform: u|", "pper"],
+    [".s| {}", "ea"],
+    ["@m| {}", "e"],
+    ["@media (min| ) {}", "-w"],
+  ])("%s and then %s", (written, more) => {
+    const { left, anew } = goneOn(written, more);
+    expect(anew!.options.length).toBeGreaterThan(0);
+    expect(left).toEqual(anew);
+  });
+
+  test.each([
+    ["a number takes units", "h2 { margin: 1|", "2"],
+    ["the value is whole", "h2 { color: re|", "d"],
+    ["nothing is left", "h2 { color: re|", "xx"],
+    ["another word is begun", "h2 { color: re|", " b"],
+  ])("is asked for anew where %s", (_, written, more) => {
+    expect(goneOn(written, more).left).toBeNull();
+  });
+
+  test("is asked for anew where it was cut, or its word is another", () => {
+    const found = optionsIn(sheet("h2 { color: d|"))!;
+    expect(narrowed({ ...found, isAll: false }, "da")).toBeNull();
+    expect(narrowed(found, "b")).toBeNull();
   });
 });

@@ -14,7 +14,11 @@ export interface WritingOptions {
   /** What is replaced, as offsets of the file. */
   from: number;
   to: number;
+  /** What of the word was typed. */
+  typed: string;
   options: WritingOption[];
+  /** Whether these are all that go on as was typed, so that those that go on as more is typed are among them. */
+  isAll: boolean;
 }
 
 type OptionsFor = { [Kind in Here["kind"]]: (asked: Asked, here: Here & { kind: Kind }) => WritingOption[] };
@@ -38,12 +42,25 @@ export function writingOptions(asked: Asked, offset: number): WritingOptions | n
   const here = hereAt(asked.site, asked.path, offset);
   if (!here) return null;
   const all = (optionsFor[here.kind] as (asked: Asked, here: Here) => WritingOption[])(asked, here);
-  const options = ranked(all, here.typed).slice(0, most);
+  const fit = ranked(all, here.typed);
+  const options = fit.slice(0, most);
   // A value that is whole may be all that was meant.
   const isWhole = here.kind === "value" && all.some(({ text }) => text === here.typed);
   if (options.length === 0 || isWhole) return null;
   const judged = here.kind === "value" ? withContrast(asked, here, options) : options;
-  return { kind: here.kind, from: here.from, to: offset, options: judged };
+  const isAll = fit.length <= most && /^[.#:@]*[a-z]/i.test(here.typed);
+  return { kind: here.kind, from: here.from, to: offset, typed: here.typed, options: judged, isAll };
+}
+
+/**
+ * What is left of proposals when more of their word was typed. Null where that cannot be told from them alone: they were
+ * not all, it is another word, none is left, or the value is whole.
+ */
+export function narrowed(found: WritingOptions, typed: string): WritingOptions | null {
+  const goesOn = found.isAll && typed.startsWith(found.typed) && /^[-\w]*$/.test(typed.slice(found.typed.length));
+  const options = goesOn ? ranked(found.options, typed) : [];
+  const isWhole = found.kind === "value" && options.some(({ text }) => text === typed);
+  return options.length === 0 || isWhole ? null : { ...found, to: found.from + typed.length, typed, options };
 }
 
 /** Those that go on as was typed, then those that have it in a later part of them; each in the order they had. */

@@ -11,7 +11,7 @@ import {
 import { Prec, type Extension } from "@codemirror/state";
 import { keymap, type EditorView } from "@codemirror/view";
 import type { PropertyHelp, WritingOption, WritingOptions } from "@/core";
-import { showRatio } from "@/core";
+import { narrowed, showRatio } from "@/core";
 import { signs } from "../shared/levels";
 import styles from "./SourcePane.module.css";
 
@@ -43,6 +43,8 @@ export function completing(asking: Asking): Extension {
 }
 
 async function choicesFor(context: CompletionContext, asking: Asking): Promise<CompletionResult | null> {
+  // What was typed meanwhile is asked about anew: of an answer that proposes nothing, the editor would let it rest.
+  context.addEventListener("abort", () => undefined, { onDocChange: true });
   const text = context.state.doc.toString();
   const found = await asking.writing(text, context.pos);
   if (!found || context.aborted) return null;
@@ -50,17 +52,30 @@ async function choicesFor(context: CompletionContext, asking: Asking): Promise<C
   const follows = found.kind === "value" || found.kind === "media";
   const isBegun = found.from < found.to || (follows && /[:\s(,]$/.test(text.slice(0, found.from)));
   if (!context.explicit && !isBegun) return null;
-  const options = found.options.map((option): Choice => {
-    const isProperty = found.kind === "property";
-    return {
-      option,
-      label: option.text,
-      detail: option.detail || undefined,
-      apply: isProperty ? writeProperty : undefined,
-      info: isProperty ? () => helpBeside(asking, option.text) : undefined,
-    };
-  });
-  return { from: found.from, to: found.to, options, filter: false };
+  return listOf(found, asking);
+}
+
+/** The list goes on as its word does, without asking: what is pressed while it is asked for anew is lost. */
+const listOf = (found: WritingOptions, asking: Asking): CompletionResult => ({
+  from: found.from,
+  to: found.to,
+  options: found.options.map((option): Choice => choiceOf(option, found.kind, asking)),
+  filter: false,
+  update: (_, from, to, context) => {
+    const left = narrowed({ ...found, from }, context.state.sliceDoc(from, to));
+    return left && listOf(left, asking);
+  },
+});
+
+function choiceOf(option: WritingOption, kind: WritingOptions["kind"], asking: Asking): Choice {
+  const isProperty = kind === "property";
+  return {
+    option,
+    label: option.text,
+    detail: option.detail || undefined,
+    apply: isProperty ? writeProperty : undefined,
+    info: isProperty ? () => helpBeside(asking, option.text) : undefined,
+  };
 }
 
 /** Puts in a property with its colon, and goes on with its value. */
