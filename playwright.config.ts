@@ -3,6 +3,28 @@ import { defineConfig } from "@playwright/test";
 import { setTestFonts } from "./scripts/fonts.mjs";
 
 const port = 4180;
+
+/**
+ * What the browser keeps ready in each of its windows for an address bar that nobody sees costs as much as a small page; the
+ * last such list counts, so those that Playwright names by itself, and that pages notice, stand in it, too.
+ */
+const withoutFeatures = [
+  "WebUIOmniboxPopup",
+  "WebUIOmniboxAimPopup",
+  "AimEnabled",
+  "AvoidUnnecessaryBeforeUnloadCheckSync",
+  "DestroyProfileOnBrowserClose",
+  "HttpsFirstBalancedModeAutoEnable",
+  "HttpsUpgrades",
+  "LensOverlay",
+  "MediaRouter",
+  "NetworkTimeServiceQuerying",
+  "OptimizationHints",
+  "PaintHolding",
+  "PreconnectToSearch",
+  "ThirdPartyStoragePartitioning",
+];
+
 setTestFonts();
 
 export default defineConfig({
@@ -27,6 +49,7 @@ export default defineConfig({
         "--disable-background-networking",
         "--disable-component-update",
         "--disable-sync",
+        `--disable-features=${withoutFeatures.join(",")}`,
       ],
     },
   },
