@@ -1,3 +1,4 @@
+import type { Locator } from "@playwright/test";
 import { expect, test } from "./support/window";
 import { field, openFiles, openSample, pickByKeyboard, ready, shownPage, slip, stage, openRow } from "./support/desk";
 
@@ -196,10 +197,22 @@ test("a bad value stays with its reason and nothing is written", async ({ sample
   await expect(field(page, "Size")).toHaveValue("28px");
 });
 
+test("the name of what is picked stands among the marks, over none of them", async ({ sample: page }) => {
+  await pickByKeyboard(page, "Winter sailings");
+  const marks = page.getByRole("list", { name: "Marks" });
+  const boxOf = async (one: Locator) => (await one.boundingBox())!;
+  const name = await boxOf(marks.getByText("h2", { exact: true }));
+  for (const mark of await marks.getByRole("button").all()) {
+    const { y, height } = await boxOf(mark);
+    expect(y + height <= name.y || y >= name.y + name.height).toBe(true);
+  }
+});
+
 test("what is on trial leaves the page with the text it was tried on, and with the view", async ({ sample: page }) => {
   const heading = shownPage(page).getByRole("heading", { name: "Winter sailings" });
   const toAnotherView = async () => {
     await page.getByRole("link", { name: /^Stacks/ }).click();
+    await expect(stage(page)).toHaveCount(0);
     await page.getByRole("link", { name: /^Page/ }).click();
     await ready(page);
   };

@@ -13,17 +13,14 @@ import { useWorkspace } from "../workspace/context";
 import { FindingLine } from "../workspace/FindingLine";
 import { knownFindings } from "../workspace/troubles";
 import { markedPlaces, type MarkedPlace } from "./marked";
+import { spread } from "./spread";
 import styles from "./Stage.module.css";
 
-/** How far apart marks stand at least, rem: each is a target of 24 px (WCAG 2.2, 2.5.8). */
+/** How tall a mark is with the room to the next, rem: each is a target of 24 px (WCAG 2.2, 2.5.8). */
 const markHeight = 1.625;
 
-/** Marks moved down where they would lie over each other. */
-function spread(tops: readonly number[], apart: number): number[] {
-  const placed: number[] = [];
-  for (const top of tops) placed.push(Math.max(top, (placed.at(-1) ?? -Infinity) + apart));
-  return placed;
-}
+/** How tall the name of what is picked is, rem. */
+const nameHeight = 1;
 
 interface Props {
   shown: Shown;
@@ -32,13 +29,15 @@ interface Props {
   scale: number;
   /** Where a place stands in the window; null where it is not shown. */
   boxOf(mark: MarkedPlace): Box | null;
+  /** What is picked, to be named among the marks, where none covers it. */
+  picked: { box: Box; name: string } | null;
   onPick(place: Pick<PlaceView, "index" | "pseudo">): void;
 }
 
 /** What was found, in the margin beside the line it is about. */
-export function Marks({ shown, places, scale, boxOf, onPick }: Props) {
+export function Marks({ shown, places, scale, boxOf, picked, onPick }: Props) {
   const page = useWorkspace((state) => state.page)!;
-  const apart = useRem()(markHeight);
+  const px = useRem();
   const summary = useWorkspace((state) => state.summary);
   const record = useWorkspace((state) => state.record);
   const marked = useMemo(
@@ -48,23 +47,31 @@ export function Marks({ shown, places, scale, boxOf, onPick }: Props) {
   /** The one whose findings are listed: a list for each would have to be kept in step with the page. */
   const [open, setOpen] = useState<{ key: string; by: "pointer" | "press" } | null>(null);
   const height = shown.page.document.defaultView?.innerHeight ?? 0;
-  const inSight = marked
-    .map((mark) => ({ mark, box: boxOf(mark) }))
-    .filter((one): one is { mark: MarkedPlace; box: Box } => {
-      const { box } = one;
-      return box !== null && box.top + box.height > 0 && box.top < height;
-    })
-    .sort((a, b) => a.box.top - b.box.top);
-  const placed = spread(
-    inSight.map(({ box }) => box.top * scale + Math.min(box.height * scale, 28) / 2 - apart / 2),
-    apart,
-  );
+  const apart = px(markHeight);
+  const seen = (box: Box | null): box is Box => box !== null && box.top + box.height > 0 && box.top < height;
+  const slots: Slot[] = marked.flatMap((mark) => {
+    const box = boxOf(mark);
+    if (!seen(box)) return [];
+    return [{ mark, top: box.top * scale + Math.min(box.height * scale, 28) / 2 - apart / 2, height: apart }];
+  });
+  if (picked && seen(picked.box)) {
+    const own = px(nameHeight);
+    const { top, height: tall } = picked.box;
+    // Farther down it would be taken for the name of another.
+    slots.push({ name: picked.name, top: top * scale - own, height: own, end: (top + tall) * scale });
+  }
   return (
     <ul className={styles.marks} aria-label="Marks">
-      {inSight.map(({ mark }, at) => {
+      {spread(slots).map(({ mark, name, top }) => {
+        if (mark === undefined)
+          return (
+            <li key="name" className={styles.name} style={{ top }} aria-hidden>
+              <code>{name}</code>
+            </li>
+          );
         const key = `${mark.index} ${mark.pseudo}`;
         return (
-          <li key={key} style={{ top: placed[at] }}>
+          <li key={key} style={{ top }}>
             <Mark
               mark={mark}
               open={open?.key === key ? open.by : null}
@@ -77,6 +84,11 @@ export function Marks({ shown, places, scale, boxOf, onPick }: Props) {
     </ul>
   );
 }
+
+/** What stands in the margin: a mark, or the name of what is picked. */
+type Slot = { top: number; height: number; end?: number } & (
+  { mark: MarkedPlace; name?: undefined } | { mark?: undefined; name: string }
+);
 
 interface MarkProps {
   mark: MarkedPlace;

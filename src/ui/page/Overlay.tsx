@@ -71,14 +71,15 @@ export function Overlay({ shown, places, picked, drawn, scale, onTrueSize, onGla
   const hoveredBox = hovered && hovered !== pickedPlace ? boxOfPlace(page, hovered) : null;
   return (
     <>
-      {hoveredBox && <Bracket box={hoveredBox} scale={scale} label={hovered!.selector} quiet />}
-      {pickedBox && <Bracket box={pickedBox} scale={scale} label={slip?.selector ?? pickedPlace?.selector ?? ""} />}
+      {hoveredBox && <Bracket box={hoveredBox} scale={scale} passing={hovered!.selector} />}
+      {pickedBox && <Bracket box={pickedBox} scale={scale} />}
       <Marks
         shown={shown}
         places={places}
         onPick={pick}
         scale={scale}
         boxOf={({ place, index }) => (place ? boxOfPlace(page, place) : boxOf(page, index))}
+        picked={pickedBox && { box: pickedBox, name: slip?.selector ?? pickedPlace?.selector ?? "" }}
       />
       <div
         role="application"
@@ -193,12 +194,12 @@ function Outline({ box, kind }: { box: Box; kind: "alike" | "reach" | "hover" | 
   );
 }
 
-/** In the margin beside a text, with what it is. */
-function Bracket({ box, scale, label, quiet = false }: { box: Box; scale: number; label: string; quiet?: boolean }) {
+/** In the margin beside a text. @param passing the name of one that the pointer is only over */
+function Bracket({ box, scale, passing }: { box: Box; scale: number; passing?: string }) {
   const style = { top: box.top * scale, height: box.height * scale };
   return (
-    <div className={quiet ? `${styles.bracket} ${styles.quiet}` : styles.bracket} style={style}>
-      <code>{label}</code>
+    <div className={passing === undefined ? styles.bracket : `${styles.bracket} ${styles.quiet}`} style={style}>
+      {passing !== undefined && <code>{passing}</code>}
     </div>
   );
 }
