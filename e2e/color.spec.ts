@@ -14,6 +14,11 @@ import {
   stylePage,
   type Space,
 } from "../src/core";
+import { solid } from "../src/core/color/conversion";
+import { serialiseColor } from "../src/core/color/format";
+import { readColorValue, resolveColor, type ColorContext } from "../src/core/color/value";
+import type { Color } from "../src/core/color/types";
+import { nestedColor, reckonedColor } from "./support/randomColors";
 
 const number = (low: number, high: number) =>
   fc.double({ min: low, max: high, noNaN: true }).map((value) => Number(value.toFixed(4)));
@@ -154,6 +159,54 @@ test("colours of all spaces, written in another notation, are painted as they we
   // One in a hundred lies on half a step between two bytes, whatever it is written in.
   expect(off.length / list.length).toBeLessThan(0.015);
 });
+
+const initial: ColorContext = {
+  current: { color: { space: "srgb", channels: [0, 0, 0], alpha: 1 }, legacy: true },
+  scheme: "light",
+};
+
+const solidIn = (color: Color, space: Space) =>
+  solid(convertColor({ ...color, channels: solid(color.channels) }, space).channels);
+
+/** As text, and where it lies; null where it is no colour. */
+function reckoned(text: string) {
+  const color = parseColor(text);
+  return color && { nones: text.match(/none/g)?.length ?? 0, alpha: color.alpha ?? 0, lab: solidIn(color, "oklab") };
+}
+
+/** Whether two computed colours are one, to the digits that single precision leaves. */
+function isAlike(own: string, theirs: string): boolean {
+  const [a, b] = [reckoned(own), reckoned(theirs)];
+  if (own === theirs || !a || !b) return own === theirs;
+  const off = Math.max(...a.lab.map((value, at) => Math.abs(value - b.lab[at]!)), Math.abs(a.alpha - b.alpha));
+  return off < 0.0005 && a.nones === b.nones;
+}
+
+for (const [name, kind, most] of [
+  ["of plain ones", reckonedColor, 0.002],
+  // Those whose hue is nothing but rounding are turned by it.
+  ["of mixed and relative ones", nestedColor, 0.012],
+] as const)
+  test(`mixed and relative colours ${name} are what the browser computes`, async ({ page }) => {
+    const numRuns = Number(process.env.HEVRET_RUNS ?? 10_000);
+    const list = fc.sample(kind, { numRuns, seed: Number(process.env.HEVRET_SEED ?? 9) });
+    await page.setContent("<p>");
+    const theirs = await page.evaluate((all) => {
+      const probe = document.querySelector("p")!;
+      const style = getComputedStyle(probe);
+      return all.map((one) => {
+        probe.style.color = one;
+        return style.color;
+      });
+    }, list);
+    const off = list.flatMap((text, at) => {
+      const own = serialiseColor(resolveColor(readColorValue(text), initial));
+      return isAlike(own, theirs[at]!) ? [] : [`${text}: ${own}, browser ${theirs[at]}`];
+    });
+    console.log(`mixed and relative ${name}: ${list.length - off.length} of ${list.length} alike`);
+    const shortest = off.sort((a, b) => a.length - b.length).slice(0, 5);
+    expect(off.length / list.length, shortest.join("\n")).toBeLessThan(most);
+  });
 
 const grounds = `<!doctype html><style>body{background:#eef;margin:0}div{padding:10px}p{margin:0;width:200px;height:40px}
 .a{background:rgb(0 0 0/40%)} .b{background:#123;opacity:.6} .c{background:oklch(70% .1 200/.5)} .d{background:hsl(20 50% 50%)} .e{opacity:.3} .f{background:rgb(255 255 255/.7)}</style>

@@ -305,6 +305,9 @@ const browserConversions: ConversionTable = {
     fromBase: (c) => multiply(profileAdaptation, c),
   },
   lab: { base: "xyz-d50", toBase: (c) => labToXyzD50(c, labWhiteD50), fromBase: (c) => xyzD50ToLab(c, labWhiteD50) },
+  // By rounded matrices, what is grey has some colour left.
+  lch: { ...conversions.lch, hueless: ([, chroma]) => chroma <= 0.02 },
+  oklch: { ...conversions.oklch, hueless: ([, chroma]) => chroma <= 0.02 },
   ...Object.fromEntries(
     (
       [
@@ -377,17 +380,25 @@ export function convertChannels(
  * hue without meaning becomes `none` (4.4). A colour already in the space is returned as it is.
  */
 export function convertColor(color: Color, space: Space): Color {
-  return convertWith(conversions, color, space);
+  return color.space === space ? color : withoutHue(conversions, convertWith(conversions, color, space));
 }
 
-/** The same, to the digits of the browser's own computation. */
+/** The same to the digits of the browser's own computation; a hue without meaning stays the number it comes to. */
 export function convertAsBrowser(color: Color, space: Space): Color {
-  return convertWith(browserConversions, color, space);
+  return color.space === space ? color : convertWith(browserConversions, color, space);
+}
+
+/** The same as colours are converted to be mixed: a hue without meaning is missing, to be taken from the other. */
+export function convertToMix(color: Color, space: Space): Color {
+  return color.space === space ? color : withoutHue(browserConversions, convertWith(browserConversions, color, space));
 }
 
 function convertWith(table: ConversionTable, color: Color, space: Space): Color {
-  if (color.space === space) return color;
-  const channels = convertChannels(solid(color.channels), color.space, space, table) as Channels;
-  if (conversions[space].hueless?.(channels as Triple)) channels[hueOf(space)] = null;
-  return { space, channels, alpha: color.alpha };
+  return { space, channels: convertChannels(solid(color.channels), color.space, space, table), alpha: color.alpha };
+}
+
+function withoutHue(table: ConversionTable, color: Color): Color {
+  const channels: Channels = [...color.channels];
+  if (table[color.space].hueless?.(solid(channels))) channels[hueOf(color.space)] = null;
+  return { ...color, channels };
 }

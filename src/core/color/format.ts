@@ -28,10 +28,12 @@ function legacyAlpha(alpha: number): string {
 
 /** A computed colour as `getComputedStyle` gives it (CSS Color 4, section 15). */
 export function serialiseColor({ color, legacy }: PlainColor): string {
+  if (!legacy && color.space !== "srgb" && definitionOf(color.space).legacy) {
+    const solidly = { ...color, channels: solid(color.channels) };
+    return serialiseColor({ color: { ...convertColor(solidly, "srgb"), alpha: color.alpha }, legacy });
+  }
   if (legacy) {
-    const bytes = solid(convertColor(color, "srgb").channels).map((value) =>
-      Math.round(Math.min(1, Math.max(0, value)) * 255),
-    );
+    const bytes = solid(convertColor(color, "srgb").channels).map(toByte);
     const alpha = color.alpha ?? 0;
     return alpha >= 1 ? `rgb(${bytes.join(", ")})` : `rgba(${bytes.join(", ")}, ${legacyAlpha(alpha)})`;
   }
@@ -104,7 +106,8 @@ function withHue(fitted: Color, color: Color): Color {
   return { ...fitted, channels: fitted.channels.map((channel) => channel ?? 0) as Channels };
 }
 
-const toByte = (value: number) => Math.round(Math.min(1, Math.max(0, value)) * 255);
+/** What was written as half a step stays half a step, to be rounded up. */
+const toByte = (value: number) => Math.round(Number((Math.min(1, Math.max(0, value)) * 255).toFixed(9)));
 
 function hex(color: Color, { upper, short }: FormatOptions): string {
   const { channels } = toGamut(color, "srgb");

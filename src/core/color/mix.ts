@@ -1,23 +1,22 @@
 /** Interpolation of colours (CSS Color 4, section 12), to the digits browsers give. */
-import { definitionOf, hueOf } from "./spaces";
-import { convertAsBrowser, degrees, solid } from "./conversion";
-import type { Channels, Color, Space, Triple } from "./types";
+import { definitionOf, hueOf, isMissingWith } from "./spaces";
+import { convertToMix, degrees, solid } from "./conversion";
+import type { Channels, Color, Space } from "./types";
 
 export type HueWay = "shorter" | "longer" | "increasing" | "decreasing";
 
 function prepared(color: Color, space: Space): Color {
-  const converted = convertAsBrowser(color, space);
-  const channels = [...converted.channels] as Channels;
-  if (color.space !== space) {
-    // What means the same in both is carried over when it is `none` (CSS Color 4, 12.2).
-    for (const [at, channel] of color.channels.entries()) {
-      const { means } = definitionOf(color.space).channels[at]!;
-      const carried =
-        channel === null && means ? definitionOf(space).channels.findIndex((one) => one.means === means) : -1;
-      if (carried >= 0) channels[carried] = null;
-    }
-  }
-  return { ...converted, channels };
+  const converted = convertToMix(color, space);
+  if (color.space === space) return converted;
+  const own = definitionOf(color.space).channels;
+  const missing = new Set(own.flatMap(({ means }, at) => (color.channels[at] === null ? [means] : [])));
+  const { channels } = definitionOf(space);
+  return {
+    ...converted,
+    channels: converted.channels.map((value, at) =>
+      isMissingWith(missing, channels[at]!, channels) ? null : value,
+    ) as Channels,
+  };
 }
 
 /** The colour a share of the way (0 to 1) from one to the other, alpha premultiplied (12.3). */
@@ -37,15 +36,9 @@ export function interpolateColors(from: Color, to: Color, share: number, space: 
     if (first[at] === null && second[at] === null) return null;
     if (at === hue) return degrees(value + (two[at]! - value) * share);
     const mixed = value * (alphaA ?? 1) * (1 - share) + two[at]! * (alphaB ?? 1) * share;
-    if (alpha === null) return mixed;
-    return alpha === 0 ? 0 : mixed / alpha;
+    // Of what cannot be seen, nothing is divided by its alpha again.
+    return alpha === null || alpha === 0 ? mixed : mixed / alpha;
   }) as Channels;
-  if (alpha === 0) {
-    const plain = one.map((value, at) =>
-      channels[at] === null || at === hue ? channels[at]! : value + (two[at]! - value) * share,
-    );
-    return { space, channels: plain as Triple, alpha };
-  }
   return { space, channels, alpha };
 }
 

@@ -11,7 +11,7 @@ export interface ChannelDefinition {
   /** For people. */
   label: string;
   /** What it means: the same in another space is carried over when it is `none` (CSS Color 4, 12.2). */
-  means: "red" | "green" | "blue" | "hue" | "colourfulness" | "lightness" | "a" | "b" | null;
+  means: "red" | "green" | "blue" | "hue" | "colourfulness" | "lightness" | "a" | "b" | "whiteness" | "blackness";
   /** What 100% stands for, in the space's own units; null where percentages are not allowed. */
   percent: number | null;
   /** Space units per written number. */
@@ -23,6 +23,8 @@ export interface ChannelDefinition {
   /** How far it is set by hand, in space units; shown in so many units for each of these, in such steps. */
   hand: { range: readonly [number, number]; shown: number; step: number };
 }
+
+export type Meaning = ChannelDefinition["means"];
 
 export type Channels3 = readonly [ChannelDefinition, ChannelDefinition, ChannelDefinition];
 
@@ -176,7 +178,7 @@ export const spaceTable: readonly SpaceDefinition[] = [
     names: ["hsl", "hsla"],
     commas: true,
   }),
-  ofFunctions("hwb", [hue, share("Whiteness", null), share("Blackness", null)], older),
+  ofFunctions("hwb", [hue, share("Whiteness", "whiteness"), share("Blackness", "blackness")], older),
   ofFunctions("oklch", [lightness(1), chroma(0.4, 0.37, 0.001, finer), hue]),
   ofFunctions("oklab", [lightness(1), axis("a", 0.4, 0.001, finer), axis("b", 0.4, 0.001, finer)]),
   ofFunctions("lch", [lightness(100), chroma(150, 150, 0.1, asNumber), hue]),
@@ -219,6 +221,29 @@ export const notationDefinition = (notation: Notation): SpaceDefinition | null =
   byNotation.get(notation) ?? bySpace.get(notation as Space) ?? null;
 
 /** Which of a space's channels is the hue; -1 where none is: it is not polar then. */
+/** What two channels mean that together mean the same: where both of one pair are `none`, so are both of the other (12.2). */
+const alikeTogether: readonly (readonly [readonly Meaning[], readonly Meaning[]])[] = [
+  [
+    ["a", "b"],
+    ["colourfulness", "hue"],
+  ],
+  [
+    ["whiteness", "blackness"],
+    ["colourfulness", "lightness"],
+  ],
+];
+
+/** Whether a channel of another space is `none` where these are (CSS Color 4, 12.2): so is what means the same. */
+export function isMissingWith(missing: ReadonlySet<Meaning>, { means }: ChannelDefinition, of: Channels3): boolean {
+  const isGone = (one: Meaning) => missing.has(one);
+  const isHere = (one: Meaning) => of.some((channel) => channel.means === one);
+  // Where all three are missing, nothing is left of the colour.
+  if (missing.size === 3 || isGone(means)) return true;
+  return alikeTogether.some((pairs) =>
+    pairs.some((pair, at) => pair.includes(means) && pair.every(isHere) && pairs[1 - at]!.every(isGone)),
+  );
+}
+
 export const hueOf = (space: Space): number => definitionOf(space).channels.findIndex(({ means }) => means === "hue");
 
 /** The spaces that colours are mixed in, by their names (CSS Color 4, 12.1); functions of several names are one. */

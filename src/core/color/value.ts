@@ -15,7 +15,7 @@ import {
   type ChannelDefinition,
   type SpaceDefinition,
 } from "./spaces";
-import { convertAsBrowser, convertColor, solid } from "./conversion";
+import { convertAsBrowser, convertColor, degrees, solid } from "./conversion";
 import { systemColors } from "./system";
 import type { Channels, Color, Space } from "./types";
 
@@ -151,10 +151,6 @@ function fromFunction(component: ComponentOf<"function">): ColorValue {
     return { kind: "relative", syntax, origin, channels, alpha };
   }
   const values = channels.map((channel, at) => channelValue(channel, syntax.channels[at]!, !withCommas)) as Channels;
-  // rgb() keeps whole steps of 8 bits (CSS Color 4, 15.2).
-  if (syntax.space === "srgb" && syntax.legacy)
-    for (const at of [0, 1, 2])
-      values[at] = values[at] === null ? null : Math.round(Number((values[at]! * 255).toFixed(6))) / 255;
   const color: Color = { space: syntax.space, channels: values, alpha: alpha ? alphaValue(alpha, !withCommas) : 1 };
   return { kind: "plain", color, legacy: syntax.legacy };
 }
@@ -261,7 +257,8 @@ function alphaValue(component: Component, allowNone: boolean, keywords?: Record<
 function keywordsOf(syntax: SpaceDefinition, origin: Color): Record<string, number> {
   const channels = solid(origin.channels);
   const keywords: Record<string, number> = { alpha: origin.alpha ?? 0 };
-  for (const [at, channel] of syntax.channels.entries()) keywords[channel.name] = channels[at]! / channel.unit;
+  for (const [at, { name, means, unit }] of syntax.channels.entries())
+    keywords[name] = means === "hue" ? degrees(channels[at]!) : channels[at]! / unit;
   return keywords;
 }
 
@@ -407,14 +404,10 @@ function relative(value: ColorValue & { kind: "relative" }, context: ColorContex
   // Channels of relative colours are clamped only where the space itself has bounds (CSS Color 5, 4.1).
   const bounds = (channel: ChannelDefinition): ChannelDefinition =>
     syntax.legacy ? { ...channel, clamp: [-Infinity, Infinity] } : channel;
-  const take = (component: Component, at: number) => {
-    const named = component.type === "ident" && component.name.toLowerCase() === syntax.channels[at]!.name;
-    if (named && origin.channels[at] === null) return null;
-    return channelValue(component, bounds(syntax.channels[at]!), true, keywords);
-  };
+  const take = (component: Component, at: number) =>
+    channelValue(component, bounds(syntax.channels[at]!), true, keywords);
   const channels = value.channels.map(take) as Channels;
-  const alpha = value.alpha ? alphaValue(value.alpha, true, keywords) : origin.alpha;
+  const alpha = value.alpha ? alphaValue(value.alpha, true, keywords) : (origin.alpha ?? 0);
   const color: Color = { space: syntax.space, channels, alpha };
-  if (!syntax.legacy || syntax.space === "srgb") return { color, legacy: false };
-  return { color: { ...convertColor({ ...color, channels: solid(channels) }, "srgb") }, legacy: false };
+  return { color, legacy: false };
 }
