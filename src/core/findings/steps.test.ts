@@ -40,6 +40,17 @@ test.each(["set-twice", "range", "quotes", "ignored-declaration", "undefined-var
   },
 );
 
+test("selectors that match nothing are looked for in steps", () => {
+  const rules = Array.from({ length: 1000 }, (_, at) => `.quay${at} { color: red }`).join("\n");
+  const from = site({ "index.html": '<p class="tern">Tern</p>', "a.css": rules });
+  const check = checks.find(({ name }) => name === "unmatched-selector")!;
+  const taken = stepsOf(
+    foundBy(check, { site: from, pages: [], conditions: defaultConditions, layouts: {}, stresses: {} }),
+  );
+  expect(taken).toBeGreaterThan(4);
+  expect(taken).toBeLessThan(20);
+});
+
 test("many that browsers ignore are not held against all others of their rule", () => {
   const spy = vi.spyOn(String.prototype, "replace");
   const asked = (count: number) => {

@@ -9,6 +9,7 @@ import { openSite } from "../source/site";
 import { colorSpots } from "../palette/values";
 import { pageWith, sampleFiles, site } from "../testing/site";
 import { reports } from ".";
+import { analyse } from "./analysis";
 import { criteria } from "./found";
 import { csv } from "./types";
 
@@ -25,6 +26,20 @@ const make = (
       .find((report) => report.id === id)!
       .make({ name: "Ossel", left, site: from, conditions: defaultConditions, layouts: {} }),
   );
+
+test("text styles are told from the largest down, of one size the heaviest first", () => {
+  const from = pageWith(
+    "p{font:400 16px serif}b{font:700 16px serif}i{font:400 40px serif}s{font:900 9px serif}",
+    "<p>Tern <b>sails</b> <i>at</i> <s>noon</s></p>",
+  );
+  const told = analyse(from).textStyles.map(({ sizePx, weight }) => [sizePx, weight]);
+  expect(told).toEqual([
+    [40, 400],
+    [16, 700],
+    [16, 400],
+    [9, 900],
+  ]);
+});
 
 describe("reports", () => {
   test("custom properties can be read again, with the names the site has", () => {
