@@ -17,6 +17,8 @@ const familyAt = longhandIndex.get("font-family")!;
 const weightAt = longhandIndex.get("font-weight")!;
 const styleAt = longhandIndex.get("font-style")!;
 const stretchAt = longhandIndex.get("font-stretch")!;
+/** What makes the font goes by the font of the parent (CSS Values 4, 6.1.1). */
+const ofFont = new Set(["font-size", "font-weight", "font-variation-settings"].map((name) => longhandIndex.get(name)!));
 const lineHeightAt = longhandIndex.get("line-height")!;
 
 const initialFamily: readonly FamilyName[] = [{ name: "Times New Roman", generic: false }];
@@ -97,7 +99,7 @@ export class Context implements ComputeContext {
 
   /** CSS Values 4, 6.1 */
   private pxPer(unit: string): number | null {
-    const sizing = this.computing === sizeAt;
+    const sizing = ofFont.has(this.computing);
     const own = sizing ? this.style.parent : this.style;
     const root = this.rootStyle ?? (sizing ? null : this.style);
     switch (unit) {

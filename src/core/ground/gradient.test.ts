@@ -17,7 +17,7 @@ describe("gradients at a point", () => {
     ["linear-gradient(to right, #000, #fff)", 25, 0, "#404040"],
     ["linear-gradient(90deg, #000, #fff)", 75, 40, "#bfbfbf"],
     ["linear-gradient(to left, #000, #fff)", 0, 0, "#ffffff"],
-    ["linear-gradient(to bottom right, #000, #fff)", 100, 0, "#7f7f7f"],
+    ["linear-gradient(to bottom right, #000, #fff)", 100, 0, "#808080"],
     ["linear-gradient(90deg, #000 20%, #fff 80%)", 10, 0, "#000000"],
     ["linear-gradient(90deg, #000 20px, #fff 20px)", 21, 0, "#ffffff"],
     ["linear-gradient(90deg, #f00, #0f0, #00f)", 50, 0, "#00ff00"],

@@ -1,8 +1,9 @@
 /** Boxes: display, margins, padding, borders (CSS Display 3, CSS Box 4, CSS Backgrounds 3). */
 import { table } from "../../source/table";
-import { absoluteUnit, evaluateMath, isMath, measureOf } from "../../source/css/math";
+import { absoluteUnit, evaluateMath, isMath, measureOf, type MathEnvironment } from "../../source/css/math";
 import { isKeyword, soleKeyword, splitAt, type Component } from "../../source/css/components";
 import {
+  checking,
   colorLonghand,
   computeLength,
   isLength,
@@ -50,7 +51,7 @@ const namedWidths: Readonly<Record<string, number>> = table({ thin: 1, medium: 3
 /** Border widths are snapped to whole device pixels, but never to nothing (CSS Backgrounds 3, 3.3), as large as they are shown. */
 export function snapWidth(px: number, zoom: number): number {
   const shown = px * zoom;
-  return (shown > 0 && shown < 1 ? 1 : Math.floor(shown)) / zoom;
+  return (shown > 0 && shown < 1 ? 1 : Math.floor(Math.fround(shown))) / zoom;
 }
 
 /** What a border's or an outline's width comes to, px. */
@@ -162,33 +163,38 @@ function isBlockified(context: ComputeContext): boolean {
 }
 
 /** A number, or a percentage for its hundredth; null for anything else. */
-function partOf([only, more]: readonly Component[]): number | null {
-  if (more || !only || only.type === "ident" || only.type === "block") return null;
-  const quantity = evaluateMath(only, { unit: absoluteUnit, percentAs: null });
+function partOf(component: Component | undefined, unit: MathEnvironment["unit"]): number | null {
+  if (!component || component.type === "ident" || component.type === "block") return null;
+  const quantity = evaluateMath(component, { unit, percentAs: null });
   const measure = quantity && measureOf(quantity);
   if (measure === "number") return quantity!.value;
   return measure === "percent" ? quantity!.value / 100 : null;
 }
 
-export const opacity: Longhand<number, number> = {
+/** Any length may stand in it that another is divided by. */
+const isPart = (component: Component) => partOf(component, checking(absoluteUnit, false).unit) !== null;
+
+export const opacity: Longhand<Component, number> = {
   name: "opacity",
   inherited: false,
   initial: "1",
-  parse: partOf,
-  compute: (value) => Math.min(1, Math.max(0, value)),
+  parse: ([only, more]) => (!more && only && isPart(only) ? only : null),
+  compute: (value, context) => Math.min(1, Math.max(0, partOf(value, context.unit) ?? 1)),
   serialise: serialiseNumber,
 };
 
 /** CSS Viewport 1, 3; nothing at all is taken for 1. */
-export const zoom: Longhand<number, number> = {
+export const zoom: Longhand<Component, number> = {
   name: "zoom",
   inherited: false,
   initial: "1",
   parse: (value) => {
-    const part = ["normal", "reset", "document"].includes(soleKeyword(value) ?? "") ? 1 : partOf(value);
-    return part === null || (part < 0 && !isMath(value[0])) ? null : part;
+    const [only] = value;
+    if (["normal", "reset", "document"].includes(soleKeyword(value) ?? "")) return only!;
+    if (value.length !== 1 || !isPart(only!)) return null;
+    return isMath(only) || (partOf(only, absoluteUnit) ?? 0) >= 0 ? only! : null;
   },
-  compute: (value) => Math.max(0, value) || 1,
+  compute: (value, context) => (value.type === "ident" ? 1 : Math.max(0, partOf(value, context.unit) ?? 1) || 1),
   serialise: serialiseNumber,
 };
 

@@ -2,8 +2,9 @@
 import { colorFromComponent, resolveColor, type ColorValue, type PlainColor } from "../../color/value";
 import { serialiseColor } from "../../color/format";
 import { isKeyword, splitAt, type Component, type ComponentOf } from "../../source/css/components";
+import { absoluteUnit, evaluateMath, isMath, measureOf } from "../../source/css/math";
 import { isGradient, isGradientValid, serialiseGradient } from "./gradients";
-import { colorLonghand, serialiseNumber } from "./kinds";
+import { colorLonghand, computeLength, isLength, serialiseLengthPercentage, serialiseNumber } from "./kinds";
 import type { ComputeContext, Longhand } from "./types";
 
 const color: Longhand<ColorValue, PlainColor> = {
@@ -90,8 +91,21 @@ function serialisePart(component: Component, context: ComputeContext): string {
     case "delim":
       return component.value;
     default:
-      return serialiseImage(component, context);
+      return serialiseReckoned(component, context) ?? serialiseImage(component, context);
   }
+}
+
+const placeRules = { percent: true, negative: true };
+/** Of a whole turn, where percentages are angles. */
+const turn = { percentAs: "angle", percentBase: 360 } as const;
+
+/** What a math function comes to where it is an angle, a length or a percentage; null for anything else. */
+function serialiseReckoned(component: Component, context: ComputeContext): string | null {
+  if (!isMath(component)) return null;
+  if (isLength(component, placeRules, absoluteUnit))
+    return serialiseLengthPercentage(computeLength(component, context, placeRules));
+  const angle = evaluateMath(component, { unit: context.unit, ...turn });
+  return angle && measureOf(angle) === "angle" ? `${serialiseNumber(angle.value)}deg` : null;
 }
 
 /** One picture, or none. */

@@ -10,6 +10,8 @@ import {
   keywords,
   serialiseNumber,
   serialisePx,
+  inQuarters,
+  isNumber,
   numberOf,
   wordLonghand,
 } from "./kinds";
@@ -208,7 +210,7 @@ const weightSteps: Readonly<Record<"bolder" | "lighter", readonly (readonly [und
 };
 
 /** A plain number from a number or a math function; null for anything else. */
-const fontWeight: Longhand<number | "bolder" | "lighter", number> = {
+const fontWeight: Longhand<Component | number | "bolder" | "lighter", number> = {
   name: "font-weight",
   inherited: true,
   initial: "400",
@@ -220,13 +222,13 @@ const fontWeight: Longhand<number | "bolder" | "lighter", number> = {
       if (word === "normal") return 400;
       return word === "bold" ? 700 : null;
     }
+    if (isMath(only)) return isNumber(only) ? only : null;
     const weight = numberOf(only);
-    if (weight === null) return null;
-    if (isMath(only)) return Math.min(1000, Math.max(1, weight));
-    return weight >= 1 && weight <= 1000 ? weight : null;
+    return weight !== null && weight >= 1 && weight <= 1000 ? inQuarters(weight) : null;
   },
   compute: (value, context) => {
     if (typeof value === "number") return value;
+    if (typeof value === "object") return inQuarters(Math.min(1000, Math.max(1, numberOf(value, context.unit) ?? 400)));
     const from = context.hasParent ? context.parent("font-weight") : 400;
     return weightSteps[value].find(([under]) => from < under)?.[1] ?? from;
   },
@@ -240,9 +242,10 @@ const fontStyle = wordLonghand("font-style", true, "normal", ([first, second, mo
   if (word !== "oblique") return null;
   const angle = second.type === "block" ? null : evaluateMath(second, { unit: absoluteUnit, percentAs: null });
   if (!angle || (measureOf(angle) !== "angle" && !(second.type === "number" && second.value === 0))) return null;
-  if (Math.abs(angle.value) > 90) return null;
-  if (angle.value === 14) return "oblique";
-  return angle.value === 0 ? "normal" : `oblique ${serialiseNumber(angle.value)}deg`;
+  if (Math.abs(angle.value) > 90 && !isMath(second)) return null;
+  const slant = inQuarters(Math.min(90, Math.max(-90, angle.value)));
+  if (slant === 14) return "oblique";
+  return slant === 0 ? "normal" : `oblique ${serialiseNumber(slant)}deg`;
 });
 
 export const stretchKeywords: Readonly<Record<string, number>> = table({
@@ -264,9 +267,9 @@ const fontStretch: Longhand<number, number> = {
   parse: ([only, more]) => {
     if (more || !only) return null;
     if (only.type === "ident") return stretchKeywords[only.name.toLowerCase()] ?? null;
-    if (only.type === "percentage") return only.value >= 0 ? only.value : null;
+    if (only.type === "percentage") return only.value >= 0 ? inQuarters(only.value) : null;
     const share = isMath(only) ? evaluateMath(only, { unit: absoluteUnit, percentAs: null }) : null;
-    return share && measureOf(share) === "percent" ? Math.max(0, share.value) : null;
+    return share && measureOf(share) === "percent" ? inQuarters(Math.max(0, share.value)) : null;
   },
   compute: (value) => value,
   serialise: (value) => `${serialiseNumber(value)}%`,
@@ -296,7 +299,7 @@ const leadingRules = { percent: true, negative: false };
 export function isLineHeight(component: Component): boolean {
   if (isKeyword(component, "normal")) return true;
   if (component.type === "number") return component.value >= 0;
-  return isLength(component, leadingRules, absoluteUnit) || numberOf(component) !== null;
+  return isLength(component, leadingRules, absoluteUnit) || isNumber(component);
 }
 
 const lineHeight: Longhand<Component, LineHeight> = {
@@ -306,7 +309,7 @@ const lineHeight: Longhand<Component, LineHeight> = {
   parse: ([only, more]) => (!more && only && isLineHeight(only) ? only : null),
   compute: (value, context) => {
     if (value.type === "ident") return { kind: "normal" };
-    const number = numberOf(value);
+    const number = numberOf(value, context.unit);
     if (number !== null) return { kind: "number", value: Math.max(0, number) };
     // Chromium takes whole percents where the value is nothing else.
     if (value.type === "percentage")
@@ -324,21 +327,20 @@ export function leadingPx(value: LineHeight, size: number): number | null {
 }
 
 /** Axes of a variable font by their tags: of a tag given twice the last counts, and they are in order (CSS Fonts 4, 6.13). */
-const fontVariations: Longhand<readonly [tag: string, value: number][], readonly [tag: string, value: number][]> = {
+const fontVariations: Longhand<readonly [tag: string, value: Component][], readonly [tag: string, value: number][]> = {
   name: "font-variation-settings",
   inherited: true,
   initial: "normal",
   parse: (value) => {
     if (soleKeyword(value) === "normal") return [];
-    const axes: [string, number][] = [];
+    const axes: [string, Component][] = [];
     for (const [tag, amount, more] of splitAt(value, ",")) {
-      const number = numberOf(amount);
-      if (more || tag?.type !== "string" || number === null || !/^[ -~]{4}$/.test(tag.value)) return null;
-      axes.push([tag.value, number]);
+      if (more || tag?.type !== "string" || !amount || !isNumber(amount) || !/^[ -~]{4}$/.test(tag.value)) return null;
+      axes.push([tag.value, amount]);
     }
     return axes;
   },
-  compute: byTag,
+  compute: (value, context) => byTag(value.map(([tag, amount]) => [tag, numberOf(amount, context.unit) ?? 0])),
   serialise: (value) => value.map(([tag, amount]) => `"${tag}" ${serialiseNumber(amount)}`).join(", ") || "normal",
 };
 

@@ -131,6 +131,9 @@ const places: Readonly<Record<string, string>> = table({
   bottom: "100%",
 });
 
+/** From the top to the bottom. */
+const usualLine = "180deg";
+
 function lineText(parts: readonly Component[], kind: string, write: (part: Component) => string): string[] {
   const words = parts.map(wordOf);
   if (kind === "linear" && words.join(" ") === "to bottom") return [];
@@ -161,5 +164,5 @@ function lineText(parts: readonly Component[], kind: string, write: (part: Compo
     where.reverse();
   if (place.length === 1) where[["top", "bottom"].includes(wordOf(place[0])) ? "unshift" : "push"]("50%");
   const text = [...own, ...(where.length ? ["at", ...where] : [])].join(" ");
-  return text ? [text] : [];
+  return text && text !== usualLine ? [text] : [];
 }

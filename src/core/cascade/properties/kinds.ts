@@ -18,11 +18,15 @@ import type { ComputeContext, LengthPercentage, Longhand } from "./types";
 export const byTag = <Value>(settings: readonly (readonly [tag: string, value: Value])[]): [string, Value][] =>
   [...new Map(settings)].sort(([a], [b]) => Number(a > b) - Number(a < b));
 
-/** Numbers as browsers serialise them: six significant digits. */
+/** The largest number in single precision. */
+const largestSingle = (2 - 2 ** -23) * 2 ** 127;
+
+/** Numbers as browsers serialise them: six significant digits, of single precision. */
 export function serialiseNumber(value: number): string {
   if (Number.isNaN(value)) return "NaN";
-  if (!Number.isFinite(value)) return value > 0 ? "infinity" : "-infinity";
-  const rounded = sixDigits(Math.fround(value));
+  const single = Math.fround(value);
+  if (!Number.isFinite(single)) return value > 0 ? "infinity" : "-infinity";
+  const rounded = sixDigits(single);
   const magnitude = Math.abs(rounded);
   if (magnitude !== 0 && (magnitude >= 1e6 || magnitude < 1e-4)) {
     const [mantissa, exponent] = rounded.toExponential().split("e") as [string, string];
@@ -41,15 +45,26 @@ function sixDigits(value: number): number {
 }
 
 /** A length in px as browsers write it. */
-export const serialisePx = (value: number) => `${serialiseNumber(value)}px`;
+export const serialisePx = (value: number) =>
+  `${serialiseNumber(Math.min(largestSingle, Math.max(-largestSingle, value)))}px`;
 
-/** A number, written or reckoned; null for anything else. */
-export function numberOf(component: Component | undefined): number | null {
+/** A number, written or reckoned; null for anything else. @param unit of an element, where lengths may go by its font */
+export function numberOf(
+  component: Component | undefined,
+  unit: MathEnvironment["unit"] = absoluteUnit,
+): number | null {
   if (component?.type === "number") return component.value;
   if (!isMath(component)) return null;
-  const quantity = evaluateMath(component, { unit: absoluteUnit, percentAs: null });
+  const quantity = evaluateMath(component, { unit, percentAs: null });
   return quantity && measureOf(quantity) === "number" ? quantity.value : null;
 }
+
+/** Whether a component is a number, whatever lengths come to (CSS Values 4, 10.9: they may be divided by each other). */
+export const isNumber = (component: Component | undefined): boolean =>
+  numberOf(component, checking(absoluteUnit, false).unit) !== null;
+
+/** Weights, widths and slants of fonts are kept in quarters, what is beyond them cut off. */
+export const inQuarters = (value: number): number => Math.trunc(value * 4) / 4;
 
 /** A longhand whose value is the text it is read as, on every element. */
 export function wordLonghand(
@@ -71,7 +86,7 @@ export function keywords(name: string, inherited: boolean, initial: string, othe
 }
 
 /** Enough of an environment to tell whether an expression is valid. */
-function checking(
+export function checking(
   absolute: (value: number, unit: string) => { value: number; measure: Measure } | null,
   percent: boolean,
 ): MathEnvironment {

@@ -10,6 +10,7 @@ import {
   isLength,
   keywords,
   lengthOr,
+  isNumber,
   numberOf,
   serialiseNumber,
   serialisePx,
@@ -123,7 +124,7 @@ const initialLetter = wordLonghand("initial-letter", false, "normal", (value) =>
   const numbers = value.filter((part) => part !== word);
   const kind = word?.type === "ident" ? word.name.toLowerCase() : "";
   if (word && !["drop", "raise"].includes(kind)) return null;
-  const [size, sink, more] = numbers.map(numberOf);
+  const [size, sink, more] = numbers.map((one) => numberOf(one));
   if (
     size === undefined ||
     size === null ||
@@ -138,14 +139,25 @@ const initialLetter = wordLonghand("initial-letter", false, "normal", (value) =>
 
 const tabRules = { percent: false, negative: false };
 
+/** Whole numbers go no farther. */
+const mostLines = 2 ** 31 - 1;
+
 /** Lines after which a box ends (CSS Overflow 4, 5.3). */
-const lineClamp = wordLonghand("-webkit-line-clamp", false, "none", ([only, more]) => {
-  if (more || isKeyword(only, "none")) return more ? null : "none";
-  const lines = only?.type === "number" && !only.integer ? null : numberOf(only);
-  if (lines === null) return null;
-  if (isMath(only)) return String(Math.max(1, Math.round(lines)));
-  return lines >= 1 ? String(lines) : null;
-});
+const lineClamp: Longhand<Component, string> = {
+  name: "-webkit-line-clamp",
+  inherited: false,
+  initial: "none",
+  parse: ([only, more]) => {
+    if (more || !only) return null;
+    if (isKeyword(only, "none") || (isMath(only) && isNumber(only))) return only;
+    return only.type === "number" && only.integer && only.value >= 1 ? only : null;
+  },
+  compute: (value, context) =>
+    value.type === "ident"
+      ? "none"
+      : serialiseNumber(Math.min(mostLines, Math.max(1, Math.round(numberOf(value, context.unit) ?? 1)))),
+  serialise: (value) => value,
+};
 
 /** In which order letters, their outlines and marks are painted (SVG 2, 13.8), as short as it can be said. */
 const paintOrder = wordLonghand("paint-order", true, "normal", (value) => {
@@ -165,12 +177,11 @@ const tabSize: Longhand<Component, string> = {
   initial: "8",
   parse: ([only, more]) => {
     if (more || !only) return null;
-    const number = numberOf(only);
-    if (number !== null) return only.type === "number" && number < 0 ? null : only;
-    return isLength(only, tabRules, absoluteUnit) ? only : null;
+    if (only.type === "number") return only.value < 0 ? null : only;
+    return isNumber(only) || isLength(only, tabRules, absoluteUnit) ? only : null;
   },
   compute: (value, context) => {
-    const number = numberOf(value);
+    const number = numberOf(value, context.unit);
     return number !== null
       ? serialiseNumber(Math.max(0, number))
       : serialisePx(computeLength(value, context, tabRules).px);

@@ -99,3 +99,25 @@ test.each([
     9,
   );
 });
+
+test.each([
+  ["round(down, 7, -2.5)", 5],
+  ["round(up, 7, -2.5)", 7.5],
+  ["round(5, infinity)", 0],
+  ["round(up, 5, infinity)", Infinity],
+  ["round(up, -5, infinity)", 0],
+  ["round(down, -5, infinity)", -Infinity],
+  ["round(infinity, 5)", Infinity],
+  ["round(infinity, infinity)", 0],
+  ["mod(100, infinity)", 100],
+  ["mod(-100, infinity)", 0],
+  ["mod(-7, 5)", 3],
+  ["mod(7, -5)", -3],
+  ["rem(-7, 5)", -2],
+  ["pow(1, infinity)", 1],
+  ["pow(-1, -infinity)", 1],
+  ["pow(2, infinity)", Infinity],
+])("without end: %s is %d", (text, result) => {
+  const found = evaluateMath(componentsOf(text)[0]!, { unit: absoluteUnit, percentAs: null })!.value;
+  expect(found === 0 ? 0 : found).toBe(result);
+});

@@ -193,6 +193,27 @@ const roundings: Readonly<Record<string, (quotient: number) => number>> = table(
   "to-zero": Math.trunc,
 });
 
+/** To a whole number of steps; without end, either of them has rules of its own (CSS Values 4, 10.3.1). */
+function rounded(value: number, step: number, rounding: string): number {
+  if (step === 0 || Number.isNaN(value)) return NaN;
+  if (!Number.isFinite(value)) return Number.isFinite(step) ? value : NaN;
+  const size = Math.abs(step);
+  if (Number.isFinite(size)) return roundings[rounding]!(value / size) * size;
+  if (rounding === "up" && value > 0) return Infinity;
+  return rounding === "down" && value < 0 ? -Infinity : 0;
+}
+
+/** What is left over has the sign of what it is divided by (CSS Values 4, 10.3). */
+function modulo(value: number, by: number): number {
+  const left = value % by;
+  if (left === 0 || left < 0 === by < 0) return left;
+  return Number.isFinite(by) ? left + by : NaN;
+}
+
+/** As IEEE 754 has it: 1 stays 1, whatever the power, and so does −1 without end. */
+const power = (base: number, exponent: number): number =>
+  base === 1 || (base === -1 && Math.abs(exponent) === Infinity) ? 1 : base ** exponent;
+
 /** What a function is given, once none of it is a percentage that has to be resolved first. */
 interface Given {
   values: readonly Quantity[];
@@ -231,10 +252,9 @@ const ofTwo =
 const functions: Readonly<Record<string, MathFunction>> = table({
   round: ({ values, a, b, sameType, plain, rounding }) => {
     if (values.length > 2 || !sameType || (values.length === 1 && !plain)) return null;
-    const step = b ? b.value : 1;
-    return like(a, step === 0 ? NaN : roundings[rounding]!(a.value / step) * step);
+    return like(a, rounded(a.value, b ? b.value : 1, rounding));
   },
-  mod: ofTwo((a, b) => like(a, a.value - Math.floor(a.value / b.value) * b.value)),
+  mod: ofTwo((a, b) => like(a, modulo(a.value, b.value))),
   rem: ofTwo((a, b) => like(a, a.value % b.value)),
   sin: ofAngle(Math.sin),
   cos: ofAngle(Math.cos),
@@ -243,7 +263,7 @@ const functions: Readonly<Record<string, MathFunction>> = table({
   acos: ofNumber((value) => degrees(Math.acos(value))),
   atan: ofNumber((value) => degrees(Math.atan(value))),
   atan2: ofTwo((a, b) => degrees(Math.atan2(a.value, b.value))),
-  pow: ({ values, a, b, plain }) => (values.length === 2 && plain ? number(a.value ** b!.value) : null),
+  pow: ({ values, a, b, plain }) => (values.length === 2 && plain ? number(power(a.value, b!.value)) : null),
   sqrt: ofNumber((value) => number(Math.sqrt(value))),
   exp: ofNumber((value) => number(Math.exp(value))),
   log: ({ values, a, b, plain }) => {
