@@ -66,7 +66,7 @@ const colours = [
 const wide = ["inherit", "initial", "unset", "revert", "revert-layer"];
 
 /** Values by property, some of them not valid. */
-const values: Readonly<Record<string, readonly string[]>> = {
+export const values: Readonly<Record<string, readonly string[]>> = {
   color: colours,
   "background-color": colours,
   "text-decoration-color": colours,

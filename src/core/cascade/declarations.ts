@@ -1,15 +1,7 @@
 /** Declarations made ready for the cascade: read, checked and taken apart into longhands. */
-import { lexer } from "css-tree";
 import { componentsOf, soleKeyword, type Component } from "../source/css/components";
-import {
-  absoluteUnit,
-  evaluateMath,
-  isMath,
-  isRelativeLength,
-  measureOf,
-  UnresolvedPercentage,
-} from "../source/css/math";
 import type { Declaration } from "../source/css/syntax";
+import { isOther, otherReason, type InvalidReason } from "./others";
 import { aliases, longhands, readerOf } from "./properties";
 import { shorthands } from "./properties/shorthands";
 import { isWide, type WideKeyword } from "./wide";
@@ -28,8 +20,6 @@ export type PreparedDeclaration =
   /** A property that is not among those computed here; whether it is valid is only asked where it matters. */
   | { kind: "other" }
   | { kind: "invalid"; reason: InvalidReason };
-
-export type InvalidReason = "unknown property" | "invalid value" | "empty value";
 
 const prepared = new WeakMap<Declaration, PreparedDeclaration>();
 
@@ -98,11 +88,7 @@ export function invalidReason(property: string, valueText: string): InvalidReaso
 export function isKnownProperty(property: string): boolean {
   const name = aliases[property] ?? property;
   return (
-    property.startsWith("--") ||
-    readerOf(name) !== null ||
-    shorthands.has(name) ||
-    name === "all" ||
-    lexer.getProperty(name) !== null
+    property.startsWith("--") || readerOf(name) !== null || shorthands.has(name) || name === "all" || isOther(name)
   );
 }
 
@@ -173,54 +159,4 @@ export function readPending(name: string, shorthand: string | null, text: string
   const result = (quirks ? quirkOf(property, text) : null) ?? prepare(property, text);
   if (result.kind !== "longhands") return null;
   return result.entries.find(([one]) => one === name)?.[1] ?? null;
-}
-
-/** Properties that are not computed here are judged by css-tree's grammars, which takes its time. */
-function otherReason(property: string, text: string): InvalidReason | null {
-  if (!lexer.getProperty(property)) return "unknown property";
-  const components = componentsOf(text);
-  if (components.length === 0) return "empty value";
-  if (substitutionsIn(components) !== "none" || property.startsWith("-")) return null;
-  const sampled = withoutMath(text, components);
-  return sampled === null || lexer.matchProperty(property, sampled).error ? "invalid value" : null;
-}
-
-const samples: Readonly<Record<string, string>> = {
-  number: "1",
-  length: "1px",
-  percent: "1%",
-  angle: "1deg",
-  time: "1s",
-  resolution: "1x",
-  flex: "1fr",
-  frequency: "1hz",
-};
-
-/** The text with a plain value of the same measure for each math function; null where one is not valid (CSS Values 4, 10). */
-function withoutMath(text: string, components: readonly Component[]): string | null {
-  let result = text;
-  // From the end, so that what stands before keeps its place.
-  for (const component of components.toReversed()) {
-    if (isMath(component)) {
-      const measure = measureIn(component, text.slice(component.start, component.end).includes("%"));
-      if (measure === null) return null;
-      result = result.slice(0, component.start) + samples[measure]! + result.slice(component.end);
-    }
-  }
-  return result;
-}
-
-/** @param percent whether it holds percentages: they count as lengths, or for themselves where nothing else is */
-function measureIn(component: Component, percent: boolean): string | null {
-  const unit = (value: number, name: string) =>
-    absoluteUnit(value, name) ?? (isRelativeLength(name) ? { value, measure: "length" as const } : null);
-  try {
-    const alone = percent ? evaluateMath(component, { unit, percentAs: null }) : null;
-    const quantity =
-      (alone && measureOf(alone) && alone) ?? evaluateMath(component, { unit, percentAs: percent ? "length" : null });
-    return quantity && measureOf(quantity);
-  } catch (error) {
-    if (error instanceof UnresolvedPercentage) return "length";
-    throw error;
-  }
 }

@@ -217,25 +217,6 @@ export const colorScheme: Longhand<string, string> = {
   serialise: (value) => value,
 };
 
-/** What a pseudo-element holds (CSS Content 3, 2), as its parts; null for `normal` and `none`. */
-const content: Longhand<readonly Component[] | null, readonly Component[] | null> = {
-  name: "content",
-  inherited: false,
-  initial: "normal",
-  parse: (value) => {
-    const only = value.length === 1 && value[0]!.type === "ident" ? value[0]!.name.toLowerCase() : null;
-    if (only === "normal" || only === "none") return [];
-    return value.length > 0 &&
-      value.every((part) => ["string", "url", "function"].includes(part.type) || part.type === "ident" || isSlash(part))
-      ? value
-      : null;
-  },
-  compute: (value) => (value?.length ? value : null),
-  serialise: () => "",
-};
-
-const isSlash = (part: Component) => part.type === "delim" && part.value === "/";
-
 /** CSS Conditional 5, 3.2. */
 const containerName: Longhand<string[], string[]> = {
   name: "container-name",
@@ -244,6 +225,7 @@ const containerName: Longhand<string[], string[]> = {
   parse: (value) => {
     const names = value.map((part) => (part.type === "ident" ? part.name : null));
     if (names.length === 0 || names.includes(null)) return null;
+    if (names.length > 1 && names.some((name) => name!.toLowerCase() === "none")) return null;
     return names.length === 1 && names[0]!.toLowerCase() === "none" ? [] : (names as string[]);
   },
   compute: (value) => value,
@@ -280,7 +262,6 @@ export const boxLonghands: readonly Longhand<never, never>[] = [
   ),
   keywords("container-type", false, "normal", "size inline-size"),
   containerName,
-  content,
   keywords("visibility", true, "visible", "hidden collapse"),
   opacity,
   keywords("mix-blend-mode", false, "normal", `${blendModes} plus-lighter`),

@@ -3,6 +3,7 @@ import { table } from "../../source/table";
 import { backgroundLonghands } from "./backgrounds";
 import { boxLonghands, colorScheme, zoom } from "./box";
 import { colorLonghands } from "./color";
+import { contentLonghands } from "./content";
 import { edgeLonghands } from "./edges";
 import { featureLonghands } from "./features";
 import { fontLonghands } from "./font";
@@ -26,6 +27,7 @@ export const longhands: readonly Longhand[] = [
   ...textLonghands,
   ...typesettingLonghands,
   ...boxLonghands,
+  ...contentLonghands,
   ...listLonghands,
   ...edgeLonghands,
   ...sizeLonghands,

@@ -185,7 +185,7 @@ export const textLonghands: readonly Longhand<never, never>[] = [
   spacing("letter-spacing"),
   spacing("word-spacing"),
   textAlign,
-  keywords("text-align-last", true, "auto", "start end left right center justify match-parent"),
+  keywords("text-align-last", true, "auto", "start end left right center justify"),
   textIndent,
   keywords("text-transform", true, "none", "capitalize uppercase lowercase math-auto"),
   keywords("white-space-collapse", true, "collapse", "preserve preserve-breaks break-spaces"),
