@@ -1,7 +1,8 @@
 import { describe, expect, test } from "vitest";
 import { defaultConditions } from "../cascade/conditions";
 import { site } from "../testing/site";
-import { narrowed, writingOptions } from "./options";
+import { writingOptions } from "./options";
+import { narrowed } from "./ranked";
 
 const page = `<!doctype html><html lang="en"><head><title>Fares</title><link rel="stylesheet" href="ferry.css"></head>
 <body><h1>Fares</h1><h2 class="season">Winter</h2><h2 class="season late">Spring</h2><p id="lead">Two boats.</p></body></html>`;
