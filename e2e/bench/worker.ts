@@ -1,7 +1,7 @@
 /** The core in a worker, timed step by step. Milliseconds. */
 import { summarySteps } from "../../src/engine/summary";
 import { warmSteps } from "../../src/engine/warm";
-import { siteToWarmOn } from "../../src/store/specimen";
+import { siteToWarmOn } from "../../src/store/warming";
 import {
   applyPlan,
   changeSite,

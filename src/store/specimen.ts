@@ -99,7 +99,3 @@ ${inside.join("\n")}
   ];
   return { name: "Specimen page", files: files.map((file) => readFile(file) as StoredFile), refused: [], folder: null };
 }
-
-/** A small site with something of everything, for a worker to work through before one is opened. */
-export const siteToWarmOn = (): Opened =>
-  specimenSite({ words: 60, parts: specimenParts, levels: [1, 2, 3], sheet: true });
