@@ -47,3 +47,21 @@ test.each<[string, boolean]>([
 ])("supports %j is %s", (condition, expected) => {
   expect(matchesSupports(condition)).toBe(expected);
 });
+
+/** As Chromium 156 answers. */
+test.each([
+  ["(scan)", false],
+  ["not (scan: interlace)", true],
+  ["(inverted-colors: none)", false],
+  ["not (inverted-colors)", false],
+  ["not (prefers-reduced-data)", false],
+  ["(video-dynamic-range: standard)", false],
+  ["(dynamic-range: standard)", true],
+  ["(-1x <= resolution)", false],
+  ["not (min-resolution: -1x)", false],
+  ["(min-aspect-ratio: -1/2)", false],
+  ["(min-aspect-ratio: 0/1)", true],
+  ["(min-width: -1px)", true],
+])("%s: %s", (query, holds) => {
+  expect(matchesMedia(query, defaultConditions)).toBe(holds);
+});

@@ -93,8 +93,8 @@ const rangeFeatures: Readonly<Record<string, RangeFeature>> = table({
   monochrome: { kind: "integer", value: () => 0 },
 });
 
-/** Features with words as values: those known, and the one that holds; null as the last means that none does. */
-const wordFeatures: Readonly<Record<string, { words: string; value(conditions: Conditions): string }>> = table({
+/** Features with words as values: those known, and the one that holds; "" where none does, null where browsers do not know it. */
+const wordFeatures: Readonly<Record<string, { words: string; value(conditions: Conditions): string | null }>> = table({
   orientation: {
     words: "portrait landscape",
     value: ({ width, height }) => (height >= width ? "portrait" : "landscape"),
@@ -105,9 +105,9 @@ const wordFeatures: Readonly<Record<string, { words: string; value(conditions: C
     value: ({ reducedMotion }) => (reducedMotion ? "reduce" : "no-preference"),
   },
   "prefers-contrast": { words: "no-preference more less custom", value: ({ contrast }) => contrast },
-  "prefers-reduced-data": { words: "no-preference reduce", value: () => "no-preference" },
+  "prefers-reduced-data": { words: "no-preference reduce", value: () => null },
   "prefers-reduced-transparency": { words: "no-preference reduce", value: () => "no-preference" },
-  "inverted-colors": { words: "none inverted", value: () => "none" },
+  "inverted-colors": { words: "none inverted", value: () => null },
   "forced-colors": { words: "none active", value: () => "none" },
   hover: { words: "none hover", value: () => "hover" },
   "any-hover": { words: "none hover", value: () => "hover" },
@@ -121,9 +121,10 @@ const wordFeatures: Readonly<Record<string, { words: string; value(conditions: C
     words: "fullscreen standalone minimal-ui browser picture-in-picture window-controls-overlay",
     value: () => "browser",
   },
+  scan: { words: "interlace progressive", value: () => "" },
   "color-gamut": { words: "srgb p3 rec2020", value: () => "srgb" },
   "dynamic-range": { words: "standard high", value: () => "standard" },
-  "video-dynamic-range": { words: "standard high", value: () => "standard" },
+  "video-dynamic-range": { words: "standard high", value: () => null },
 });
 
 /** Names of features as they are written, each with the words it takes; those that take a measure have none. */
@@ -135,7 +136,7 @@ export const mediaFeatures: ReadonlyMap<string, readonly string[]> = new Map<str
 ]);
 
 /** Words that count as false when a feature is asked for without a value (Media Queries 4, 2.4.2). */
-const absent = new Set(["none", "no-preference"]);
+const absent = new Set(["", "none", "no-preference"]);
 
 /** One feature, with or without a value, from the parts inside its parentheses. */
 export function evaluateFeature(parts: readonly Component[], conditions: Conditions): Truth {
@@ -147,6 +148,7 @@ export function evaluateFeature(parts: readonly Component[], conditions: Conditi
   const words = wordFeatures[name];
   if (words) {
     const actual = words.value(conditions);
+    if (actual === null) return "unknown";
     if (!valueText) return !absent.has(actual);
     const wanted = valueText.length === 1 && valueText[0]!.type === "ident" ? valueText[0]!.name.toLowerCase() : "";
     if (!words.words.split(" ").includes(wanted)) return "unknown";
@@ -239,13 +241,14 @@ function featureValue(parts: readonly Component[], kind: RangeFeature["kind"], c
     const [over, under, more] = splitAt(parts, "/");
     const a = over?.length === 1 ? number(over[0]) : null;
     const b = under ? number(under[0]) : { value: 1, measure: "number" };
-    return a && b && !more && a.measure === "number" && b.measure === "number" ? a.value / b.value : null;
+    const isPart = (one: typeof a | typeof b) => one?.measure === "number" && one.value >= 0;
+    return !more && isPart(a) && isPart(b) ? a!.value / b!.value : null;
   }
   if (parts.length !== 1) return null;
   const only = number(parts[0]);
   if (!only) return null;
   if (kind === "length")
     return only.measure === "length" || (only.measure === "number" && only.value === 0) ? only.value : null;
-  if (kind === "resolution") return only.measure === "resolution" ? only.value : null;
+  if (kind === "resolution") return only.measure === "resolution" && only.value >= 0 ? only.value : null;
   return only.measure === "number" ? only.value : null;
 }
