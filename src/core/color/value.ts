@@ -369,20 +369,14 @@ export function inScheme(value: ColorValue, scheme: "light" | "dark"): ColorValu
   }
 }
 
+/** Of two colours; a share that is not given is what the other leaves (CSS Color 5, 2.1). */
 function mix(value: ColorValue & { kind: "mix" }, context: ColorContext): PlainColor {
   const given = value.parts.reduce((sum, { percent }) => sum + (percent ?? 0), 0);
   const open = value.parts.filter(({ percent }) => percent === null).length;
   const shares = value.parts.map(({ percent }) => percent ?? Math.max(0, 100 - given) / open);
   const total = shares.reduce((sum, share) => sum + share, 0);
-  const colors = value.parts.map((part) => resolveColor(part.value, context).color);
-  let color = colors[0]!;
-  let weight = shares[0]!;
-  for (let at = 1; at < colors.length; at += 1) {
-    const next = weight + shares[at]!;
-    color = interpolateColors(color, colors[at]!, next === 0 ? 0 : shares[at]! / next, value.space, value.hue);
-    weight = next;
-  }
-  if (colors.length === 1) color = convertAsBrowser(color, value.space);
+  const [first, second] = value.parts.map((part) => resolveColor(part.value, context).color);
+  let color = interpolateColors(first!, second!, shares[1]! / total, value.space, value.hue);
   if (total < 100 && color.alpha !== null) color = { ...color, alpha: (color.alpha * total) / 100 };
   if (definitionOf(color.space).legacy) {
     return {
