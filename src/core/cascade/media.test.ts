@@ -65,3 +65,24 @@ test.each([
 ])("%s: %s", (query, holds) => {
   expect(matchesMedia(query, defaultConditions)).toBe(holds);
 });
+
+/** As Chromium 156 answers. */
+test.each([
+  ["at-rule(@media)", true],
+  ["at-rule(@CONTAINER)", true],
+  ["not at-rule(@media)", false],
+  ["at-rule(@charset)", false],
+  ["at-rule(@nope)", false],
+  ["at-rule(media)", false],
+  ["at-rule(@media screen)", false],
+  ["selector(:is(a, b))", true],
+  ["selector(:is(a, :nope))", false],
+  ["selector(:where(:nope))", false],
+  ["selector(:is())", false],
+  ["selector(:is(a:is(:nope)))", false],
+  ["selector(a, b)", false],
+  ["(content: red)", false],
+  ["not (gap: -1px)", true],
+])("supports %s: %s", (condition, holds) => {
+  expect(matchesSupports(condition)).toBe(holds);
+});

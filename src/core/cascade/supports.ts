@@ -15,14 +15,24 @@ export function matchesSupports(text: string): boolean {
   return evaluateCondition(components, (component) => inParens(component, text)) === true;
 }
 
+/** As Chromium (156) knows them. */
+const atRules = new Set(
+  (
+    "@-webkit-keyframes @container @counter-style @font-face @font-feature-values @font-palette-values @function @import " +
+    "@keyframes @layer @media @namespace @page @position-try @property @scope @starting-style @supports @swash @top-left " +
+    "@view-transition"
+  ).split(" "),
+);
+
 /** What nobody knows is not supported (CSS Conditional 3, 6). */
 function inParens(component: Component, text: string): boolean {
   if (component.type === "function") {
     const inside = text.slice(component.start + component.name.length + 1, component.end - 1);
     if (component.name === "selector") {
-      const list = tryParseSelectorList(inside);
+      const list = tryParseSelectorList(inside, { strict: true });
       return list !== null && list.length === 1;
     }
+    if (component.name === "at-rule") return atRules.has(inside.trim().toLowerCase());
     if (component.name === "font-tech")
       return /^(?:color-colrv[01]|color-svg|color-sbix|color-cbdt|variations|palettes|features-opentype|features-aat|incremental)$/i.test(
         inside.trim(),

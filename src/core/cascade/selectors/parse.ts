@@ -32,6 +32,8 @@ export interface ParseOptions {
   scoped?: boolean;
   /** Namespaces declared by the sheet, by prefix, the default one under ""; other prefixes make a selector invalid. */
   namespaces?: ReadonlyMap<string, Namespace | "none">;
+  /** Whether lists that let go of what is wrong do not: what is asked for is all of it (CSS Conditional 4, 2). */
+  strict?: boolean;
 }
 
 /**
@@ -426,7 +428,7 @@ class SelectorReader {
       if (selector.pseudoElement !== null) this.fail("A pseudo-element cannot stand here.", part[0]!.start);
       return selector;
     } catch (error) {
-      if (!forgiving || !(error instanceof SelectorError)) throw error;
+      if (!forgiving || this.options.strict || !(error instanceof SelectorError)) throw error;
       return null;
     }
   }
