@@ -10,6 +10,7 @@ export default defineConfig({
     isolate: false,
     // Beside the checks of `npm test`, too: what reads the code leaves a core free most of the time.
     maxWorkers: "100%",
-    setupFiles: ["src/core/testing/setup.ts"],
+    // The database is there before anything that asks for one is loaded, in whatever order files are run.
+    setupFiles: ["fake-indexeddb/auto", "src/core/testing/setup.ts"],
   },
 });

@@ -1,4 +1,3 @@
-import "fake-indexeddb/auto";
 import { strFromU8, strToU8, unzipSync, zipSync } from "fflate";
 import { beforeEach, describe, expect, test } from "vitest";
 import type { StoredFile } from "@/core/files";

@@ -1,4 +1,3 @@
-import "fake-indexeddb/auto";
 import Dexie from "dexie";
 import { beforeEach, describe, expect, test } from "vitest";
 import type { FileChange, TextChange } from "@/core";

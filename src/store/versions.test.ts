@@ -1,4 +1,3 @@
-import "fake-indexeddb/auto";
 import { beforeEach, describe, expect, test } from "vitest";
 import type { StoredFile } from "@/core/files";
 import { HevretDatabase } from "./database";

@@ -1,5 +1,4 @@
 /** The three parts of an open site with an engine that answers when it is told to. */
-import "fake-indexeddb/auto";
 import type { Remote } from "comlink";
 import { beforeEach, describe, expect, test } from "vitest";
 import type { ElementRef, Reach, Slip, TargetOption, TextChange } from "@/core";
