@@ -5,15 +5,9 @@
 import { lexer } from "css-tree";
 import { parseColor } from "../color";
 import { componentsOf, soleKeyword, type Component } from "../source/css/components";
-import {
-  absoluteUnit,
-  evaluateMath,
-  isMath,
-  isRelativeLength,
-  measureOf,
-  UnresolvedPercentage,
-} from "../source/css/math";
+import { evaluateMath, isMath, measureOf, UnresolvedPercentage } from "../source/css/math";
 import { table } from "../source/table";
+import { anyUnit } from "./properties/kinds";
 import { substitutionsIn } from "./substitution";
 import { isWide } from "./wide";
 
@@ -145,12 +139,10 @@ function sampledIn(text: string, components: readonly Component[]): string | nul
 
 /** @param percent whether it holds percentages: what takes none of them takes no sum with one either */
 function measureIn(component: Component, percent: boolean): string | null {
-  const unit = (value: number, name: string) =>
-    absoluteUnit(value, name) ?? (isRelativeLength(name) ? { value, measure: "length" as const } : null);
   try {
-    const alone = percent ? evaluateMath(component, { unit, percentAs: null }) : null;
+    const alone = percent ? evaluateMath(component, { unit: anyUnit, percentAs: null }) : null;
     if (alone && measureOf(alone)) return measureOf(alone);
-    const quantity = evaluateMath(component, { unit, percentAs: percent ? "length" : null });
+    const quantity = evaluateMath(component, { unit: anyUnit, percentAs: percent ? "length" : null });
     const measure = quantity && measureOf(quantity);
     return percent && measure === "length" ? "percent" : measure;
   } catch (error) {

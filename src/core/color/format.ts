@@ -28,10 +28,8 @@ function legacyAlpha(alpha: number): string {
 
 /** A computed colour as `getComputedStyle` gives it (CSS Color 4, section 15). */
 export function serialiseColor({ color, legacy }: PlainColor): string {
-  if (!legacy && color.space !== "srgb" && definitionOf(color.space).legacy) {
-    const solidly = { ...color, channels: solid(color.channels) };
-    return serialiseColor({ color: { ...convertColor(solidly, "srgb"), alpha: color.alpha }, legacy });
-  }
+  if (!legacy && color.space !== "srgb" && definitionOf(color.space).legacy)
+    return serialiseColor({ color: convertColor(color, "srgb"), legacy });
   if (legacy) {
     const bytes = solid(convertColor(color, "srgb").channels).map(toByte);
     const alpha = color.alpha ?? 0;

@@ -220,7 +220,6 @@ export const definitionOf = (space: Space): SpaceDefinition => bySpace.get(space
 export const notationDefinition = (notation: Notation): SpaceDefinition | null =>
   byNotation.get(notation) ?? bySpace.get(notation as Space) ?? null;
 
-/** Which of a space's channels is the hue; -1 where none is: it is not polar then. */
 /** What two channels mean that together mean the same: where both of one pair are `none`, so are both of the other (12.2). */
 const alikeTogether: readonly (readonly [readonly Meaning[], readonly Meaning[]])[] = [
   [
@@ -244,6 +243,7 @@ export function isMissingWith(missing: ReadonlySet<Meaning>, { means }: ChannelD
   );
 }
 
+/** Which of a space's channels is the hue; -1 where none is: it is not polar then. */
 export const hueOf = (space: Space): number => definitionOf(space).channels.findIndex(({ means }) => means === "hue");
 
 /** The spaces that colours are mixed in, by their names (CSS Color 4, 12.1); functions of several names are one. */

@@ -3,7 +3,7 @@ import { table } from "../../source/table";
 import { absoluteUnit, evaluateMath, isMath, measureOf, type MathEnvironment } from "../../source/css/math";
 import { isKeyword, soleKeyword, splitAt, type Component } from "../../source/css/components";
 import {
-  checking,
+  anyUnit,
   colorLonghand,
   computeLength,
   isLength,
@@ -172,7 +172,7 @@ function partOf(component: Component | undefined, unit: MathEnvironment["unit"])
 }
 
 /** Any length may stand in it that another is divided by. */
-const isPart = (component: Component) => partOf(component, checking(absoluteUnit, false).unit) !== null;
+const isPart = (component: Component) => partOf(component, anyUnit) !== null;
 
 export const opacity: Longhand<Component, number> = {
   name: "opacity",

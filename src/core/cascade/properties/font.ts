@@ -10,7 +10,6 @@ import {
   keywords,
   serialiseNumber,
   serialisePx,
-  inQuarters,
   isNumber,
   numberOf,
   wordLonghand,
@@ -209,7 +208,9 @@ const weightSteps: Readonly<Record<"bolder" | "lighter", readonly (readonly [und
   ],
 };
 
-/** A plain number from a number or a math function; null for anything else. */
+/** Weights, widths and slants of fonts are kept in quarters, what is beyond them cut off. */
+const inQuarters = (value: number): number => Math.trunc(value * 4) / 4;
+
 const fontWeight: Longhand<Component | number | "bolder" | "lighter", number> = {
   name: "font-weight",
   inherited: true,

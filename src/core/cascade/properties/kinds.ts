@@ -60,11 +60,7 @@ export function numberOf(
 }
 
 /** Whether a component is a number, whatever lengths come to (CSS Values 4, 10.9: they may be divided by each other). */
-export const isNumber = (component: Component | undefined): boolean =>
-  numberOf(component, checking(absoluteUnit, false).unit) !== null;
-
-/** Weights, widths and slants of fonts are kept in quarters, what is beyond them cut off. */
-export const inQuarters = (value: number): number => Math.trunc(value * 4) / 4;
+export const isNumber = (component: Component | undefined): boolean => numberOf(component, anyUnit) !== null;
 
 /** A longhand whose value is the text it is read as, on every element. */
 export function wordLonghand(
@@ -86,15 +82,13 @@ export function keywords(name: string, inherited: boolean, initial: string, othe
 }
 
 /** Enough of an environment to tell whether an expression is valid. */
-export function checking(
-  absolute: (value: number, unit: string) => { value: number; measure: Measure } | null,
-  percent: boolean,
-): MathEnvironment {
-  return {
-    unit: (value, unit) => (isRelativeLength(unit) ? { value, measure: "length" } : absolute(value, unit)),
-    percentAs: percent ? "length" : null,
-  };
-}
+const checking = (absolute: AbsoluteUnits, percent: boolean): MathEnvironment => ({
+  unit: (value, unit) => (isRelativeLength(unit) ? { value, measure: "length" } : absolute(value, unit)),
+  percentAs: percent ? "length" : null,
+});
+
+/** Units where only their measure is asked for, of no element: lengths that go by one count as they are written. */
+export const anyUnit = checking(absoluteUnit, false).unit;
 
 export interface LengthRules {
   percent: boolean;
