@@ -9,6 +9,8 @@ test.each([
   ["column-gap", "calc(1px - 2px)", true],
   ["column-gap", "min(10%, 3px)", true],
   ["column-width", "min(10%, 3px)", false],
+  ["column-width", "calc(1em - 10%)", false],
+  ["column-gap", "calc(1em - 10%)", true],
   ["column-width", "calc(1em + 2px)", true],
   ["column-width", "calc(1em + 2s)", false],
   ["orphans", "0", false],

@@ -198,6 +198,12 @@ describe("a list that goes on as its word does", () => {
     expect(goneOn(written, more).left).toBeNull();
   });
 
+  test("is told to be cut where there are more than are shown", () => {
+    const names = (count: number) => Array.from({ length: count }, (_, at) => `--sea${at}: red;`).join(" ");
+    expect(optionsIn(`:root { ${names(10)} } h2 { color: v|`)!.isAll).toBe(true);
+    expect(optionsIn(`:root { ${names(300)} } h2 { color: v|`)!.isAll).toBe(false);
+  });
+
   test("is asked for anew where it was cut, or its word is another", () => {
     const found = optionsIn(sheet("h2 { color: d|"))!;
     expect(narrowed({ ...found, isAll: false }, "da")).toBeNull();

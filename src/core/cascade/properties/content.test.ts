@@ -16,6 +16,7 @@ test.each([
   ["counter(a, upper-roman)", true],
   ["counter(a, symbols('x'))", true],
   ["counter(a, 'x')", false],
+  ["counter(a, b, c)", false],
   ["counter(1)", false],
   ["counter()", false],
   ["counters(a, '.', decimal)", true],
