@@ -200,6 +200,8 @@ test("a bad value stays with its reason and nothing is written", async ({ sample
 test("the name of what is picked stands among the marks, over none of them", async ({ sample: page }) => {
   await pickByKeyboard(page, "Winter sailings");
   const marks = page.getByRole("list", { name: "Marks" });
+  // What is found comes after what can be told of the page alone.
+  await expect(marks.getByRole("button", { name: /^1 finding/ }).first()).toBeVisible();
   const boxOf = async (one: Locator) => (await one.boundingBox())!;
   const name = await boxOf(marks.getByText("h2", { exact: true }));
   for (const mark of await marks.getByRole("button").all()) {
