@@ -10,7 +10,7 @@ import { measuresKey, type Conditions } from "./conditions";
 import { matchesContainer, type ContainerAncestor } from "./containers";
 import { black, Context } from "./context";
 import { readPending, type Given } from "./declarations";
-import { matchRules, ruleMatching, type Match, type PageRules, type RuleMatching } from "./pageRules";
+import { isAskedFor, matchRules, ruleMatching, type Match, type PageRules, type RuleMatching } from "./pageRules";
 import { longhandIndex, longhands, physicalName } from "./properties";
 import { fitMonospace, isMonospaceAlone, type FamilyName, type FontSize } from "./properties/font";
 import { computeRegistered } from "./registered";
@@ -219,6 +219,7 @@ export class Computer {
       found.sort(compareMatches);
       return found.length ? found : noMatches;
     };
+    if (!isAskedFor(index, origin.element)) return noMatches;
     if (this.matching.context.forced || this.rules.set.hasContainers) return look();
     const byPage = made(pseudoMatches, this.rules.set.pseudoVersion, () => new WeakMap());
     const byName = made(byPage, this.document, () => new Map());

@@ -58,9 +58,22 @@ export function matchRules(
   };
   if (element.id !== null) consider(index.ids.get(element.id));
   for (const name of element.classes) consider(index.classes.get(name));
-  consider(index.types.get(element.namespace === "html" ? element.tag : element.tag.toLowerCase()));
+  consider(index.types.get(typeOf(element)));
   consider(index.rest);
   return [...best.values()];
+}
+
+/** The name by which rules ask for elements of a type. */
+const typeOf = ({ namespace, tag }: ElementNode): string => (namespace === "html" ? tag : tag.toLowerCase());
+
+/** Whether some rule asks for an element by its id, a class or its tag, or for any at all: without, none matches it. */
+export function isAskedFor({ ids, classes, types, rest }: RuleIndex, element: ElementNode): boolean {
+  return (
+    rest.length > 0 ||
+    types.has(typeOf(element)) ||
+    (element.id !== null && ids.has(element.id)) ||
+    element.classes.some((name) => classes.has(name))
+  );
 }
 
 function isStronger(a: Specificity, b: Specificity): boolean {

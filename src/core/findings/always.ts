@@ -3,6 +3,7 @@ import { ruleNow, spotOf } from "../cascade/explain";
 import type { KnownPage } from "../cascade/styledPages";
 import type { SharedStyle, Style } from "../cascade/style";
 import { groupBy } from "../source/groups";
+import { made } from "../source/memo";
 import type { Declaration, StyleRule } from "../source/css/syntax";
 import { aliases } from "../cascade/properties";
 import { shorthands } from "../cascade/properties/shorthands";
@@ -20,15 +21,16 @@ export const alwaysLosing: Check = {
     for (const page of context.pages) {
       yield;
       for (const [shared, styles] of stylesByShared(page))
-        for (const candidate of standingOf(shared, styles[0]!).lost) putLost(lost, page, styles, candidate);
+        for (const candidate of losersOf(shared, styles[0]!)) putLost(lost, page, styles, candidate);
     }
     const rules = new Set([...lost.values()].map(({ rule }) => rule));
     for (const page of context.pages) {
       yield;
       for (const [shared, styles] of stylesByShared(page))
-        for (const { block, declarations } of standingOf(shared, styles[0]!).won) {
-          if (!rules.has(ruleNow(page, block.match!).entry.rule)) continue;
-          for (const declaration of declarations) {
+        for (const block of styles[0]!.blocks) {
+          if (!isOfRule(block) || !rules.has(ruleNow(page, block.match!).entry.rule)) continue;
+          for (const { declaration } of [...block.normal, ...block.important]) {
+            if (!decidingOn(shared).has(declaration)) continue;
             const place = spotOf(page, styles[0]!.element, block, declaration);
             if (place) lost.delete(keyOf(place));
           }
@@ -64,42 +66,38 @@ interface Candidate {
   by: Winner;
 }
 
-/** How the declarations of rules stand on elements that share a style. */
-interface Standing {
-  /** Those that decide something, by their blocks. */
-  won: { block: Block; declarations: Declaration[] }[];
-  /** Those that decide nothing although they may have been written to. */
-  lost: Candidate[];
-}
+const isOfRule = ({ origin, attached }: Block) => origin === "author" && !attached;
 
-const standings = new WeakMap<SharedStyle, Standing>();
+const losers = new WeakMap<SharedStyle, readonly Candidate[]>();
+const none: readonly Candidate[] = [];
 
-function standingOf(shared: SharedStyle, style: Style): Standing {
-  let standing = standings.get(shared);
-  if (!standing) standings.set(shared, (standing = standingIn(shared, style)));
-  return standing;
-}
+/** Declarations of rules that decide nothing on elements that share a style, although they may have been written to. */
+const losersOf = (shared: SharedStyle, style: Style): readonly Candidate[] =>
+  made(losers, shared, () => losersIn(shared, style));
 
-function standingIn({ winners: all }: SharedStyle, { blocks }: Style): Standing {
-  const winners = new Map<Declaration, Winner | null>();
-  for (const winner of all.values()) {
-    winners.set(winner.declaration, null);
+function losersIn({ winners }: SharedStyle, { blocks }: Style): readonly Candidate[] {
+  // What is told of loses to another block of the site's own.
+  if (blocks.filter(({ origin }) => origin === "author").length < 2) return none;
+  const beaten = new Map<Declaration, Winner>();
+  for (const winner of winners.values())
     for (let next = winner.beaten; next; next = next.beaten)
-      if (winners.get(next.declaration) === undefined) winners.set(next.declaration, winner);
-  }
-  const own = new Map<Declaration, Block>();
-  forEachInOrder(blocks, (block, { declaration }) => {
-    if (block.origin === "author" && !block.attached) own.set(declaration, block);
-  });
-  const won = new Map<Block, Declaration[]>();
+      if (!beaten.has(next.declaration)) beaten.set(next.declaration, winner);
+  if (beaten.size === 0) return none;
+  for (const { declaration } of winners.values()) beaten.delete(declaration);
   const lost: Candidate[] = [];
-  for (const [declaration, block] of own) {
-    const by = winners.get(declaration);
-    if (by === null) won.set(block, [...(won.get(block) ?? []), declaration]);
-    else if (by && isUnconditional(block, by.block)) lost.push({ block, declaration, by });
-  }
-  return { won: [...won].map(([block, declarations]) => ({ block, declarations })), lost };
+  forEachInOrder(blocks, (block, { declaration }) => {
+    const by = isOfRule(block) ? beaten.get(declaration) : undefined;
+    if (by && isUnconditional(block, by.block)) lost.push({ block, declaration, by });
+    if (by) beaten.delete(declaration);
+  });
+  return lost;
 }
+
+const deciding = new WeakMap<SharedStyle, ReadonlySet<Declaration>>();
+
+/** Declarations that decide something on elements that share a style. */
+const decidingOn = (shared: SharedStyle): ReadonlySet<Declaration> =>
+  made(deciding, shared, () => new Set([...shared.winners.values()].map(({ declaration }) => declaration)));
 
 function putLost(
   lost: Map<string, Lost>,

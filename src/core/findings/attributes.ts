@@ -3,7 +3,17 @@ import { escapeQuotes } from "../edits/attributes";
 import { isAttribute } from "./meant/attributes";
 import { propertyAlike } from "./meant/properties";
 import { nearestWords } from "./meant/near";
-import { attributeOf, attributesIn, change, changeValue, mistake, tagsOf, type RawAttribute, type Tag } from "./tags";
+import {
+  attributeOf,
+  attributesIn,
+  byText,
+  change,
+  changeValue,
+  mistake,
+  tagsOf,
+  type RawAttribute,
+  type Tag,
+} from "./tags";
 import { quoted } from "./texts";
 import type { Check, Found, Way } from "./types";
 
@@ -11,13 +21,13 @@ import type { Check, Found, Way } from "./types";
 export const attributes: Check = {
   name: "attribute",
   group: "idle",
-  inFile: (file) => tagsOf(file).flatMap(inTag),
+  inFile: (file) => tagsOf(file).flatMap((tag) => inTag(tag)),
 };
 
 /** Attributes that styles hang on. */
 const joined = /^(?:class|style|id)$/;
 
-function inTag(tag: Tag): Found[] {
+const inTag = byText((tag) => {
   const seen = new Map<string, string>();
   return attributesIn(tag.written).flatMap((attribute): Found[] => {
     const name = attribute.name.toLowerCase();
@@ -30,7 +40,7 @@ function inTag(tag: Tag): Found[] {
     const found = misspelt(tag, attribute, name) ?? asProperty(tag, attribute, name);
     return found ? [found] : [];
   });
-}
+});
 
 function twice(tag: Tag, { value, start, end }: RawAttribute, name: string, first: string): Found {
   return mistake(tag, {

@@ -1,10 +1,9 @@
 import { isKnownProperty } from "../cascade/declarations";
 import { tryParseSelectorList } from "../cascade/selectors/parse";
-import { T, tokensOf } from "../source/css/tokens";
 import type { AtRule, Item, StyleRule } from "../source/css/syntax";
 import { sheetTexts, type SheetText } from "../source/declarations";
 import { blanksBefore, indentAt, leadBefore, lineEndOf } from "../source/lines";
-import { changed, quoted, withoutWords } from "./texts";
+import { breaksOff, changed, quoted, withoutWords } from "./texts";
 import { at, type Check, type Found, type Way } from "./types";
 
 const because =
@@ -36,7 +35,7 @@ function notClosed(sheet: SheetText): Found[] {
   const last = sheet.items.findLast((item) => item.kind === "style" || item.kind === "at");
   if (!last || (last.kind !== "style" && last.kind !== "at") || last.closed || !last.block) return [];
   // A comment or a string that is left open takes the brace in.
-  if (/\/\*(?:(?!\*\/)[\s\S])*$/.test(sheet.text) || hasBrokenString(sheet.text)) return [];
+  if (/\/\*(?:(?!\*\/)[\s\S])*$/.test(sheet.text) || breaksOff(sheet)) return [];
   const message = `The block of ${nameOf(last)} is never closed: all that follows is read as part of it.`;
   return [
     found(sheet, last.start, message, () =>
@@ -46,11 +45,6 @@ function notClosed(sheet: SheetText): Found[] {
       })),
     ),
   ];
-}
-
-function hasBrokenString(text: string): boolean {
-  const { types, count } = tokensOf(text);
-  return types.subarray(0, count).includes(T.BadString);
 }
 
 /** Where a block that is left open most likely ends: before the first rule that stands no further in than its own. */
@@ -136,7 +130,7 @@ function notOpened(sheet: SheetText): Found[] {
 
 /** A closing brace that nothing opened, and an opening one too many. */
 function tooMany(sheet: SheetText): Found[] {
-  const plain = withoutWords(sheet.text, sheet.items);
+  const plain = withoutWords(sheet);
   const all: Found[] = [];
   if (notOpened(sheet).length) return all;
   let depth = 0;

@@ -1,6 +1,6 @@
 import type { TextFile } from "../source/site";
 import { isElement, meantElement } from "./meant/elements";
-import { change, mistake, tagsOf, type Tag } from "./tags";
+import { byText, change, mistake, tagsOf, type Tag } from "./tags";
 import { quoted } from "./texts";
 import { at, type Check, type Found, type Way } from "./types";
 
@@ -14,10 +14,14 @@ export const brokenTags: Check = {
 const typographic = /[\u201c\u201d\u201e\u2018\u2019\u201a]/;
 
 /** What is told of a tag: the first that is so. */
-function inTag(tag: Tag): Found[] {
-  const found = withMarks(tag) ?? withoutSign(tag) ?? notClosed(tag) ?? unknown(tag) ?? goesOn(tag);
-  return found ? [found] : [];
+function inTag(tag: Tag): readonly Found[] {
+  const found = readOtherwise(tag);
+  return found.length ? found : orNone(goesOn(tag));
 }
+
+const readOtherwise = byText((tag) => orNone(withMarks(tag) ?? withoutSign(tag) ?? notClosed(tag) ?? unknown(tag)));
+
+const orNone = (found: Found | null): Found[] => (found ? [found] : []);
 
 function withMarks(tag: Tag): Found | null {
   const { element, written, start, end } = tag;

@@ -30,7 +30,7 @@ const found = ({ file, offset }: SheetText, start: number, message: string, ways
 
 /** `//` up to the end of its line. */
 function slashes(sheet: SheetText): Found[] {
-  const plain = withoutWords(sheet.text, sheet.items);
+  const plain = withoutWords(sheet);
   return [...plain.matchAll(/(?<![:\w/"'(])\/\/[^\r\n]*/g)].map(({ index }) => {
     const end = endOfLine(sheet.text, index);
     const words = sheet.text.slice(index + 2, end).trim();
@@ -51,7 +51,7 @@ function slashes(sheet: SheetText): Found[] {
 
 /** `<!-- … -->` around words: around rules it was a habit once, and does no harm at the top of a sheet. */
 function ofPages(sheet: SheetText): Found[] {
-  const plain = withoutWords(sheet.text, sheet.items);
+  const plain = withoutWords(sheet);
   return [...plain.matchAll(/<!--([^{}]*?)-->/g)]
     .filter(([, inside]) => inside!.trim() !== "")
     .map(({ 0: whole, index }) =>
@@ -94,7 +94,7 @@ function open(sheet: SheetText): Found[] {
 /** A comment in a comment: the first end ends both. */
 function closedTwice(sheet: SheetText): Found[] {
   const { text } = sheet;
-  const plain = withoutWords(text, sheet.items);
+  const plain = withoutWords(sheet);
   return [...plain.matchAll(/\*\//g)].map(({ index }) => {
     const inner = text.lastIndexOf("*/", index - 1);
     const parted = /\/[ \t]+\*(?![\s\S]*\/[ \t]+\*)/.exec(plain.slice(Math.max(0, inner), index));
@@ -121,7 +121,7 @@ function openedApart(sheet: SheetText, start: number, length: number): Found {
 
 /** Tags of a page in a sheet, told once. */
 function tags(sheet: SheetText): Found[] {
-  const plain = withoutWords(sheet.text, sheet.items);
+  const plain = withoutWords(sheet);
   const all = [...plain.matchAll(/<\/?(?:style|link|script|html|head|body|meta|title)\b[^<>{}]*>/gi)];
   const [first] = all;
   // A page whose style is never closed is told of by its tag.

@@ -98,6 +98,10 @@ function feigned(page: KnownPage): Found[] {
   const usual = sizes[sizes.length >> 1] ?? 16;
   return page.document.elements.flatMap((element): Found[] => {
     if ((element.tag !== "p" && element.tag !== "div") || !element.source?.endTag) return [];
+    const only = element.children.length === 1 && !element.hasText ? element.children[0]! : null;
+    if (element.tag === "div" && !element.hasText) return [];
+    const bold = only ? /^(?:b|strong|big)$/.test(only.tag) : element.hasText && element.children.length === 0;
+    if (!bold) return [];
     const words = wordsIn(element);
     if (
       !/\p{L}{3}/u.test(words) ||
@@ -106,12 +110,9 @@ function feigned(page: KnownPage): Found[] {
       isWithin(element, /^(?:header|footer|nav|figure|table|form|button|a|li|aside|address|label)$/)
     )
       return [];
-    const only = element.children.length === 1 && !element.hasText ? element.children[0]! : null;
-    if (element.tag === "div" && !element.hasText) return [];
-    const bold = only ? /^(?:b|strong|big)$/.test(only.tag) : element.hasText && element.children.length === 0;
     const style = page.styles[(only ?? element).index]!;
     const size = fontSizeOf(style);
-    const looks = bold && valueOf(style, "font-weight") >= 600 && (only !== null || size >= usual * 1.2);
+    const looks = valueOf(style, "font-weight") >= 600 && (only !== null || size >= usual * 1.2);
     const next = element.parent?.children[element.position + 1];
     if (!looks || !next || !/^(?:p|ul|ol|div|table|figure|dl)$/.test(next.tag) || element.parent?.tag === "li")
       return [];

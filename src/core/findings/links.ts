@@ -23,10 +23,13 @@ const linkTo = (address: string) => `<link rel="stylesheet" href="${escapeAttrib
 
 const isCss = (address: string | undefined) => /\.css(?:[?#].*)?$/i.test((address ?? "").trim());
 
+/** What asks for a sheet, or is written by those who mean to. */
+const asking = new Set(["link", "style", "script", "css", "stylesheet", "import", "meta"]);
+
 /** Addresses of a sheet among an element's attributes, whatever they are called. */
 function inElement(file: TextFile, element: ElementNode): Found[] {
   const { tag, source, attributes, namespace } = element;
-  if (!source || namespace !== "html") return [];
+  if (!source || namespace !== "html" || !asking.has(tag)) return [];
   // Quotation marks that are none are told of the tag.
   if (/=\s*[\u201c\u201d\u2018\u2019]/.test(file.text.slice(source.startTag.start, source.startTag.end))) return [];
   const found = (message: string, ways: () => Way[], level: Level = "error"): Found[] => [

@@ -3,7 +3,7 @@ import { attributeSource } from "../source/html/attributeSource";
 import { escapeQuotes, replaceValue } from "../edits/attributes";
 import type { TextFile } from "../source/site";
 import { isAttribute } from "./meant/attributes";
-import { attributeOf, change, changeValue, mistake, tagsOf, type Tag } from "./tags";
+import { attributeOf, byText, change, changeValue, mistake, tagsOf, type Tag } from "./tags";
 import { quoted } from "./texts";
 import { at, type Check, type Found, type Way } from "./types";
 
@@ -13,7 +13,7 @@ export const names: Check = {
   group: "idle",
   inFile: (file) =>
     file.kind === "html"
-      ? [...tagsOf(file).flatMap((tag) => [...inClass(tag), ...inId(tag)]), ...sameIds(file, documentOf(file).elements)]
+      ? [...tagsOf(file).flatMap((tag) => inTag(tag)), ...sameIds(file, documentOf(file).elements)]
       : [],
 };
 
@@ -87,6 +87,8 @@ function slipIn(tag: Tag, name: "class" | "id", slips: readonly NameSlip[]): Fou
     }),
   ];
 }
+
+const inTag = byText((tag) => [...inClass(tag), ...inId(tag)]);
 
 const inId = (tag: Tag) => slipIn(tag, "id", idSlips);
 

@@ -4,7 +4,7 @@ import { closerOf, T, tokensOf } from "../source/css/tokens";
 import { sheetTexts, type SheetText } from "../source/declarations";
 import type { Block } from "./blocks";
 import { meantBy } from "./meant/declaration";
-import { changed, endOfLine, quoted } from "./texts";
+import { breaksOff, changed, endOfLine, quoted } from "./texts";
 import { at, type Check, type Found } from "./types";
 
 /** Quotation marks and parentheses that are never closed, and quotation marks that are none. */
@@ -15,10 +15,12 @@ export const quotes: Check = {
   inDeclaration: (declaration, block) => [...typographic(block, declaration), ...open(block, declaration)],
 };
 
-const marks = /[\u201c\u201d\u201e\u2018\u2019\u201a\u00ab\u00bb]/g;
+const mark = /[\u201c\u201d\u201e\u2018\u2019\u201a\u00ab\u00bb]/;
+const marks = new RegExp(mark, "g");
 
 /** Typographic marks are letters of a name: a family of that name exists nowhere. */
 function typographic(block: Block, { property, value, valueText, start }: Declaration): Found[] {
+  if (!mark.test(valueText)) return [];
   const outside = valueText.replace(/"[^"]*"|'[^']*'|url\([^)]*\)/g, (whole) => " ".repeat(whole.length));
   const spots = [...outside.matchAll(marks)];
   if (spots.length === 0 || property.startsWith("--") || invalidReason(property, valueText)) return [];
@@ -87,6 +89,7 @@ function matching(line: string): number | null {
 
 /** Whether a value holds a semicolon in parentheses. */
 function holdsSemicolon(value: string): boolean {
+  if (!/[;\\]|url\(/i.test(value)) return false;
   const { types, count: tokens } = tokensOf(value);
   const closers: number[] = [];
   for (let at = 0; at < tokens; at += 1) {
@@ -101,6 +104,7 @@ function holdsSemicolon(value: string): boolean {
 
 /** Strings that break off at the end of their line. */
 function brokenOff(sheet: SheetText): Found[] {
+  if (!breaksOff(sheet)) return [];
   const { text, file, offset } = sheet;
   const { types, starts, count: tokens } = tokensOf(text);
   const all: Found[] = [];

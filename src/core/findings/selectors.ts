@@ -16,7 +16,7 @@ export const invalidSelectors: Check = {
   group: "idle",
   inFile: (file, site) =>
     sheetTexts(site, file).flatMap((sheet) => {
-      const plain = withoutWords(sheet.text, sheet.items);
+      const plain = withoutWords(sheet);
       return rulesOf(sheet.items).invalidSelectors.flatMap((invalid) => {
         const { start, end } = invalid.rule.prelude;
         if (isPunctuation(plain.slice(start, end))) return [];

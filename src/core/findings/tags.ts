@@ -24,6 +24,29 @@ export function tagsOf(file: TextFile): Tag[] {
   });
 }
 
+/** So many texts of tags are kept for each look at them. */
+const mostTexts = 10_000;
+
+/**
+ * A look at tags that goes by nothing but their text and the attributes their elements have of it: of tags that read the
+ * same, one is looked at as long as nothing is found.
+ */
+export function byText(look: (tag: Tag) => readonly Found[]): (tag: Tag) => readonly Found[] {
+  const clean = new Set<string>();
+  return (tag) => {
+    const { tag: name, namespace } = tag.element;
+    // Attributes of a second `html` or `body` are put to the first (HTML, 13.2.6.4.7).
+    const text = name === "html" || name === "body" ? null : `${namespace} ${tag.written}`;
+    if (text !== null && clean.has(text)) return [];
+    const found = look(tag);
+    if (text !== null && found.length === 0) {
+      if (clean.size >= mostTexts) clean.clear();
+      clean.add(text);
+    }
+    return found;
+  };
+}
+
 /** A mistake in a tag. @param offset in the file; the tag itself by default */
 export function mistake(
   tag: Tag,

@@ -5,6 +5,7 @@ import type { TextFile } from "../source/site";
 import { leadBefore } from "../source/lines";
 import { made } from "../source/memo";
 import type { PageSheets } from "../source/html/sheets";
+import type { SheetText } from "../source/declarations";
 import type { Declaration, Item } from "../source/css/syntax";
 
 /** A sheet's text, or that of a style attribute, where it stands in its file. */
@@ -49,24 +50,39 @@ export function endOfLine(text: string, offset: number): number {
   return match ? offset + match.index : text.length;
 }
 
-const blanked = new WeakMap<readonly Item[], string>();
+interface Bare {
+  plain: string;
+  breaksOff: boolean;
+}
+
+const bare = new WeakMap<readonly Item[], Bare>();
+
+const bareOf = ({ text, items }: SheetWords): Bare => made(bare, items, () => blanked(text));
+
+function blanked(text: string): Bare {
+  const { types, starts, count } = tokensOf(text);
+  const parts: string[] = [];
+  let [done, breaksOff] = [0, false];
+  for (let at = 0; at < count; at += 1) {
+    const type = types[at];
+    if (type === T.BadString) breaksOff = true;
+    if (type !== T.Comment && type !== T.String && type !== T.Url) continue;
+    const [start, end] = [starts[at]!, starts[at + 1]!];
+    parts.push(text.slice(done, start), text.slice(start, end).replace(/[^\r\n]/g, " "));
+    done = end;
+  }
+  parts.push(text.slice(done));
+  return { plain: parts.join(""), breaksOff };
+}
+
+/** What a sheet says, and what is read from it. */
+type SheetWords = Pick<SheetText, "text" | "items">;
 
 /** A text with blanks in place of its comments and of what strings and addresses hold, at the same offsets. */
-export function withoutWords(text: string, items: readonly Item[]): string {
-  let plain = blanked.get(items);
-  if (plain === undefined) {
-    const { types, starts, count } = tokensOf(text);
-    const parts: string[] = [];
-    for (let at = 0; at < count; at += 1) {
-      const raw = text.slice(starts[at], starts[at + 1]);
-      const type = types[at];
-      const hides = type === T.Comment || type === T.String || type === T.Url;
-      parts.push(hides ? raw.replace(/[^\r\n]/g, " ") : raw);
-    }
-    blanked.set(items, (plain = parts.join("")));
-  }
-  return plain;
-}
+export const withoutWords = (sheet: SheetWords): string => bareOf(sheet).plain;
+
+/** Whether a string in it breaks off at the end of its line. */
+export const breaksOff = (sheet: SheetWords): boolean => bareOf(sheet).breaksOff;
 
 /** Words in backquotes, on one line, cut where they are long. */
 export function quoted(text: string): string {

@@ -3,7 +3,7 @@ import { sheetTexts, type SheetText } from "../source/declarations";
 import { isEntry, rulesOf } from "../cascade/rules";
 import { elementsMatching, matchesAnything } from "../cascade/selectors";
 import { atRest } from "../cascade/selectors/atRest";
-import { asksOnlyFor, namesIn } from "../cascade/selectors/named";
+import { asksOnlyFor, lackingIn, namesIn } from "../cascade/selectors/named";
 import { tryParseSelectorList } from "../cascade/selectors/parse";
 import type { Selector } from "../cascade/selectors/types";
 import { documentOf, type HtmlDocument } from "../source/html/document";
@@ -95,7 +95,7 @@ function* unmatchedIn(sheet: SheetText, named: Named): Generator<void, Found[]> 
         continue;
       }
       const { text } = selector;
-      const near = text.length < 120 && !/&(?!\s)/.test(text) ? nearest(text, named) : null;
+      const near = text.length < 120 && !/&(?!\s)/.test(text) ? nearest(selector, named) : null;
       if (!near || step.selectors.some((one) => one.text === near.selector) || isAsked(near, sheet)) continue;
       hasUse = true;
       found.push(unmatched(sheet, step.rule, text, near));
@@ -150,14 +150,15 @@ function forNothing(sheet: SheetText, rules: readonly StyleRule[], pages: number
 const counted = (count: number, thing: string) => `${count} ${count === 1 ? thing : `${thing}s`}`;
 
 /** The selector that was most likely meant, with what it matches. */
-function nearest(text: string, named: Named): Near | null {
+function nearest(selector: Selector, named: Named): Near | null {
+  const { text } = selector;
   let near = named.nearest.get(text);
-  if (near === undefined) named.nearest.set(text, (near = findNearest(text, named)));
+  if (near === undefined) named.nearest.set(text, (near = findNearest(text, lackingIn(selector, named.names), named)));
   return near;
 }
 
-function findNearest(text: string, { documents, names, onPages }: Named): Near | null {
-  for (const { selector, why, name } of meantInstead(text, onPages)) {
+function findNearest(text: string, lacking: readonly string[], { documents, names, onPages }: Named): Near | null {
+  for (const { selector, why, name } of meantInstead(text, onPages, lacking)) {
     if (selector === text) continue;
     const list = (tryParseSelectorList(atRest(selector)) ?? []).filter((one) => asksOnlyFor(one, names));
     if (list.length === 0) continue;

@@ -49,13 +49,15 @@ const fromStylesAlone = (style: Style, ink: Color | null): Found =>
   ink ? groundFromStylesWith(style, ink) : groundFromStyles(style);
 
 const reckoned = new WeakMap<Found, Legibility>();
-/** By the list of colours that their ink comes out as, which is one for all that stand on like layers. */
-const alike = new WeakMap<Found["inked"], Legibility>();
+/** By the list of colours that their ink comes out as, which is one for all that stand on like layers in like ink. */
+const alike = new WeakMap<Found["inked"], Map<string, Legibility>>();
 
 /** The very same for texts that stand on the same in the same ink. */
 function fromStyles(found: Found, needs: 3 | 4.5): Legibility {
   return made(reckoned, found, () => {
-    const like = made(alike, found.inked, () => fromLayers(found, needs, null, null));
+    const likely = made(alike, found.inked, () => new Map<string, Legibility>());
+    const { kind, open, doubt } = found;
+    const like = made(likely, `${needs} ${kind} ${open} ${doubt}`, () => fromLayers(found, needs, null, null));
     return like.ground.from === found.from ? like : { ...like, ground: { ...like.ground, from: found.from } };
   });
 }

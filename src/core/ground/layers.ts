@@ -66,11 +66,21 @@ export function groundFromStylesWith(style: Style, ink: Color): Found {
   return groundWithInk(layersUpTo(style), style, ink);
 }
 
+/** What a text comes out as, without its ink and by that; texts of many styles are in one ink on the same layers. */
+const composites = new WeakMap<readonly Layer[], Map<string, readonly Color[]>>();
+
+const compositeOnce = (layers: readonly Layer[], ink: Color | null) =>
+  made(
+    made(composites, layers, () => new Map()),
+    ink ? `${ink.space} ${ink.channels.join()} ${ink.alpha}` : "",
+    () => composite(layers, ink),
+  );
+
 function groundWithInk({ layers: { layers, doubt, open, kind }, from }: Laid, style: Style, ink: Color): Found {
   const cutOut = colorClip(style) === "text" || backgroundImages(style).some(({ clip }) => clip === "text");
   return {
-    bare: composite(layers, null),
-    inked: composite(layers, ink),
+    bare: compositeOnce(layers, null),
+    inked: compositeOnce(layers, ink),
     doubt: cutOut ? "The text is filled with its background." : doubt,
     open: cutOut || open,
     from,

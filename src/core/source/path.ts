@@ -62,6 +62,18 @@ export function nearestPath(wanted: string, paths: Iterable<string>): string | n
 
 /** Insertions, deletions, replacements and swaps of neighbours needed to turn one word into the other. */
 export function editDistance(a: string, b: string): number {
+  let [start, endOfA, endOfB] = [0, a.length, b.length];
+  while (start < endOfA && start < endOfB && a[start] === b[start]) start += 1;
+  while (start < endOfA && start < endOfB && a[endOfA - 1] === b[endOfB - 1]) {
+    endOfA -= 1;
+    endOfB -= 1;
+  }
+  return start === endOfA || start === endOfB
+    ? Math.max(endOfA, endOfB) - start
+    : distanceOf(a.slice(start, endOfA), b.slice(start, endOfB));
+}
+
+function distanceOf(a: string, b: string): number {
   const rows: number[][] = [Array.from({ length: b.length + 1 }, (_, column) => column)];
   for (let i = 1; i <= a.length; i += 1) {
     const row = [i];

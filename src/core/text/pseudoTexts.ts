@@ -3,7 +3,7 @@ import { table } from "../source/table";
 import { valueOf, type Style } from "../cascade/style";
 import { generatedStyler, pseudoStyler, pseudoVersionOf, type StyledPage } from "../cascade/styles";
 import type { Component } from "../source/css/components";
-import { isText } from "../source/html/document";
+import { isText, type ElementNode } from "../source/html/document";
 import { isPlace, isShown } from "./textStyles";
 
 export interface PseudoText {
@@ -75,11 +75,6 @@ function textsOf(origin: Style, { pseudo: styler, generated: boxOf }: Stylers): 
     const style = styler("placeholder", origin);
     if (style) add("placeholder", placeholder, style);
   }
-  const own = element.content
-    .filter(isText)
-    .map(({ text }) => text)
-    .join("")
-    .trim();
   /** Adds a pseudo-element that only shows where a rule of the page sets it. */
   const addAuthored = (name: PseudoText["name"], text: string, parent: Style): Style | null => {
     const style = styler(name, origin, parent);
@@ -88,6 +83,7 @@ function textsOf(origin: Style, { pseudo: styler, generated: boxOf }: Stylers): 
     return style;
   };
   if (isPlace(origin)) {
+    const own = ownTextOf(element);
     // The first letter may be that of the generated text, and lies in the first line (CSS Pseudo 4, 2.2.3).
     const before = texts.find(({ name }) => name === "before");
     const line = addAuthored("first-line", own, origin);
@@ -96,6 +92,14 @@ function textsOf(origin: Style, { pseudo: styler, generated: boxOf }: Stylers): 
   const hasMarker = valueOf(origin, "display").includes("list-item") && valueOf(origin, "list-style-type") !== "none";
   if (hasMarker) addAuthored("marker", "\u2022", origin);
   return texts;
+}
+
+function ownTextOf({ content }: ElementNode): string {
+  return content
+    .filter(isText)
+    .map(({ text }) => text)
+    .join("")
+    .trim();
 }
 
 function generatedWords(style: Style): string {

@@ -6,8 +6,10 @@ import type { Ground, Legibility } from "../ground/types";
 import { mayBeOverlapped } from "../ground/moved";
 import { textId, type PageLayout, type PlaceLayout } from "../ground/layout";
 import { cssColor } from "../color/format";
+import type { Color } from "../color/types";
 import { PairMap } from "../source/memo";
 import { ownWords, type ElementNode } from "../source/html/document";
+import { longhandIndex } from "../cascade/properties";
 import { computedValue, fontSizeOf, leadingOf, valueOf, type Style } from "../cascade/style";
 import { type StyledPage } from "../cascade/styles";
 
@@ -171,22 +173,36 @@ export function legibility(style: Style): Legibility {
 /** Equal for places of one text style: how the text is set, its ink and its ground. */
 export function textStyleKey(style: Style): string {
   const { ground, ink } = legibility(style);
-  return keys.of(ground, style.shared, () =>
-    [settingKey(style), ...[ink, ground.color, ...(ground.range ?? [])].map(cssColor)].join("|"),
-  );
+  return keys.of(ground, style.shared, () => `${settingKey(style)}|${colorsKey(ink, ground)}`);
 }
 
+/** Texts of many styles come out in the same ink on the same colour. */
+const colorKeys = new PairMap<Color, Color, string>();
+
+const colorsKey = (ink: Color, { color, range }: Legibility["ground"]): string =>
+  range
+    ? [ink, color, ...range].map(cssColor).join("|")
+    : colorKeys.of(ink, color, () => [ink, color].map(cssColor).join("|"));
+
 const settings = new WeakMap<Style["shared"], string>();
+/** What is told of a setting goes by these, the colour of the text for its lines and shadows. */
+const settingLonghands = [...textStyleProperties, "color"].map((name) => longhandIndex.get(name)!);
 
 /** Equal for texts that are set alike, their colours aside. */
 function settingKey(style: Style): string {
-  let key = settings.get(style.shared);
-  if (key === undefined) {
-    key = textStyleProperties.map((property) => computedValue(style, property)).join("|");
-    settings.set(style.shared, key);
-  }
+  let from = style;
+  while (!settings.has(from.shared) && from.parent && isSetAs(from.shared, from.parent.shared)) from = from.parent;
+  const key =
+    settings.get(from.shared) ?? textStyleProperties.map((property) => computedValue(from, property)).join("|");
+  for (const one of [style, from]) settings.set(one.shared, key);
   return key;
 }
+
+/** Whether all that a setting is told by came down from what is around it. */
+const isSetAs = (one: Style["shared"], around: Style["shared"]): boolean =>
+  one.scheme === around.scheme &&
+  one.zoom === around.zoom &&
+  settingLonghands.every((at) => one.values[at] === around.values[at]);
 
 /** How a text style comes out, with the places that are set in it. */
 export interface TextStyle {

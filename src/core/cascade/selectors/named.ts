@@ -65,6 +65,11 @@ export function asksOnlyFor({ compounds }: Selector, names: { has(name: string):
   return compounds.every((compound) => wantedBy(compound).every((name) => names.has(name)));
 }
 
+/** The names that a selector asks for and that are not among those of elements, each once. */
+export function lackingIn({ compounds }: Selector, names: { has(name: string): boolean }): string[] {
+  return [...new Set(compounds.flatMap(wantedBy))].filter((name) => !names.has(name));
+}
+
 /** Whether all names that a selector asks for are there. */
 export function mayMatchIn(document: HtmlDocument, selector: Selector): boolean {
   return asksOnlyFor(selector, elementsByName(document));

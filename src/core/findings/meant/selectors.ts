@@ -1,5 +1,6 @@
 /** Selectors as people write them, and what they most likely mean. */
 import { forcedStates, neverStates, states } from "../../cascade/selectors/states";
+import { groupBy } from "../../source/groups";
 import { table } from "../../source/table";
 import { nearestWords } from "./near";
 
@@ -182,32 +183,28 @@ export interface NamesOnPages {
 }
 
 const digits = (name: string) => name.replace(/\D/g, "");
+const digitsOf = grouping(digits);
 
 /** Names that differ in a letter or two, not in what counts or measures. */
 function spelledNear(name: string, from: ReadonlySet<string>): string[] {
-  let byName = spelled.get(from);
-  if (!byName) spelled.set(from, (byName = new Map()));
-  let near = byName.get(name);
-  if (!near) {
-    const most = name.length > 6 ? 2 : 1;
-    near = name.length < 4 ? [] : nearestWords(name, from, most).filter((one) => digits(one) === digits(name));
-    byName.set(name, near);
-  }
-  return near;
+  const among = name.length < 4 ? undefined : digitsOf(from).get(digits(name));
+  return among ? nearestWords(name, among, name.length > 6 ? 2 : 1) : [];
 }
 
-const spelled = new WeakMap<ReadonlySet<string>, Map<string, string[]>>();
 const plain = (one: string) => one.toLowerCase().replace(/[-_]/g, "");
-const plains = new WeakMap<ReadonlySet<string>, Map<string, string[]>>();
+const plainOf = grouping(plain);
 
 /** Names that differ in letter case and joints alone. */
-function alike(name: string, from: ReadonlySet<string>): readonly string[] {
-  let byPlain = plains.get(from);
-  if (!byPlain) {
-    plains.set(from, (byPlain = new Map()));
-    for (const one of from) byPlain.set(plain(one), [...(byPlain.get(plain(one)) ?? []), one]);
-  }
-  return byPlain.get(plain(name)) ?? [];
+const alike = (name: string, from: ReadonlySet<string>): readonly string[] => plainOf(from).get(plain(name)) ?? [];
+
+/** Names by what is the same for several of them, found out once for a set. */
+function grouping(keyOf: (name: string) => string): (from: ReadonlySet<string>) => ReadonlyMap<string, string[]> {
+  const groups = new WeakMap<ReadonlySet<string>, Map<string, string[]>>();
+  return (from) => {
+    let byKey = groups.get(from);
+    if (!byKey) groups.set(from, (byKey = groupBy(from, keyOf)));
+    return byKey;
+  };
 }
 
 /** Elements whose names nobody gives to a class for another end. */
@@ -293,8 +290,23 @@ function* forNamed({ sign, name, put }: Named, { tags, classes, ids }: NamesOnPa
     yield step(put(mark + near), "The name is spelled otherwise:", mark + near);
 }
 
-/** What a selector that matches nothing on any page may have been meant to be, likeliest first. */
-export function* meantInstead(text: string, names: NamesOnPages): Generator<MeantSelector> {
+/** Words that read as names and are put right otherwise than by another name. */
+const noName = new RegExp(`(?:^|[.#_-])(?:${stateNames}|and|or|und|class|id|root)$`, "i");
+/** What is meant as a list: one part of it is enough. */
+const isList = (text: string): boolean => impossible.test(text) || /\s&\s/.test(text);
+
+/**
+ * What a selector that matches nothing on any page may have been meant to be, likeliest first.
+ * @param lacking names that it asks for and no page has, as `namesIn` has them: where it has no other fault only another
+ *   name helps there, and one is put in at a time
+ */
+export function* meantInstead(text: string, names: NamesOnPages, lacking: readonly string[]): Generator<MeantSelector> {
+  if (lacking.length === 0 || lacking.some((name) => noName.test(name)) || isList(text))
+    yield* putOtherwise(text, names);
+  else if (lacking.length === 1) yield* withOtherName(text, names);
+}
+
+function* putOtherwise(text: string, names: NamesOnPages): Generator<MeantSelector> {
   const lowered = (from: ReadonlySet<string>, name: string) =>
     alike(name, from).find((one) => one !== name && one.toLowerCase() === name.toLowerCase());
   let cased = text;
