@@ -568,6 +568,28 @@ test("states are looked at on every page that is shaped otherwise, and count whe
   expect(fix!.label).toMatch(/^Write the ink/);
 });
 
+test("pages with sheets of their own are looked at in every state, and count for nothing found on others", () => {
+  const page = (sheet: string) => `<link rel=stylesheet href=${sheet}.css><p><a href="#">Fares</a></p>`;
+  const rest = "body{color:#222;background:#fff} a{color:#006}";
+  const from = site({
+    "a1.html": page("a"),
+    "a2.html": page("a"),
+    "b.html": page("b"),
+    "c.html": page("c"),
+    "a.css": `${rest} a:hover{color:#9cf} a:active{color:#cf9}`,
+    "b.css": `${rest} a:hover{color:#fc9}`,
+    "c.css": `${rest} a:hover{color:#003}`,
+  });
+  const told = analyse(from).findings.filter(({ check }) => check === "contrast-states");
+  expect(told.map(({ path, message, places }) => [path, message.split(",")[0], places.map((one) => one.page)])).toEqual(
+    [
+      ["a.css", "Under the pointer", ["a1.html", "a2.html"]],
+      ["a.css", "While it is pressed", ["a1.html", "a2.html"]],
+      ["b.css", "Under the pointer", ["b.html"]],
+    ],
+  );
+});
+
 test("styles that a size or a colour alone tells apart are told of as that", () => {
   const twins = (css: string) =>
     analyse(page("<h2>Fares</h2><h3>Piers</h3>", css))

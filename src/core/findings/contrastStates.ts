@@ -78,18 +78,17 @@ export const contrastStates: Check = {
     for (const one of circumstances) {
       const asking = pages.filter(({ sheets }) => isAskedIn(sheets, one.asked));
       const looked = new Set(yield* lookedAt(asking, one));
+      const own: Found[] = [];
       for (const page of looked) {
         append(
-          found,
-          foundUnder(site, page, one, conditions).map((own) => ({ ...own, places: [...own.places!] })),
+          own,
+          foundUnder(site, page, one, conditions).map((one) => ({ ...one, places: [...one.places!] })),
         );
         yield;
       }
-      addPlaces(
-        found,
-        asking.filter((page) => !looked.has(page)),
-        asking,
-      );
+      const others = asking.filter((page) => !looked.has(page));
+      addPlaces(own, others, [...looked]);
+      append(found, own);
     }
     return found;
   },
@@ -110,9 +109,9 @@ function* lookedAt(pages: readonly KnownPage[], { ofControls }: Circumstance): G
 }
 
 /** Puts texts of other pages that are shaped as those found to the places of what was found. */
-function addPlaces(found: readonly Found[], others: readonly KnownPage[], all: readonly KnownPage[]): void {
+function addPlaces(found: readonly Found[], others: readonly KnownPage[], looked: readonly KnownPage[]): void {
   if (found.length === 0 || others.length === 0) return;
-  const shapeOf = new Map(all.flatMap(shapedTexts).map(({ ref, shape }) => [refKey(ref), shape]));
+  const shapeOf = new Map(looked.flatMap(shapedTexts).map(({ ref, shape }) => [refKey(ref), shape]));
   const byShape = new Map<string, Found>();
   for (const one of found) for (const place of one.places!) byShape.set(shapeOf.get(refKey(place))!, one);
   for (const page of others) for (const { ref, shape } of shapedTexts(page)) byShape.get(shape)?.places!.push(ref);

@@ -29,3 +29,21 @@ test("elements are shaped alike where tags and names that sheets ask for are, wi
     expect([above === one[0], link === one[1]], path).toEqual([false, false]);
   }
 });
+
+test("what is read with other sheets, or under other conditions, is not shaped alike", () => {
+  const body = "<main><p>x</p></main>";
+  const from = site({
+    "a.css": "p { top: 0 }",
+    "b.css": "p { top: 1px }",
+    "one.html": `<link rel=stylesheet href=a.css>${body}`,
+    "same.html": `<link rel=stylesheet href=a.css>${body}`,
+    "other.html": `<link rel=stylesheet href=b.css>${body}`,
+    "more.html": `<link rel=stylesheet href=a.css><link rel=stylesheet href=b.css>${body}`,
+    "media.html": `<link rel=stylesheet href=a.css media=print>${body}`,
+    "standards.html": `<!doctype html><link rel=stylesheet href=a.css>${body}`,
+  });
+  const shapeOf = (path: string) => shapesOf(from, path)[1];
+  expect(shapeOf("same.html")).toBe(shapeOf("one.html"));
+  const shapes = ["one.html", "other.html", "more.html", "media.html", "standards.html"].map(shapeOf);
+  expect(new Set(shapes).size).toBe(5);
+});

@@ -1,4 +1,5 @@
 /** Which elements of pages the names in sheets can tell apart. */
+import { Numbers } from "../memo";
 import type { HtmlDocument } from "./document";
 import type { PageSheets, SheetSource } from "./sheets";
 
@@ -16,11 +17,35 @@ const numbers = new Map<string, number>();
 const most = 200_000;
 let last = 0;
 
+function numberOf(key: string): number {
+  let number = numbers.get(key);
+  if (number === undefined) {
+    if (numbers.size > most) numbers.clear();
+    numbers.set(key, (number = last += 1));
+  }
+  return number;
+}
+
+const itemNumbers = new Numbers<SheetSource["items"]>();
+
+/** Equal for pages that read the same sheets in the same order under the same conditions. */
+const readingKey = ({ owners }: PageSheets): string =>
+  JSON.stringify(
+    owners.flatMap(({ sheets }) =>
+      sheets.map(({ items, media, supports, imports }) => [
+        itemNumbers.of(items),
+        media,
+        supports,
+        imports.map(({ layer }) => layer),
+      ]),
+    ),
+  );
+
 const known = new WeakMap<HtmlDocument, { sheets: PageSheets; shapes: readonly number[] }>();
 
 /**
- * A number for each element, by index: equal, on all pages, for elements whose tags and names that sheets ask for are
- * the same, with all around them. Where they stand among others and what else they are given is left out.
+ * A number for each element, by index: equal, on all pages with the same sheets, for elements whose tags and names that
+ * these ask for are the same, with all around them. Where they stand among others and what else they are given is left out.
  */
 export function pageShapes(document: HtmlDocument, sheets: PageSheets): readonly number[] {
   let kept = known.get(document);
@@ -31,19 +56,16 @@ export function pageShapes(document: HtmlDocument, sheets: PageSheets): readonly
   return kept.shapes;
 }
 
-function shapesIn({ elements }: HtmlDocument, { owners }: PageSheets): number[] {
-  const sets = [...new Set(owners.flatMap(({ sheets }) => sheets.map(namesOf)))];
+function shapesIn({ elements, mode }: HtmlDocument, page: PageSheets): number[] {
+  const sets = [...new Set(page.owners.flatMap(({ sheets }) => sheets.map(namesOf)))];
   const isAsked = (name: string) => sets.some((set) => set.has(name));
   const shapes: number[] = [];
+  const canvas = numberOf(`${mode} ${readingKey(page)}`);
   for (const { tag, classes, id, parent } of elements) {
     const own = [...classes].filter((name) => isAsked(`.${name}`)).sort();
-    const key = `${parent ? shapes[parent.index] : 0} ${tag} ${own.join(".")} ${id !== null && isAsked(`#${id}`) ? id : ""}`;
-    let number = numbers.get(key);
-    if (number === undefined) {
-      if (numbers.size > most) numbers.clear();
-      numbers.set(key, (number = last += 1));
-    }
-    shapes.push(number);
+    const around = parent ? shapes[parent.index]! : canvas;
+    const key = `${around} ${tag} ${own.join(".")} ${id !== null && isAsked(`#${id}`) ? id : ""}`;
+    shapes.push(numberOf(key));
   }
   return shapes;
 }
