@@ -126,5 +126,6 @@ function importantOrder(list: readonly Block[]): Block[] {
 /** Calls back for every declaration in ascending order of strength. */
 export function forEachInOrder(list: readonly Block[], visit: (block: Block, entry: BlockEntry) => void): void {
   for (const block of list) for (const entry of block.normal) visit(block, entry);
+  if (list.every(({ important }) => important.length === 0)) return;
   for (const block of importantOrder(list)) for (const entry of block.important) visit(block, entry);
 }

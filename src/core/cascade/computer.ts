@@ -61,11 +61,22 @@ const noMatches: readonly Match[] = [];
 
 const noCustom: CustomProperties = new Map();
 
+const metaSchemes = new WeakMap<HtmlDocument, { scheme: string | null }>();
+
+/** The schemes that a page's `meta` says it has (CSS Color Adjust 1, 2.2.1); null where none does. */
+function metaSchemeOf(document: HtmlDocument): string | null {
+  return made(metaSchemes, document, () => {
+    const meta = document.elements.find(
+      (element) => element.tag === "meta" && element.attributes.get("name")?.toLowerCase() === "color-scheme",
+    );
+    return { scheme: meta?.attributes.get("content")?.toLowerCase() ?? null };
+  }).scheme;
+}
+
 export class Computer {
   private readonly results: Style[] = [];
   private rootStyle: SharedStyle | null = null;
   private readonly metaScheme: string | null;
-  private readonly ancestors = new Ancestors();
   private readonly bank: StyleBank;
   private readonly measured: Map<string, SharedStyle>;
   /** Styles that come from something of this page alone, by what they come from. */
@@ -80,19 +91,17 @@ export class Computer {
     private readonly faces: readonly FontFace[],
   ) {
     this.matching = ruleMatching(context, rules, document);
-    const meta = document.elements.find(
-      (element) => element.tag === "meta" && element.attributes.get("name")?.toLowerCase() === "color-scheme",
-    );
-    this.metaScheme = meta?.attributes.get("content")?.toLowerCase() ?? null;
+    this.metaScheme = metaSchemeOf(document);
     this.bank = bankOf(rules.set, faces, this.metaScheme);
     this.measured = this.bank.measuredWith(measuresKey(conditions));
   }
 
   all(): readonly Style[] {
+    const ancestors = new Ancestors();
     for (const element of this.document.elements) {
-      this.ancestors.enter(element);
+      ancestors.enter(element);
       const parent = element.parent ? this.results[element.parent.index]! : null;
-      const blocks = this.blocksFor(element, parent, this.ancestors);
+      const blocks = this.blocksFor(element, parent, ancestors);
       const style: Style = {
         element,
         pseudo: null,
@@ -102,7 +111,7 @@ export class Computer {
       };
       this.rootStyle ??= style.shared;
       this.results.push(style);
-      this.ancestors.leave(element);
+      ancestors.leave(element);
     }
     return this.results;
   }
@@ -201,7 +210,7 @@ export class Computer {
     if (!index) return null;
     const found = this.pseudoMatches(name, index, origin);
     if (found.length === 0) return null;
-    const blocks = found.map((match) => matchedBlock(match, this.matching.context.quirks));
+    const blocks = this.bank.blocksLike(found.map((match) => matchedBlock(match, this.matching.context.quirks)));
     this.rootStyle ??= rootOf(origin).shared;
     return {
       element: origin.element,

@@ -5,6 +5,7 @@ import type { PageRule, RuleIndex, RuleSet } from "./ruleSet";
 import { indexOf } from "./ruleSet";
 import type { RuleEntry } from "./rules";
 import { statesAskedIn } from "./selectors/asked";
+import type { Selector } from "./selectors/types";
 
 let lastId = 0;
 
@@ -95,8 +96,11 @@ const isForPseudo = ({ entry: { selectors } }: PageRule) =>
   selectors.some(({ pseudoElement }) => pseudoElement !== null);
 
 function asksFor({ entry: { selectors, conditions } }: PageRule, states: ReadonlySet<string>): boolean {
-  const limits = conditions.scopes.flatMap(({ start, end }) => [start ?? [], end ?? []]);
-  return [selectors, ...limits].some((list) => [...statesAskedIn(list)].some((name) => states.has(name)));
+  const isAsked = (list: readonly Selector[] | null) => {
+    if (list) for (const name of statesAskedIn(list)) if (states.has(name)) return true;
+    return false;
+  };
+  return isAsked(selectors) || conditions.scopes.some(({ start, end }) => isAsked(start) || isAsked(end));
 }
 
 function compare(before: RuleSet, after: RuleSet): RuleChanges | null {

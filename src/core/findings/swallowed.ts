@@ -16,10 +16,11 @@ export const writtenIn = ({ text }: Pick<Block, "text">, { value, end }: Declara
 
 /** The property that a value has taken in, and where it begins in what is written; null where it has taken in none. */
 export function swallowed(block: Block, declaration: Declaration): { name: string; index: number } | null {
+  const written = writtenIn(block, declaration);
+  if (!written.includes(":")) return null;
   const ofOwn = declaration.property.startsWith("--");
-  const outside = writtenIn(block, declaration).replace(
-    /"[^"\r\n]*"|'[^'\r\n]*'|\([^()]*\)|\/\*[\s\S]*?\*\//g,
-    (whole) => " ".repeat(whole.length),
+  const outside = written.replace(/"[^"\r\n]*"|'[^'\r\n]*'|\([^()]*\)|\/\*[\s\S]*?\*\//g, (whole) =>
+    " ".repeat(whole.length),
   );
   for (const { 1: name, index } of outside.matchAll(taken)) {
     const before = outside.slice(0, index);

@@ -76,21 +76,21 @@ function textsOf(origin: Style, { pseudo: styler, generated: boxOf }: Stylers): 
     if (style) add("placeholder", placeholder, style);
   }
   /** Adds a pseudo-element that only shows where a rule of the page sets it. */
-  const addAuthored = (name: PseudoText["name"], text: string, parent: Style): Style | null => {
+  const addAuthored = (name: PseudoText["name"], text: () => string, parent: Style): Style | null => {
     const style = styler(name, origin, parent);
     if (!style?.blocks.some((block) => block.origin === "author")) return null;
-    add(name, text, style);
+    add(name, text(), style);
     return style;
   };
   if (isPlace(origin)) {
-    const own = ownTextOf(element);
+    const own = () => ownTextOf(element);
     // The first letter may be that of the generated text, and lies in the first line (CSS Pseudo 4, 2.2.3).
     const before = texts.find(({ name }) => name === "before");
     const line = addAuthored("first-line", own, origin);
-    addAuthored("first-letter", (before?.text ?? own).trim().slice(0, 1), before?.style ?? line ?? origin);
+    addAuthored("first-letter", () => (before?.text ?? own()).trim().slice(0, 1), before?.style ?? line ?? origin);
   }
   const hasMarker = valueOf(origin, "display").includes("list-item") && valueOf(origin, "list-style-type") !== "none";
-  if (hasMarker) addAuthored("marker", "\u2022", origin);
+  if (hasMarker) addAuthored("marker", () => "\u2022", origin);
   return texts;
 }
 

@@ -40,9 +40,14 @@ export function namesIn(documents: readonly HtmlDocument[]): ReadonlySet<string>
   return new Set(documents.flatMap((document) => [...elementsByName(document).keys()]));
 }
 
-function namesOf({ tag, id, classes }: ElementNode): Set<string> {
-  const names = [tag, ...classes.map((name) => `.${name}`)];
-  return new Set((id === null ? names : [...names, `#${id}`]).map((name) => name.toLowerCase()));
+function namesOf({ tag, id, classes }: ElementNode): string[] {
+  const names = [tag.toLowerCase()];
+  for (const name of classes) {
+    const lower = `.${name.toLowerCase()}`;
+    if (!names.includes(lower)) names.push(lower);
+  }
+  if (id !== null) names.push(`#${id.toLowerCase()}`);
+  return names;
 }
 
 const wanted = new WeakMap<Compound, readonly string[]>();
