@@ -2,6 +2,7 @@
 import { releaseProxy, wrap, type Remote } from "comlink";
 import type { StoredFile } from "@/core";
 import type { Engine } from "./protocol";
+import { UnlessEnded } from "./unlessEnded";
 
 /** The worker ended twice over the same question, or cannot be started. */
 export class EngineError extends Error {
@@ -24,32 +25,31 @@ class Ended extends Error {}
 /** One worker, from its start to its end. */
 class Run {
   readonly engine: Remote<Engine>;
-  readonly ended: Promise<never>;
+  readonly answers = new UnlessEnded();
   private readonly worker: Worker;
-  private end!: (reason: Error) => void;
 
   constructor() {
     const name = `hevret-core ${crypto.randomUUID()}`;
     this.worker = new Worker(new URL("./worker.ts", import.meta.url), { type: "module", name });
     this.engine = wrap<Engine>(this.worker);
-    this.ended = new Promise<never>((_, reject) => {
-      this.end = reject;
-    });
-    // Nobody may be asking when it ends.
-    this.ended.catch(() => undefined);
     this.worker.addEventListener("error", () => this.stop());
     this.watch(name).catch(() => this.stop());
   }
 
   /** The worker holds a lock as long as it lives, however it ends (Web Locks API, 3.4). */
   private async watch(name: string): Promise<void> {
-    await Promise.race([this.engine.started(), this.ended]).catch(() => undefined);
+    await this.answers.of(this.engine.started()).catch(() => undefined);
     await navigator.locks?.request(name, () => this.stop());
+  }
+
+  /** Settled once it has ended. */
+  async over(): Promise<void> {
+    await this.answers.of(new Promise(() => undefined)).catch(() => undefined);
   }
 
   stop(): void {
     this.worker.terminate();
-    this.end(new Ended());
+    this.answers.end(new Ended());
   }
 
   release(): void {
@@ -90,9 +90,10 @@ export function startEngine(owner: EngineOwner): { engine: Remote<Engine>; stop(
   /** A run that is started anew as soon as it ends, even where nobody asks. */
   const start = (): Run => {
     const next = nextRun();
-    next.ended.catch(() => {
-      if (opened && !stopped && !starting) again(next, owner.files).catch(() => undefined);
-    });
+    next
+      .over()
+      .then(() => (opened && !stopped && !starting ? again(next, owner.files) : undefined))
+      .catch(() => undefined);
     return next;
   };
   let run = start();
@@ -102,7 +103,8 @@ export function startEngine(owner: EngineOwner): { engine: Remote<Engine>; stop(
     restarts = [...restarts.filter((time) => now - time < patience.within), now];
     if (restarts.length > patience.times) return Promise.reject(new Ended());
     run = start();
-    starting = Promise.race([run.engine.open(files()), run.ended])
+    starting = run.answers
+      .of(run.engine.open(files()))
       .then(() => owner.restarted())
       .finally(() => {
         starting = null;
@@ -111,10 +113,7 @@ export function startEngine(owner: EngineOwner): { engine: Remote<Engine>; stop(
   };
   const ask = async (name: PropertyKey, asking: unknown[]): Promise<unknown> => {
     const call = (on: Run) =>
-      Promise.race([
-        (on.engine as unknown as Record<PropertyKey, (...all: unknown[]) => unknown>)[name]!(...asking),
-        on.ended,
-      ]);
+      on.answers.of((on.engine as unknown as Record<PropertyKey, (...all: unknown[]) => unknown>)[name]!(...asking));
     const first = run;
     try {
       const answer = await call(first);
