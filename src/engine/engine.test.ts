@@ -55,10 +55,11 @@ describe("the engine", () => {
     expect(sheets.map(({ text }) => text.trim())).toEqual([css.trim()]);
     expect((await view()).sheets[0]!.text).toContain(".x");
     expect((await engine.unlaidPages(defaultConditions, null)).length).toBe(1);
-    const layout = Object.fromEntries(
-      places.map(({ index }) => [index, bareLayout({ left: 0, top: 0, width: 9, height: 9 })]),
-    );
-    await engine.layOut("index.html", structure, layout, true, defaultConditions, []);
+    const painted = { points: [0, 0, 0, 119, 119, 119, 10], seen: 1, doubt: null };
+    const bare = bareLayout({ left: 0, top: 0, width: 9, height: 9 });
+    const layout = Object.fromEntries(places.map(({ index }) => [index, { ...bare, painted }]));
+    await engine.layOutOfSight("index.html", structure, layout, defaultConditions);
+    expect((await view()).places[0]!.ratio).toBeCloseTo(4.69, 1);
     expect(await engine.unlaidPages(defaultConditions, null)).toEqual([]);
   });
 

@@ -91,6 +91,11 @@ export const pagesAnswers = {
     return numbers?.places(places) ?? places;
   },
 
+  layOutOfSight: async (path, structure, told, conditions) => {
+    const before = layoutFor(path, structure, pageOf(site, path, conditions))[path] ?? {};
+    layouts.set(path, { structure, layout: layoutWith(before, told, true), page: shown.get(path), whole: true });
+  },
+
   picture: async (path, changes, conditions, stage, look, unknown) => {
     const from = changes.length ? changeSite(site, changes) : site;
     const later = conditionsAfter(conditions, site, from, changes);

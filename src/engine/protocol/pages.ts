@@ -132,6 +132,8 @@ export interface PagesAnswers {
     conditions: Conditions,
     changes: TextChange[],
   ): Promise<PlaceView[]>;
+  /** Takes in what a page that nobody sees tells of all its texts, once it is laid out. */
+  layOutOfSight(path: string, structure: string, layout: PageLayout, conditions: Conditions): Promise<void>;
   /** The address of a picture of a page, to be painted out of sight. */
   picture(
     path: string,

@@ -58,7 +58,9 @@ export function Survey() {
           page,
           view.places,
           (look, stage, unknown) => engine.picture(path, [], conditions, stage, look, unknown),
-          async (layout, whole) => void (await engine.layOut(path, view.structure, layout, whole, conditions, [])),
+          async (layout, whole) => {
+            if (whole) await engine.layOutOfSight(path, view.structure, layout, conditions);
+          },
           () => current,
         );
         if (!current) return;
