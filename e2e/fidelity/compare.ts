@@ -98,6 +98,15 @@ async function seenBy(page: Page): Promise<Seen> {
   return JSON.parse(text) as Seen;
 }
 
+/** What a page asks of its window by, or has others ask: conditions, sheets, units, schemes. */
+const ofWindow =
+  /@(?:media|import|container)|<link|media=|scheme|light-dark|srcset|sizes|\d(?:[sld]?v(?:w|h|i|b|min|max)|cq(?:w|h|i|b|min|max))\b/i;
+
+/** Pages that ask nothing of their window are compared in the widest one in light colours, and in the narrowest in dark ones. */
+function widthsFor(text: string, scheme: "light" | "dark", widths: readonly number[]): readonly number[] {
+  return ofWindow.test(text) ? widths : widths.slice(...(scheme === "dark" ? [0, 1] : [-1]));
+}
+
 /** @param compared told of each page as it was styled, under conditions that were measured in the browser */
 export async function compareSite(
   browser: Browser,
@@ -124,7 +133,7 @@ export async function compareSite(
     for (const file of [...site.files.values()].filter((one) => one.kind === "html")) {
       if (file.kind !== "html") continue;
       await page.goto(`${origin}/${file.path}`);
-      for (const width of widths) {
+      for (const width of widthsFor(file.text, scheme, widths)) {
         await page.setViewportSize({ width, height: 800 });
         const { styles: browserStyles, sizes, settings } = await seenBy(page);
         const measured = await page.evaluate(
