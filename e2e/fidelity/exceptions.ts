@@ -47,6 +47,9 @@ export function isExcepted(property: string, style: Style, ours: string, theirs:
   // Where it zooms, Chromium counts in single precision, and zooms widths that nobody gave in its own way.
   if (style.shared.zoom !== 1 && nearlySame(ours, theirs, 2e-4)) return true;
   if (style.shared.zoom !== 1 && (property === "tab-size" || isNamedWidth(style, property))) return true;
+  // Of spacing with percentages, Chromium tells the lengths as it zooms them, and zooms inherited ones once more.
+  if (style.shared.zoom !== 1 && /^(?:letter|word)-spacing$/.test(property) && ours.includes("%"))
+    return ours.replace(pixels, "#") === theirs.replace(pixels, "#");
   // Units of a font are measured at a size that is written with six digits.
   if (ours !== theirs && /^-?[\d.]+px$/.test(ours) && nearlySame(ours, theirs, 2e-5)) return true;
   // Automatic margins and percentages of the containing block: the browser gives the used value where there is a box.
@@ -59,6 +62,7 @@ function isNamedWidth(style: Style, property: string): boolean {
   return given?.kind !== "value" || (given.value as { type?: string }).type === "ident";
 }
 
+const pixels = /-?[\d.]+px/g;
 const number = /-?\d*\.?\d+(?:e[+-]?\d+)?/g;
 
 function nearlySame(a: string, b: string, within = 2e-6): boolean {
