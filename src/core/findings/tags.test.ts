@@ -3,6 +3,7 @@ import { analyse } from "../report/analysis";
 import { changeSite, textFile } from "../source/site";
 import { site } from "../testing/site";
 import { fixesFor } from "./index";
+import { byText, type Tag } from "./tags";
 
 const told = (body: string) =>
   analyse(
@@ -58,4 +59,23 @@ test.each([
     .flatMap((finding) => fixesFor(from, finding))
     .map(({ changes }) => textFile(changeSite(from, changes), "index.html")!.text);
   expect(written).toContain(`<!doctype html><html lang=en><body>${mended}</body></html>`);
+});
+
+test("tags that read the same are told of wherever something is wrong with them, and looked at once where nothing is", () => {
+  const slips = (body: string) => told(body).filter((message) => /is no attribute that browsers know/.test(message));
+  expect(slips('<svg><a clas="deck">x</a></svg>')).toEqual([]);
+  expect(slips('<a clas="deck">x</a><a clas="deck">y</a>')).toHaveLength(2);
+  const page = (head: string) =>
+    analyse(site({ "index.html": `<!doctype html>${head}<p>x</p>` })).findings.filter(
+      ({ check }) => check === "attribute",
+    );
+  // The second tag brings what the first one lacks.
+  expect(page('<html clas="deck"><html class="pier">')).toEqual([]);
+  expect(page('<html clas="deck">')).toHaveLength(1);
+  let looks = 0;
+  const look = byText(() => ((looks += 1), []));
+  const tag = (written: string, namespace: "html" | "svg" = "html") =>
+    ({ written, element: { tag: "a", namespace } }) as Tag;
+  for (const one of [tag("<a>"), tag("<a>"), tag("<a>", "svg"), tag("<a id=x>")]) look(one);
+  expect(looks).toBe(3);
 });

@@ -47,6 +47,16 @@ test.each([
   expect(pseudoTexts(page).map(({ name, text }) => [name, text])).toEqual([["before", "Pier"]]);
 });
 
+test.each(["p::before", ".deck::before", "#pier::before", "::before", "[title]::before"])(
+  "what is generated is a text, however its rule asks for the element: %s",
+  (selector) => {
+    const from = pageWith(`${selector} { content: "Pier" }`, "<p class=deck id=pier title=x>y</p>");
+    const page = styledPage(from, pagesOf(from)[0]!, defaultConditions);
+    const own = pseudoTexts(page).filter(({ style }) => style.element.tag === "p" || style.element.id === "pier");
+    expect(own.map(({ name, text }) => [name, text])).toEqual([["before", "Pier"]]);
+  },
+);
+
 test("an element is named by its class where it has one", () => {
   const { element } = styleOf(pageWith("", '<p id="t" class="lead big">\n From  the <b>first</b> boat </p>'), "t");
   expect([ownWords(element), plainSelector(element), shortSelector(element)]).toEqual(["From the boat", ".lead", "#t"]);

@@ -28,18 +28,9 @@ function numberOf(key: string): number {
 
 const itemNumbers = new Numbers<SheetSource["items"]>();
 
-/** Equal for pages that read the same sheets in the same order under the same conditions. */
+/** Equal for pages that read the same sheets in the same order under the same conditions; those of imports stand in the sheets. */
 const readingKey = ({ owners }: PageSheets): string =>
-  JSON.stringify(
-    owners.flatMap(({ sheets }) =>
-      sheets.map(({ items, media, supports, imports }) => [
-        itemNumbers.of(items),
-        media,
-        supports,
-        imports.map(({ layer }) => layer),
-      ]),
-    ),
-  );
+  JSON.stringify(owners.flatMap(({ sheets }) => sheets.map(({ items, media }) => [itemNumbers.of(items), media])));
 
 const known = new WeakMap<HtmlDocument, { sheets: PageSheets; shapes: readonly number[] }>();
 
