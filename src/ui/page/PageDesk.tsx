@@ -8,6 +8,7 @@ import { Slip } from "../slip/Slip";
 import { BenchProvider } from "../workspace/bench";
 import { useRem } from "../shared/rem";
 import { useNarrow } from "../shared/useNarrow";
+import { parseWhileIdle } from "../source/idleParsing";
 import { useWorkspace } from "../workspace/context";
 import { Edge } from "./Edge";
 import { plainLook, type Look } from "./look";
@@ -17,7 +18,10 @@ import styles from "./PageDesk.module.css";
 import { usePanels } from "./usePanels";
 
 /** The editor is as large as the rest of the view: the page is shown before it is loaded. */
-const SourcePane = dynamic(() => import("../source/SourcePane").then((module) => module.SourcePane));
+const SourcePane = dynamic(() => {
+  parseWhileIdle();
+  return import("../source/SourcePane").then((module) => module.SourcePane);
+});
 
 /** How small panels can be, rem. */
 const smallest = { page: 25, slip: 25, source: 3.75 };

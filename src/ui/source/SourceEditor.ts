@@ -1,6 +1,4 @@
 /** The editor of a file: what is typed is shown on the page at once, and written once typing rests. */
-// Before the library, which looks once.
-import "./idleParsing";
 import { completionStatus } from "@codemirror/autocomplete";
 import { defaultKeymap } from "@codemirror/commands";
 import { css } from "@codemirror/lang-css";

@@ -1,5 +1,8 @@
 /**
- * The editor's library parses ahead for 100 ms at a time where a browser can say that input waits (`isInputPending`), and
- * asks for that a key at a time; else only as long as the browser is idle. What is typed into the slip would wait for it.
+ * Has the editor's library parse ahead while the browser is idle. Where a browser can say that input waits
+ * (`isInputPending`), it parses for 100 ms at a time: what is typed into the slip would wait for it. It looks once, as it is
+ * loaded: call this before.
  */
-Object.defineProperty(navigator, "scheduling", { value: undefined, configurable: true });
+export function parseWhileIdle(): void {
+  if ("scheduling" in navigator) Object.defineProperty(navigator, "scheduling", { value: undefined });
+}
