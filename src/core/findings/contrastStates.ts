@@ -82,7 +82,7 @@ export const contrastStates: Check = {
       for (const page of looked) {
         append(
           own,
-          foundUnder(site, page, one, conditions).map((one) => ({ ...one, places: [...one.places!] })),
+          foundUnder(site, page, one, conditions).map((finding) => ({ ...finding, places: [...finding.places!] })),
         );
         yield;
       }
