@@ -48,8 +48,8 @@ export function isExcepted(property: string, style: Style, ours: string, theirs:
   if (style.shared.zoom !== 1 && nearlySame(ours, theirs, 2e-4)) return true;
   if (style.shared.zoom !== 1 && (property === "tab-size" || isNamedWidth(style, property))) return true;
   // Of spacing with percentages, Chromium tells the lengths as it zooms them, and zooms inherited ones once more.
-  if (style.shared.zoom !== 1 && /^(?:letter|word)-spacing$/.test(property) && ours.includes("%"))
-    return ours.replace(pixels, "#") === theirs.replace(pixels, "#");
+  if (/^(?:letter|word)-spacing$/.test(property) && ours.includes("%") && isZoomed(style))
+    return isMultiple(ours, theirs);
   // Units of a font are measured at a size that is written with six digits.
   if (ours !== theirs && /^-?[\d.]+px$/.test(ours) && nearlySame(ours, theirs, 2e-5)) return true;
   // Automatic margins and percentages of the containing block: the browser gives the used value where there is a box.
@@ -62,7 +62,22 @@ function isNamedWidth(style: Style, property: string): boolean {
   return given?.kind !== "value" || (given.value as { type?: string }).type === "ident";
 }
 
-const pixels = /-?[\d.]+px/g;
+function isZoomed(style: Style): boolean {
+  return style.shared.zoom !== 1 || (style.parent !== null && isZoomed(style.parent));
+}
+
+const pixels = /-?[\d.]+(?=px)/g;
+
+/** Whether all lengths are as many times as large, and all else is the same. */
+function isMultiple(ours: string, theirs: string): boolean {
+  if (ours.replace(pixels, "#") !== theirs.replace(pixels, "#")) return false;
+  const [own, other] = [ours, theirs].map((text) => [...text.matchAll(pixels)].map(Number));
+  const [, times] = own!.map((value, at) => [value, other![at]! / value] as const).find(([value]) => value !== 0) ?? [
+    0, 1,
+  ];
+  return own!.every((value, at) => Math.abs(value * times - other![at]!) <= 1e-3 * Math.max(1, Math.abs(other![at]!)));
+}
+
 const number = /-?\d*\.?\d+(?:e[+-]?\d+)?/g;
 
 function nearlySame(a: string, b: string, within = 2e-6): boolean {

@@ -58,6 +58,8 @@ describe("the engine", () => {
     const painted = { points: [0, 0, 0, 119, 119, 119, 10], seen: 1, doubt: null };
     const bare = bareLayout({ left: 0, top: 0, width: 9, height: 9 });
     const layout = Object.fromEntries(places.map(({ index }) => [index, { ...bare, painted }]));
+    await engine.layOut("index.html", structure, layout, false, defaultConditions, []);
+    expect(await engine.unlaidPages(defaultConditions, null)).toEqual(["index.html"]);
     await engine.layOutOfSight("index.html", structure, layout, defaultConditions);
     expect((await view()).places[0]!.ratio).toBeCloseTo(4.69, 1);
     expect(await engine.unlaidPages(defaultConditions, null)).toEqual([]);

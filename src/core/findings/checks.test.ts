@@ -568,6 +568,16 @@ test("states are looked at on every page that is shaped otherwise, and count whe
   expect(fix!.label).toMatch(/^Write the ink/);
 });
 
+test("a paragraph that holds more than bold words looks like no heading", () => {
+  const inParagraph = (words: string) =>
+    found(
+      css("p{font:700 24px serif}.r{font:400 16px serif}", `<p>${words}</p>${`<p class=r>${running}</p>`.repeat(4)}`),
+      "headings",
+      /looks like a heading/,
+    ).length;
+  expect([inParagraph("Fares"), inParagraph("Fares <i>now</i>"), inParagraph("<i>Fares</i>")]).toEqual([1, 0, 0]);
+});
+
 test("pages with sheets of their own are looked at in every state, and count for nothing found on others", () => {
   const page = (sheet: string) => `<link rel=stylesheet href=${sheet}.css><p><a href="#">Fares</a></p>`;
   const rest = "body{color:#222;background:#fff} a{color:#006}";

@@ -11,6 +11,16 @@ const of = (css: string, body: string, scheme: "light" | "dark" = "light") =>
   legibilityOf(styleOf(pageWith(css, body), "t", { scheme }));
 const hex = (color: Parameters<typeof formatColor>[0]) => formatColor(color, "hex");
 
+test("texts in one ink on the same are doubted each for its own reason", () => {
+  const page = pageWith(
+    "div{float:left} p{color:#333} #b{background-clip:text}",
+    '<div><p id="a">x</p><p id="b">x</p></div>',
+  );
+  const [plain, filled] = ["a", "b"].map((id) => legibilityOf(styleOf(page, id)).ground.doubt);
+  expect(plain).toMatch(/It floats/);
+  expect(filled).toMatch(/filled with its background/);
+});
+
 describe("what is behind a text", () => {
   test.each<[string, string, string, string]>([
     ["the canvas, when nothing paints", "", '<p id="t">', "#ffffff"],

@@ -102,6 +102,18 @@ test("places that come out alike are one text style, over pages and whatever set
   expect(seen).toEqual(["a.html p", "a.html p", "a.html i", "b.html p", "b.html p"]);
 });
 
+test("a text that is set otherwise than what it stands in is of another style, one that is set alike is not", () => {
+  const styles = stylesOf(
+    pageWith(
+      "span{color:inherit} .s{font-size:12px} .u{letter-spacing:1px}",
+      "<p>x<span>x</span><i class=s>x</i><b class=u>x</b></p>",
+    ),
+  );
+  const [own, alike, small, wide] = styles.filter(isPlace).map(textStyleKey);
+  expect(alike).toBe(own);
+  expect(new Set([own, small, wide]).size).toBe(3);
+});
+
 test("grounds are named by what gives them", () => {
   const named = (css: string, body: string) => {
     const styles = stylesOf(pageWith(css, body));

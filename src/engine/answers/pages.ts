@@ -14,7 +14,9 @@ import {
   mediaWidths,
   withFiles,
   type Conditions,
+  type PageLayout,
   type Site,
+  type StyledPage,
 } from "@/core";
 import {
   site,
@@ -49,6 +51,13 @@ function* unlaidSteps(from: Site, conditions: Conditions, shown: string | null):
   return unlaid;
 }
 
+/** What is known of a page's texts with what is told of them now. @param whole whether that is of all */
+const mergedLayout = (path: string, structure: string, page: StyledPage, told: PageLayout, whole: boolean) =>
+  layoutWith(layoutFor(path, structure, page)[path] ?? {}, told, whole);
+
+const keepLayout = (path: string, structure: string, layout: PageLayout, whole: boolean) =>
+  layouts.set(path, { structure, layout, page: shown.get(path), whole });
+
 export const pagesAnswers = {
   page: async (path, conditions, ahead) =>
     ahead ? viewAfterGlance(path, conditions, (glance) => void ahead(glance)) : viewFor(site, path, conditions),
@@ -82,9 +91,8 @@ export const pagesAnswers = {
     const later = conditionsAfter(conditions, site, from, changes);
     const numbers = ElementNumbers.between(site, from, path, changes);
     const page = pageOf(from, path, later);
-    const before = layoutFor(path, structure, page)[path] ?? {};
-    const merged = layoutWith(before, numbers?.layout(told) ?? told, whole);
-    if (from === site) layouts.set(path, { structure, layout: merged, page: shown.get(path), whole });
+    const merged = mergedLayout(path, structure, page, numbers?.layout(told) ?? told, whole);
+    if (from === site) keepLayout(path, structure, merged, whole);
     else
       unwritten.layout = { path, changes: JSON.stringify(changes), known: { structure, layout: merged, page, whole } };
     const places = placesOf(page, from, { [path]: merged });
@@ -92,8 +100,8 @@ export const pagesAnswers = {
   },
 
   layOutOfSight: async (path, structure, told, conditions) => {
-    const before = layoutFor(path, structure, pageOf(site, path, conditions))[path] ?? {};
-    layouts.set(path, { structure, layout: layoutWith(before, told, true), page: shown.get(path), whole: true });
+    const page = pageOf(site, path, conditions);
+    keepLayout(path, structure, mergedLayout(path, structure, page, told, true), true);
   },
 
   picture: async (path, changes, conditions, stage, look, unknown) => {

@@ -1,6 +1,7 @@
 /** Selectors as people write them, and what they most likely mean. */
 import { forcedStates, neverStates, states } from "../../cascade/selectors/states";
 import { groupBy } from "../../source/groups";
+import { made } from "../../source/memo";
 import { table } from "../../source/table";
 import { nearestWords } from "./near";
 
@@ -200,11 +201,7 @@ const alike = (name: string, from: ReadonlySet<string>): readonly string[] => pl
 /** Names by what is the same for several of them, found out once for a set. */
 function grouping(keyOf: (name: string) => string): (from: ReadonlySet<string>) => ReadonlyMap<string, string[]> {
   const groups = new WeakMap<ReadonlySet<string>, Map<string, string[]>>();
-  return (from) => {
-    let byKey = groups.get(from);
-    if (!byKey) groups.set(from, (byKey = groupBy(from, keyOf)));
-    return byKey;
-  };
+  return (from) => made(groups, from, () => groupBy(from, keyOf));
 }
 
 /** Elements whose names nobody gives to a class for another end. */
