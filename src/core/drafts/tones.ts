@@ -6,7 +6,7 @@ import type { Winner } from "../cascade/blocks";
 import { parseColor } from "../color";
 import { cssColor } from "../color/format";
 import { backgroundColor, backgroundImages } from "../ground/backgrounds";
-import { rootRule } from "../palette/properties";
+import { inTaken, rootRule } from "../palette/properties";
 import { referenceSpots, type ReferenceSpot } from "../palette/references";
 import { colorSpots, type ColorSpot } from "../palette/values";
 import { declarationsOfSite, sheetTexts } from "../source/declarations";
@@ -32,7 +32,7 @@ const apart = /\bprint\b|prefers-color-scheme|prefers-contrast|forced-colors/i;
 /** The colours of a site by part; those of one custom property, or written alike, are one. */
 export function tonesOf(site: Site): Tones {
   const isApart = apartIn(site);
-  const all = colorSpots(site);
+  const all = inTaken(site, colorSpots(site));
   const references = referenceSpots(site).filter((spot) => !isApart(spot));
   const uses = usesOfNames(references, aliasesIn(site));
   const definitions = groupBy(

@@ -2,6 +2,7 @@ import type { Declaration } from "../source/css/syntax";
 import { parseColor } from "../color";
 import { formatColor } from "../color/format";
 import { twinsIn } from "../palette/palette";
+import { inTaken, referring } from "../palette/properties";
 import { colorSpots, colorSpotSteps, type ColorSpot } from "../palette/values";
 import { joinColors } from "../palette/rewrite";
 import { groupBy } from "../source/groups";
@@ -122,11 +123,13 @@ function heldAlready(site: Site): Found[] {
   for (const spot of spots)
     if (spot.role === "named" && spot.css && /^(?::root|html)$/.test(spot.selector) && !held.has(spot.css))
       held.set(spot.css, spot);
-  const byName = new Map<ColorSpot, ColorSpot[]>();
-  for (const spot of spots) {
-    const own = spot.css === null || spot.role === "named" ? undefined : held.get(spot.css);
-    if (own && !spot.selector.startsWith("style of")) byName.set(own, [...(byName.get(own) ?? []), spot]);
-  }
+  const holder = ({ css, role, selector }: ColorSpot) =>
+    css === null || role === "named" || selector.startsWith("style of") ? undefined : held.get(css);
+  const writtenOut = inTaken(
+    site,
+    spots.filter((spot) => holder(spot)),
+  );
+  const byName = groupBy(writtenOut, (spot) => holder(spot)!);
   return [...byName].map(([name, all]) => ({
     level: "note" as const,
     message: `\`${all[0]!.value}\` is written out ${all.length === 1 ? "once" : `${all.length} times`}, and \`${name.property}\` holds it.`,
@@ -136,7 +139,7 @@ function heldAlready(site: Site): Found[] {
     ways: () => [
       {
         label: `Write \`var(${name.property})\``,
-        changes: all.map(({ path, start, end }) => ({ path, start, end, insert: `var(${name.property})` })),
+        changes: referring(site, all, name.property),
       },
     ],
   }));

@@ -258,6 +258,15 @@ describe("names", () => {
     );
   });
 
+  test("a declaration that browsers drop keeps its own value: with a reference in it, it would win and come to nothing", () => {
+    const css = "p{background:#eee;background:#123456 #123456} h1{colour:#123456;color:#123456}";
+    expect(named({ ...files, "b.css": css })("b.css")).toBe(
+      "p{background:#eee;background:#123456 #123456} h1{colour:#123456;color:var(--sea)}",
+    );
+    expect(() => named({ "a.css": "p{color:#123456 solid}", "index.html": files["index.html"] })).not.toThrow();
+    expect(() => named({ "a.css": "p{color:#123456 solid}" })).toThrow("Browsers drop every declaration");
+  });
+
   test.each([
     ["sea", "not a name"],
     ["--taken", "already"],

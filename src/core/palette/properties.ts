@@ -1,5 +1,6 @@
 /** Custom properties that hold colours: those there are, names for new ones, and colours put under a name. */
-import { sheetTexts, type SheetText } from "../source/declarations";
+import { invalidReason } from "../cascade/declarations";
+import { declarationsOfFile, sheetTexts, type SheetText } from "../source/declarations";
 import { parseColor } from "../color";
 import { oklch } from "../color/ladder";
 import { nearestName } from "../color/format";
@@ -117,10 +118,13 @@ export const define = (
 
 /**
  * Puts values under names and lets all their spots refer to them. A name is given in a sheet that every page with a spot
- * has: in its `:root` rule, or a new one at its start.
- * @throws EditError when there is no such sheet, or a name is taken or not one
+ * has: in its `:root` rule, or a new one at its start. Names that no declaration would refer to are not given.
+ * @throws EditError when there is no such sheet, no declaration would count, or a name is taken or not one
  */
-export function defineAll(site: Site, definitions: readonly Definition[], taken: ReadonlySet<string>): TextChange[] {
+export function defineAll(site: Site, wanted: readonly Definition[], taken: ReadonlySet<string>): TextChange[] {
+  const definitions = wanted.filter(({ spots }) => spots.length === 0 || inTaken(site, spots).length > 0);
+  if (definitions.length === 0 && wanted.length > 0)
+    throw new EditError(`Browsers drop every declaration that would refer to ${wanted[0]!.name}.`);
   const made = new Set<string>();
   const bySheet = groupBy(definitions, ({ name, spots }) => {
     if (!/^--[-_a-zA-Z0-9\u0080-\uffff]+$/.test(name))
@@ -139,13 +143,34 @@ export function defineAll(site: Site, definitions: readonly Definition[], taken:
         named.map(({ name, value }) => [name, value]),
       ),
     ),
-    ...definitions.flatMap(({ name, spots }) => referring(spots, name)),
+    ...definitions.flatMap(({ name, spots }) => referring(site, spots, name)),
   ];
 }
 
-/** References to a custom property in the place of values. */
-export const referring = (spots: readonly Spot[], name: string): TextChange[] =>
-  spots.map(({ path, start, end }) => ({ path, start, end, insert: `var(${name})` }));
+/**
+ * References to a custom property in the place of values. A declaration that browsers drop keeps its own: with a reference
+ * in it, it would win and come to nothing instead (CSS Variables 1, 3.1).
+ */
+export const referring = (site: Site, spots: readonly Spot[], name: string): TextChange[] =>
+  inTaken(site, spots).map(({ path, start, end }) => ({ path, start, end, insert: `var(${name})` }));
+
+/** Those of some places in sheets and style attributes whose declarations browsers take. */
+export function inTaken<Place extends Spot>(site: Site, spots: readonly Place[]): Place[] {
+  const dropped = new Set<Place>();
+  for (const [path, own] of groupBy(spots, ({ path }) => path)) {
+    const file = textFile(site, path);
+    const declarations = (file ? [...declarationsOfFile(site, file)] : [])
+      .map(({ declaration, offset }) => ({ declaration, start: offset + declaration.start }))
+      .sort((a, b) => a.start - b.start);
+    let at = -1;
+    for (const spot of own.sort((a, b) => a.start - b.start)) {
+      while (at + 1 < declarations.length && declarations[at + 1]!.start <= spot.start) at += 1;
+      const { property, valueText } = declarations[at]?.declaration ?? { property: "--", valueText: "" };
+      if (invalidReason(property, valueText) !== null) dropped.add(spot);
+    }
+  }
+  return spots.filter((spot) => !dropped.has(spot));
+}
 
 /**
  * A sheet that all pages load whose sheets or style attributes have one of the spots.

@@ -48,11 +48,17 @@ const selector = fc.constantFrom(
   "td",
   "em",
 );
+/** Browsers drop it, with the colours in it. */
+const dropped = fc.oneof(
+  fc.tuple(solid, solid).map(([one, other]) => `background: ${one} ${other}`),
+  solid.map((value) => `color: ${value} solid`),
+);
 const declaration = fc.oneof(
   { weight: 4, arbitrary: ink.map((value) => `color: ${value}`) },
   { weight: 3, arbitrary: ground.map((value) => `background: ${value}`) },
   { weight: 1, arbitrary: solid.map((value) => `border: 1px solid ${value}`) },
   { weight: 1, arbitrary: fc.constantFrom("opacity: .8", "font-size: 26px", "font-weight: 700", "color: inherit") },
+  { weight: 1, arbitrary: dropped },
 );
 const rule = fc
   .tuple(selector, fc.array(declaration, { minLength: 1, maxLength: 3 }))

@@ -6,7 +6,7 @@ import { rootOf } from "../cascade/style";
 import { styledPage } from "../cascade/styledPages";
 import { parseColor } from "../color";
 import { paletteOf } from "../palette/palette";
-import { freeName, proposedNames } from "../palette/properties";
+import { freeName, inTaken, proposedNames } from "../palette/properties";
 import { referenceSpots } from "../palette/references";
 import { declarationsOfSite } from "../source/declarations";
 import { groupBy, append } from "../source/groups";
@@ -184,9 +184,10 @@ function aliasesIn(site: Site): ReadonlyMap<string, string> {
 function unnamedColors(site: Site, conditions: Conditions, layouts: Layouts, named: readonly SiteToken[]): SiteToken[] {
   const colors = named.flatMap(({ value }) => (value.type === "color" ? [value.color] : []));
   const taken = new Set(named.map(({ name }) => `--${name}`));
-  return paletteOf(site, conditions, layouts).values.flatMap(({ value, css, roles, words }): SiteToken[] => {
+  return paletteOf(site, conditions, layouts).values.flatMap(({ value, css, roles, words, uses }): SiteToken[] => {
     const color = css === null ? null : parseColor(value);
-    if (!color || colors.some((other) => colorsApart(color, other) === 0)) return [];
+    if (!color || inTaken(site, uses).length === 0 || colors.some((other) => colorsApart(color, other) === 0))
+      return [];
     colors.push(color);
     const [name] = proposedNames(value, roles, taken);
     taken.add(name!);

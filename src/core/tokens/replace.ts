@@ -58,7 +58,7 @@ function asProperties(site: Site, held: readonly Held[]): TextChange[] {
         `\`${name}\` is a custom property of the site already, and holds ${own === null ? "nothing at the root" : `\`${own}\``} instead of \`${value}\`.`,
       );
   }
-  return [...defineAll(site, made, taken), ...known.flatMap(({ name, spots }) => referring(spots, name))];
+  return [...defineAll(site, made, taken), ...known.flatMap(({ name, spots }) => referring(site, spots, name))];
 }
 
 /** What the first rule for the root sets a custom property to; null where none does. */

@@ -1,6 +1,8 @@
 /** What a site writes against the tokens it is to keep to: values that stray, the nearest token, how far it is. */
 import { valueSpan } from "../cascade/explain";
+import { invalidReason } from "../cascade/declarations";
 import { parseColor } from "../color";
+import { inTaken } from "../palette/properties";
 import { colorSpots, type ColorSpot } from "../palette/values";
 import { componentsOf } from "../source/css/components";
 import { declarationsOfFile, type DeclarationInFile } from "../source/declarations";
@@ -43,8 +45,9 @@ export interface Held {
 const rem = 16;
 
 /**
- * What sheets, style elements and style attributes write of the kinds that there are tokens of: first what strays, most
- * places first, then what is equal to a token and written without its name. In steps, a file each.
+ * What sheets, style elements and style attributes write of the kinds that there are tokens of, in declarations that
+ * browsers take: first what strays, most places first, then what is equal to a token and written without its name. In
+ * steps, a file each.
  */
 export function* strayingSteps(site: Site, tokens: readonly Token[]): Generator<void, Held[]> {
   const byKind = groupBy(tokens, ({ value }) => value.type);
@@ -64,14 +67,15 @@ export function* strayingSteps(site: Site, tokens: readonly Token[]): Generator<
         nearest: nearestTo(value, own),
       });
   };
-  for (const spot of colorSpots(site)) {
+  for (const spot of inTaken(site, colorSpots(site))) {
     const color = spot.css === null ? null : parseColor(spot.value);
     if (color) add({ type: "color", color }, spot.value, spotOf(spot));
   }
   yield;
   for (const file of [...sheetsOf(site), ...pagesOf(site)]) {
     for (const one of declarationsOfFile(site, file))
-      if (one.exact) for (const { value, start, end } of valuesIn(one)) addIn(one, value, start, end, add);
+      if (one.exact && invalidReason(one.declaration.property, one.declaration.valueText) === null)
+        for (const { value, start, end } of valuesIn(one)) addIn(one, value, start, end, add);
     yield;
   }
   const strays = ({ nearest }: Held) => Number(nearest?.distance !== 0);

@@ -230,6 +230,17 @@ describe("holding a site against tokens", () => {
     expect(left).not.toContain("#17445c");
   });
 
+  test("no custom property comes into a declaration that browsers drop", () => {
+    const dropping = pageWith(
+      ":root { --color-sea: #17445c } p { color: #18455d solid } h1 { color: #18455d }",
+      "<h1>y</h1>",
+    );
+    const changes = replaceByTokens(dropping, tokens, [{ kind: "color", value: "#18455d" }], "property");
+    expect(applyChanges(textFile(dropping, "index.html")!.text, changes)).toContain(
+      "p { color: #18455d solid } h1 { color: var(--color-sea) }",
+    );
+  });
+
   test("a custom property of that name with another value is not written over", () => {
     const other = pageWith(":root { --color-sea: #000 } p { color: #17445c }", "<p>y</p>");
     expect(() => replaceByTokens(other, tokens, [{ kind: "color", value: "#17445c" }], "property")).toThrow(
