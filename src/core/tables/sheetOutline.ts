@@ -1,14 +1,11 @@
 /** The rules of a sheet in order, with the comments over them as headings, and how many elements each reaches. */
-import { elementsMatching } from "../cascade/selectors";
-import { selectorsAtRest } from "../cascade/selectors/atRest";
-import { asksOnlyFor, namesIn } from "../cascade/selectors/named";
+import { elementsAtRest, readersOf, restingRules, type RestingRule, type SheetReader } from "../cascade/matchedAtRest";
 import { selectorsOf } from "../edits/ruleEdits";
 import { descriptorRules, sheetTexts, type SheetText } from "../source/declarations";
 import { headingIn } from "../source/css/headings";
 import type { Item, StyleRule } from "../source/css/syntax";
-import { documentOf, type HtmlDocument } from "../source/html/document";
 import { positionAt } from "../source/lines";
-import { pagesOf, textFile, type Site } from "../source/site";
+import { textFile, type Site } from "../source/site";
 import type { ElementRef } from "../text/refs";
 
 export interface OutlineRule {
@@ -25,7 +22,7 @@ export interface OutlineRule {
   properties: string[];
   /** The conditions it stands under: "@media print". */
   under: string[];
-  /** How many elements it matches, whatever state they are in. */
+  /** How many elements it matches on pages that read the sheet, whatever state they are in. */
   places: number;
   first: ElementRef | null;
 }
@@ -40,16 +37,16 @@ export interface OutlinePart {
 export function* sheetOutlineSteps(site: Site, path: string): Generator<void, OutlinePart[]> {
   const file = textFile(site, path);
   if (!file) return [];
-  const documents = pagesOf(site).map(documentOf);
-  const names = namesIn(documents);
   const parts: OutlinePart[] = [];
   for (const sheet of sheetTexts(site, file)) {
+    const readers = readersOf(site, sheet);
+    const resting = restingRules(sheet.items);
     let end = 0;
     for (const { rule, under, top } of rulesIn(sheet.items, [], null)) {
       const heading = top.start >= end ? headingIn(sheet.text.slice(end, top.start)) : null;
       end = Math.max(end, top.end);
       if (heading !== null || parts.length === 0) parts.push({ heading, rules: [] });
-      parts.at(-1)!.rules.push({ ...outlineOf(sheet, rule, under), ...reachOf(rule, documents, names) });
+      parts.at(-1)!.rules.push({ ...outlineOf(sheet, rule, under), ...reachOf(resting.get(rule.start), readers) });
       yield;
     }
   }
@@ -95,19 +92,16 @@ function outlineOf(
   };
 }
 
+/** The page first that is first in the site. */
 function reachOf(
-  { preludeText }: StyleRule,
-  documents: readonly HtmlDocument[],
-  names: ReadonlySet<string>,
+  rule: RestingRule | undefined,
+  readers: readonly SheetReader[],
 ): Pick<OutlineRule, "places" | "first"> {
-  const selectors = selectorsAtRest(preludeText).filter((one) => asksOnlyFor(one, names));
-  let places = 0;
-  let first: ElementRef | null = null;
-  if (selectors.length)
-    for (const document of documents) {
-      const found = elementsMatching(document, selectors);
-      places += found.length;
-      if (found[0] !== undefined) first ??= { page: document.path, index: found[0] };
-    }
-  return { places, first };
+  const found = new Map<string, ReadonlySet<number>>();
+  for (const reader of rule ? readers : []) {
+    const { path } = reader.file;
+    found.set(path, new Set([...(found.get(path) ?? []), ...elementsAtRest(rule!, reader)]));
+  }
+  const [first] = [...found].flatMap(([page, indexes]) => [...indexes].slice(0, 1).map((index) => ({ page, index })));
+  return { places: [...found.values()].reduce((sum, { size }) => sum + size, 0), first: first ?? null };
 }

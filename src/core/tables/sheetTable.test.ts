@@ -42,13 +42,46 @@ test("a sheet's rules stand under the comments over them, with how many elements
   expect(
     outline.map(({ heading, rules }) => [heading, ...rules.map(({ selector, places }) => `${selector} ${places}`)]),
   ).toEqual([
-    ["Ground rules", "p 2"],
+    ["Ground rules", "p 1"],
     ["Headings", "h2 1", "a:hover 1", "i & 0", ".none 0"],
   ]);
   const [, { rules }] = outline as [unknown, (typeof outline)[number]];
   expect(rules[1]).toMatchObject({ under: ["@media print"], line: 7, first: { page: "index.html" } });
   expect(rules[2]!.under).toEqual(["@media print", "a:hover"]);
   expect(outline[0]!.rules[0]!.properties).toEqual(["top", "color"]);
+});
+
+test("a rule reaches what stands on pages that read its sheet, in what it is nested in, and in its scope", () => {
+  const css =
+    ".card { color: #111; .title { top: 0 } > :hover { top: 0 } }\n@scope (.card) to (footer) { b { top: 0 } }\n" +
+    "a:not(:hover, :focus) { top: 0 }\n:is(h2:hover, h3)::before { top: 0 }\n.a:b { top: 0 }\np { i { top: 0 } }";
+  const body =
+    '<div class="card"><p class="title">x</p><b>y</b><footer><b>z</b></footer></div><p class="title">x</p><b>y</b><a href="#">x</a><h2>x</h2>';
+  const of = site({
+    "index.html": `<link rel=stylesheet href=a.css><link rel=stylesheet href=a.css>${body}`,
+    "main.html": `<style>@import url(a.css); b { top: 0 }</style><style>p { top: 0 }</style>${body}`,
+    "other.html": body,
+    "a.css": css,
+  });
+  const reach = (path: string) =>
+    finished(sheetOutlineSteps(of, path)).flatMap(({ rules }) =>
+      rules.map(({ selector, places, first }) => [selector, places, first?.page ?? null]),
+    );
+  expect(reach("a.css")).toEqual([
+    [".card", 2, "index.html"],
+    [".title", 2, "index.html"],
+    ["> :hover", 6, "index.html"],
+    ["b", 2, "index.html"],
+    ["a:not(:hover, :focus)", 2, "index.html"],
+    [":is(h2:hover, h3)::before", 2, "index.html"],
+    [".a:b", 0, null],
+    ["p", 4, "index.html"],
+    ["i", 0, null],
+  ]);
+  expect(reach("main.html")).toEqual([
+    ["b", 3, "main.html"],
+    ["p", 2, "main.html"],
+  ]);
 });
 
 test("what a link says of whom it is for; an alternative is there to be chosen", () => {

@@ -1,6 +1,5 @@
 /** Whether the text of a rule could be read with colours that are only proposed. */
-import { elementsMatching } from "../cascade/selectors";
-import { selectorsAtRest } from "../cascade/selectors/atRest";
+import { elementsAtRest, readersOf, restingRules, type SheetReader } from "../cascade/matchedAtRest";
 import { styledPage } from "../cascade/styledPages";
 import type { Style } from "../cascade/style";
 import type { StyledPage } from "../cascade/styles";
@@ -11,8 +10,6 @@ import { groundsOf } from "../ground/range";
 import { legibilityOf } from "../ground/ground";
 import type { Legibility } from "../ground/types";
 import { ruleAround } from "../source/declarations";
-import { documentOf } from "../source/html/document";
-import { pagesOf } from "../source/site";
 import { isPlace } from "../text/textStyles";
 import type { Asked, WritingOption } from "./types";
 
@@ -62,10 +59,13 @@ function judgeFor(property: string): Judge | null {
 
 /** The first text that a rule dresses: an element it matches, or one inside of it. */
 function firstText({ site, path, page: shown, conditions, layouts }: Asked, rule: number): Text | null {
-  const selectors = selectorsAtRest(ruleAround(site, path, rule)?.rule.preludeText ?? "");
-  const files = [...pagesOf(site)].sort((a, b) => Number(b.path === shown) - Number(a.path === shown));
-  for (const file of files) {
-    const matched = new Set(elementsMatching(documentOf(file), selectors));
+  const around = ruleAround(site, path, rule);
+  const resting = around && restingRules(around.sheet.items).get(around.rule.start);
+  if (!resting) return null;
+  const isShown = ({ file }: SheetReader) => Number(file.path === shown);
+  for (const reader of readersOf(site, around.sheet).sort((a, b) => isShown(b) - isShown(a))) {
+    const { file } = reader;
+    const matched = new Set(elementsAtRest(resting, reader));
     if (matched.size === 0) continue;
     const page = styledPage(site, file, conditions);
     const isIn = (style: Style | null): boolean =>

@@ -88,6 +88,17 @@ describe("values", () => {
     expect(options.find(({ text }) => text === "black")!.contrast!.ratio).toBeCloseTo(21, 1);
   });
 
+  test("it is judged on a page that reads the sheet, and on a text that the rule is nested for", () => {
+    const files = {
+      "index.html": "<style>body { background: #000 }</style><p>x</p>",
+      "b.html": "<link rel=stylesheet href=a.css><body><p>x</p><main><p>y</p></main>",
+      "a.css": "main { background: #777; p { color: wh } }",
+    };
+    const asked = { path: "a.css", page: "index.html", conditions: defaultConditions, layouts: {} };
+    const { options } = writingOptions({ ...asked, site: site(files) }, files["a.css"].indexOf("wh }") + 2)!;
+    expect(options.find(({ text }) => text === "white")!.contrast!.ratio).toBeCloseTo(4.48, 2);
+  });
+
   test("a number gets the units that the property takes", () => {
     const texts = textsIn("h2 { font-size: 1.5|");
     expect(texts).toEqual(expect.arrayContaining(["1.5rem", "1.5em", "1.5px", "1.5%"]));
