@@ -50,7 +50,7 @@ test("a sheet's rules stand under their comments, a step from their first place 
   const rule = sheet.getByRole("listitem").filter({ hasText: /^line 42/ });
   await expect(rule).toContainText("font · color · margin");
   await expect(rule).toContainText("cannot be read well");
-  await rule.getByRole("button", { name: "12 places" }).click();
+  await rule.getByRole("button", { name: "8 places" }).click();
   await expect(
     page.getByRole("complementary", { name: "Slip" }).getByText("h2", { exact: true }).first(),
   ).toBeVisible();
