@@ -270,6 +270,17 @@ const cases: Case[] = [
     says: /`#123` is written out once, and `--sea` holds it/,
     after: "h1{color:var(--sea)}",
   },
+  ...[
+    "@media (prefers-color-scheme:dark){:root{--sea:#fff}}",
+    "div{--sea:var(--deep)}",
+    "@property --sea{syntax:'<color>';inherits:false;initial-value:red}",
+  ].map((other) => ({
+    check: "custom-property",
+    has: css(`:root{--sea:#123} p{color:var(--sea)} h1{color:#123} b{color:var(--deep)}`),
+    nearly: css(`:root{--sea:#123} p{color:var(--sea)} h1{color:#123} b{color:var(--deep)} ${other}`),
+    says: /`#123` is written out once, and `--sea` holds it/,
+    after: "h1{color:var(--sea)}",
+  })),
   {
     check: "same-declarations",
     has: css(".a{top:0;left:0;color:#111} .b{left:0;top:0;color:#111}", '<p class="a b">x'),

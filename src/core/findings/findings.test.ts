@@ -159,6 +159,21 @@ test.each([
   );
 });
 
+test("a name is proposed for a colour on pages alone that know it", () => {
+  const pages = (link: string) =>
+    site({
+      "index.html": "<link rel=stylesheet href=a.css><h1>x",
+      "b.html": `${link}<style>h2 { color: #17445c }</style><h2>x`,
+      "a.css": ":root { --sea: #17445c } h1 { color: var(--sea) }",
+    });
+  const held = (link: string) => said(pages(link)).filter((message) => message.includes("holds it"));
+  expect(held("<link rel=stylesheet href=a.css>")).toEqual([
+    "b.html:1 `#17445c` is written out once, and `--sea` holds it.",
+  ]);
+  expect(held("")).toEqual([]);
+  expect(held("<link rel=stylesheet href=a.css media=print>")).toEqual([]);
+});
+
 test("several are set right at once, and counted; what meets one of them is left for later", () => {
   const from = pageWith("p{colour:red}b{font-weight:boldd}i{colour:blue}", "<p>x <b>y</b> <i>z</i></p>");
   const slips = findingsOf(from).filter(({ message }) => message.includes("Meant:"));

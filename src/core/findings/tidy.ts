@@ -2,7 +2,7 @@ import type { Declaration } from "../source/css/syntax";
 import { parseColor } from "../color";
 import { formatColor } from "../color/format";
 import { twinsIn } from "../palette/palette";
-import { inTaken, referring } from "../palette/properties";
+import { constantProperties, inTaken, pageWithout, referring } from "../palette/properties";
 import { colorSpots, colorSpotSteps, type ColorSpot } from "../palette/values";
 import { joinColors } from "../palette/rewrite";
 import { groupBy } from "../source/groups";
@@ -116,21 +116,28 @@ function neverAsked(unused: readonly { block: Block; declaration: Declaration }[
   };
 }
 
-/** Colours written out that a custom property of the root holds. */
+/** Colours written out that a custom property of the root holds, on pages that know it. */
 function heldAlready(site: Site): Found[] {
   const spots = colorSpots(site);
+  const constant = constantProperties(site);
   const held = new Map<string, ColorSpot>();
   for (const spot of spots)
-    if (spot.role === "named" && spot.css && /^(?::root|html)$/.test(spot.selector) && !held.has(spot.css))
-      held.set(spot.css, spot);
+    if (spot.css && constant.has(spot.property) && !held.has(spot.css)) held.set(spot.css, spot);
   const holder = ({ css, role, selector }: ColorSpot) =>
     css === null || role === "named" || selector.startsWith("style of") ? undefined : held.get(css);
   const writtenOut = inTaken(
     site,
     spots.filter((spot) => holder(spot)),
   );
-  const byName = groupBy(writtenOut, (spot) => holder(spot)!);
-  return [...byName].map(([name, all]) => ({
+  const known = groupBy(writtenOut, (spot) => holder(spot)!);
+  const byName = [...known].flatMap(([name, all]): [ColorSpot, ColorSpot[]][] => {
+    const homes = new Set([constant.get(name.property)!]);
+    const within = [...groupBy(all, ({ path }) => path).values()].flatMap((own) =>
+      pageWithout(site, own.slice(0, 1), homes) === null ? own : [],
+    );
+    return within.length ? [[name, within]] : [];
+  });
+  return byName.map(([name, all]) => ({
     level: "note" as const,
     message: `\`${all[0]!.value}\` is written out ${all.length === 1 ? "once" : `${all.length} times`}, and \`${name.property}\` holds it.`,
     because: "What has a name is changed in one place.",

@@ -258,6 +258,18 @@ describe("names", () => {
     );
   });
 
+  test("a page that reads the value for paper alone needs the name, too", () => {
+    const print = {
+      ...files,
+      "other.html": "<link rel=stylesheet href=b.css media=print>",
+      "b.css": "h1{color:#123456}",
+    };
+    expect(() => named({ ...print, "a.css": "p{top:0}" })).toThrow("No style sheet is shared");
+    expect(
+      named({ ...print, "other.html": `<link rel=stylesheet href=a.css>${print["other.html"]}` })("a.css"),
+    ).toContain("--sea: #123456");
+  });
+
   test("a declaration that browsers drop keeps its own value: with a reference in it, it would win and come to nothing", () => {
     const css = "p{background:#eee;background:#123456 #123456} h1{colour:#123456;color:#123456}";
     expect(named({ ...files, "b.css": css })("b.css")).toBe(

@@ -1,6 +1,13 @@
 /** Custom properties that hold colours: those there are, names for new ones, and colours put under a name. */
 import { invalidReason } from "../cascade/declarations";
-import { declarationsOfFile, sheetTexts, type SheetText } from "../source/declarations";
+import { rulesOf } from "../cascade/rules";
+import {
+  declarationsOfFile,
+  declarationsOfSite,
+  isForScreens,
+  sheetTexts,
+  type SheetText,
+} from "../source/declarations";
 import { parseColor } from "../color";
 import { oklch } from "../color/ladder";
 import { nearestName } from "../color/format";
@@ -11,7 +18,7 @@ import type { TextChange } from "../source/changes";
 import { sheetsOfPage } from "../source/html/sheets";
 import { groupBy } from "../source/groups";
 import { lineEndOf } from "../source/lines";
-import { pagesOf, textFile, type Site } from "../source/site";
+import { pagesOf, sheetsOf, textFile, type Site } from "../source/site";
 import type { CustomProperty, PaletteUse } from "./palette";
 import type { ColorSpot } from "./values";
 
@@ -172,6 +179,33 @@ export function inTaken<Place extends Spot>(site: Site, spots: readonly Place[])
   return spots.filter((spot) => !dropped.has(spot));
 }
 
+/** The sheets that a page reads, by path. */
+interface Reading {
+  page: string;
+  all: ReadonlySet<string>;
+  /** Those that are for every reader at a screen, in order. */
+  plain: readonly string[];
+}
+
+/** What the pages read on which some places count: in their sheets, or in themselves. */
+function readingsOf(site: Site, spots: readonly { path: string }[]): Reading[] {
+  const paths = new Set(spots.map(({ path }) => path));
+  return pagesOf(site)
+    .map((file): Reading => {
+      const sheets = sheetsOfPage(site, file).owners.flatMap((owner) => owner.sheets);
+      const plain = sheets.filter(({ media }) => media.every(isForScreens));
+      return { page: file.path, all: new Set(sheets.map(({ path }) => path)), plain: plain.map(({ path }) => path) };
+    })
+    .filter(({ page, all }) => paths.has(page) || [...paths].some((path) => all.has(path)));
+}
+
+/** A page on which one of some places counts, and that reads none of some sheets for every reader; null without one. */
+export const pageWithout = (
+  site: Site,
+  spots: readonly { path: string }[],
+  homes: ReadonlySet<string>,
+): string | null => readingsOf(site, spots).find(({ plain }) => !plain.some((path) => homes.has(path)))?.page ?? null;
+
 /**
  * A sheet that all pages load whose sheets or style attributes have one of the spots.
  * @param holds what the sheet would rather have in it already
@@ -181,18 +215,9 @@ export function commonSheet(
   spots: readonly { path: string }[],
   holds: (sheet: SheetText) => boolean = (sheet) => rootRule(sheet) !== undefined,
 ): SheetText {
-  const paths = new Set(spots.map(({ path }) => path));
-  const lists = pagesOf(site)
-    .map((page) => ({
-      page,
-      sheets: sheetsOfPage(site, page)
-        .owners.flatMap((owner) => owner.sheets)
-        .filter(({ media }) => media.every((text) => /^(?:|all|screen)$/.test(text.trim()))),
-    }))
-    .filter(({ page, sheets }) => paths.has(page.path) || sheets.some(({ path }) => paths.has(path)))
-    .map(({ sheets }) => sheets.map(({ path }) => path));
-  const [sample, ...others] = lists;
-  const shared = [...new Set(sample ?? [...paths])].filter((path) => others.every((list) => list.includes(path)));
+  const [sample, ...others] = readingsOf(site, spots).map(({ plain }) => plain);
+  const paths = sample ?? spots.map(({ path }) => path);
+  const shared = [...new Set(paths)].filter((path) => others.every((list) => list.includes(path)));
   const candidates = shared.flatMap((path) => {
     const file = textFile(site, path);
     return file ? sheetTexts(site, file) : [];
@@ -203,6 +228,27 @@ export function commonSheet(
       "No style sheet is shared by all the pages that use this value, so there is no one place to write it.",
     );
   return sheet;
+}
+
+/**
+ * Custom properties that hold one value wherever it is read: set once on the site, in a rule for the root that is under no
+ * condition, and inherited. Each with the path of its sheet.
+ */
+export function constantProperties(site: Site): Map<string, string> {
+  const definitions = groupBy(
+    [...declarationsOfSite(site)].filter(({ declaration }) => declaration.property.startsWith("--")),
+    ({ declaration }) => declaration.property,
+  );
+  const sheets = [...sheetsOf(site), ...pagesOf(site)].flatMap((file) => sheetTexts(site, file));
+  const registered = new Set(sheets.flatMap(({ items }) => rulesOf(items).registered.map(({ name }) => name)));
+  const constant = new Map<string, string>();
+  for (const sheet of sheets) {
+    const rule = isForScreens(sheet.media) ? rootRule(sheet) : undefined;
+    for (const item of rule?.kind === "style" ? rule.items : [])
+      if (item.kind === "declaration" && definitions.get(item.property)?.length === 1 && !registered.has(item.property))
+        constant.set(item.property, sheet.file.path);
+  }
+  return constant;
 }
 
 /** The first rule of a sheet for the root alone. */

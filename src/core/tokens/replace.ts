@@ -1,5 +1,5 @@
 /** Values of a site replaced by tokens: by what they are, or by custom properties that hold them. */
-import { defineAll, referring, rootRule } from "../palette/properties";
+import { defineAll, pageWithout, referring, rootRule } from "../palette/properties";
 import { definedProperties } from "../palette/references";
 import { joinColors } from "../palette/rewrite";
 import { colorSpots } from "../palette/values";
@@ -51,22 +51,30 @@ function asProperties(site: Site, held: readonly Held[]): TextChange[] {
     spots: own.flatMap(({ spots }) => spots),
   }));
   const [known, made] = [all.filter(({ name }) => taken.has(name)), all.filter(({ name }) => !taken.has(name))];
-  for (const { name, value } of known) {
-    const own = rootValue(site, name);
+  for (const { name, value, spots } of known) {
+    const { text: own, homes } = atRoot(site, name);
     if (own === null || own.toLowerCase() !== value.toLowerCase())
       throw new EditError(
         `\`${name}\` is a custom property of the site already, and holds ${own === null ? "nothing at the root" : `\`${own}\``} instead of \`${value}\`.`,
       );
+    const page = pageWithout(site, spots, homes);
+    if (page !== null) throw new EditError(`${page} does not read the sheet that sets \`${name}\`.`);
   }
   return [...defineAll(site, made, taken), ...known.flatMap(({ name, spots }) => referring(site, spots, name))];
 }
 
-/** What the first rule for the root sets a custom property to; null where none does. */
-function rootValue(site: Site, name: string): string | null {
+/** What the first rule for the root sets a custom property to, null where none does; and the files that set it so. */
+function atRoot(site: Site, name: string): { text: string | null; homes: ReadonlySet<string> } {
+  let text: string | null = null;
+  const homes = new Set<string>();
   for (const sheet of [...sheetsOf(site), ...pagesOf(site)].flatMap((file) => sheetTexts(site, file))) {
     const rule = rootRule(sheet);
     const items = rule?.kind === "style" ? rule.items : [];
-    for (const item of items) if (item.kind === "declaration" && item.property === name) return item.valueText.trim();
+    for (const item of items) {
+      if (item.kind !== "declaration" || item.property !== name) continue;
+      homes.add(sheet.file.path);
+      text ??= item.valueText.trim();
+    }
   }
-  return null;
+  return { text, homes };
 }

@@ -6,7 +6,7 @@ import { styledPage } from "../cascade/styledPages";
 import { applyChanges } from "../source/changes";
 import { finished } from "../source/steps";
 import { changeSite, openSite, pagesOf, textFile, type Site } from "../source/site";
-import { pageWith, sampleFiles } from "../testing/site";
+import { pageWith, sampleFiles, site as siteOf } from "../testing/site";
 import { siteTokenSteps } from "./ofSite";
 import { readTokens, TokensError } from "./read";
 import { replaceByTokens } from "./replace";
@@ -246,6 +246,19 @@ describe("holding a site against tokens", () => {
     expect(() => replaceByTokens(other, tokens, [{ kind: "color", value: "#17445c" }], "property")).toThrow(
       "`--color-sea` is a custom property of the site already, and holds `#000` instead of `#17445c`.",
     );
+  });
+
+  test("nor is it written where a page does not read the sheet that sets it", () => {
+    const own = "<style>h2 { color: #17445c }</style><h2>x";
+    const apart = {
+      "a.css": ":root { --color-sea: #17445c }",
+      "index.html": "<link rel=stylesheet href=a.css>",
+      "b.html": `<link rel=stylesheet href=a.css media=print>${own}`,
+    };
+    const replaced = (files: Record<string, string>) =>
+      replaceByTokens(siteOf(files), tokens, [{ kind: "color", value: "#17445c" }], "property");
+    expect(() => replaced(apart)).toThrow("b.html does not read the sheet that sets `--color-sea`.");
+    expect(replaced({ ...apart, "b.html": `<link rel=stylesheet href=a.css>${own}` })).toHaveLength(1);
   });
 
   test("two tokens that would have one name are refused", () => {
