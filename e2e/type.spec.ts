@@ -6,6 +6,26 @@ import { field, openFiles, openRow, pickByKeyboard, ready, sampleFile, shownPage
 
 const heading = (page: Page) => shownPage(page).getByRole("heading", { name: "Winter sailings" });
 
+test("what is typed is still shown on the page once something else was written, or taken back", async ({
+  sample: page,
+}) => {
+  await pickByKeyboard(page, "Winter sailings");
+  const heading = shownPage(page).getByText("Winter sailings").first();
+  const size = () => heading.evaluate((one) => getComputedStyle(one).fontSize);
+  await openRow(page, "Weight");
+  await field(page, "Weight").fill("400");
+  await field(page, "Weight").press("Enter");
+  await openRow(page, "Size");
+  await field(page, "Size").fill("51px");
+  await expect.poll(size).toBe("51px");
+  await page.getByRole("button", { name: "Undo", exact: true }).click();
+  await expect(page.getByRole("button", { name: "Redo", exact: true })).toBeEnabled();
+  await expect(field(page, "Size")).toHaveValue("51px");
+  await expect.poll(size).toBe("51px");
+  await field(page, "Size").press("Escape");
+  await expect.poll(size).not.toBe("51px");
+});
+
 test("a stack is built by keyboard", async ({ sample: page }) => {
   await pickByKeyboard(page, "Winter sailings");
   await openRow(page, "Stack");

@@ -147,6 +147,7 @@ function heldAlready(site: Site): Found[] {
       {
         label: `Write \`var(${name.property})\``,
         changes: referring(site, all, name.property),
+        proof: "nothing",
       },
     ],
   }));

@@ -8,7 +8,7 @@ import { showReach } from "../shared/numbers";
 import { unwaited } from "../shared/unwaited";
 import { useWorkspace } from "../workspace/context";
 import styles from "./Slip.module.css";
-import { useTrying } from "./useTrying";
+import { useTrying, useTryingAgain } from "./useTrying";
 
 interface Props {
   /** A rule that is there. */
@@ -19,11 +19,19 @@ interface Props {
 
 /** The list of selectors of a rule, to be written anew: what comes out differently is shown while it is typed. */
 export function SelectorList({ option, open, onOpen }: Props) {
-  const rehearse = useTrying();
+  const { rehearse, tried } = useTrying();
   const write = useWorkspace((state) => state.write);
   const [typed, setTyped] = useState(option.label);
   const [result, setResult] = useState<PlanResult | null>(null);
   const { target } = option;
+  const edit = (selectors: string) =>
+    target.kind === "rule" ? ({ kind: "selectors", path: target.path, start: target.start, selectors } as const) : null;
+  const attempt = async (selectors: string) => {
+    setTyped(selectors);
+    const isSame = selectors === option.label;
+    setResult(await rehearse(isSame ? null : edit(selectors), setResult));
+  };
+  useTryingAgain(tried, () => unwaited(attempt(typed)));
   if (target.kind !== "rule") return null;
   if (!open)
     return (
@@ -31,13 +39,6 @@ export function SelectorList({ option, open, onOpen }: Props) {
         Other selectors for this rule…
       </button>
     );
-  const edit = (selectors: string) =>
-    ({ kind: "selectors", path: target.path, start: target.start, selectors }) as const;
-  const attempt = async (selectors: string) => {
-    setTyped(selectors);
-    const isSame = selectors === option.label;
-    setResult(await rehearse(isSame ? null : edit(selectors), setResult));
-  };
   const putBack = () => {
     unwaited(rehearse(null));
     setTyped(option.label);
@@ -46,7 +47,7 @@ export function SelectorList({ option, open, onOpen }: Props) {
   };
   const done = async () => {
     if (typed === option.label) return putBack();
-    const written = await write(edit(typed), `Selectors: ${typed}`);
+    const written = await write(edit(typed)!, `Selectors: ${typed}`);
     if (written.problem === null) onOpen(false);
     else setResult(written);
   };

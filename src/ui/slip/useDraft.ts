@@ -13,7 +13,7 @@ import {
 import type { PlanResult } from "@/engine/protocol";
 import { useEngine, useWorkspace } from "../workspace/context";
 import { unwaited } from "../shared/unwaited";
-import { useTrying } from "./useTrying";
+import { useTrying, useTryingAgain, type Trying } from "./useTrying";
 
 /** What came of the value tried: refused, or ready with what it would touch. */
 export type Verdict = { kind: "refused"; reason: string } | { kind: "ready"; plan: Plan; judged: Judged } | null;
@@ -87,9 +87,15 @@ function useWhenOther(key: string, then: () => void): void {
   });
 }
 
+/** What is tried is judged anew when it would be written somewhere else, and when something else was written. */
+function useOnceMore(target: Target | null, tried: Trying["tried"], again: () => void): void {
+  useWhenOther(JSON.stringify(target), again);
+  useTryingAgain(tried, again);
+}
+
 export function useDraft(row: SlipRowValue, slip: Slip, target: Target | null): Draft {
   const engine = useEngine();
-  const rehearse = useTrying();
+  const { rehearse, tried } = useTrying();
   const writeEdit = useWorkspace((state) => state.write);
   const [text, setText] = useState<string | null>(null);
   const [verdict, setVerdict] = useState<Verdict>(null);
@@ -119,8 +125,7 @@ export function useDraft(row: SlipRowValue, slip: Slip, target: Target | null): 
     say(await rehearse(asked.edit, say));
   };
 
-  // What is tried is judged anew when it would be written somewhere else.
-  useWhenOther(JSON.stringify(target), () => {
+  useOnceMore(target, tried, () => {
     if (text !== null && writing.current !== turn.current) unwaited(Promise.resolve(text).then(consider));
   });
 

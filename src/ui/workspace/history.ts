@@ -19,6 +19,8 @@ export interface HistoryOwner {
   reread(): Promise<void>;
   /** An edit is going to be written: nothing else is rehearsed from now on. */
   settleRehearsals(edit: Edit): Promise<void>;
+  /** It was not. */
+  notWritten(): void;
 }
 
 const stillHere = "What you see is still here: export it before you close this window.";
@@ -65,6 +67,7 @@ export class SiteHistory {
       const result = isPlanned ? rehearsal.result : await engine.plan(edit, get().conditions, get().page);
       if (!result.plan || !record || (result.plan.changes.length === 0 && files.length === 0)) {
         set({ rehearsal: null, reach: null });
+        this.owner.notWritten();
         return result;
       }
       const { changes } = result.plan;

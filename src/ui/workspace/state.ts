@@ -63,6 +63,8 @@ export interface Workspace {
   /** Places a choice would touch, marked on the page before anything is written. */
   reach: readonly ElementRef[] | null;
   rehearsal: Rehearsal | null;
+  /** What is tried and not shown any more since something else was written: who tries it does so again. */
+  untried: { edit: Edit } | null;
   /** The place in the source that was asked for; the rule to write to is shown when it is null. */
   source: SourcePlace | null;
   words: PickedWords | null;
@@ -182,6 +184,7 @@ export const initial: Workspace = {
   slip: null,
   reach: null,
   rehearsal: null,
+  untried: null,
   source: null,
   words: null,
   save: { kind: "saving" },

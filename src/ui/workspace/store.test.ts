@@ -406,6 +406,25 @@ describe("the history", () => {
     expect(now().rehearsal).toBeNull();
   });
 
+  test("what is still tried while something else is written is to be tried again, until it is let go", async () => {
+    const { now } = await open();
+    const tried = { kind: "text", changes: [{ ...blue, insert: "green" }] } as const;
+    await now().rehearse(tried);
+    await write(now);
+    expect(now()).toMatchObject({ rehearsal: null, untried: { edit: tried } });
+    const { untried } = now();
+    await now().undo();
+    expect(now().untried).toEqual(untried);
+    expect(now().untried).not.toBe(untried);
+    now().letGo(tried);
+    const last = now().untried;
+    await now().redo();
+    expect(now().untried).toBe(last);
+    await now().rehearse({ kind: "text", changes: [blue] });
+    await write(now);
+    expect(now().untried).toBe(last);
+  });
+
   test("what cannot be stored stays, says so, is undone, and is stored with the next that can be", async () => {
     let full = true;
     const { now } = await open(

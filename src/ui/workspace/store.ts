@@ -70,9 +70,7 @@ const plainActions = ({ get, set }: Desk): Pick<WorkspaceActions, Plain> => ({
 /** What the parts of an open site do together. */
 function actionsOf(desk: Desk, storage: Storage): Omit<WorkspaceActions, Plain | "failed"> {
   const { get, set, failed } = desk;
-  const selection = createSelection(desk);
-  const view = new View(desk);
-  const kept = new Kept(desk, storage);
+  const [selection, view, kept] = [createSelection(desk), new View(desk), new Kept(desk, storage)];
   const counting = new Counting(desk, kept);
 
   const history = new SiteHistory(desk, storage, {
@@ -81,6 +79,7 @@ function actionsOf(desk: Desk, storage: Storage): Omit<WorkspaceActions, Plain |
       set({ rehearsal: null, reach: null, words: null });
       counting.later();
       await selection.refresh();
+      view.leftToTry();
     },
     reread: async () => {
       // What was picked meanwhile stays picked.
@@ -90,6 +89,7 @@ function actionsOf(desk: Desk, storage: Storage): Omit<WorkspaceActions, Plain |
       await counting.now();
     },
     settleRehearsals: (edit) => view.settleRehearsals(edit),
+    notWritten: () => view.leftToTry(),
   });
 
   const setConditions: WorkspaceActions["setConditions"] = async (conditions) => {

@@ -115,10 +115,16 @@ export class View {
   /** Waits for an edit to be shown if it is just being rehearsed; whatever else is rehearsed is not shown any more. */
   async settleRehearsals(edit: Edit): Promise<void> {
     const { rehearsing } = this;
-    this.rehearsing = null;
     const isThis = JSON.stringify(rehearsing?.edit) === JSON.stringify(edit);
+    if (isThis) this.rehearsing = null;
     if (isThis && rehearsing?.files === this.desk.get().files) await rehearsing.shown;
     this.rehearsals += 1;
+  }
+
+  /** Something else was written or not: what was tried last, and is still to be tried, is tried again by who tried it. */
+  leftToTry(): void {
+    const { rehearsing } = this;
+    if (rehearsing) this.desk.set({ untried: { edit: rehearsing.edit } });
   }
 
   /** Takes in what the page tells of its texts; whether that is to be seen in what is asked about the site. */
