@@ -91,7 +91,7 @@ function warningsFor(
   const now = pickedIn(after, edit.place && refAfter(site, after, edit.place, changes), later);
   return [
     ...endWarnings(site, edit),
-    ...(now ? effectWarnings(after, edit, now) : []),
+    ...(now ? effectWarnings(after, edit, old, now) : []),
     ...(old && now ? resetWarnings(site, after, edit, old, now) : []),
   ];
 }

@@ -2,7 +2,7 @@
 import type { ElementRef } from "../text/refs";
 import type { Conditions } from "../cascade/conditions";
 import { explain, isSetBack } from "../cascade/explain";
-import { computedValue, type Style } from "../cascade/style";
+import { computedValue, sameValues, type Style } from "../cascade/style";
 import { styleWith, type StyledPage } from "../cascade/styles";
 import { isKnownProperty } from "../cascade/declarations";
 import { declaredText } from "../cascade/declared";
@@ -15,6 +15,7 @@ import { openEndOf, sheetEndOf } from "../source/css/open";
 import type { AtRule, Item } from "../source/css/syntax";
 import { sheetsOfPage, type SheetSource } from "../source/html/sheets";
 import { textFile, type Site, type TextFile } from "../source/site";
+import { groupBy } from "../source/groups";
 import { positionAt } from "../source/lines";
 import { elementAt, fileAt, ruleAt, sheetForNewRule } from "./locate";
 import { hasOwnStyles } from "./newRule";
@@ -54,12 +55,18 @@ export function pickedIn(site: Site, place: ElementRef | null | undefined, condi
 
 /**
  * Says where the picked text does not come out with what is asked: which rule beats it, or what it comes out with.
- * @param picked as it comes out
+ * @param old the picked text as it is, where it is there already @param now as it comes out
  */
-export function effectWarnings(after: Site, edit: Edit & { kind: "declare" }, picked: Picked): string[] {
+export function effectWarnings(
+  after: Site,
+  edit: Edit & { kind: "declare" },
+  old: Picked | null,
+  now: Picked,
+): string[] {
   if (edit.value === null) return [];
-  const beaten = declareWarnings(after, edit, picked);
-  return [...(beaten.length ? beaten : proofWarnings(edit, picked)), ...motionWarnings(after, edit.property, picked)];
+  const off = missedIn(edit, now);
+  const beaten = declareWarnings(after, edit, old, now, off);
+  return [...(beaten.length ? beaten : proofWarnings(now, off)), ...motionWarnings(after, edit.property, now)];
 }
 
 /** Says what moves the picked text otherwise: an animation is stronger while it runs (CSS Animations 1, 3). */
@@ -123,18 +130,25 @@ function keyframesOf(site: Site, file: TextFile): { sheet: SheetSource; rule: At
   return found;
 }
 
+/** The longhands that a declaration is about, as they are called on a text. */
+function longhandsOf(property: string, style: Style): string[] {
+  const names = readerOf(property) ? [property] : (shorthands.get(property)?.longhands ?? []);
+  const [mode, direction] = [computedValue(style, "writing-mode"), computedValue(style, "direction")];
+  return names.map((name) => physicalName(name, mode, direction));
+}
+
 /**
  * The proof: with the declaration where nothing is stronger, as an important one of its style attribute, the picked text
- * must come out the same.
+ * must come out the same. The longhands that do not.
  */
-function proofWarnings({ property, value }: Edit & { kind: "declare" }, { page, style: got }: Picked): string[] {
+function missedIn({ property, value }: Edit & { kind: "declare" }, { page, style: got }: Picked): string[] {
   if (value === null || property.startsWith("--")) return [];
   const asked = styleWith(page, got, property, value.replace(/\s*!\s*important\s*$/i, ""));
-  const names = readerOf(property) ? [property] : (shorthands.get(property)?.longhands ?? []);
-  const flow = (name: string) =>
-    physicalName(name, computedValue(asked, "writing-mode"), computedValue(asked, "direction"));
-  const off = names.map(flow).filter((name) => computedValue(asked, name) !== computedValue(got, name));
-  const is = off.slice(0, 3).map((name) => `${name} is ${computedValue(got, name)}`);
+  return longhandsOf(property, asked).filter((name) => computedValue(asked, name) !== computedValue(got, name));
+}
+
+function proofWarnings({ style }: Picked, off: readonly string[]): string[] {
+  const is = off.slice(0, 3).map((name) => `${name} is ${computedValue(style, name)}`);
   return off.length ? [`The picked text does not come out with it: ${is.join(", ")}.`] : [];
 }
 
@@ -145,30 +159,49 @@ function selectorsOf(target: Target): string | null {
   return target.kind === "id" ? `#${target.name}` : null;
 }
 
-/** Says which rule beats what was written, for the element the edit is meant for. */
+/**
+ * Says which rule beats what was written, for the element the edit is meant for.
+ * @param off longhands that do not come out as asked
+ */
 function declareWarnings(
   after: Site,
   { property, target }: Edit & { kind: "declare" },
-  { page, style: placed }: Picked,
+  old: Picked | null,
+  { page, style }: Picked,
+  off: readonly string[],
 ): string[] {
-  const longhand = readerOf(property) ? property : shorthands.get(property)?.longhands[0];
-  if (!longhand) return [];
-  const { contenders, from } = explain(after, page, placed, longhand);
-  const winner = contenders.find(({ lost }) => lost === null);
-  if (!winner) return [];
   const selectors = selectorsOf(target);
-  const mine = (one: typeof winner) => {
+  const isOwn = (one: Contender) => {
     if (target.kind === "style-attribute") return one.attached;
     // A rule's start stays where it is: what is written comes after it.
     if (target.kind === "rule") return one.place?.path === target.path && one.place.rule === target.start;
     return one.place?.path === target.path && one.selector === selectors;
   };
-  if (mine(winner)) return [];
-  if (contenders.some(mine)) return [`${describe(winner)} beats it, so the picked text does not change.`];
-  return from === "declared"
-    ? [`The picked text takes ${property} from ${describe(winner)}, so it does not change.`]
-    : [];
+  const names = longhandsOf(property, style);
+  const lost = names.flatMap((name) => {
+    const { contenders, from } = explain(after, page, style, name);
+    const winner = contenders.find((one) => one.lost === null);
+    if (!winner || isOwn(winner)) return [];
+    const isBeaten = contenders.some(isOwn);
+    return isBeaten || from === "declared" ? [{ name, isBeaten, winner: describe(winner) }] : [];
+  });
+  const [first] = lost;
+  if (!first) return [];
+  if (lost.length < names.length) {
+    const some = groupBy(
+      lost.filter(({ name, isBeaten }) => isBeaten && off.includes(name)),
+      ({ winner }) => winner,
+    );
+    return [...some].map(([winner, own]) => `${winner} beats it for ${own.map(({ name }) => name).join(", ")}.`);
+  }
+  const stays = old !== null && sameValues(old.style, style);
+  const what = first.isBeaten ? `${first.winner} beats it` : `The picked text takes ${property} from ${first.winner}`;
+  return [
+    `${what}, ${stays ? "so the picked text does not change" : "so the picked text changes only with what it stands in"}.`,
+  ];
 }
+
+type Contender = ReturnType<typeof explain>["contenders"][number];
 
 /** Says what a shorthand sets back that another declaration had given the element the edit is meant for. */
 export function resetWarnings(

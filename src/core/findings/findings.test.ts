@@ -159,6 +159,20 @@ test.each([
   );
 });
 
+test("what was meant by a selector is looked for on the pages that read its sheet", () => {
+  const of = (link: string) =>
+    site({
+      "index.html": "<link rel=stylesheet href=a.css><p class=lead>x",
+      "b.html": `${link}<p class=card>x<p class=card>y`,
+      "a.css": ".lead { top: 0 } .crad { color: #111 }",
+    });
+  const told = (link: string) => said(of(link)).filter((message) => message.includes("match"));
+  expect(told("<link rel=stylesheet href=a.css>")).toEqual([
+    expect.stringMatching(/`\.crad` matches nothing\. .* `\.card` would match 2 elements\.$/),
+  ]);
+  expect(told("")).toEqual(["a.css:1 1 rule of a.css matches nothing on any of 2 pages."]);
+});
+
 test("a name is proposed for a colour on pages alone that know it", () => {
   const pages = (link: string) =>
     site({

@@ -1,5 +1,6 @@
 import { append } from "../source/groups";
 import { sheetTexts, type SheetText } from "../source/declarations";
+import { readersOf } from "../cascade/matchedAtRest";
 import { isEntry, rulesOf } from "../cascade/rules";
 import { elementsMatching, matchesAnything } from "../cascade/selectors";
 import { atRest } from "../cascade/selectors/atRest";
@@ -7,7 +8,7 @@ import { asksOnlyFor, lackingIn, namesIn } from "../cascade/selectors/named";
 import { tryParseSelectorList } from "../cascade/selectors/parse";
 import type { Selector } from "../cascade/selectors/types";
 import { documentOf, type HtmlDocument } from "../source/html/document";
-import { pagesOf, sheetsOf, type TextFile } from "../source/site";
+import { pagesOf, sheetsOf, type Site, type TextFile } from "../source/site";
 import type { StyleRule } from "../source/css/syntax";
 import { meantInstead, type MeantSelector, type NamesOnPages } from "./meant/selectors";
 import { changed } from "./texts";
@@ -27,7 +28,7 @@ export const unmatchedSelectors: Check = {
       let kept = inFiles.get(file);
       if (!kept || !areSame(kept.documents, documents)) {
         kept = { documents, found: [] };
-        for (const sheet of sheetTexts(site, file)) append(kept.found, yield* unmatchedIn(sheet, named));
+        for (const sheet of sheetTexts(site, file)) append(kept.found, yield* unmatchedIn(site, sheet, named));
         inFiles.set(file, kept);
       }
       append(found, kept.found);
@@ -78,8 +79,9 @@ interface Named {
   nearest: Map<string, Near | null>;
 }
 
-function* unmatchedIn(sheet: SheetText, named: Named): Generator<void, Found[]> {
+function* unmatchedIn(site: Site, sheet: SheetText, named: Named): Generator<void, Found[]> {
   const { documents } = named;
+  let readers: ReadonlySet<HtmlDocument> | null = null;
   const { items } = sheet;
   const found: Found[] = [];
   const unused: StyleRule[] = [];
@@ -97,8 +99,11 @@ function* unmatchedIn(sheet: SheetText, named: Named): Generator<void, Found[]> 
       const { text } = selector;
       const near = text.length < 120 && !/&(?!\s)/.test(text) ? nearest(selector, named) : null;
       if (!near || step.selectors.some((one) => one.text === near.selector) || isAsked(near, sheet)) continue;
+      readers ??= new Set(readersOf(site, sheet).map(({ document }) => document));
+      const places = near.places.reduce((sum, { document, count }) => sum + (readers!.has(document) ? count : 0), 0);
+      if (places === 0) continue;
       hasUse = true;
-      found.push(unmatched(sheet, step.rule, text, near));
+      found.push(unmatched(sheet, step.rule, text, near, places));
     }
     if (!hasUse && step.conditions.supported && unused.at(-1) !== step.rule) unused.push(step.rule);
   }
@@ -107,7 +112,8 @@ function* unmatchedIn(sheet: SheetText, named: Named): Generator<void, Found[]> 
 }
 
 interface Near extends MeantSelector {
-  places: number;
+  /** How many elements of pages it would match, where there are any. */
+  places: { document: HtmlDocument; count: number }[];
 }
 
 /** Whether the name that would be the right one is asked for elsewhere in the sheet: then there are two names. */
@@ -115,7 +121,14 @@ function isAsked({ name }: Near, { text }: SheetText): boolean {
   return name !== undefined && new RegExp(`${name.replace(/[.*+?^${}()|[\]\\]/g, "\\$&")}(?![\\w-])`).test(text);
 }
 
-function unmatched(sheet: SheetText, rule: StyleRule, text: string, { selector, why, places }: Near): Found {
+/** @param places how many elements the one that is near would match on pages that read the sheet */
+function unmatched(
+  sheet: SheetText,
+  rule: StyleRule,
+  text: string,
+  { selector, why }: MeantSelector,
+  places: number,
+): Found {
   const from = rule.prelude.start + rule.preludeText.indexOf(text);
   return {
     level: "warning",
@@ -162,8 +175,10 @@ function findNearest(text: string, lacking: readonly string[], { documents, name
     if (selector === text) continue;
     const list = (tryParseSelectorList(atRest(selector)) ?? []).filter((one) => asksOnlyFor(one, names));
     if (list.length === 0) continue;
-    const places = documents.reduce((sum, document) => sum + elementsMatching(document, list).length, 0);
-    if (places > 0) return { selector, why, name, places };
+    const places = documents
+      .map((document) => ({ document, count: elementsMatching(document, list).length }))
+      .filter(({ count }) => count > 0);
+    if (places.length > 0) return { selector, why, name, places };
   }
   return null;
 }
