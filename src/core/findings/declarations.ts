@@ -21,7 +21,9 @@ export const ignoredDeclarations: Check = {
   inDeclaration: (declaration, block) => {
     const named = customName(block.file, declaration);
     if (named) return [withoutDashes(block, declaration, named)];
-    const message = ignoredMessage(declaration.property, writtenValue(block, declaration));
+    const { property, name } = declaration;
+    const written = block.text.slice(name.start, name.end);
+    const message = ignoredMessage(property, writtenValue(block, declaration), written);
     if (!message || isToldOtherwise(declaration, block) || isForOthers(declaration)) return [];
     return [
       {
@@ -109,16 +111,19 @@ function setIn(block: Block): ReadonlySet<string> {
   return set;
 }
 
-/** Why a declaration does nothing, in plain words; null when it is in order. */
-export function ignoredMessage(property: string, value: string): string | null {
+/**
+ * Why a declaration does nothing, in plain words; null when it is in order.
+ * @param written the property as it is written, in whatever case
+ */
+export function ignoredMessage(property: string, value: string, written = property): string | null {
   if (property.startsWith("--") || /^[*_]|^-(?!-)/.test(property)) return null;
   const meant = () => meantBy(property, value);
   if (!isKnownProperty(property)) {
     const found = meant();
-    if (!found) return `\`${property}\` is not a property, so this line sets nothing.`;
+    if (!found) return `\`${written}\` is not a property, so this line sets nothing.`;
     if (found.why === null && found.value === value)
-      return `\`${property}\` is not a property, so this line sets nothing. Meant: \`${found.property}\`.`;
-    return `\`${property}\` is not a property, so this line sets nothing. Meant: \`${found.property}: ${found.value}\`.`;
+      return `\`${written}\` is not a property, so this line sets nothing. Meant: \`${found.property}\`.`;
+    return `\`${written}\` is not a property, so this line sets nothing. Meant: \`${found.property}: ${found.value}\`.`;
   }
   const reason = invalidReason(property, value);
   if (reason === "empty value") return `\`${property}\` has no value, so it sets nothing.`;
