@@ -276,8 +276,7 @@ test("the converter reads any notation, one or many, and says what is wrong", as
   await expect(list.nth(1)).toContainText("3, 4, 6 or 8 digits");
 });
 
-test("colours and contrast go out in open formats", async ({ page }) => {
-  await openSample(page);
+test("colours and contrast go out in open formats", async ({ sample: page }) => {
   const out = async (name: RegExp) => {
     const bytes = await downloaded(page, async () => {
       await page.getByRole("button", { name: "Export" }).click();

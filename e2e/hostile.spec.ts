@@ -1,6 +1,6 @@
 import type { PlaywrightTestArgs, PlaywrightTestOptions } from "@playwright/test";
 import { expect, test } from "./support/window";
-import { ready, shownPage } from "./support/desk";
+import { ready, shownPage, toShelf } from "./support/desk";
 
 const far = "https://far.example";
 const run = "top.ran = 1; parent.ran = 1; window.ran = 1";
@@ -70,7 +70,7 @@ async function asksNothing({ page, context, baseURL }: PlaywrightTestArgs & Play
   expect(page.url()).toMatch(/\/site\/[^/]+\/changes$/);
 }
 
-test("elements named like members of the DOM leave a page that can be picked and painted", async ({ page }) => {
+test("elements named like members of the DOM leave a page that can be picked and painted", async ({ shelf: page }) => {
   const names =
     "fonts defaultView createRange documentElement body createTreeWalker getAnimations elementFromPoint querySelectorAll scrollingElement append children style parentElement childNodes getBoundingClientRect localName setAttribute getAttribute textContent closest checkVisibility removeAttribute ownerDocument".split(
       " ",
@@ -80,7 +80,7 @@ test("elements named like members of the DOM leave a page that can be picked and
   const text = `<!doctype html><style>form{color:#555} p{color:#333}</style><h1>Named</h1><form>Own words <p>Inside</p>${controls}</form>${images}<img id="style" name="x" alt="">`;
   const problems: string[] = [];
   page.on("pageerror", (error) => problems.push(error.message));
-  await page.goto("/");
+  await toShelf(page);
   await page
     .getByLabel("Files to open")
     .setInputFiles([{ name: "index.html", mimeType: "text/html", buffer: Buffer.from(text) }]);

@@ -13,6 +13,7 @@ import {
   shownPage,
   slip,
   stage,
+  toShelf,
   unzipTexts,
 } from "./support/desk";
 
@@ -36,13 +37,13 @@ async function changeHeading(page: Page): Promise<void> {
 
 const changedSheet = pier["s/main.css"].toString("latin1").replace("font-size:2em", "font-size:40px");
 
-test("a folder of another site, through the directory input", async ({ page }, info) => {
+test("a folder of another site, through the directory input", async ({ shelf: page }, info) => {
   const folder = join(info.outputPath("pier"));
   for (const [path, bytes] of Object.entries(pier)) {
     mkdirSync(dirname(join(folder, path)), { recursive: true });
     writeFileSync(join(folder, path), bytes);
   }
-  await page.goto("/");
+  await toShelf(page);
   await page.getByLabel("Folder to open").setInputFiles(folder);
   await changeHeading(page);
   const zip = await downloaded(page, async () => {
@@ -52,11 +53,11 @@ test("a folder of another site, through the directory input", async ({ page }, i
   expect(unzipTexts(zip)).toEqual({ "s/main.css": changedSheet });
 });
 
-test("a zip, changed and taken out whole with every other byte as it was", async ({ page }) => {
+test("a zip, changed and taken out whole with every other byte as it was", async ({ shelf: page }) => {
   const archive = zipSync(
     Object.fromEntries(Object.entries(pier).map(([path, bytes]) => [`pier/${path}`, new Uint8Array(bytes)])),
   );
-  await page.goto("/");
+  await toShelf(page);
   await page
     .getByLabel("Files to open")
     .setInputFiles({ name: "pier.zip", mimeType: "application/zip", buffer: Buffer.from(archive) });
@@ -141,11 +142,11 @@ test("a folder with leave to write: saved back, and asked first where a file cha
   expect(await read("a.css")).toBe("/* somebody else */");
 });
 
-test("pasted HTML and CSS, and the specimen page", async ({ page }) => {
-  await page.goto("/");
+test("pasted HTML and CSS, and the specimen page", async ({ shelf: page }) => {
+  await toShelf(page);
   await page.getByRole("button", { name: /^Paste HTML/ }).click();
-  await page.getByLabel("HTML").fill("<h1>Pasted</h1>");
-  await page.getByLabel("CSS").fill("h1 { color: rgb(10 20 30) }");
+  await page.getByRole("textbox", { name: "HTML" }).fill("<h1>Pasted</h1>");
+  await page.getByRole("textbox", { name: "CSS" }).fill("h1 { color: rgb(10 20 30) }");
   await page.getByRole("button", { name: "Open", exact: true }).click();
   await ready(page);
   await expect(shownPage(page).getByRole("heading", { name: "Pasted" })).toHaveCSS("color", "rgb(10, 20, 30)");
@@ -159,8 +160,8 @@ test("pasted HTML and CSS, and the specimen page", async ({ page }) => {
     await expect(shownPage(page).getByRole("heading", { name: `Heading of level ${level}` })).toBeVisible();
 });
 
-test("what cannot be opened is refused in plain words and nothing is lost", async ({ page }) => {
-  await page.goto("/");
+test("what cannot be opened is refused in plain words and nothing is lost", async ({ shelf: page }) => {
+  await toShelf(page);
   await page
     .getByLabel("Files to open")
     .setInputFiles({ name: "x.zip", mimeType: "application/zip", buffer: Buffer.from("not a zip") });

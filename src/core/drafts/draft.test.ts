@@ -53,7 +53,7 @@ function lostIn(before: Site, after: Site): number {
     .length;
 }
 
-const runs = { numRuns: Number(process.env.HEVRET_DRAFTS ?? 40) || 40, seed: Number(process.env.HEVRET_SEED ?? 7) };
+const runs = { numRuns: Number(process.env.HEVRET_DRAFTS ?? 30) || 30, seed: Number(process.env.HEVRET_SEED ?? 7) };
 
 /** On a busy machine. */
 const longest = 60_000 + runs.numRuns * 2_000;

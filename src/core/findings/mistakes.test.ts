@@ -79,7 +79,7 @@ describe("whatever is opened", () => {
             expect(count(changeSite(from, changes))).toBeLessThan(count(from));
         }
       }),
-      { numRuns: 60 },
+      { numRuns: 40 },
     );
   });
 });

@@ -105,7 +105,7 @@ describe.skipIf(!hasGit)("git applies it", () => {
       .map(([lines, end, closed]) => lines.join(end) + (closed && lines.length ? end : ""));
     fc.assert(
       fc.property(text, text, (before, after) => appliesWithGit([versions("a.css", before, after)])),
-      { numRuns: 40 },
+      { numRuns: 30 },
     );
   });
 });
