@@ -70,13 +70,13 @@ const resting = (items: readonly Item[]): Item[] =>
     return [{ ...item, ...(isRead && { preludeText }), items: [any, ...resting(item.items)] }];
   });
 
-/** Indexes of the elements that a rule can match on a page, in document order. */
+/** Indexes of the elements that a rule can match on a page, or parts of them, in document order. */
 export function elementsAtRest({ selectors, scopes }: RestingRule, { document, sheet }: SheetReader): number[] {
   const context = { quirks: document.mode === "quirks", scope: null, forced: null };
   const root = scopes.length ? scopeRootOf(sheet, document) : null;
   const found = new Set<number>();
   for (const selector of selectors) {
-    if (selector.pseudoElement !== null || !mayMatchIn(document, selector)) continue;
+    if (!mayMatchIn(document, selector)) continue;
     for (const element of mayMatch(document, selector))
       if (matchInScope(scopes, root, selector, element, context) !== null) found.add(element.index);
   }

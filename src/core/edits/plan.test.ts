@@ -263,6 +263,13 @@ describe("what an edit reaches and warns of", () => {
       "1px",
       ["The picked text takes margin from .k in a.css line 1, so the picked text does not change."],
     ],
+    [
+      "is not what the rule is for",
+      "h1{}",
+      "color",
+      "red",
+      ["The picked text does not come out with it: color is rgb(0, 0, 0)."],
+    ],
   ])("a text that %s", (_, css, property, value, expected) => {
     const from = sheet(css);
     const place = { page: "index.html", index: styleOf(from, "t").element.index };
@@ -274,6 +281,21 @@ describe("what an edit reaches and warns of", () => {
       place,
     });
     expect(warnings).toEqual(expected);
+  });
+
+  test("an important rule beats a style attribute", () => {
+    const from = sheet(".k{color:green !important}");
+    const element = { page: "index.html", index: styleOf(from, "t").element.index };
+    const edit = {
+      kind: "declare",
+      target: { kind: "style-attribute", element },
+      property: "color",
+      value: "red",
+    } as const;
+    expect(planEdit(from, { ...edit, place: element }).warnings).toEqual([
+      ".k in a.css line 1 (!important) beats it, so the picked text does not change.",
+    ]);
+    expect(planEdit(from, { ...edit, property: "margin", value: "1px", place: element }).warnings).toEqual([]);
   });
 
   test.each<[string, Edit]>([

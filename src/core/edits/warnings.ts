@@ -189,7 +189,7 @@ function declareWarnings(
   if (!first) return [];
   if (lost.length < names.length) {
     const some = groupBy(
-      lost.filter(({ name, isBeaten }) => isBeaten && off.includes(name)),
+      lost.filter(({ name }) => off.includes(name)),
       ({ winner }) => winner,
     );
     return [...some].map(([winner, own]) => `${winner} beats it for ${own.map(({ name }) => name).join(", ")}.`);

@@ -185,7 +185,12 @@ test("a name is proposed for a colour on pages alone that know it", () => {
     "b.html:1 `#17445c` is written out once, and `--sea` holds it.",
   ]);
   expect(held("")).toEqual([]);
+  expect(held("<link rel=stylesheet href=a.css><p style='color: #17445c'>")).toEqual(
+    held("<link rel=stylesheet href=a.css>"),
+  );
   expect(held("<link rel=stylesheet href=a.css media=print>")).toEqual([]);
+  const onPaper = "<style media=print>:root { --rust: #963 }</style><style>h1 { color: #963 }</style><h1>x";
+  expect(said(site({ "index.html": onPaper })).filter((message) => message.includes("holds it"))).toEqual([]);
 });
 
 test("several are set right at once, and counted; what meets one of them is left for later", () => {

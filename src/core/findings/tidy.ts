@@ -147,7 +147,6 @@ function heldAlready(site: Site): Found[] {
       {
         label: `Write \`var(${name.property})\``,
         changes: referring(site, all, name.property),
-        proof: "nothing",
       },
     ],
   }));

@@ -97,11 +97,7 @@ function reachOf(
   rule: RestingRule | undefined,
   readers: readonly SheetReader[],
 ): Pick<OutlineRule, "places" | "first"> {
-  const found = new Map<string, ReadonlySet<number>>();
-  for (const reader of rule ? readers : []) {
-    const { path } = reader.file;
-    found.set(path, new Set([...(found.get(path) ?? []), ...elementsAtRest(rule!, reader)]));
-  }
-  const [first] = [...found].flatMap(([page, indexes]) => [...indexes].slice(0, 1).map((index) => ({ page, index })));
-  return { places: [...found.values()].reduce((sum, { size }) => sum + size, 0), first: first ?? null };
+  const found = new Map((rule ? readers : []).map((reader) => [reader.file.path, elementsAtRest(rule!, reader)]));
+  const refs = [...found].flatMap(([page, indexes]) => indexes.map((index) => ({ page, index })));
+  return { places: refs.length, first: refs[0] ?? null };
 }

@@ -54,12 +54,13 @@ test("a sheet's rules stand under the comments over them, with how many elements
 test("a rule reaches what stands on pages that read its sheet, in what it is nested in, and in its scope", () => {
   const css =
     ".card { color: #111; .title { top: 0 } > :hover { top: 0 } }\n@scope (.card) to (footer) { b { top: 0 } }\n" +
-    "a:not(:hover, :focus) { top: 0 }\n:is(h2:hover, h3)::before { top: 0 }\n.a:b { top: 0 }\np { i { top: 0 } }";
+    "a:not(:hover, :focus) { top: 0 }\na:hover:not(:focus) { top: 0 }\np:not(:hover, .other) { top: 0 }\n" +
+    ":is(h2:hover, h3)::before { top: 0 }\ninput::file-selector-button { top: 0 }\n.TITLE { top: 0 }\n.a:b { top: 0 }\np { i { top: 0 } }";
   const body =
-    '<div class="card"><p class="title">x</p><b>y</b><footer><b>z</b></footer></div><p class="title">x</p><b>y</b><a href="#">x</a><h2>x</h2>';
+    '<div class="card"><p class="title">x</p><b>y</b><footer><b>z</b></footer></div><p class="title">x</p><b>y</b><a href="#">x</a><h2>x</h2><input type="file">';
   const of = site({
-    "index.html": `<link rel=stylesheet href=a.css><link rel=stylesheet href=a.css>${body}`,
-    "main.html": `<style>@import url(a.css); b { top: 0 }</style><style>p { top: 0 }</style>${body}`,
+    "index.html": `<!doctype html><link rel=stylesheet href=a.css><link rel=stylesheet href=a.css>${body}`,
+    "main.html": `<style>@import url(a.css); b { top: 0 }</style><style>p { top: 0 }</style>${body}<aside><style>@scope { b { top: 0 } }</style><b>x</b></aside><style>i { top: 0 }</style>`,
     "other.html": body,
     "a.css": css,
   });
@@ -73,14 +74,20 @@ test("a rule reaches what stands on pages that read its sheet, in what it is nes
     ["> :hover", 6, "index.html"],
     ["b", 2, "index.html"],
     ["a:not(:hover, :focus)", 2, "index.html"],
+    ["a:hover:not(:focus)", 2, "index.html"],
+    ["p:not(:hover, .other)", 4, "index.html"],
     [":is(h2:hover, h3)::before", 2, "index.html"],
+    ["input::file-selector-button", 2, "index.html"],
+    [".TITLE", 2, "main.html"],
     [".a:b", 0, null],
     ["p", 4, "index.html"],
     ["i", 0, null],
   ]);
   expect(reach("main.html")).toEqual([
-    ["b", 3, "main.html"],
+    ["b", 4, "main.html"],
     ["p", 2, "main.html"],
+    ["b", 1, "main.html"],
+    ["i", 0, null],
   ]);
 });
 

@@ -230,6 +230,14 @@ describe("holding a site against tokens", () => {
     expect(left).not.toContain("#17445c");
   });
 
+  test("what browsers drop strays from nothing", () => {
+    const dropped = pageWith(
+      "p { color: #123456 solid; margin: 13px 13px 13px 13px 13px } h1 { margin: 14px }",
+      "<h1>y</h1>",
+    );
+    expect(finished(strayingSteps(dropped, tokens)).map(({ value }) => value)).toEqual(["14px"]);
+  });
+
   test("no custom property comes into a declaration that browsers drop", () => {
     const dropping = pageWith(
       ":root { --color-sea: #17445c } p { color: #18455d solid } h1 { color: #18455d }",

@@ -99,6 +99,17 @@ describe("values", () => {
     expect(options.find(({ text }) => text === "white")!.contrast!.ratio).toBeCloseTo(4.48, 2);
   });
 
+  test("of two pages that read it the one that is shown comes first", () => {
+    const files = {
+      "b.html": "<link rel=stylesheet href=a.css><style>body { background: #000 }</style><p>x</p>",
+      "index.html": "<link rel=stylesheet href=a.css><style>body { background: #777 }</style><p>x</p>",
+      "a.css": "p { color: wh }",
+    };
+    const asked = { path: "a.css", page: "index.html", conditions: defaultConditions, layouts: {} };
+    const { options } = writingOptions({ ...asked, site: site(files) }, files["a.css"].indexOf("wh }") + 2)!;
+    expect(options.find(({ text }) => text === "white")!.contrast!.ratio).toBeCloseTo(4.48, 2);
+  });
+
   test("a number gets the units that the property takes", () => {
     const texts = textsIn("h2 { font-size: 1.5|");
     expect(texts).toEqual(expect.arrayContaining(["1.5rem", "1.5em", "1.5px", "1.5%"]));
