@@ -18,13 +18,15 @@ export interface SheetReader {
 }
 
 /** The pages that read a sheet: those that link or import it, or the one that embeds it. */
-export const readersOf = (site: Site, { file: { path }, offset }: SheetText): SheetReader[] =>
-  pagesOf(site).flatMap((file) =>
-    sheetsOfPage(site, file)
+export function readersOf(site: Site, { file, offset }: SheetText): SheetReader[] {
+  const pages = file.kind === "html" ? [file] : pagesOf(site);
+  return pages.flatMap((page) =>
+    sheetsOfPage(site, page)
       .owners.flatMap(({ sheets }) => sheets)
-      .filter((sheet) => sheet.path === path && sheet.offset === offset)
-      .map((sheet) => ({ file, document: documentOf(file), sheet })),
+      .filter((sheet) => sheet.path === file.path && sheet.offset === offset)
+      .map((sheet) => ({ file: page, document: documentOf(page), sheet })),
   );
+}
 
 /** A rule's selectors at rest, what it is nested in unfolded, and the scopes it stands in. */
 export interface RestingRule {

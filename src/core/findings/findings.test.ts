@@ -165,12 +165,21 @@ test("what was meant by a selector is looked for on the pages that read its shee
       "index.html": "<link rel=stylesheet href=a.css><p class=lead>x",
       "b.html": `${link}<p class=card>x<p class=card>y`,
       "a.css": ".lead { top: 0 } .crad { color: #111 }",
+      "b.css": "p { top: 0 }",
     });
   const told = (link: string) => said(of(link)).filter((message) => message.includes("match"));
   expect(told("<link rel=stylesheet href=a.css>")).toEqual([
     expect.stringMatching(/`\.crad` matches nothing\. .* `\.card` would match 2 elements\.$/),
   ]);
-  expect(told("")).toEqual(["a.css:1 1 rule of a.css matches nothing on any of 2 pages."]);
+  const none = ["a.css:1 1 rule of a.css matches nothing on any of 2 pages."];
+  expect(told("")).toEqual(none);
+  // What leads to the sheet may stand in another one.
+  const apart = of("<link rel=stylesheet href=b.css>");
+  const together = changeSite(apart, [{ path: "b.css", start: 0, end: 0, insert: "@import 'a.css'; " }]);
+  const messages = (from: typeof apart) => said(from).filter((message) => message.startsWith("a.css"));
+  expect(messages(apart)).toEqual(none);
+  expect(messages(together)).toEqual(told("<link rel=stylesheet href=a.css>"));
+  expect(messages(apart)).toEqual(none);
 });
 
 test("a name is proposed for a colour on pages alone that know it", () => {
@@ -203,6 +212,13 @@ test("several are set right at once, and counted; what meets one of them is left
   );
   expect(allRight(from, [slips[0]!, slips[0]!]).count).toBe(1);
   expect(allRight(from, [])).toEqual({ changes: [], count: 0 });
+});
+
+test("a rule that matches is no finding, whatever its page was meanwhile", () => {
+  const from = site({ "index.html": "<link rel=stylesheet href=a.css><p class=lead>x", "a.css": ".lead { top: 0 }" });
+  const other = changeSite(from, [{ path: "index.html", start: 47, end: 47, insert: "<i>y</i>" }]);
+  const told = (of: typeof from) => said(of).filter((message) => message.includes("matches nothing"));
+  expect([told(from), told(other), told(from), told(other)]).toEqual([[], [], [], []]);
 });
 
 test("a rule that matched nothing is no finding any more once a page has what it asks for, and again when it has not", () => {

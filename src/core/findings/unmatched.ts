@@ -26,9 +26,13 @@ export const unmatchedSelectors: Check = {
     const found: Found[] = [];
     for (const file of [...sheetsOf(site), ...pagesOf(site)]) {
       let kept = inFiles.get(file);
-      if (!kept || !areSame(kept.documents, documents)) {
-        kept = { documents, found: [] };
-        for (const sheet of sheetTexts(site, file)) append(kept.found, yield* unmatchedIn(site, sheet, named));
+      if (!kept || !areSame(kept.documents, documents) || !kept.asked.every((one) => one.isAsBefore(site))) {
+        kept = { documents, found: [], asked: [] };
+        for (const sheet of sheetTexts(site, file)) {
+          const readers = new Readers(site, sheet);
+          append(kept.found, yield* unmatchedIn(sheet, named, readers));
+          if (readers.isAsked) kept.asked.push(readers);
+        }
         inFiles.set(file, kept);
       }
       append(found, kept.found);
@@ -61,8 +65,36 @@ function namesOnPages(documents: readonly HtmlDocument[]): NamesOnPages {
   return { tags, classes, ids };
 }
 
-/** What was found in files, with the documents it was looked for in. */
-const inFiles = new WeakMap<TextFile, { documents: readonly HtmlDocument[]; found: Found[] }>();
+/** The documents of the pages that read a sheet, once somebody asks for them. */
+class Readers {
+  private documents: readonly HtmlDocument[] | null = null;
+
+  constructor(
+    private readonly site: Site,
+    private readonly sheet: SheetText,
+  ) {}
+
+  get isAsked(): boolean {
+    return this.documents !== null;
+  }
+
+  has(document: HtmlDocument): boolean {
+    this.documents ??= this.onSite(this.site);
+    return this.documents.includes(document);
+  }
+
+  /** Whether they are the same on a later site. */
+  isAsBefore(site: Site): boolean {
+    return this.documents === null || areSame(this.documents, this.onSite(site));
+  }
+
+  private onSite(site: Site): HtmlDocument[] {
+    return readersOf(site, this.sheet).map(({ document }) => document);
+  }
+}
+
+/** What was found in files, with the documents it was looked for in, and the pages that had to be known to read them. */
+const inFiles = new WeakMap<TextFile, { documents: readonly HtmlDocument[]; found: Found[]; asked: Readers[] }>();
 
 const areSame = (a: readonly HtmlDocument[], b: readonly HtmlDocument[]) =>
   a.length === b.length && a.every((document, at) => document === b[at]);
@@ -79,9 +111,8 @@ interface Named {
   nearest: Map<string, Near | null>;
 }
 
-function* unmatchedIn(site: Site, sheet: SheetText, named: Named): Generator<void, Found[]> {
+function* unmatchedIn(sheet: SheetText, named: Named, readers: Readers): Generator<void, Found[]> {
   const { documents } = named;
-  let readers: ReadonlySet<HtmlDocument> | null = null;
   const { items } = sheet;
   const found: Found[] = [];
   const unused: StyleRule[] = [];
@@ -99,8 +130,7 @@ function* unmatchedIn(site: Site, sheet: SheetText, named: Named): Generator<voi
       const { text } = selector;
       const near = text.length < 120 && !/&(?!\s)/.test(text) ? nearest(selector, named) : null;
       if (!near || step.selectors.some((one) => one.text === near.selector) || isAsked(near, sheet)) continue;
-      readers ??= new Set(readersOf(site, sheet).map(({ document }) => document));
-      const places = near.places.reduce((sum, { document, count }) => sum + (readers!.has(document) ? count : 0), 0);
+      const places = near.places.reduce((sum, { document, count }) => sum + (readers.has(document) ? count : 0), 0);
       if (places === 0) continue;
       hasUse = true;
       found.push(unmatched(sheet, step.rule, text, near, places));
@@ -204,25 +234,24 @@ function isReached(selector: Selector, { documents, names }: Named): boolean {
 
 const everything: readonly Selector[] = [];
 
-/** Where a selector was seen to match, and where it was looked for. */
+/** The documents that a selector was looked for in: those where it matches something, and the others. */
 interface Use {
-  in: WeakRef<HtmlDocument> | null;
-  lookedAt: WeakSet<HtmlDocument>;
+  in: WeakSet<HtmlDocument>;
+  notIn: WeakSet<HtmlDocument>;
 }
 
 const uses = new WeakMap<Selector, Use>();
 
 /** Whether a selector matches on any of the documents; those that it was looked for in before are not looked at again. */
 function isUsed(selector: Selector, documents: readonly HtmlDocument[]): boolean {
-  const known = uses.get(selector);
-  const seen = known?.in?.deref();
-  if (seen && documents.includes(seen)) return true;
-  const lookedAt = known?.lookedAt ?? new WeakSet<HtmlDocument>();
-  const found = documents.find((document) => {
-    if (lookedAt.has(document)) return false;
-    lookedAt.add(document);
-    return matchesAnything(document, selector);
+  let use = uses.get(selector);
+  if (!use) uses.set(selector, (use = { in: new WeakSet(), notIn: new WeakSet() }));
+  const known = use;
+  if (documents.some((document) => known.in.has(document))) return true;
+  return documents.some((document) => {
+    if (known.notIn.has(document)) return false;
+    const matches = matchesAnything(document, selector);
+    (matches ? known.in : known.notIn).add(document);
+    return matches;
   });
-  uses.set(selector, { in: found ? new WeakRef(found) : null, lookedAt });
-  return found !== undefined;
 }

@@ -190,7 +190,10 @@ interface Reading {
 /** What the pages read on which some places count: in their sheets, or in themselves. */
 function readingsOf(site: Site, spots: readonly { path: string }[]): Reading[] {
   const paths = new Set(spots.map(({ path }) => path));
-  return pagesOf(site)
+  const pages = pagesOf(site);
+  const own = pages.filter(({ path }) => paths.has(path));
+  // What stands in pages counts on these alone.
+  return (own.length === paths.size ? own : pages)
     .map((file): Reading => {
       const sheets = sheetsOfPage(site, file).owners.flatMap((owner) => owner.sheets);
       const plain = sheets.filter(({ media }) => media.every(isForScreens));
