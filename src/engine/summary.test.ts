@@ -1,6 +1,8 @@
 /** What an edit cannot have changed is not looked at again, and large sites share what is the same. */
+import fc from "fast-check";
 import { expect, test } from "vitest";
 import { changeSite, defaultConditions, openSite, pagesOf, styledPage, textFile, type Site } from "@/core";
+import { randomSite } from "@/core/testing/randomSite";
 import { handbook } from "../../e2e/bench/sites";
 import { summarySteps } from "./summary";
 
@@ -67,3 +69,33 @@ test("what is counted after an edit is what is counted of the site as it is then
   expect(summaryOf(after).summary).toEqual(summaryOf(anew).summary);
   expect(summaryOf(after).summary).not.toEqual(summaryOf(site).summary);
 });
+
+test("wherever a site was before, the same is counted of it: through random editions, and back to earlier ones", () => {
+  const textsOf = (of: Site) =>
+    new Map([...of.files.values()].flatMap((file) => ("text" in file ? [[file.path, file.text] as const] : [])));
+  const anew = (of: Site) => openSite([...textsOf(of)].map(([path, text]) => ({ path, text })));
+  const step = fc.record({ edition: fc.nat(2), file: fc.nat(2), back: fc.option(fc.nat(5), { nil: null, freq: 3 }) });
+  fc.assert(
+    fc.property(
+      fc.tuple(randomSite, randomSite, randomSite),
+      fc.array(step, { minLength: 4, maxLength: 8 }),
+      (editions, steps) => {
+        const been: Site[] = [editions[0]];
+        for (const { edition, file, back } of steps) {
+          const now = been.at(-1)!;
+          const path = ["a.css", "index.html", "b.html"][file]!;
+          const [own, other] = [textsOf(now).get(path), textsOf(editions[edition]!).get(path)];
+          const next =
+            back !== null
+              ? been[back % been.length]!
+              : own === undefined || other === undefined
+                ? now
+                : changeSite(now, [{ path, start: 0, end: own.length, insert: other }]);
+          been.push(next);
+          expect(summaryOf(next).summary).toEqual(summaryOf(anew(next)).summary);
+        }
+      },
+    ),
+    { numRuns: Number(process.env.HEVRET_RUNS ?? 10), seed: Number(process.env.HEVRET_SEED ?? 3) },
+  );
+}, 120_000);
