@@ -3,6 +3,7 @@ import type { Declaration, Item } from "../source/css/syntax";
 import type { SheetText } from "../source/declarations";
 import { documentOf, type HtmlDocument } from "../source/html/document";
 import { sheetsOfPage, type SheetSource } from "../source/html/sheets";
+import { made } from "../source/memo";
 import { pagesOf, type Site, type TextFile } from "../source/site";
 import { matchInScope, scopeRootOf } from "./pageRules";
 import { isEntry, rulesOf, type RuleEntry } from "./rules";
@@ -37,18 +38,13 @@ export interface RestingRule {
 const known = new WeakMap<readonly Item[], ReadonlyMap<number, RestingRule>>();
 
 /** The rules of a sheet as they match at rest, by where they start; none that cannot be read. */
-export function restingRules(items: readonly Item[]): ReadonlyMap<number, RestingRule> {
-  let rules = known.get(items);
-  if (!rules) {
-    rules = new Map(
-      rulesOf(resting(items))
-        .steps.filter(isEntry)
-        .map(({ rule, selectors, conditions: { scopes } }) => [rule.start, { selectors, scopes }]),
+export const restingRules = (items: readonly Item[]): ReadonlyMap<number, RestingRule> =>
+  made(known, items, () => {
+    const entries = rulesOf(resting(items)).steps.filter(isEntry);
+    return new Map(
+      entries.map(({ rule, selectors, conditions: { scopes } }) => [rule.start, { selectors, scopes }] as const),
     );
-    known.set(items, rules);
-  }
-  return rules;
-}
+  });
 
 /** Whatever a rule sets, it matches by one declaration, and none of it counts here. */
 const nowhere = { start: 0, end: 0 };

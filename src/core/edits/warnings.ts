@@ -1,7 +1,7 @@
 /** What is said of an edit before it is made: what it closes, what beats it, what it sets back. */
 import type { ElementRef } from "../text/refs";
 import type { Conditions } from "../cascade/conditions";
-import { explain, isSetBack } from "../cascade/explain";
+import { explain, isSetBack, type Contender } from "../cascade/explain";
 import { computedValue, sameValues, type Style } from "../cascade/style";
 import { styleWith, type StyledPage } from "../cascade/styles";
 import { isKnownProperty } from "../cascade/declarations";
@@ -201,8 +201,6 @@ function declareWarnings(
   ];
 }
 
-type Contender = ReturnType<typeof explain>["contenders"][number];
-
 /** Says what a shorthand sets back that another declaration had given the element the edit is meant for. */
 export function resetWarnings(
   before: Site,
@@ -228,12 +226,7 @@ export function resetWarnings(
   });
 }
 
-function describe(one: {
-  selector: string;
-  attached: boolean;
-  place: { path: string; line: number } | null;
-  important: boolean;
-}): string {
-  const where = one.place ? ` in ${one.place.path} line ${one.place.line}` : "";
-  return `${one.attached ? "the style attribute" : one.selector}${where}${one.important ? " (!important)" : ""}`;
+function describe({ selector, attached, place, important }: Contender): string {
+  const where = place ? ` in ${place.path} line ${place.line}` : "";
+  return `${attached ? "the style attribute" : selector}${where}${important ? " (!important)" : ""}`;
 }

@@ -8,6 +8,7 @@ import { asksOnlyFor, lackingIn, namesIn } from "../cascade/selectors/named";
 import { tryParseSelectorList } from "../cascade/selectors/parse";
 import type { Selector } from "../cascade/selectors/types";
 import { documentOf, type HtmlDocument } from "../source/html/document";
+import { made } from "../source/memo";
 import { pagesOf, sheetsOf, type Site, type TextFile } from "../source/site";
 import type { StyleRule } from "../source/css/syntax";
 import { meantInstead, type MeantSelector, type NamesOnPages } from "./meant/selectors";
@@ -26,12 +27,13 @@ export const unmatchedSelectors: Check = {
     const found: Found[] = [];
     for (const file of [...sheetsOf(site), ...pagesOf(site)]) {
       let kept = inFiles.get(file);
-      if (!kept || !areSame(kept.documents, documents) || !kept.asked.every((one) => one.isAsBefore(site))) {
+      if (!kept || !areSame(kept.documents, documents) || !kept.asked.every((one) => isAsBefore(site, one))) {
         kept = { documents, found: [], asked: [] };
         for (const sheet of sheetTexts(site, file)) {
-          const readers = new Readers(site, sheet);
+          let asked: readonly HtmlDocument[] | null = null;
+          const readers = () => (asked ??= readingOn(site, sheet));
           append(kept.found, yield* unmatchedIn(sheet, named, readers));
-          if (readers.isAsked) kept.asked.push(readers);
+          if (asked) kept.asked.push({ sheet, documents: asked });
         }
         inFiles.set(file, kept);
       }
@@ -65,36 +67,20 @@ function namesOnPages(documents: readonly HtmlDocument[]): NamesOnPages {
   return { tags, classes, ids };
 }
 
-/** The documents of the pages that read a sheet, once somebody asks for them. */
-class Readers {
-  private documents: readonly HtmlDocument[] | null = null;
+/** The documents of the pages that read a sheet. */
+const readingOn = (site: Site, sheet: SheetText): HtmlDocument[] =>
+  readersOf(site, sheet).map(({ document }) => document);
 
-  constructor(
-    private readonly site: Site,
-    private readonly sheet: SheetText,
-  ) {}
-
-  get isAsked(): boolean {
-    return this.documents !== null;
-  }
-
-  has(document: HtmlDocument): boolean {
-    this.documents ??= this.onSite(this.site);
-    return this.documents.includes(document);
-  }
-
-  /** Whether they are the same on a later site. */
-  isAsBefore(site: Site): boolean {
-    return this.documents === null || areSame(this.documents, this.onSite(site));
-  }
-
-  private onSite(site: Site): HtmlDocument[] {
-    return readersOf(site, this.sheet).map(({ document }) => document);
-  }
+/** A sheet, and the documents of the pages that read it, where they had to be known. */
+interface Asked {
+  sheet: SheetText;
+  documents: readonly HtmlDocument[];
 }
 
+const isAsBefore = (site: Site, { sheet, documents }: Asked) => areSame(documents, readingOn(site, sheet));
+
 /** What was found in files, with the documents it was looked for in, and the pages that had to be known to read them. */
-const inFiles = new WeakMap<TextFile, { documents: readonly HtmlDocument[]; found: Found[]; asked: Readers[] }>();
+const inFiles = new WeakMap<TextFile, { documents: readonly HtmlDocument[]; found: Found[]; asked: Asked[] }>();
 
 const areSame = (a: readonly HtmlDocument[], b: readonly HtmlDocument[]) =>
   a.length === b.length && a.every((document, at) => document === b[at]);
@@ -111,7 +97,12 @@ interface Named {
   nearest: Map<string, Near | null>;
 }
 
-function* unmatchedIn(sheet: SheetText, named: Named, readers: Readers): Generator<void, Found[]> {
+/** @param readers the documents of the pages that read the sheet */
+function* unmatchedIn(
+  sheet: SheetText,
+  named: Named,
+  readers: () => readonly HtmlDocument[],
+): Generator<void, Found[]> {
   const { documents } = named;
   const { items } = sheet;
   const found: Found[] = [];
@@ -130,7 +121,10 @@ function* unmatchedIn(sheet: SheetText, named: Named, readers: Readers): Generat
       const { text } = selector;
       const near = text.length < 120 && !/&(?!\s)/.test(text) ? nearest(selector, named) : null;
       if (!near || step.selectors.some((one) => one.text === near.selector) || isAsked(near, sheet)) continue;
-      const places = near.places.reduce((sum, { document, count }) => sum + (readers.has(document) ? count : 0), 0);
+      const places = near.places.reduce(
+        (sum, { document, count }) => sum + (readers().includes(document) ? count : 0),
+        0,
+      );
       if (places === 0) continue;
       hasUse = true;
       found.push(unmatched(sheet, step.rule, text, near, places));
@@ -244,9 +238,7 @@ const uses = new WeakMap<Selector, Use>();
 
 /** Whether a selector matches on any of the documents; those that it was looked for in before are not looked at again. */
 function isUsed(selector: Selector, documents: readonly HtmlDocument[]): boolean {
-  let use = uses.get(selector);
-  if (!use) uses.set(selector, (use = { in: new WeakSet(), notIn: new WeakSet() }));
-  const known = use;
+  const known = made(uses, selector, () => ({ in: new WeakSet(), notIn: new WeakSet() }));
   if (documents.some((document) => known.in.has(document))) return true;
   return documents.some((document) => {
     if (known.notIn.has(document)) return false;

@@ -88,25 +88,27 @@ describe("values", () => {
     expect(options.find(({ text }) => text === "black")!.contrast!.ratio).toBeCloseTo(21, 1);
   });
 
-  test("it is judged on a page that reads the sheet, and on a text that the rule is nested for", () => {
-    const files = {
-      "index.html": "<style>body { background: #000 }</style><p>x</p>",
-      "b.html": "<link rel=stylesheet href=a.css><body><p>x</p><main><p>y</p></main>",
-      "a.css": "main { background: #777; p { color: wh } }",
-    };
+  const link = "<link rel=stylesheet href=a.css>";
+  test.each<[string, Record<string, string>]>([
+    [
+      "on a page that reads the sheet, and on a text that the rule is nested for",
+      {
+        "index.html": "<style>body { background: #000 }</style><p>x</p>",
+        "b.html": `${link}<body><p>x</p><main><p>y</p></main>`,
+        "a.css": "main { background: #777; p { color: wh } }",
+      },
+    ],
+    [
+      "of two pages that read it, on the one that is shown",
+      {
+        "b.html": `${link}<style>body { background: #000 }</style><p>x</p>`,
+        "index.html": `${link}<style>body { background: #777 }</style><p>x</p>`,
+        "a.css": "p { color: wh }",
+      },
+    ],
+  ])("it is judged %s", (_, files) => {
     const asked = { path: "a.css", page: "index.html", conditions: defaultConditions, layouts: {} };
-    const { options } = writingOptions({ ...asked, site: site(files) }, files["a.css"].indexOf("wh }") + 2)!;
-    expect(options.find(({ text }) => text === "white")!.contrast!.ratio).toBeCloseTo(4.48, 2);
-  });
-
-  test("of two pages that read it the one that is shown comes first", () => {
-    const files = {
-      "b.html": "<link rel=stylesheet href=a.css><style>body { background: #000 }</style><p>x</p>",
-      "index.html": "<link rel=stylesheet href=a.css><style>body { background: #777 }</style><p>x</p>",
-      "a.css": "p { color: wh }",
-    };
-    const asked = { path: "a.css", page: "index.html", conditions: defaultConditions, layouts: {} };
-    const { options } = writingOptions({ ...asked, site: site(files) }, files["a.css"].indexOf("wh }") + 2)!;
+    const { options } = writingOptions({ ...asked, site: site(files) }, files["a.css"]!.indexOf("wh }") + 2)!;
     expect(options.find(({ text }) => text === "white")!.contrast!.ratio).toBeCloseTo(4.48, 2);
   });
 
