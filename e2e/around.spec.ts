@@ -1,7 +1,7 @@
 /** What a text stands in or beside: a list, a table, a picture. */
 import type { Page } from "@playwright/test";
 import { expect, test } from "./support/window";
-import { field, openFiles, openRow, pickByKeyboard, shownPage, slip } from "./support/desk";
+import { field, openFiles, openRow, pickText, shownPage, slip } from "./support/desk";
 
 const files = {
   "index.html":
@@ -15,7 +15,7 @@ const tries = (page: Page, label: string) => slip(page).getByRole("group", { nam
 
 test("markers are tried on the page and written where the list is set", async ({ shelf: page }) => {
   await openFiles(page, files);
-  await pickByKeyboard(page, "Cards are ready");
+  await pickText(page, "Cards are ready");
   await openRow(page, "Marker");
   await tries(page, "Marker").getByRole("button", { name: "circle" }).click();
   const item = shownPage(page).getByText("Cards are ready");
@@ -32,7 +32,7 @@ test("markers are tried on the page and written where the list is set", async ({
 
 test("stripes are given to a table, and its parts are judged together", async ({ shelf: page }) => {
   await openFiles(page, files);
-  await pickByKeyboard(page, "West");
+  await pickText(page, "West");
   await openRow(page, "Stripe ground");
   await field(page, "Stripe ground").fill("#444");
   await field(page, "Stripe ground").press("Enter");
@@ -45,7 +45,7 @@ test("stripes are given to a table, and its parts are judged together", async ({
 
 test("a picture beside a text is floated in a rule of its own", async ({ shelf: page }) => {
   await openFiles(page, files);
-  await pickByKeyboard(page, "At her mooring");
+  await pickText(page, "At her mooring");
   await openRow(page, "Picture float");
   await tries(page, "Picture float").getByRole("button", { name: "left" }).click();
   await expect(slip(page).getByText("New rule figure img in a.css: pictures, and no text")).toBeVisible();

@@ -1,7 +1,7 @@
 /** The road from a bare page to a site's sheet. */
 import type { Locator, Page } from "@playwright/test";
 import { expect, test } from "./support/window";
-import { downloaded, field, openFiles, pickByKeyboard, shownPage, slip, unzipTexts, openRow } from "./support/desk";
+import { downloaded, field, openFiles, pickText, shownPage, slip, unzipTexts, openRow } from "./support/desk";
 
 /** Walks with Tab until something has the focus. */
 async function tabTo(page: Page, locator: Locator, most = 150): Promise<void> {
@@ -88,7 +88,7 @@ test("by keyboard alone from a bare page to three rules in a linked sheet, and t
 
 test("a bare page's head takes rules, and a sheet made on the spot takes the next", async ({ shelf: page }) => {
   await openFiles(page, { "index.html": bare });
-  await pickByKeyboard(page, "Winter");
+  await pickText(page, "Winter");
   await openRow(page, "Ink");
   const ink = page.getByLabel("Ink value", { exact: true });
   await ink.fill("navy");
@@ -115,7 +115,7 @@ test("what is tried on a bare page is measured on the picked text, though the pa
 }) => {
   const words = "Two boats go out to the islands every day but on the last Sunday of the month. ".repeat(6);
   await openFiles(page, { "index.html": `<!doctype html>\n<h1>Fares</h1>\n<h2>Winter</h2>\n<p>${words}</p>\n` });
-  await pickByKeyboard(page, "Winter");
+  await pickText(page, "Winter");
   await openRow(page, "Size");
   await field(page, "Size").fill("44px");
   await expect(shownPage(page).locator("h2")).toHaveCSS("font-size", "44px");
@@ -128,7 +128,7 @@ test("what is tried on a bare page is measured on the picked text, though the pa
 
 test("a paragraph is made a heading, with what that does to the outline", async ({ shelf: page }) => {
   await openFiles(page, { "index.html": "<!doctype html>\n<h1>Fares</h1>\n<p>Adults</p>\n" });
-  await pickByKeyboard(page, "Adults");
+  await pickText(page, "Adults");
   await slip(page).getByRole("combobox", { name: "Element" }).click();
   await page.getByText("heading of level 3").first().click();
   await expect(dialog(page).getByRole("region", { name: "The headings of index.html" })).toContainText("h3 Adults");
@@ -140,7 +140,7 @@ test("a paragraph is made a heading, with what that does to the outline", async 
 
 test("paragraphs in a row are made a list", async ({ shelf: page }) => {
   await openFiles(page, { "index.html": "<!doctype html>\n<h1>Fares</h1>\n<p>Adults</p>\n<p>Dogs</p>\n" });
-  await pickByKeyboard(page, "Adults");
+  await pickText(page, "Adults");
   await slip(page).getByRole("combobox", { name: "Element" }).click();
   await page.getByText("these paragraphs in a row: list in any order").first().click();
   await expect(dialog(page)).toContainText("<li>Adults</li>");

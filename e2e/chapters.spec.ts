@@ -2,7 +2,7 @@
 import type { Page } from "@playwright/test";
 import { expect, test } from "./support/window";
 import { testFont } from "../src/core/testing/font";
-import { field, openFiles, openRow, pickByKeyboard, sampleFile, shownPage, slip } from "./support/desk";
+import { field, openFiles, openRow, pickText, sampleFile, shownPage, slip } from "./support/desk";
 
 const trialsOf = (page: Page, label: string) =>
   slip(page)
@@ -11,7 +11,7 @@ const trialsOf = (page: Page, label: string) =>
 
 test("each trial of opacity says what contrast it leaves", async ({ shelf: page }) => {
   await openFiles(page, { "index.html": "<!doctype html><style>p{color:#555}</style><p>Boats</p>" });
-  await pickByKeyboard(page, "Boats");
+  await pickText(page, "Boats");
   await openRow(page, "Opacity");
   const trials = trialsOf(page, "opacity");
   await expect(trials.nth(0)).toContainText("7.4");
@@ -24,7 +24,7 @@ test("the room above is tried beside the text above", async ({ shelf: page }) =>
   await openFiles(page, {
     "index.html": "<!doctype html><style>h2{font-size:20px;margin-top:10px}</style><p>Fares</p><h2>Boats</h2>",
   });
-  await pickByKeyboard(page, "Boats");
+  await pickText(page, "Boats");
   await openRow(page, "Room above");
   await expect(slip(page).getByText(/^10 px, 0.5 of the size, /)).toBeVisible();
   const trials = trialsOf(page, "room above");
@@ -42,7 +42,7 @@ test("the site's own sizes are tried side by side, and kept for this kind of tex
     "index.html":
       "<!doctype html><style>h1{font-size:40px}h2{font-size:30px}p{font-size:16px}</style><h1>Pier</h1><h2>Boats</h2><p>Words</p>",
   });
-  await pickByKeyboard(page, "Boats");
+  await pickText(page, "Boats");
   await openRow(page, "Size");
   await slip(page).getByRole("button", { name: "Try the site’s own sizes" }).click();
   await expect(trialsOf(page, "size")).toHaveText([/16px/, /30px.*now/, /40px/]);
@@ -51,10 +51,10 @@ test("the site's own sizes are tried side by side, and kept for this kind of tex
   await expect(shownPage(page).getByRole("heading", { name: "Boats" })).toHaveCSS("font-size", "24px");
   await field(page, "Size").press("Escape");
   await page.reload();
-  await pickByKeyboard(page, "Boats");
+  await pickText(page, "Boats");
   await openRow(page, "Size");
   await expect(trialsOf(page, "size")).toHaveCount(3);
-  await pickByKeyboard(page, "Words");
+  await pickText(page, "Words");
   await openRow(page, "Size");
   await expect(trialsOf(page, "size")).toHaveCount(5);
 });
@@ -64,7 +64,7 @@ test("lines are written as longhands, so that the rest stays", async ({ shelf: p
     "index.html": "<!doctype html><link rel=stylesheet href=a.css><h1>Pier</h1>",
     "a.css": "h1 {\n  text-decoration-color: red;\n}\n",
   });
-  await pickByKeyboard(page, "Pier");
+  await pickText(page, "Pier");
   await openRow(page, "Lines");
   await slip(page).getByRole("checkbox", { name: "under" }).check();
   await slip(page).getByLabel("Thickness of the lines").fill("3px");
@@ -82,10 +82,10 @@ test("leading given as a length says what the texts inside get", async ({ shelf:
     "index.html":
       "<!doctype html><style>div{font-size:16px;line-height:20px}b{font-size:40px}</style><div>Boats <b>today</b></div>",
   });
-  await pickByKeyboard(page, "Boats");
+  await pickText(page, "Boats");
   await openRow(page, "Leading");
   await expect(slip(page).getByText(/bold words at 40 px: 0.5 of the size \(1 place\)/)).toBeVisible();
-  await pickByKeyboard(page, "today");
+  await pickText(page, "today");
   await openRow(page, "Leading");
   await slip(page).getByRole("button", { name: "Write 1.25 in div" }).click();
   await expect(shownPage(page).getByText("today")).toHaveCSS("line-height", "50px");
@@ -102,7 +102,7 @@ test("axes of a variable font are set with sliders, each its own way", async ({ 
       "<!doctype html><style>@font-face{font-family:Flex;src:url(flex.ttf);font-weight:100 900;font-stretch:75% 125%}h1{font:40px Flex,serif}</style><h1>Pier</h1><p>Boats</p>",
     "flex.ttf": testFont("Ossel Flex", axes),
   });
-  await pickByKeyboard(page, "Pier");
+  await pickText(page, "Pier");
   await openRow(page, "Width");
   await slip(page).getByRole("slider", { name: "Width axis" }).fill("80");
   await expect(shownPage(page).getByRole("heading")).toHaveCSS("font-stretch", "80%");
@@ -117,12 +117,12 @@ test("axes of a variable font are set with sliders, each its own way", async ({ 
   await expect(slip(page).getByText(/has a property of its own, font-weight/)).toBeVisible();
   await slip(page).getByRole("button", { name: "Leave it out" }).click();
   await expect(field(page, "Axes")).toHaveValue('"GRAD" 25');
-  await pickByKeyboard(page, "Boats");
+  await pickText(page, "Boats");
   await expect(field(page, "Axes")).toHaveCount(0);
 });
 
 test("figures that are as usual are there, too, with what is usual", async ({ sample: page }) => {
-  await pickByKeyboard(page, "Winter sailings");
+  await pickText(page, "Winter sailings");
   await slip(page)
     .getByText(/other figures as usual/)
     .click();
@@ -199,7 +199,7 @@ test("where the style attribute holds the value, it can be written there with on
     "index.html": '<!doctype html><link rel=stylesheet href=a.css><p style="letter-spacing: .1em">Boats</p>',
     "a.css": "p { color: #333 }\n",
   });
-  await pickByKeyboard(page, "Boats");
+  await pickText(page, "Boats");
   await field(page, "Letter spacing").fill("2px");
   await expect(slip(page).getByText(/the style attribute in index.html line 1 beats it/)).toBeVisible();
   await slip(page).getByRole("button", { name: "Write to the style attribute instead" }).click();
@@ -215,7 +215,7 @@ test("what is tried stays tried while the page is rehearsed for another reader",
   await openFiles(page, {
     "index.html": "<!doctype html><style>h1{font:20px 'DejaVu Serif',monospace}</style><h1>Pier</h1>",
   });
-  await pickByKeyboard(page, "Pier");
+  await pickText(page, "Pier");
   await field(page, "Size").fill("33px");
   const heading = shownPage(page).getByRole("heading");
   await expect(heading).toHaveCSS("font-size", "33px");

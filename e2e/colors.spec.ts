@@ -7,7 +7,7 @@ import {
   openFiles,
   openRow,
   openSample,
-  pickByKeyboard,
+  pickText,
   ready,
   shownPage,
   slip,
@@ -32,7 +32,7 @@ async function changedFile(page: Page, path: string): Promise<string> {
 }
 
 test("a pasted hsl colour is written as oklch", async ({ sample: page }) => {
-  await pickByKeyboard(page, "Winter sailings");
+  await pickText(page, "Winter sailings");
   await field(page, "Ink").fill("hsl(205 35% 40%)");
   await field(page, "Ink").press("Enter");
   await expect(heading(page, "Winter sailings")).toHaveCSS("color", "rgb(66, 108, 138)");
@@ -50,7 +50,7 @@ test("a heading that fails on two grounds passes on both, by the nearest and by 
   await openFiles(page, twoGrounds);
   const marks = page.getByRole("list", { name: "Marks" }).getByRole("listitem");
   await expect(marks).toHaveCount(2);
-  await pickByKeyboard(page, "On paper");
+  await pickText(page, "On paper");
   await openRow(page, "Ink");
   await expect(slip(page).getByText(/on white, body · 1 place · needs 4.5/)).toBeVisible();
   await expect(slip(page).getByText(/on #e8e0d0, section · 1 place · needs 4.5/)).toBeVisible();
@@ -80,7 +80,7 @@ test("a heading that fails on two grounds passes on both, by the nearest and by 
 
 test("the ladder keeps the hue it was taken hold of with, down to black and back", async ({ shelf: page }) => {
   await openFiles(page, twoGrounds);
-  await pickByKeyboard(page, "On paper");
+  await pickText(page, "On paper");
   await openRow(page, "Ink");
   const ladder = slip(page).getByRole("slider", { name: "Lightness", exact: true });
   await ladder.press("Home");
@@ -101,7 +101,7 @@ test("the ladder keeps the hue it was taken hold of with, down to black and back
 
 test("a ground that would make texts fail says so before it is written", async ({ shelf: page }) => {
   await openFiles(page, twoGrounds);
-  await pickByKeyboard(page, "On sand");
+  await pickText(page, "On sand");
   await openRow(page, "Ground");
   await expect(slip(page).getByText(/under #8a9aa6, section heading · 1 place/)).toBeVisible();
   await field(page, "Ground").fill("#111");
@@ -110,7 +110,7 @@ test("a ground that would make texts fail says so before it is written", async (
 
 test("trials stand side by side, are walked with keys and written with Enter", async ({ page }) => {
   await openSample(page);
-  await pickByKeyboard(page, "Winter sailings");
+  await pickText(page, "Winter sailings");
   await openRow(page, "Ink");
   const trials = slip(page).getByRole("radiogroup", { name: "Trials of ink" });
   await expect(trials.getByRole("radio")).toHaveCount(5);
@@ -136,7 +136,7 @@ test("a pair of ink and ground is tried on the page as one candidate, and writte
   shelf: page,
 }) => {
   await openFiles(page, twoGrounds);
-  await pickByKeyboard(page, "On paper");
+  await pickText(page, "On paper");
   await openRow(page, "Ink");
   await slip(page).getByLabel("Add a trial of ink").fill("#fff");
   await slip(page).getByRole("button", { name: "with another setting" }).click();

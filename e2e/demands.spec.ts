@@ -1,7 +1,7 @@
 /** What the interface asks of others' pages, asked of itself: keys, room, targets, forced colours, paper. */
 import type { Page } from "@playwright/test";
 import { expect, test } from "./support/window";
-import { eachView, openFiles, openRow, openSample, pickByKeyboard, slip, stage } from "./support/desk";
+import { eachView, openFiles, openRow, openSample, pickText, slip, stage } from "./support/desk";
 
 /** What can be reached by Tab and was not, and where the focus was not to be seen, going once round from the first link. */
 async function walked(page: Page): Promise<{ missed: string[]; unseen: string[] }> {
@@ -108,7 +108,7 @@ test("the interface follows the size of text that the reader chose", async ({ pa
     document.adoptedStyleSheets = [sheet];
   });
   await openSample(page);
-  await pickByKeyboard(page, "Winter sailings");
+  await pickText(page, "Winter sailings");
   const sizeOf = (words: string) =>
     page
       .getByText(words, { exact: true })
@@ -209,7 +209,7 @@ test("the page is seen at three widths in step, and an edit on all of them", asy
     "index.html": `<!doctype html><title>Sailings</title><link rel="stylesheet" href="a.css">${sailings.join("")}`,
     "a.css": "h2 { font-size: 28px; color: #8a9aa6 } @media (max-width: 600px) { h2 { font-size: 22px } }",
   });
-  await pickByKeyboard(page, "Sailing 0");
+  await pickText(page, "Sailing 0");
   const more = page.getByRole("button", { name: "See another width beside" });
   await more.click();
   await more.click();
@@ -227,7 +227,7 @@ test("the page is seen at three widths in step, and an edit on all of them", asy
   const ink = (frame: typeof main) => heading(frame, 0).evaluate((one) => getComputedStyle(one).color);
   for (const frame of [main, narrow, wide]) await expect.poll(() => ink(frame)).toBe("rgb(51, 68, 85)");
   // In step: what is picked stands at one height.
-  await pickByKeyboard(page, "Sailing 20", 50);
+  await pickText(page, "Sailing 20");
   const top = (frame: typeof main) => heading(frame, 20).evaluate((one) => one.getBoundingClientRect().top);
   for (const frame of [narrow, wide])
     await expect.poll(async () => Math.abs((await top(main)) - (await top(frame)))).toBeLessThan(2);
@@ -267,7 +267,7 @@ test("selects tell what is chosen, a refusal is tied to its field, a dialog begi
   await page.keyboard.press("Escape");
   await openSample(page);
   await expect(page.getByRole("combobox", { name: "Page", exact: true })).toHaveAccessibleDescription("index.html");
-  await pickByKeyboard(page, "Winter sailings");
+  await pickText(page, "Winter sailings");
   const size = slip(page).getByLabel("Size value", { exact: true });
   await size.fill("1banana");
   await expect(size).toHaveAttribute("aria-invalid", "true");
@@ -277,7 +277,7 @@ test("selects tell what is chosen, a refusal is tied to its field, a dialog begi
 });
 
 test("a member of a stack that is moved keeps the focus", async ({ sample: page }) => {
-  await pickByKeyboard(page, "Winter sailings");
+  await pickText(page, "Winter sailings");
   await openRow(page, "Stack");
   const members = slip(page).getByRole("list", { name: "Members of the stack" });
   await members.getByRole("listitem", { name: /^Georgia/ }).press("Alt+ArrowDown");

@@ -1,7 +1,7 @@
 /** Two programs on one folder; the browser's private file system stands in for the disk. */
 import type { Page } from "@playwright/test";
 import { expect, test } from "./support/window";
-import { field, openFiles, pickByKeyboard, ready, shownPage } from "./support/desk";
+import { field, openFiles, pickText, ready, shownPage } from "./support/desk";
 
 const files = {
   "index.html": "<!doctype html><link rel=stylesheet href=a.css><h1>Pier</h1><p>Boats</p>",
@@ -53,7 +53,7 @@ const ink = (page: Page, tag: "h1" | "p", color: string) =>
   expect(shownPage(page).locator(tag)).toHaveCSS("color", color);
 
 async function setInk(page: Page, words: string, color: string): Promise<void> {
-  await pickByKeyboard(page, words);
+  await pickText(page, words);
   await field(page, "Ink").fill(color);
   await field(page, "Ink").press("Enter");
 }

@@ -1,7 +1,7 @@
 /** What goes out: changes as a diff and in words, findings in open formats. */
 import type { Page } from "@playwright/test";
 import { expect, test } from "./support/window";
-import { downloaded, field, openFiles, openSample, pickByKeyboard, shownPage } from "./support/desk";
+import { downloaded, field, openFiles, openSample, pickText, shownPage } from "./support/desk";
 
 const files = {
   "index.html":
@@ -19,7 +19,7 @@ async function exported(page: Page, name: string): Promise<string> {
 
 test("changes go out as a diff with their own line ends, and in words", async ({ shelf: page }) => {
   await openFiles(page, files);
-  await pickByKeyboard(page, "Return, adult.");
+  await pickText(page, "Return, adult.");
   await field(page, "Ink").fill("#444");
   await field(page, "Ink").press("Enter");
   await expect(page.getByRole("link", { name: /^Changes 1/ })).toBeVisible();

@@ -4,7 +4,7 @@ import { expect, test } from "./support/window";
 import { contrastRatio, parseColor } from "../src/core";
 import { paintOver } from "../src/core/color/contrast";
 import type { Color } from "../src/core/color/types";
-import { openRow, openSample, pickByKeyboard, slip } from "./support/desk";
+import { openRow, openSample, pickText, slip } from "./support/desk";
 
 /** Every text that is shown, with its ink and the grounds under it, outermost first, opacity put into the inks. */
 function textsShown(): {
@@ -89,7 +89,7 @@ for (const room of ["light", "dark"] as const) {
     await page.goto("/");
     const found = await faults(page, "shelf");
     await openSample(page);
-    await pickByKeyboard(page, "Winter sailings");
+    await pickText(page, "Winter sailings");
     await openRow(page, "Ink");
     await openRow(page, "Size");
     await slip(page).getByRole("radiogroup", { name: "Trials of size" }).getByRole("radio").nth(1).click();

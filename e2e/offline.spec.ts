@@ -3,7 +3,7 @@ import { createServer, request as ask, type Server } from "node:http";
 import { readFileSync } from "node:fs";
 import type { Page } from "@playwright/test";
 import { expect, test } from "./support/window";
-import { pickByKeyboard, ready, sampleFile } from "./support/desk";
+import { pickText, ready, sampleFile } from "./support/desk";
 
 test.use({ serviceWorkers: "allow" });
 
@@ -89,7 +89,7 @@ test("once it was there, it works without a network; a newer build is taken when
     await page.goto(address);
     await page.getByRole("button", { name: /^Sample site/ }).click();
     await ready(page);
-    await pickByKeyboard(page, "Winter sailings");
+    await pickText(page, "Winter sailings");
     for (const view of ["Text styles", "Colours", "Sheets", "Changes"]) {
       await page.getByRole("link", { name: new RegExp(`^${view}`) }).click();
       await expect(page.getByRole("main", { name: view })).toBeVisible();

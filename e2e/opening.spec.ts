@@ -8,7 +8,7 @@ import {
   downloaded,
   field,
   openSample,
-  pickByKeyboard,
+  pickText,
   ready,
   shownPage,
   slip,
@@ -29,7 +29,7 @@ const pier = {
 
 async function changeHeading(page: Page): Promise<void> {
   await ready(page);
-  await pickByKeyboard(page, "Café on the pier");
+  await pickText(page, "Café on the pier");
   await field(page, "Size").fill("40px");
   await field(page, "Size").press("Enter");
   await expect(slip(page).getByLabel("Computed size")).toHaveText("40 px");
@@ -113,7 +113,7 @@ test("a folder with leave to write: saved back, and asked first where a file cha
     }, name);
   await page.getByRole("button", { name: /^Folder/ }).click();
   await ready(page);
-  await pickByKeyboard(page, "Pier");
+  await pickText(page, "Pier");
   const write = async (value: string) => {
     await field(page, "Ink").fill(value);
     await field(page, "Ink").press("Enter");
@@ -206,7 +206,7 @@ test("the shelf keeps, renames, copies, deletes and brings back", async ({ page 
 test("the whole shelf goes out as one archive with its history, and comes in again", async ({ page }) => {
   const linked = '<!doctype html><link rel="stylesheet" href="a.css"><h1>Pier</h1>';
   await openFiles(page, { "index.html": linked, "a.css": "h1 { color: #333333 }" });
-  await pickByKeyboard(page, "Pier");
+  await pickText(page, "Pier");
   await field(page, "Ink").fill("#111111");
   await field(page, "Ink").press("Enter");
   await expect(page.getByRole("link", { name: /^Changes 1/ })).toBeVisible();

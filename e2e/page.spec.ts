@@ -1,6 +1,6 @@
 import type { Locator } from "@playwright/test";
 import { expect, test } from "./support/window";
-import { field, openFiles, openSample, pickByKeyboard, ready, shownPage, slip, stage, openRow } from "./support/desk";
+import { field, openFiles, openSample, pickText, ready, shownPage, slip, stage, openRow } from "./support/desk";
 
 test("the room of the page is known before it stands: it is asked for once", async ({ sample: page }) => {
   const again = await page.context().newPage();
@@ -60,7 +60,7 @@ test("styles come off and on with one key", async ({ sample: page }) => {
 });
 
 test("the width is dragged, stepped and typed, and the page and its figures follow", async ({ sample: page }) => {
-  await pickByKeyboard(page, "Winter sailings");
+  await pickText(page, "Winter sailings");
   await page.getByLabel("Page width in px").fill("500");
   await page.getByLabel("Page width in px").press("Enter");
   await expect(slip(page).getByLabel("Computed size")).toHaveText("22 px");
@@ -77,7 +77,7 @@ test("the width is dragged, stepped and typed, and the page and its figures foll
 });
 
 test("the dark scheme changes page and figures", async ({ sample: page }) => {
-  await pickByKeyboard(page, "Winter sailings");
+  await pickText(page, "Winter sailings");
   await page.getByLabel("Colour scheme").click();
   await page.getByText("Dark", { exact: true }).click();
   await expect(slip(page).getByRole("group", { name: "Ground" })).toContainText("#10191e");
@@ -112,7 +112,7 @@ test("a page is seen at 1280 px in a window of 1280, smaller to fit, and a text 
 });
 
 test("a glass shows the picked text several times as large, as it is tried", async ({ sample: page }) => {
-  await pickByKeyboard(page, "Winter sailings");
+  await pickText(page, "Winter sailings");
   await stage(page).press("g");
   const glass = page.getByRole("region", { name: "Glass" });
   const text = glass.frameLocator("iframe").getByRole("heading", { name: "Winter sailings" });
@@ -149,7 +149,7 @@ test("slip and source are folded away, and come back as they were, also after a 
 });
 
 test("all that is set of a heading, and all sections, fit without scrolling", async ({ sample: page }) => {
-  await pickByKeyboard(page, "Winter sailings");
+  await pickText(page, "Winter sailings");
   for (const name of ["Face", "Colour", "Lines", "Spacing", "Room"])
     await expect(slip(page).getByRole("region", { name, exact: true })).toBeInViewport({ ratio: 1 });
   expect(await slip(page).evaluate((panel) => panel.scrollHeight - panel.clientHeight)).toBe(0);
@@ -187,7 +187,7 @@ test("another page is opened, and the address keeps it", async ({ page }) => {
 });
 
 test("a bad value stays with its reason and nothing is written", async ({ sample: page }) => {
-  await pickByKeyboard(page, "Winter sailings");
+  await pickText(page, "Winter sailings");
   await field(page, "Size").fill("28");
   await expect(slip(page).getByText("font-size: 28 sets nothing: it lacks its unit. Meant: 28px.")).toBeVisible();
   await field(page, "Size").press("Enter");
@@ -198,7 +198,7 @@ test("a bad value stays with its reason and nothing is written", async ({ sample
 });
 
 test("the name of what is picked stands among the marks, over none of them", async ({ sample: page }) => {
-  await pickByKeyboard(page, "Winter sailings");
+  await pickText(page, "Winter sailings");
   const marks = page.getByRole("list", { name: "Marks" });
   // What is found comes after what can be told of the page alone.
   await expect(marks.getByRole("button", { name: /^1 finding/ }).first()).toBeVisible();
@@ -220,7 +220,7 @@ test("what is on trial leaves the page with the text it was tried on, and with t
   };
   for (const leave of [() => stage(page).press("Escape"), () => stage(page).press("ArrowDown"), toAnotherView]) {
     await stage(page).press("Escape");
-    await pickByKeyboard(page, "Winter sailings");
+    await pickText(page, "Winter sailings");
     await field(page, "Ink").fill("#ff0000");
     await expect(heading).toHaveCSS("color", "rgb(255, 0, 0)");
     await leave();
@@ -229,7 +229,7 @@ test("what is on trial leaves the page with the text it was tried on, and with t
 });
 
 test("values are completed from the grammar and stepped with the arrow keys", async ({ sample: page }) => {
-  await pickByKeyboard(page, "Winter sailings");
+  await pickText(page, "Winter sailings");
   await openRow(page, "Case");
   await field(page, "Case").fill("upp");
   await page.getByTitle("uppercase").click();
@@ -246,7 +246,7 @@ test("values are completed from the grammar and stepped with the arrow keys", as
 });
 
 test("losers are shown with the reason; a declaration is switched off and on again", async ({ sample: page }) => {
-  await pickByKeyboard(page, "Winter sailings");
+  await pickText(page, "Winter sailings");
   const ink = slip(page).getByRole("group", { name: "Ink", exact: true });
   await ink.getByRole("button", { name: /Why/ }).click();
   await expect(ink).toContainText("comes after h1, h2, h3 in css/ferry.css line 33, equally specific");
@@ -261,7 +261,7 @@ test("losers are shown with the reason; a declaration is switched off and on aga
 test("a rule that would be beaten is named, and a new rule's reach is shown before it is written", async ({
   sample: page,
 }) => {
-  await pickByKeyboard(page, "Winter sailings");
+  await pickText(page, "Winter sailings");
   await page.getByLabel("Write to").click();
   await page.getByText("h1, h2, h3", { exact: true }).click();
   await field(page, "Ink").fill("#123456");
@@ -281,7 +281,7 @@ test("a rule that would be beaten is named, and a new rule's reach is shown befo
 });
 
 test("a class is given to all places like it", async ({ sample: page }) => {
-  await pickByKeyboard(page, "Winter sailings");
+  await pickText(page, "Winter sailings");
   await page.getByLabel("Write to").click();
   await page.getByText(/given to all like it/).click();
   await page.getByLabel("Class", { exact: true }).fill("section-title");
@@ -296,7 +296,7 @@ test("a class is given to all places like it", async ({ sample: page }) => {
 });
 
 test("the source is edited and the slip follows", async ({ sample: page }) => {
-  await pickByKeyboard(page, "Winter sailings");
+  await pickText(page, "Winter sailings");
   const source = page.getByRole("textbox", { name: "Source of css/ferry.css" });
   await expect(source).toContainText("font: 28px/32px");
   await source.getByText("#8a9aa6").dblclick();
@@ -308,7 +308,7 @@ test("the source is edited and the slip follows", async ({ sample: page }) => {
 });
 
 test("two windows on one site follow each other", async ({ sample: page }) => {
-  await pickByKeyboard(page, "Winter sailings");
+  await pickText(page, "Winter sailings");
   const other = await page.context().newPage();
   await other.goto(page.url());
   await ready(other);
@@ -331,7 +331,7 @@ test("in a room of 1024 everything still fits", async ({ sample: page }) => {
   expect(await fits()).toBeLessThanOrEqual(0);
   await page.setViewportSize({ width: 1024, height: 768 });
   expect(await fits()).toBeLessThanOrEqual(0);
-  await pickByKeyboard(page, "Winter sailings");
+  await pickText(page, "Winter sailings");
   const overflow = await page.evaluate(
     () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
   );
@@ -358,7 +358,7 @@ test("container rules follow the container's size on the page", async ({ page })
     );
   await page.getByRole("button", { name: "Open", exact: true }).click();
   await ready(page);
-  await pickByKeyboard(page, "Boxed");
+  await pickText(page, "Boxed");
   await expect(slip(page).getByLabel("Computed size")).toHaveText("32 px");
   await page.getByLabel("Page width in px").fill("500");
   await page.getByLabel("Page width in px").press("Enter");
@@ -401,7 +401,7 @@ test("a reader with larger text, and the page on paper, are rehearsed and taken 
 test("a heading is made one of another level, this one or all that are alike, in its tags alone", async ({
   sample: page,
 }) => {
-  await pickByKeyboard(page, "Winter sailings");
+  await pickText(page, "Winter sailings");
   const choose = async (group: "one" | "all", tag: string) => {
     await slip(page).getByRole("combobox", { name: "Element" }).click();
     const options = page.locator(".ant-select-dropdown").getByText(tag, { exact: true });

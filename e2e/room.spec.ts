@@ -1,9 +1,9 @@
 /** What surrounds a text, chosen on the page. */
 import { expect, test } from "./support/window";
-import { field, openFiles, openRow, pickByKeyboard, shownPage, slip } from "./support/desk";
+import { field, openFiles, openRow, pickText, shownPage, slip } from "./support/desk";
 
 test("a paragraph gets a ground, padding and corners, and its ink is judged on them", async ({ sample: page }) => {
-  await pickByKeyboard(page, "The new linkspan is in place");
+  await pickText(page, "The new linkspan is in place");
   const lead = shownPage(page).getByText("The new linkspan is in place");
   const styleOf = (name: string) => lead.evaluate((one, key) => getComputedStyle(one).getPropertyValue(key), name);
   await expect(slip(page).getByLabel("Contrast", { exact: true })).toHaveText(/^1[0-9]\.\d : 1$/);
@@ -19,9 +19,12 @@ test("a paragraph gets a ground, padding and corners, and its ink is judged on t
   ] as const) {
     await openRow(page, row);
     await field(page, row).fill(value);
+    const group = slip(page).getByRole("group", { name: row, exact: true });
+    await expect(group.getByRole("status").first()).toContainText("Changes in css/ferry.css");
+    await expect(field(page, row)).toHaveValue(value);
     await expect.poll(() => styleOf(longhand)).toBe(computed);
     await field(page, row).press("Enter");
-    await expect(slip(page).getByRole("group", { name: row, exact: true })).toContainText(/ferry\.css|\.lead/);
+    await expect(group).toContainText(/ferry\.css|\.lead/);
   }
   const sides = slip(page).getByRole("group", { name: "Padding left", exact: true });
   await expect(sides.getByLabel("Padding left value")).toHaveValue("2em");
@@ -30,7 +33,7 @@ test("a paragraph gets a ground, padding and corners, and its ink is judged on t
 test("room is drawn on the page while a row about it is open, and line lengths are offered in characters", async ({
   sample: page,
 }) => {
-  await pickByKeyboard(page, "The new linkspan is in place");
+  await pickText(page, "The new linkspan is in place");
   const room = page.getByRole("application").locator("svg");
   await expect(room).toHaveCount(0);
   await openRow(page, "Room below");
@@ -55,7 +58,7 @@ test("a gradient on the body stops tiling, is changed stop by stop, and a veil m
       '<!doctype html><title>Sea</title><link rel="stylesheet" href="a.css"><h1>Sea state</h1><p>Moderate.</p>',
     "a.css": "* { box-sizing: border-box } body { background: linear-gradient(#8ab, #fff); color: #fff; margin: 20px }",
   });
-  await pickByKeyboard(page, "Sea state");
+  await pickText(page, "Sea state");
   await openRow(page, "Gradient or picture");
   const chapter = slip(page).getByRole("group", { name: "Gradient or picture", exact: true });
   const html = shownPage(page).locator("html");
@@ -87,7 +90,7 @@ test("margins that meet are told: which one counts and which is swallowed", asyn
       '<!doctype html><title>Fares</title><link rel="stylesheet" href="a.css"><h2>Fares</h2><p>Return, adult.</p>',
     "a.css": "h2 { margin-bottom: 10px } p { margin-top: 24px }",
   });
-  await pickByKeyboard(page, "Return, adult.");
+  await pickText(page, "Return, adult.");
   await openRow(page, "Room above");
   const note = slip(page).getByRole("group", { name: "Room above", exact: true }).getByRole("note");
   await expect(note).toContainText("they are one of 24 px");
@@ -105,7 +108,7 @@ test("a margin snaps to a step of the site or to lines of a grid, and a step tha
       '<!doctype html><title>Fares</title><link rel="stylesheet" href="a.css"><h2>Fares</h2><p>Return, adult.</p><p class="note">Weather permitting.</p>',
     "a.css": "h2 { margin: 30px 0 16px } p { margin: 0 0 16px; line-height: 24px } .note { margin-top: 17px }",
   });
-  await pickByKeyboard(page, "Weather permitting.");
+  await pickText(page, "Weather permitting.");
   await openRow(page, "Room above");
   const rhythm = slip(page).getByRole("region", { name: "Rhythm of the site" });
   await expect(rhythm.getByRole("list", { name: "Steps" }).getByRole("listitem")).toHaveText(["16", "17", "30"]);
@@ -131,7 +134,7 @@ test("percentages say what they are of, and a line centred by its leading what b
     "a.css":
       "body { margin: 0 } div { width: 400px; padding: 0 10px } p { margin-left: 10%; height: 48px; line-height: 48px }",
   });
-  await pickByKeyboard(page, "Return, adult.");
+  await pickText(page, "Return, adult.");
   await openRow(page, "Room beside");
   const beside = slip(page).getByRole("group", { name: "Room beside", exact: true });
   // What is measured on the page comes a moment later, and moves what stands below it.
@@ -158,7 +161,7 @@ test("a picture of the site is put under a text, and a veil of any colour or ano
     "sea.svg":
       '<svg xmlns="http://www.w3.org/2000/svg" width="60" height="40"><rect width="60" height="40" fill="#8ab"/></svg>',
   });
-  await pickByKeyboard(page, "Sea state");
+  await pickText(page, "Sea state");
   await openRow(page, "Gradient or picture");
   const chapter = slip(page).getByRole("group", { name: "Gradient or picture", exact: true });
   const image = () =>

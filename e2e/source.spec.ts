@@ -1,6 +1,6 @@
 import type { Page } from "@playwright/test";
 import { expect, test } from "./support/window";
-import { pickByKeyboard, shownPage } from "./support/desk";
+import { pickText, shownPage } from "./support/desk";
 
 const source = (page: Page) => page.getByRole("region", { name: "Source" });
 const about = (page: Page) => source(page).getByRole("complementary", { name: "About this line" });
@@ -8,7 +8,7 @@ const heading = (page: Page) => shownPage(page).getByRole("heading", { name: "Wi
 
 /** Puts the cursor behind the ink of the section headings' rule. */
 async function behindTheInk(page: Page): Promise<void> {
-  await pickByKeyboard(page, "Winter sailings");
+  await pickText(page, "Winter sailings");
   await source(page).getByText("color: #8a9aa6").click();
   await page.keyboard.press("End");
 }

@@ -2,14 +2,14 @@
 import type { Page } from "@playwright/test";
 import { expect, test } from "./support/window";
 import { matchedFallback, readFontFile } from "../src/core";
-import { field, openFiles, openRow, pickByKeyboard, ready, sampleFile, shownPage, slip, stage } from "./support/desk";
+import { field, openFiles, openRow, pickText, ready, sampleFile, shownPage, slip, stage } from "./support/desk";
 
 const heading = (page: Page) => shownPage(page).getByRole("heading", { name: "Winter sailings" });
 
 test("what is typed is still shown on the page once something else was written, or taken back", async ({
   sample: page,
 }) => {
-  await pickByKeyboard(page, "Winter sailings");
+  await pickText(page, "Winter sailings");
   const heading = shownPage(page).getByText("Winter sailings").first();
   const size = () => heading.evaluate((one) => getComputedStyle(one).fontSize);
   await openRow(page, "Weight");
@@ -27,7 +27,7 @@ test("what is typed is still shown on the page once something else was written, 
 });
 
 test("a stack is built by keyboard", async ({ sample: page }) => {
-  await pickByKeyboard(page, "Winter sailings");
+  await pickText(page, "Winter sailings");
   await openRow(page, "Stack");
   const members = slip(page).getByRole("list", { name: "Members of the stack" }).getByRole("listitem");
   await expect(members).toHaveCount(3);
@@ -45,7 +45,7 @@ test("a stack is built by keyboard", async ({ sample: page }) => {
 });
 
 test("faults of a stack are told and mended", async ({ sample: page }) => {
-  await pickByKeyboard(page, "Winter sailings");
+  await pickText(page, "Winter sailings");
   await openRow(page, "Stack");
   await field(page, "Stack").fill("Georga");
   await expect(slip(page).getByText(/Is Georgia meant/)).toBeVisible();
@@ -59,7 +59,7 @@ test("faults of a stack are told and mended", async ({ sample: page }) => {
 test("five sizes are tried on the page by keyboard, with the lines that follow, and one is written", async ({
   sample: page,
 }) => {
-  await pickByKeyboard(page, "Winter sailings");
+  await pickText(page, "Winter sailings");
   await openRow(page, "Size");
   const trials = slip(page).getByRole("radiogroup", { name: "Trials of size" }).getByRole("radio");
   await expect(trials).toHaveCount(5);
@@ -103,7 +103,7 @@ test("a fluid size is set and seen at three widths", async ({ shelf: page }) => 
     "index.html": "<!doctype html><link rel=stylesheet href=a.css><h1>Slipway</h1>",
     "a.css": "h1 { font-size: 30px; }",
   });
-  await pickByKeyboard(page, "Slipway");
+  await pickText(page, "Slipway");
   await openRow(page, "Size");
   await slip(page).getByText("Fluid, between two widths").click();
   for (const [label, value] of [
@@ -127,7 +127,7 @@ test("a fluid size is set and seen at three widths", async ({ shelf: page }) => 
 });
 
 test("a leading given as a length is made a number", async ({ sample: page }) => {
-  await pickByKeyboard(page, "Winter sailings");
+  await pickText(page, "Winter sailings");
   await openRow(page, "Leading");
   await expect(slip(page).getByText(/As a length it is inherited as 32 px/)).toBeVisible();
   await slip(page).getByRole("button", { name: "Write 1.143" }).click();
@@ -172,7 +172,7 @@ for (const [motion, moves] of [
       "index.html":
         "<!doctype html><style>a{color:#04c;transition:color 60s}a:hover{color:#a00}</style><p>See <a href=fares.html>the fares</a> first.</p>",
     });
-    await pickByKeyboard(page, "the fares");
+    await pickText(page, "the fares");
     await openRow(page, "Lines");
     await slip(page).getByRole("group", { name: "States of the link" }).getByRole("button", { name: /hover/ }).click();
     const hover = page
@@ -260,7 +260,7 @@ test("which member is used here is what the browser really uses", async ({ shelf
     "index.html": "<!doctype html><style>p{font-family:Nope,'DejaVu Sans Mono',serif}</style><p>words</p>",
   });
   await stage(page).focus();
-  await pickByKeyboard(page, "words");
+  await pickText(page, "words");
   await openRow(page, "Stack");
   await expect(
     slip(page).getByRole("listitem", { name: /^DejaVu Sans Mono, 2 of 3, used on this machine/ }),
@@ -286,7 +286,7 @@ test("two words get a span with a class of their own, and lose it again", async 
     "index.html": "<!doctype html><link rel=stylesheet href=a.css><p>The late boat leaves at half past six.</p>",
     "a.css": "p { color: #333 }\n",
   });
-  await pickByKeyboard(page, "The late boat");
+  await pickText(page, "The late boat");
   await stage(page).press("Shift+ArrowRight");
   await stage(page).press("Shift+ArrowRight");
   await stage(page).press("Shift+ArrowRight");
@@ -400,7 +400,7 @@ test("a font is switched off while rehearsing, the page says how far it moves, a
 
 test("a shadow is built of layers", async ({ shelf: page }) => {
   await openFiles(page, { "index.html": "<!doctype html><style>h1{text-shadow:none}</style><h1>Pier</h1>" });
-  await pickByKeyboard(page, "Pier");
+  await pickText(page, "Pier");
   await openRow(page, "Shadow");
   await slip(page).getByRole("button", { name: "Add a layer" }).click();
   await slip(page).getByRole("button", { name: "Add a layer" }).click();
@@ -418,7 +418,7 @@ test("a shorthand is unfolded and folded again", async ({ shelf: page }) => {
     "index.html": "<!doctype html><link rel=stylesheet href=a.css><h1>Pier</h1>",
     "a.css": "h1 {\n  font: 700 30px/1.2 serif;\n}\n",
   });
-  await pickByKeyboard(page, "Pier");
+  await pickText(page, "Pier");
   await openRow(page, "Size");
   await slip(page).getByRole("button", { name: "Unfold font" }).click();
   const dialog = page.getByRole("dialog");
@@ -432,7 +432,7 @@ test("a shorthand is unfolded and folded again", async ({ shelf: page }) => {
 
 test("a value is copied to another text style", async ({ shelf: page }) => {
   await openFiles(page, twins);
-  await pickByKeyboard(page, "Three");
+  await pickText(page, "Three");
   await openRow(page, "Leading");
   await slip(page).getByLabel("Copy leading to another text style").click();
   await page.getByTitle("p, 16 px").last().click();
@@ -448,7 +448,7 @@ test("the longest line is told in the table of text styles as in the slip", asyn
   await openFiles(page, {
     "index.html": `<!doctype html><style>p{font:18px/1.5 serif;width:420px;text-align:justify}a{font-size:13px}</style><p>${words}</p>`,
   });
-  await pickByKeyboard(page, "From the first");
+  await pickText(page, "From the first");
   const longest = await slip(page).getByLabel("Longest line").textContent();
   expect(Number.parseInt(longest!, 10)).toBeGreaterThan(30);
   await page.getByRole("link", { name: /^Text styles/ }).click();

@@ -1,7 +1,7 @@
 /** Versions of a site: kept, compared, and gone back to; pages against pages. */
 import type { Page } from "@playwright/test";
 import { expect, test } from "./support/window";
-import { downloaded, field, openFiles, pickByKeyboard } from "./support/desk";
+import { downloaded, field, openFiles, pickText } from "./support/desk";
 
 const files = {
   "index.html":
@@ -29,7 +29,7 @@ test("a version is kept, compared with what came later, and gone back to; going 
   page,
 }) => {
   await openFiles(page, files);
-  await pickByKeyboard(page, "Fares");
+  await pickText(page, "Fares");
   await setSize(page, "30px");
   await page.getByRole("button", { name: "Keep this version…" }).click();
   const keeping = page.getByRole("dialog", { name: "Keep the site as it is now" });
