@@ -9,7 +9,7 @@ import type { PageGlance } from "@/engine/protocol";
 
 const policy = "default-src 'none'; img-src blob: data:; font-src blob: data:; style-src 'unsafe-inline'";
 /** Document types that bring about each mode (HTML, 13.2.6.4.1). */
-const doctypes: Record<PageGlance["document"]["mode"], string> = {
+const doctypes: Record<Mode, string> = {
   quirks: "",
   "limited-quirks": '<!doctype html public "-//W3C//DTD XHTML 1.0 Transitional//EN" "">',
   "no-quirks": "<!doctype html>",
@@ -28,7 +28,7 @@ export const frameSandbox = "allow-same-origin";
 
 export interface ShownPage {
   document: Document;
-  mode: PageGlance["document"]["mode"];
+  mode: Mode;
   /** The page's elements by index. */
   nodes: readonly Element[];
   /** Shows the page as it is said; what is not said any more is taken back. */
@@ -48,20 +48,54 @@ export interface Dress extends Pick<PageGlance, "sheets" | "overrides" | "states
   unstyled: boolean;
 }
 
+type Mode = PageGlance["document"]["mode"];
+
+/** Documents that pages were built in, with the mode that each has for good. */
+const modes = new WeakMap<Document, Mode>();
+
 /** Puts a page into a frame; whatever was in it is gone. */
 export async function showPage(frame: HTMLIFrameElement, view: PageGlance): Promise<ShownPage> {
-  const doctype = doctypes[view.document.mode];
-  const skeleton = `${doctype}<meta charset="utf-8"><meta http-equiv="Content-Security-Policy" content="${policy}"><title>Page</title>`;
+  return buildIn(await emptyDocument(frame, view.document.mode), view);
+}
+
+/**
+ * The same for a frame in which one page is looked at after the other: the document is used again where its mode is the
+ * same, since a browser takes longer to make one than to lay most pages out.
+ */
+export async function showNextPage(frame: HTMLIFrameElement, view: PageGlance): Promise<ShownPage> {
+  const { mode } = view.document;
+  const known = frame.contentDocument && modes.get(frame.contentDocument) === mode ? frame.contentDocument : null;
+  known?.defaultView?.scrollTo(0, 0);
+  return buildIn(known ?? (await emptyDocument(frame, mode)), view);
+}
+
+async function emptyDocument(frame: HTMLIFrameElement, mode: Mode): Promise<Document> {
+  const skeleton = `${doctypes[mode]}<meta charset="utf-8"><meta http-equiv="Content-Security-Policy" content="${policy}"><title>Page</title>`;
   const address = URL.createObjectURL(new Blob([skeleton], { type: "text/html" }));
   await new Promise<void>((resolve) => {
-    frame.addEventListener("load", () => resolve(), { once: true });
+    const onLoad = () => {
+      // What was asked for before may come first.
+      if (frame.contentDocument?.URL !== address) return;
+      frame.removeEventListener("load", onLoad);
+      resolve();
+    };
+    frame.addEventListener("load", onLoad);
     frame.src = address;
   });
   URL.revokeObjectURL(address);
-  const document = unclobbered(frame.contentDocument!);
+  modes.set(frame.contentDocument!, mode);
+  return frame.contentDocument!;
+}
+
+function buildIn(own: Document, view: PageGlance): ShownPage {
+  const document = unclobbered(own);
   const nodes: Element[] = [];
   const root = view.document.root ? build(document, view.document.root, nodes) : document.createElement("html");
+  // What a scheme is said by is heard only if it goes by itself.
+  for (const meta of document.querySelectorAll("meta")) meta.remove();
   document.replaceChild(root, document.documentElement);
+  // A sheet with a title names the set that its document prefers, for good (CSSOM, 6.8.1).
+  if (root.querySelector("style[title]")) modes.delete(own);
   // Of a page that is tried with changes, elements that are gone keep their numbers: they stand nowhere.
   for (let index = 0; index < nodes.length; index += 1) nodes[index] ??= document.createElement("span");
   const scripted = new document.defaultView!.CSSStyleSheet();

@@ -1,7 +1,7 @@
 /** What gives way on a page when it is laid out as some readers have it. */
 import type { PageStress } from "@/core";
 import type { PageDress, PageGlance } from "@/engine/protocol";
-import { showPage, type ShownPage } from "./frame";
+import { showNextPage, type ShownPage } from "./frame";
 import { settle } from "./settle";
 
 /** Widths of the window, CSS px: that of four times the size (WCAG 2.2, 1.4.10), and that at which it is zoomed to twice. */
@@ -29,7 +29,7 @@ export async function stressOf(
   stillWanted: () => boolean,
 ): Promise<PageStress | null> {
   frame.style.width = `${width}px`;
-  const page = await showPage(frame, view);
+  const page = await showNextPage(frame, view);
   const rest = async () => {
     // What the page asks for at this width is known once it is styled.
     settle(page.document);

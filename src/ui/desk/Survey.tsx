@@ -2,7 +2,7 @@
 
 import { useEffect, useRef } from "react";
 import type { SiteFont } from "@/engine/protocol";
-import { showPage } from "@/preview/frame";
+import { showNextPage } from "@/preview/frame";
 import { lookAt } from "@/preview/look";
 import { loadSiteFonts } from "@/preview/siteFonts";
 import { useAnswer } from "../workspace/answers";
@@ -51,7 +51,7 @@ export function Survey() {
         if (!current) return;
         const view = await engine.pageOutOfSight(path, conditions);
         if (!current || !frame.current) return;
-        const page = await showPage(frame.current, view);
+        const page = await showNextPage(frame.current, view);
         if (!current) return;
         await page.document.fonts.ready;
         await lookAt(

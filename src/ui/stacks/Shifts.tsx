@@ -3,7 +3,7 @@
 import { useEffect, useRef, useState } from "react";
 import type { ElementRef, StackUse, TextChange } from "@/core";
 import { extentOf, type Extent } from "@/preview/extent";
-import { showPage } from "@/preview/frame";
+import { showNextPage } from "@/preview/frame";
 import { plural, shiftWords, showNumber } from "../shared/numbers";
 import { useEngine, useWorkspace } from "../workspace/context";
 import { HiddenFrame } from "../shared/HiddenFrame";
@@ -43,7 +43,7 @@ export function Shifts({ places, assumptions }: Props) {
           absent: [...new Set([...conditions.absent, ...absent])],
         });
         if (!current || !frame.current) return;
-        const page = await showPage(frame.current, view);
+        const page = await showNextPage(frame.current, view);
         await page.document.fonts.ready;
         const extent = await extentOf(page, JSON.parse(indexes) as number[], () => current);
         if (!extent) return;
