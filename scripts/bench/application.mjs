@@ -1,5 +1,6 @@
 // The application itself, as it is served: what a person waits for. Times of this machine; printed, never asserted.
 import { spawn, spawnSync } from "node:child_process";
+import { existsSync, readFileSync } from "node:fs";
 import { gzipSync } from "node:zlib";
 import { strToU8, zipSync } from "fflate";
 import { build as buildApplication, root } from "../setup.mjs";
@@ -200,12 +201,19 @@ async function pick(page, at) {
   return page.evaluate(() => window.slipShown);
 }
 
-/** The largest process that draws a page, where the system tells. */
+/** The largest process that draws a page, and what of it no other process has, too; where the system tells. */
 function tabMemory() {
-  const { stdout } = spawnSync("ps", ["-eo", "rss,args"], { encoding: "utf8" });
-  const sizes = (stdout ?? "")
+  const { stdout } = spawnSync("ps", ["-eo", "pid,rss,args"], { encoding: "utf8" });
+  const [largest] = (stdout ?? "")
     .split("\n")
     .filter((line) => line.includes("--type=renderer"))
-    .map((line) => Number.parseInt(line, 10));
-  return sizes.length ? `${Math.round(Math.max(...sizes) / 1024)} MB` : "not known";
+    .map((line) => line.trim().split(/\s+/).map(Number))
+    .sort(([, a], [, b]) => b - a);
+  if (!largest) return "not known";
+  const [pid, resident] = largest;
+  const status = existsSync(`/proc/${pid}/status`) ? readFileSync(`/proc/${pid}/status`, "utf8") : "";
+  const own = /^RssAnon:\s+(\d+)/m.exec(status)?.[1];
+  return `${megabytes(resident)} MB${own ? `, ${megabytes(own)} MB of it its own` : ""}`;
 }
+
+const megabytes = (kibibytes) => Math.round(kibibytes / 1024);
