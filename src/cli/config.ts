@@ -6,7 +6,7 @@ import { checkNames } from "@/core";
 import { failLevels, reportIds, UsageError, type Options } from "./options";
 
 /** The one that is read where it stands and none is named. */
-export const usualConfig = "hevret.config.json";
+const usualConfig = "hevret.config.json";
 
 const path = string().min(1).max(4096);
 const pixels = number().min(1).max(100_000);

@@ -42,7 +42,7 @@ export class UsageError extends Error {}
 export const usage =
   "Usage: hevret PATH… [--config FILE] [--page FILE] [--width PX] [--height PX] [--scheme light|dark] [--format json|text] [--elements] [--fail-on error|warning|note|never] [--before FILE] [--report NAME] [--out FOLDER] [--fix CHECK|all [--write]] [--watch]";
 
-export const defaults: Options = {
+const defaults: Options = {
   paths: [],
   page: null,
   elements: false,

@@ -48,7 +48,7 @@ export interface SiteTokens {
 }
 
 /** Groups in the order of the file. Of a site with two schemes, those of the other one stand in a group of their own. */
-export const groupOf: Readonly<Record<TokenValue["type"], string>> = {
+const groupOf: Readonly<Record<TokenValue["type"], string>> = {
   color: "color",
   dimension: "dimension",
   fontFamily: "font-family",

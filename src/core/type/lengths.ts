@@ -15,7 +15,7 @@ export interface SizeBasis {
 }
 
 /** Px for one of a unit. */
-export function pxPerUnit(unit: SizeUnit, { parent, root, width }: SizeBasis): number {
+function pxPerUnit(unit: SizeUnit, { parent, root, width }: SizeBasis): number {
   switch (unit) {
     case "px":
       return 1;

@@ -12,7 +12,7 @@ interface Span {
 export const commentKey: KeyBinding = { key: "Mod-/", run: toggleCommentHere };
 
 /** Comments in, or out, what the cursor is in; a selection as it is. */
-export function toggleCommentHere(view: EditorView): boolean {
+function toggleCommentHere(view: EditorView): boolean {
   const { state } = view;
   const { from, to } = state.selection.main;
   if (from !== to) return toggleBlockComment(view);

@@ -1,7 +1,7 @@
 /** Fonts (CSS Fonts 4). */
 import { isReserved } from "../wide";
 import { table } from "../../source/table";
-import { isDelim, isKeyword, soleKeyword, splitAt, type Component } from "../../source/css/components";
+import { isKeyword, soleKeyword, splitAt, type Component } from "../../source/css/components";
 import { absoluteUnit, evaluateMath, isMath, measureOf } from "../../source/css/math";
 import {
   byTag,
@@ -347,11 +347,6 @@ const fontVariations: Longhand<readonly [tag: string, value: Component][], reado
 
 /** Keywords of `font-variant-caps` besides `normal`. */
 export const capsKeywords = "small-caps all-small-caps petite-caps all-petite-caps unicase titling-caps";
-
-/** Whether a component is a slash. */
-export function isSlash(component: Component | undefined): boolean {
-  return isDelim(component, "/");
-}
 
 /** In the order in which they are computed: the size needs the family, line height the size. */
 export const fontLonghands: readonly Longhand<never, never>[] = [
