@@ -76,6 +76,18 @@ test("the width is dragged, stepped and typed, and the page and its figures foll
   await expect(slip(page).getByLabel("Computed size")).toHaveText("28 px");
 });
 
+test("a page in a window of another size is looked at anew", async ({ sample: page }) => {
+  await pickText(page, "The new linkspan is in place");
+  const verdict = slip(page).getByText(/^needs 4\.5, passes/);
+  await expect(verdict).toHaveText("needs 4.5, passes, as painted");
+  const fromStylesAlone = page.waitForFunction(() =>
+    [...document.querySelectorAll('[aria-label="Slip"] dt')].some((one) => one.textContent === "needs 4.5, passes"),
+  );
+  await page.setViewportSize({ width: 1150, height: 800 });
+  await fromStylesAlone;
+  await expect(verdict).toHaveText("needs 4.5, passes, as painted");
+});
+
 test("the dark scheme changes page and figures", async ({ sample: page }) => {
   await pickText(page, "Winter sailings");
   await page.getByLabel("Colour scheme").click();

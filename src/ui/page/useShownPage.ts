@@ -1,5 +1,6 @@
 /** The page in its frame: built anew where its elements are others, dressed where only its sheets are, and looked at. */
 import { useCallback, useEffect, useMemo, useRef, useState, type RefObject } from "react";
+import type { Conditions } from "@/core";
 import type { PageGlance, PlaceView } from "@/engine/protocol";
 import { showPage, type Shown, type ShownPage } from "@/preview/frame";
 import { lookAt } from "@/preview/look";
@@ -83,18 +84,23 @@ function useBuilt(
   return { page, key };
 }
 
-/** Pictures are begun once nobody has typed for so long, ms: between two keys there is no time for them. */
+/** Pictures are begun once nobody has typed, or pulled at an edge, for so long, ms: in between there is no time for them. */
 const afterTyping = 200;
 
-/** Gives the page its sheets, then looks at what lies under its texts. */
+/** Gives the page its sheets, then looks at what lies under its texts, once its window is as large as is said. */
 function useDressed(built: Built | null, key: string, relayout: (page: ShownPage) => void, onScroll: () => void): void {
   const store = useWorkspaceStore();
   const unstyled = useWorkspace((state) => state.unstyled);
   const { sheets, overrides, states } = useWorkspace((state) => state.rehearsal?.patch ?? state.view ?? nothing);
+  const conditions = useWorkspace((state) => (state.rehearsal ?? state.view)?.conditions);
+  const lookedUnder = useRef(conditions);
   useEffect(() => {
-    if (!built || built.key !== key || !sheets) return;
+    if (!built || built.key !== key || !sheets || !conditions) return;
     const { page } = built;
     page.dress({ sheets, overrides, states, unstyled });
+    // The edge of a window is pulled through many sizes.
+    const isOther = lookedUnder.current !== undefined && lookedUnder.current !== conditions;
+    lookedUnder.current = conditions;
     let waiting = true;
     let looks = 0;
     const measure = () => {
@@ -102,14 +108,14 @@ function useDressed(built: Built | null, key: string, relayout: (page: ShownPage
       relayout(page);
       const mine = (looks += 1);
       const isThere = () => document.defaultView !== null;
-      if (!unstyled)
+      if (!unstyled && isAsLargeAs(conditions, document))
         unwaitedWhile(
           isThere,
           lookUnder(() => waiting && isThere() && mine === looks),
         );
     };
     const lookUnder = async (stillThere: () => boolean) => {
-      if (store.getState().rehearsal) await calm(afterTyping);
+      if (isOther || store.getState().rehearsal) await calm(afterTyping);
       const places = await knownPlaces(store);
       const { layOut, picture } = store.getState();
       await lookAt(page, places, picture, layOut, stillThere);
@@ -119,16 +125,21 @@ function useDressed(built: Built | null, key: string, relayout: (page: ShownPage
       measure();
       if (document.fonts.status === "loading") unwaited(document.fonts.ready.then(measure));
     });
-    const onResize = () => relayout(page);
     document.defaultView!.addEventListener("scroll", onScroll, true);
-    document.defaultView!.addEventListener("resize", onResize);
+    document.defaultView!.addEventListener("resize", measure);
     return () => {
       waiting = false;
       document.defaultView?.removeEventListener("scroll", onScroll, true);
-      document.defaultView?.removeEventListener("resize", onResize);
+      document.defaultView?.removeEventListener("resize", measure);
     };
-  }, [store, built, key, sheets, overrides, states, unstyled, relayout, onScroll]);
+  }, [store, built, key, sheets, overrides, states, conditions, unstyled, relayout, onScroll]);
 }
+
+/** Whether the window of a page is as large as conditions say, but for what a zoomed screen rounds. */
+const isAsLargeAs = ({ width, height }: Conditions, { defaultView }: Document): boolean =>
+  defaultView !== null &&
+  Math.abs(defaultView.innerWidth - width) <= 1 &&
+  Math.abs(defaultView.innerHeight - height) <= 1;
 
 /** The texts of what is shown, as soon as they are known. */
 function knownPlaces(store: WorkspaceStore): Promise<readonly PlaceView[]> {

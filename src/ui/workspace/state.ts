@@ -32,7 +32,11 @@ export interface Rehearsal {
   patch: PagePatch;
 }
 
-export type ShownView = PageGlance & { places: PlaceView[] | null };
+export type ShownView = PageGlance & {
+  places: PlaceView[] | null;
+  /** What it is shown under. */
+  conditions: Conditions;
+};
 
 export interface Workspace {
   /** "failed" where it cannot be read; the notice says why. */

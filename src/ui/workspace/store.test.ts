@@ -183,6 +183,27 @@ describe("the view", () => {
     expect(now().view).toMatchObject({ structure: "b.html", sheets: [{ text: css }] });
   });
 
+  test("what is seen of a page tells of the conditions that it is shown under, and of no others", async () => {
+    const held = new Held();
+    const told: string[] = [];
+    const { now } = await open({
+      patch: (path) => held.hold(patchOf(path, css)),
+      layOut: async (_page, _structure, _layout, _whole, { scheme }) => {
+        told.push(scheme);
+        return [];
+      },
+    });
+    expect(now().view!.conditions).toBe(now().conditions);
+    await now().layOut({}, true);
+    const changing = now().setConditions({ scheme: "dark" });
+    await now().layOut({}, true);
+    expect(told).toEqual(["light"]);
+    held.letGo();
+    await changing;
+    await now().layOut({}, true);
+    expect(told).toEqual(["light", "dark"]);
+  });
+
   test("asks for a page again when the conditions changed on the way", async () => {
     const held = new Held();
     const schemes: string[] = [];

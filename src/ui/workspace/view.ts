@@ -47,7 +47,7 @@ export class View {
     const showAhead = (glance: PageGlance) => {
       if (mine !== this.openings || answered) return;
       glanced = true;
-      this.show(path, { ...glance, places: null });
+      this.show(path, { ...glance, places: null, conditions: asked.conditions });
     };
     // An answer that is there, too, is shown at once.
     const ahead = proxy((glance: PageGlance) => void setTimeout(showAhead, 0, glance));
@@ -60,8 +60,9 @@ export class View {
       view = await engine.page(path, asked.conditions);
     }
     if (mine !== this.openings) return;
-    if (glanced && get().view?.structure === view.structure) this.patchWith({ ...view, document: null });
-    else this.show(path, view);
+    const { conditions } = asked;
+    if (glanced && get().view?.structure === view.structure) this.patchWith({ ...view, document: null }, conditions);
+    else this.show(path, { ...view, conditions });
   }
 
   private show(path: string, view: ShownView): void {
@@ -84,9 +85,9 @@ export class View {
     const { page, view, conditions, rehearsal } = get();
     if (!page || !view) return;
     const isShown = written && rehearsal?.plan === written.plan && rehearsal.conditions === conditions;
-    if (isShown && !rehearsal.patch.document) return this.patchWith(rehearsal.patch);
+    if (isShown && !rehearsal.patch.document) return this.patchWith(rehearsal.patch, conditions);
     const patch = await asking.current(() => engine.patch(page, view.structure, conditions));
-    if (patch) this.patchWith(patch);
+    if (patch) this.patchWith(patch, conditions);
   }
 
   /** Shows the page under other conditions, and what is tried on it, too. */
@@ -131,7 +132,8 @@ export class View {
   async layOut(layout: PageLayout, whole: boolean): Promise<boolean> {
     const { engine, get, set, renew } = this.desk;
     const { page, view, rehearsal, conditions } = get();
-    if (!page || !view) return false;
+    // What is shown under earlier conditions tells nothing of these.
+    if (!page || !view || (rehearsal ?? view).conditions !== conditions) return false;
     const { structure, sheets } = rehearsal?.patch ?? view;
     const changes = rehearsal?.plan.changes ?? [];
     const places = await engine.layOut(page, structure, layout, whole, conditions, changes);
@@ -154,14 +156,14 @@ export class View {
     return this.desk.engine.picture(page!, rehearsal?.plan.changes ?? [], conditions, stage, look, unknown);
   };
 
-  private patchWith(patch: PagePatch): void {
+  private patchWith(patch: PagePatch, conditions: Conditions): void {
     const { get, set } = this.desk;
     const { view, viewNumber, rehearsal } = get();
     if (!view) return;
     const { document, ...rest } = patch;
     // What is dressed as it was is not looked at anew.
     const dress = [rehearsal?.patch, view].find((known) => known && isDressedAs(known, rest));
-    const now = dress ? { ...rest, ...dressOf(dress) } : rest;
+    const now = { ...rest, ...(dress && dressOf(dress)), conditions };
     set(document ? { view: { ...now, document }, viewNumber: viewNumber + 1 } : { view: { ...view, ...now } });
   }
 
