@@ -88,6 +88,25 @@ test("a page in a window of another size is looked at anew", async ({ sample: pa
   await expect(verdict).toHaveText("needs 4.5, passes, as painted");
 });
 
+test("what lies under a text is what lies there at this width, though no style is another", async ({ shelf: page }) => {
+  await openFiles(page, {
+    "a.html":
+      "<!doctype html><style>html { height: 100% } body { margin: 0; background: linear-gradient(90deg, white 400px, black 400px) } p { position: absolute; right: 0; width: 100px; color: black }</style><p>Pier</p>",
+  });
+  const width = page.getByLabel("Page width in px");
+  const contrast = slip(page).getByLabel("Contrast", { exact: true });
+  for (const [pixels, ratio] of [
+    ["560", /▲ 1\.0 : 1/],
+    ["420", /21\.0 : 1/],
+    ["540", /▲ 1\.0 : 1/],
+  ] as const) {
+    await width.fill(pixels);
+    await width.press("Enter");
+    await pickText(page, "Pier");
+    await expect(contrast).toHaveText(ratio);
+  }
+});
+
 test("the dark scheme changes page and figures", async ({ sample: page }) => {
   await pickText(page, "Winter sailings");
   await page.getByLabel("Colour scheme").click();

@@ -65,7 +65,7 @@ export async function showPage(frame: HTMLIFrameElement, view: PageGlance): Prom
 export async function showNextPage(frame: HTMLIFrameElement, view: PageGlance): Promise<ShownPage> {
   const { mode } = view.document;
   const known = frame.contentDocument && modes.get(frame.contentDocument) === mode ? frame.contentDocument : null;
-  known?.defaultView?.scrollTo(0, 0);
+  if (known) frame.contentWindow!.scrollTo({ top: 0, left: 0, behavior: "instant" });
   return buildIn(known ?? (await emptyDocument(frame, mode)), view);
 }
 
