@@ -1,12 +1,10 @@
 /** Pages that are looked at out of sight, one after the other in one document, are laid out as each is by itself. */
 import { expect, test } from "./support/window";
-import { join } from "node:path";
-import { build } from "rolldown";
+import { addToPage } from "./support/inPage";
 import { nastyPages } from "./fidelity/nasty";
 import { pageText, randomPage } from "./fidelity/random";
 import { chanceOf } from "./support/random";
 
-const root = new URL("..", import.meta.url).pathname;
 const random = Number(process.env.HEVRET_PAGES ?? 16);
 const from = Number(process.env.HEVRET_SEED ?? 1);
 
@@ -30,15 +28,9 @@ const leaving = [
 ].map((text, at) => ({ path: `leaving ${at}.html`, text: `<!doctype html><html><head>${text}` }));
 
 test("pages come out as each does in a document of its own", async ({ page }) => {
-  const { output } = await build({
-    input: join(root, "e2e/support/pagesInPage.ts"),
-    resolve: { alias: { "@": join(root, "src") } },
-    output: { file: join(root, "node_modules/.cache/hevret/pages.js"), format: "iife" },
-    logLevel: "silent",
-  });
   await page.route("**/empty", (route) => route.fulfill({ contentType: "text/html", body: "<!doctype html><body>" }));
   await page.goto("/empty");
-  await page.addScriptTag({ content: output[0].code });
+  await addToPage(page, "pagesInPage");
   const chance = chanceOf(from);
   const nasty = nastyPages().flatMap((one) => ("text" in one ? [one] : []));
   const pages = [

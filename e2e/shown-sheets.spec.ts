@@ -1,20 +1,12 @@
 /** Rules that are exchanged in the frame leave the sheet a browser would read: random versions of random sheets. */
 import { expect, test } from "./support/window";
-import { join } from "node:path";
-import { build } from "rolldown";
+import { addToPage } from "./support/inPage";
 import { sheetVersions } from "./support/sheetVersions";
 
-const root = new URL("..", import.meta.url).pathname;
 const seeds = 60;
 
 test("sheets come out as a browser reads them", async ({ page }) => {
-  const { output } = await build({
-    input: join(root, "e2e/support/sheetsInPage.ts"),
-    resolve: { alias: { "@": join(root, "src") } },
-    output: { file: join(root, "node_modules/.cache/hevret/sheets.js"), format: "iife" },
-    logLevel: "silent",
-  });
-  await page.addScriptTag({ content: output[0].code });
+  await addToPage(page, "sheetsInPage");
   const sum = { same: 0, exchanged: 0 };
   for (let seed = 1; seed <= seeds; seed += 1) {
     const { differs, exchanged, same } = await page.evaluate(

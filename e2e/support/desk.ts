@@ -50,7 +50,7 @@ export const field = (page: Page, label: string) => page.getByLabel(`${label} va
 export const shownPage = (page: Page) => page.frameLocator('iframe[title="The page"]');
 
 /** Picks the first text of the page with these words with the pointer. */
-export async function pickText(page: Page, words: string | RegExp): Promise<void> {
+export async function pickText(page: Page, words: string): Promise<void> {
   const text = shownPage(page).getByText(words).filter({ visible: true }).first();
   await text.scrollIntoViewIfNeeded();
   // The middle of a text of two lines is in neither; and the page may be drawn smaller than it is.

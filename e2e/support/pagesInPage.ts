@@ -42,7 +42,10 @@ window.showOneAfterTheOther = async (pages) => {
     const view = outOfSightOf(site, path, conditions, () => null);
     const before = one.contentDocument;
     const next = await showNextPage(one, view);
-    const alone = await showPage(own, view);
+    const showing = showPage(own, view);
+    // What was asked for before may still come.
+    own.dispatchEvent(new Event("load"));
+    const alone = await showing;
     if (one.contentDocument === before) result.again += 1;
     settle(next.document);
     settle(alone.document);

@@ -35,6 +35,7 @@ export function useShownPage(
   );
   const { page, key } = useBuilt(frame, relayout, onShown);
   useDressed(page, key, relayout, onScroll);
+  useLookedAt(page, key);
 }
 
 /** Builds the page in the frame. */
@@ -87,44 +88,27 @@ function useBuilt(
 /** Pictures are begun once nobody has typed, or pulled at an edge, for so long, ms: in between there is no time for them. */
 const afterTyping = 200;
 
-/** Gives the page its sheets, then looks at what lies under its texts, once its window is as large as is said. */
-function useDressed(built: Built | null, key: string, relayout: (page: ShownPage) => void, onScroll: () => void): void {
-  const store = useWorkspaceStore();
-  const unstyled = useWorkspace((state) => state.unstyled);
+/** What the page wears, and the conditions under which it does. */
+function useDress() {
   const { sheets, overrides, states } = useWorkspace((state) => state.rehearsal?.patch ?? state.view ?? nothing);
   const conditions = useWorkspace((state) => (state.rehearsal ?? state.view)?.conditions);
-  const lookedUnder = useRef(conditions);
+  const unstyled = useWorkspace((state) => state.unstyled);
+  return { sheets, overrides, states, conditions, unstyled };
+}
+
+/** Gives the page its sheets, and tells whenever its layout may have changed. */
+function useDressed(built: Built | null, key: string, relayout: (page: ShownPage) => void, onScroll: () => void): void {
+  const { sheets, overrides, states, unstyled } = useDress();
   useEffect(() => {
-    if (!built || built.key !== key || !sheets || !conditions) return;
+    if (!built || built.key !== key || !sheets) return;
     const { page } = built;
     page.dress({ sheets, overrides, states, unstyled });
-    // The edge of a window is pulled through many sizes.
-    const isOther = lookedUnder.current !== undefined && lookedUnder.current !== conditions;
-    lookedUnder.current = conditions;
     let waiting = true;
-    let looks = 0;
     const measure = () => {
-      if (!waiting) return;
-      relayout(page);
-      const mine = (looks += 1);
-      const isThere = () => document.defaultView !== null;
-      if (!unstyled && isAsLargeAs(conditions, document))
-        unwaitedWhile(
-          isThere,
-          lookUnder(() => waiting && isThere() && mine === looks),
-        );
-    };
-    const lookUnder = async (stillThere: () => boolean) => {
-      if (isOther || store.getState().rehearsal) await calm(afterTyping);
-      const places = await knownPlaces(store);
-      const { layOut, picture } = store.getState();
-      await lookAt(page, places, picture, layOut, stillThere);
+      if (waiting) relayout(page);
     };
     const { document } = page;
-    afterPaint(() => {
-      measure();
-      if (document.fonts.status === "loading") unwaited(document.fonts.ready.then(measure));
-    });
+    onceLaidOut(document, measure);
     document.defaultView!.addEventListener("scroll", onScroll, true);
     document.defaultView!.addEventListener("resize", measure);
     return () => {
@@ -132,7 +116,45 @@ function useDressed(built: Built | null, key: string, relayout: (page: ShownPage
       document.defaultView?.removeEventListener("scroll", onScroll, true);
       document.defaultView?.removeEventListener("resize", measure);
     };
-  }, [store, built, key, sheets, overrides, states, conditions, unstyled, relayout, onScroll]);
+  }, [built, key, sheets, overrides, states, unstyled, relayout, onScroll]);
+}
+
+/** Looks at what lies under the texts of the page once it is dressed, and its window is as large as is said. */
+function useLookedAt(built: Built | null, key: string): void {
+  const store = useWorkspaceStore();
+  const { sheets, overrides, states, conditions, unstyled } = useDress();
+  const lookedUnder = useRef(conditions);
+  useEffect(() => {
+    if (!built || built.key !== key || !conditions || unstyled) return;
+    const { page } = built;
+    const { document } = page;
+    // The edge of a window is pulled through many sizes.
+    const isOther = (lookedUnder.current ?? conditions) !== conditions;
+    lookedUnder.current = conditions;
+    let waiting = true;
+    let looks = 0;
+    const isThere = () => document.defaultView !== null;
+    const look = () => {
+      if (!waiting || !isAsLargeAs(conditions, document)) return;
+      const mine = (looks += 1);
+      unwaitedWhile(
+        isThere,
+        lookUnder(() => waiting && isThere() && mine === looks),
+      );
+    };
+    const lookUnder = async (stillThere: () => boolean) => {
+      if (isOther || store.getState().rehearsal) await calm(afterTyping);
+      const places = await knownPlaces(store);
+      const { layOut, picture } = store.getState();
+      await lookAt(page, places, picture, layOut, stillThere);
+    };
+    onceLaidOut(document, look);
+    document.defaultView!.addEventListener("resize", look);
+    return () => {
+      waiting = false;
+      document.defaultView?.removeEventListener("resize", look);
+    };
+  }, [store, built, key, sheets, overrides, states, conditions, unstyled]);
 }
 
 /** Whether the window of a page is as large as conditions say, but for what a zoomed screen rounds. */
@@ -158,7 +180,12 @@ function knownPlaces(store: WorkspaceStore): Promise<readonly PlaceView[]> {
 
 const nothing = { sheets: undefined, overrides: [], states: [] };
 
-/** Measuring after the browser has laid the page out costs nothing; before, it would hold up the frame. */
-function afterPaint(work: () => void): void {
-  requestAnimationFrame(() => setTimeout(work));
+/** Measuring after the browser has laid the page out costs nothing; before, it would hold up the frame. Once more with its fonts. */
+function onceLaidOut(document: Document, work: () => void): void {
+  requestAnimationFrame(() =>
+    setTimeout(() => {
+      work();
+      if (document.fonts.status === "loading") unwaited(document.fonts.ready.then(work));
+    }),
+  );
 }

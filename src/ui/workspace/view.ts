@@ -161,7 +161,7 @@ export class View {
     const { view, viewNumber, rehearsal } = get();
     if (!view) return;
     const { document, ...rest } = patch;
-    // What is dressed as it was is not looked at anew.
+    // What is dressed as it was is not looked at anew under the same conditions.
     const dress = [rehearsal?.patch, view].find((known) => known && isDressedAs(known, rest));
     const now = { ...rest, ...(dress && dressOf(dress)), conditions };
     set(document ? { view: { ...now, document }, viewNumber: viewNumber + 1 } : { view: { ...view, ...now } });
