@@ -5,7 +5,7 @@ export default defineConfig({
   test: {
     include: ["src/**/*.test.ts"],
     environment: "node",
-    testTimeout: 60_000,
+    testTimeout: 60_000 * Number(process.env.HEVRET_TIMES ?? 1),
     // No test leaves anything behind in a module, so each module is loaded once for a worker, not once for a file.
     isolate: false,
     // Beside the checks of `npm test`, too: what reads the code leaves a core free most of the time.

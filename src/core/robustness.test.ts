@@ -10,6 +10,7 @@ import { parseSheet } from "./source/css/syntax";
 import { itemsOf } from "./source/html/sheets";
 import { changeSite, openSite, readFile, textFile } from "./source/site";
 import { cssSoup, pageWith, sampleFiles, site } from "./testing/site";
+import { runs } from "./testing/runs";
 
 const texts = sampleFiles()
   .map((file) => readFile(file))
@@ -23,7 +24,7 @@ test.each(texts.map((file) => [file.path, file] as const))("%s cut off anywhere 
     path: "index.html",
     text: '<link rel=stylesheet href="css/ferry.css"><link rel=stylesheet href="css/season.css"><h2 class="lead">x</h2>',
   };
-  const step = Math.max(1, Math.floor(file.text.length / 60));
+  const step = Math.max(1, Math.floor(file.text.length / 30));
   for (let end = 0; end < file.text.length; end += step) {
     const cut = { path, text: file.text.slice(0, end) };
     const files = path.endsWith(".css") ? [page, ...rest, cut] : [...rest, cut];
@@ -36,7 +37,7 @@ test("random sheets can be analysed", () => {
     fc.property(cssSoup, (css) => {
       analyse(pageWith(css, '<p class="b" id="c">x</p>'));
     }),
-    { numRuns: 200 },
+    runs(100),
   );
 });
 
@@ -72,7 +73,7 @@ test("random pages can be analysed", () => {
     fc.property(soup, (pieces) => {
       analyse(site({ "index.html": pieces.join("") }));
     }),
-    { numRuns: 200 },
+    runs(100),
   );
 });
 
@@ -166,7 +167,7 @@ describe("real sheets", () => {
         const file = textFile(after, "a.css")!;
         expect(itemsOf(file)).toEqual(parseSheet(file.text));
       }),
-      { numRuns: 12 },
+      runs(12),
     );
   });
 });

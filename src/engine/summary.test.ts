@@ -5,6 +5,7 @@ import { changeSite, defaultConditions, openSite, pagesOf, styledPage, textFile,
 import { randomSite } from "@/core/testing/randomSite";
 import { handbook } from "../../e2e/bench/sites";
 import { summarySteps } from "./summary";
+import { runs } from "@/core/testing/runs";
 
 const site = openSite(handbook({ pages: 12, css: 20_000, seed: 3 }));
 
@@ -96,6 +97,6 @@ test("wherever a site was before, the same is counted of it: through random edit
         }
       },
     ),
-    { numRuns: Number(process.env.HEVRET_RUNS ?? 10), seed: Number(process.env.HEVRET_SEED ?? 3) },
+    runs(10),
   );
 }, 120_000);

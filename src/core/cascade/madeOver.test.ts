@@ -14,6 +14,7 @@ import { fontKeyOf } from "./fonts/fontKey";
 import { reportedLonghands } from "./properties";
 import { styledPage } from "./styledPages";
 import { computedValue } from "./style";
+import { runs } from "../testing/runs";
 
 /** The same files with nothing known of them. */
 const anew = (from: Site): Site =>
@@ -87,7 +88,7 @@ test("after a run of random edits", () => {
         expect(origins(site)).toEqual(origins(anew(site)));
       },
     ),
-    { numRuns: 25 },
+    runs(12),
   );
 });
 
@@ -131,7 +132,7 @@ test("after rules are put in and taken out", () => {
         expect(origins(site)).toEqual(origins(anew(site)));
       },
     ),
-    { numRuns: 25 },
+    runs(12),
   );
 });
 
@@ -144,7 +145,7 @@ test("after typing anything into a sheet", () => {
       ]);
       expect(everything(site)).toEqual(everything(anew(site)));
     }),
-    { numRuns: 40 },
+    runs(25),
   );
 });
 
@@ -166,7 +167,7 @@ test("a rule read again is as the whole sheet read again, or it is not used", ()
         if (quick) expect(plain(quick)).toBe(plain(parseSheet(after)));
       },
     ),
-    { numRuns: 4000 },
+    runs(2000),
   );
 });
 
@@ -276,7 +277,7 @@ test("after states are forced, others are, and a rule is put in under them", () 
         expect(look(from, {})).toEqual(rest);
       },
     ),
-    { numRuns: 150 },
+    runs(70),
   );
 });
 

@@ -5,6 +5,7 @@ import { textFile } from "../source/site";
 import { defaultConditions } from "./conditions";
 import { matchesMedia } from "./media";
 import { mediaWidths } from "./mediaWidths";
+import { runs } from "../testing/runs";
 
 const widthsOf = (css: string, head = "") => {
   const from = site({ "index.html": `<link rel=stylesheet href=a.css>${head}<p>x`, "a.css": css });
@@ -68,7 +69,7 @@ describe("widths at which media conditions turn", () => {
         );
         expect(widthsOf(`@media ${text} { p { top: 0 } }`).map(({ width }) => width)).toEqual(swept);
       }),
-      { numRuns: 40 },
+      runs(40),
     );
   });
 });

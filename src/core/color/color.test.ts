@@ -17,6 +17,7 @@ import { conversions } from "./conversion";
 import { ColorError, readColorValue } from "./value";
 import { serialiseColor } from "./format";
 import type { Channels, Color, Notation, Space } from "./types";
+import { runs } from "../testing/runs";
 
 const color = (text: string): Color => parseColor(text)!;
 const channel = fc.double({ min: 0, max: 1, noNaN: true });
@@ -35,7 +36,7 @@ test("there and back again through every space", () => {
         expect(Math.abs(value! - from.channels[at]!)).toBeLessThan(tolerance),
       );
     }),
-    { numRuns: 2000 },
+    runs(2000),
   );
 });
 
@@ -74,7 +75,7 @@ test("written in any notation, a colour comes back as the same", () => {
       const from = color(text);
       expect(formatColor(color(formatColor(from, notation)), "hex")).toBe(formatColor(from, "hex"));
     }),
-    { numRuns: 4000 },
+    runs(4000),
   );
 });
 

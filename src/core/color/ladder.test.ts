@@ -3,6 +3,7 @@ import { describe, expect, test } from "vitest";
 import { contrastRatio, differenceOk, formatColor, parseColor, toSrgb, type Color } from ".";
 import { atLightness, ladder, nearestPassingGround, nearestPassingInk, oklch } from "./ladder";
 import { seenWith, visions } from "./simulate";
+import { runs } from "../testing/runs";
 
 const color = (text: string) => parseColor(text)!;
 const eightBit = fc.tuple(fc.nat(255), fc.nat(255), fc.nat(255)).map((bytes): Color => ({
@@ -26,7 +27,7 @@ describe("ladder", () => {
           }
         }
       }),
-      { numRuns: 60 },
+      runs(60),
     );
   });
 
@@ -65,7 +66,7 @@ describe("nearest that passes", () => {
           }
         },
       ),
-      { numRuns: 40 },
+      runs(40),
     );
   });
 

@@ -4,6 +4,7 @@ import { changeSite, textFile } from "../source/site";
 import { documentOf } from "../source/html/document";
 import { site } from "../testing/site";
 import { alikeOf, otherTags, retag } from "./retag";
+import { runs } from "../testing/runs";
 
 /** A page with the first element of a tag made another. */
 function made(text: string, tag: string, to: string, all = false): string {
@@ -72,6 +73,6 @@ test("paragraphs made a list and back are as they were", () => {
         expect(made(list, "li", "p")).toBe(text);
       },
     ),
-    { numRuns: 300 },
+    runs(300),
   );
 });

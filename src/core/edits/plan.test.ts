@@ -12,6 +12,7 @@ import { isPlace } from "../text/textStyles";
 import { computed, sampleFiles, site, styleOf, stylesOf } from "../testing/site";
 import { applyPlan, planEdit } from "./plan";
 import { EditError, type Edit, type Target } from "./types";
+import { runs } from "../testing/runs";
 
 const sheet = (css: string) =>
   site({ "index.html": '<link rel=stylesheet href=a.css><body><p id="t" class="k">x</p><p>y</p>', "a.css": css });
@@ -385,7 +386,7 @@ test("random edits of the sample: computed as asked, all else the same, and back
         );
       },
     ),
-    { numRuns: 60 },
+    runs(40),
   );
 });
 

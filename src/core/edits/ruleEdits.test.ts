@@ -9,6 +9,7 @@ import { finished } from "../source/steps";
 import { site } from "../testing/site";
 import { differenceSteps } from "./proof";
 import { planRuleEdit, selectorsOf, type RuleEdit } from "./ruleEdits";
+import { runs } from "../testing/runs";
 
 const text = `/* Headings */
 h1,
@@ -113,6 +114,6 @@ test("whatever is done, the sheet has the rules it should, and splitting leaves 
       const differing = finished(differenceSteps(from, changeSite(from, changes), changes, defaultConditions, true));
       expect(differing).toEqual([]);
     }),
-    { numRuns: 120 },
+    runs(60),
   );
 });

@@ -4,6 +4,7 @@ import { sheetsOfPage } from "../source/html/sheets";
 import { changeSite, pagesOf, textFile, withFiles, type Site } from "../source/site";
 import { site } from "../testing/site";
 import { planSheetEdit, type SheetEdit } from "./sheetLinks";
+import { runs } from "../testing/runs";
 
 const after = (from: Site, edit: SheetEdit): Site => {
   const { changes, files } = planSheetEdit(from, edit);
@@ -167,6 +168,6 @@ test("what is linked is read, and once it is taken off the page is as before, by
       const back = text(after(now, { kind: "unlink", sheet: "css/b.css", pages: ["x.html"] }), "x.html")!;
       expect(back.replace(/\s/g, "")).toBe(parts.join("").replace(/\s/g, ""));
     }),
-    { numRuns: 300 },
+    runs(300),
   );
 });

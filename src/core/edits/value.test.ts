@@ -4,6 +4,7 @@ import { describe, expect, test } from "vitest";
 import { applyPlan, planEdit } from "./plan";
 import { EditError, type Edit } from "./types";
 import { openSite, textFile, type Site } from "../source/site";
+import { runs } from "../testing/runs";
 
 const page =
   '<!doctype html><link rel="stylesheet" href="a.css"><style>b{color:red}</style><p id="p" style="color:tan">x</p>';
@@ -114,7 +115,7 @@ describe("values that would reach beyond their declaration", () => {
         expect(kept(after)).toEqual(before);
         expect(textFile(after, "index.html")!.text.match(/<\/?(?:style|p)\b/g)).toHaveLength(4);
       }),
-      { numRuns: 1500 },
+      runs(800),
     );
   });
 });

@@ -5,6 +5,7 @@ import { textFile } from "../source/site";
 import { site } from "../testing/site";
 import { applyPlan, planEdit } from "./plan";
 import type { Edit } from "./types";
+import { runs } from "../testing/runs";
 
 const after = (html: string, edit: Edit) => {
   const from = site({ "a.html": html });
@@ -84,7 +85,7 @@ describe("words inside a text", () => {
           expect(after(wrapped, { kind: "unwrap", element: place(wrapped, "span") })).toBe(html);
         },
       ),
-      { numRuns: 200 },
+      runs(200),
     );
   });
 

@@ -6,6 +6,7 @@ import { cssSoup, sampleFiles, site as siteOf } from "../testing/site";
 import { analyse } from "../report/analysis";
 import { changeSite, textFile, type Site } from "../source/site";
 import { fixesFor } from ".";
+import { runs } from "../testing/runs";
 
 /** The text of a file once the first finding about it that has a fix is set right with its first. */
 function setRight(from: Site, path: string): { said: string[]; text: string } {
@@ -79,7 +80,7 @@ describe("whatever is opened", () => {
             expect(count(changeSite(from, changes))).toBeLessThan(count(from));
         }
       }),
-      { numRuns: 40 },
+      runs(20),
     );
   });
 });

@@ -6,6 +6,7 @@ import { documentOf } from "../source/html/document";
 import { textFile } from "../source/site";
 import { site } from "../testing/site";
 import { matchesNone, namesOf, withoutIdle } from "./reaching";
+import { runs } from "../testing/runs";
 
 const page =
   '<!doctype html><body class="a"><p id="i" class="b c:d">x<em class="a b">y</em></p><ul><li>z</li></ul></body>';
@@ -59,7 +60,7 @@ describe("rules that can match nothing on a page", () => {
         left += 1;
         for (const selector of tryParseSelectorList(text)!) expect(matchesAnything(document, selector)).toBe(false);
       }),
-      { numRuns: 600 },
+      runs(600),
     );
     expect(left).toBeGreaterThan(50);
   });

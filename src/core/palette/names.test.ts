@@ -11,6 +11,7 @@ import { randomSite } from "../testing/randomSite";
 import { nameColor } from "./properties";
 import { definedProperties } from "./references";
 import { colorSpots } from "./values";
+import { runs } from "../testing/runs";
 
 const readers = (["light", "dark"] as const).flatMap((scheme) =>
   [1280, 400].map((width) => ({ ...defaultConditions, scheme, width })),
@@ -42,7 +43,7 @@ test("colours of random sites", () => {
         }
       }
     }),
-    { numRuns: Number(process.env.HEVRET_RUNS ?? 8), seed: Number(process.env.HEVRET_SEED ?? 5) },
+    runs(8),
   );
   expect(named).toBeGreaterThan(30);
 });

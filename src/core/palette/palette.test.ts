@@ -10,6 +10,7 @@ import { paletteOf, twinsIn } from "./palette";
 import { nameColor, proposedNames } from "./properties";
 import { joinColors, rewriteColors } from "./rewrite";
 import { colorSpots } from "./values";
+import { runs } from "../testing/runs";
 
 const values = (css: string) => colorSpots(site({ "a.css": css })).map(({ value }) => value);
 
@@ -118,7 +119,7 @@ describe("what a colour is used for", () => {
         );
         expect(found.sort()).toEqual(all.sort());
       }),
-      { numRuns: 50 },
+      runs(50),
     );
   });
 });
@@ -205,7 +206,7 @@ describe("rewriting", () => {
           ).toBe(css);
         },
       ),
-      { numRuns: 100 },
+      runs(100),
     );
   });
 

@@ -6,6 +6,7 @@ import fc from "fast-check";
 import { afterAll, describe, expect, test } from "vitest";
 import { fileBytes, readFile, type TextFile } from "../source/site";
 import { canDiffer, unifiedDiff, type FileVersions } from "./unifiedDiff";
+import { runs } from "../testing/runs";
 
 const folder = mkdtempSync(join(tmpdir(), "diff-"));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
@@ -105,7 +106,7 @@ describe.skipIf(!hasGit)("git applies it", () => {
       .map(([lines, end, closed]) => lines.join(end) + (closed && lines.length ? end : ""));
     fc.assert(
       fc.property(text, text, (before, after) => appliesWithGit([versions("a.css", before, after)])),
-      { numRuns: 30 },
+      runs(15),
     );
   });
 });

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { decodeText, encodeText, type TextKind } from "./encoding";
+import { runs } from "../testing/runs";
 
 const latin = (text: string) => Uint8Array.from(text, (letter) => letter.charCodeAt(0));
 const read = (bytes: Uint8Array, kind: TextKind) => {
@@ -31,7 +32,7 @@ test("any bytes come back as they were", () => {
         expect([...encodeText(decoded.text, decoded.encoding, kind)]).toEqual([...bytes]);
       },
     ),
-    { numRuns: 500 },
+    runs(500),
   );
 });
 

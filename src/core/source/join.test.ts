@@ -5,6 +5,7 @@ import { join } from "node:path";
 import fc from "fast-check";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { joinedText, joinTexts } from "./join";
+import { runs } from "../testing/runs";
 
 const both = (base: string, here: string, there: string) => {
   const parts = joinTexts(base, here, there);
@@ -61,7 +62,7 @@ describe("against another program that joins", () => {
         expect(parts.some(({ kind }) => kind === "both")).toBe(false);
         expect(joinedText(parts, () => "")).toBe(git.stdout);
       }),
-      { numRuns: 300, seed: 17 },
+      runs(150),
     );
     expect(clean).toBeGreaterThan(60);
   });

@@ -12,6 +12,7 @@ import {
   plainLines,
   positionAt,
 } from "./lines";
+import { runs } from "../testing/runs";
 
 /** Texts with all kinds of line ends, form feeds and halves of characters. */
 const texts = array(constantFrom("a", "b {", "\r", "\n", "\r\n", "\f", "\ud83d", "\ude00", "}", " "), {
@@ -57,7 +58,7 @@ describe("lines of a text", () => {
         const change = changeOfLines("x.css", text, after);
         expect(plainLines(change ? applyChanges(text, [change]) : text)).toBe(after);
       }),
-      { numRuns: 3000 },
+      runs(3000),
     );
     expect(run.counterexample).toBeNull();
   });

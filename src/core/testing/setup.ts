@@ -1,5 +1,5 @@
-/** Random tests repeat themselves, unless HEVRET_RUNS asks for a longer run on other values. */
+/** Properties that say nothing themselves of how often they are tried. */
 import fc from "fast-check";
+import { runs } from "./runs";
 
-const runs = Number(process.env.HEVRET_RUNS ?? 0);
-fc.configureGlobal(runs > 0 ? { numRuns: runs } : { seed: 20261123 });
+fc.configureGlobal(runs(100));

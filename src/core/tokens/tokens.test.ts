@@ -13,6 +13,7 @@ import { replaceByTokens } from "./replace";
 import { strayingSteps, type Held } from "./straying";
 import { tokenName, type Token } from "./types";
 import { tokenCss } from "./values";
+import { runs } from "../testing/runs";
 
 const read = (json: unknown) => readTokens(JSON.stringify(json));
 const named = (tokens: readonly Token[]) =>
@@ -161,7 +162,7 @@ describe("reading a tokens file", () => {
           expect(error).toBeInstanceOf(TokensError);
         }
       }),
-      { numRuns: 500 },
+      runs(500),
     );
   });
 });

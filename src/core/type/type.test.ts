@@ -8,6 +8,7 @@ import { facesOf, genericOn, memberOn, platformFaces, platforms } from "./platfo
 import { nearestStep, onGrid, ratios, scaleSteps, stepsBy } from "./scale";
 import { shadowLayers, writeShadow } from "./shadow";
 import { nearestFamily, stackFaults, stackMembers, writeStack } from "./stack";
+import { runs } from "../testing/runs";
 
 describe("sizes in units", () => {
   test("every unit comes back to the same px, as it is computed", () => {
@@ -29,7 +30,7 @@ describe("sizes in units", () => {
           expect(pxOf(text, { parent, root, width: 1280 })).toBeCloseTo(px, 1);
         },
       ),
-      { numRuns: 150 },
+      runs(150),
     );
   });
 
@@ -78,7 +79,7 @@ describe("sizes in units", () => {
           expect(at(middle)).toBeCloseTo(fluid.base + fluid.slope * middle, 1);
         },
       ),
-      { numRuns: 60 },
+      runs(60),
     );
   });
 

@@ -5,6 +5,7 @@ import { documentOf } from "../../source/html/document";
 import { textFile } from "../../source/site";
 import { matches } from "./match";
 import { parseSelectorList, SelectorError, tryParseSelectorList } from "./parse";
+import { runs } from "../../testing/runs";
 
 const html = `<!doctype html><html lang="en-GB"><body>
 <main id="m" class="x y"><h2 id="a">A</h2><p id="b" title="One two" data-k="pre-fix">B <em id="c">C</em></p><p id="d" lang="fr">D</p><ul id="u"><li id="l1">1</li><li id="l2" class="x">2</li><li id="l3">3</li><li id="l4">4</li></ul></main>
@@ -130,7 +131,7 @@ test.each([
 test("nothing but a reason comes of bad text", () => {
   fc.assert(
     fc.property(cssSoup, (text) => void tryParseSelectorList(text)),
-    { numRuns: 500 },
+    runs(500),
   );
 });
 

@@ -2,6 +2,7 @@ import { array, assert, constantFrom, property } from "fast-check";
 import { describe, expect, test } from "vitest";
 import { openEndOf, sheetEndOf } from "./open";
 import { parseSheet } from "./syntax";
+import { runs } from "../../testing/runs";
 
 describe("what a text leaves open", () => {
   test.each([
@@ -43,7 +44,7 @@ describe("what a text leaves open", () => {
         const last = parseSheet(whole).at(-1);
         expect(last?.kind === "style" && last.preludeText).toBe(".added");
       }),
-      { numRuns: 4000 },
+      runs(4000),
     );
   });
 });

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { describe, expect, test } from "vitest";
 import { cssSoup, sampleFiles } from "../../testing/site";
 import { parseBlock, parseSheet, type Item } from "./syntax";
+import { runs } from "../../testing/runs";
 
 /** The structure in short, with the text of each part taken by its offsets. */
 function outline(text: string, items: readonly Item[]): unknown[] {
@@ -104,7 +105,7 @@ function inOrder(items: readonly Item[], from: number, to: number): boolean {
 test("items never overlap and lie inside their rule, whatever the text", () => {
   fc.assert(
     fc.property(cssSoup, (text) => inOrder(parseSheet(text), 0, text.length)),
-    { numRuns: 500 },
+    runs(500),
   );
 });
 
