@@ -5,11 +5,11 @@ import { field, openFiles, openSample, ready, shownPage, slip, openRow } from ".
 
 async function pick(page: Page, level: number): Promise<void> {
   const heading = shownPage(page).getByRole("heading", { level }).first();
-  // The page may be put up anew just now.
-  // The page may be shown anew meanwhile: it counts where it stood last.
-  let box = await heading.boundingBox();
-  await expect.poll(async () => (box = await heading.boundingBox())).not.toBeNull();
-  await page.mouse.click(box!.x + 5, box!.y + box!.height / 2);
+  // The page may be put up anew just now, in a frame that begins anew.
+  await expect(async () => {
+    const box = await heading.boundingBox();
+    await page.mouse.click(box!.x + 5, box!.y + box!.height / 2);
+  }).toPass();
 }
 
 async function setSize(page: Page, value: string): Promise<void> {

@@ -1,6 +1,6 @@
 import type { PlaywrightTestArgs, PlaywrightTestOptions } from "@playwright/test";
 import { expect, test } from "./support/window";
-import { ready, shownPage, toShelf } from "./support/desk";
+import { openFiles, ready, shownPage, toShelf } from "./support/desk";
 
 const far = "https://far.example";
 const run = "top.ran = 1; parent.ran = 1; window.ran = 1";
@@ -69,6 +69,42 @@ async function asksNothing({ page, context, baseURL }: PlaywrightTestArgs & Play
   expect(popups).toEqual([]);
   expect(page.url()).toMatch(/\/site\/[^/]+\/changes$/);
 }
+
+test("nothing of an open site is in what is asked of the server, on no way through it", async ({ page, context }) => {
+  const asked: string[] = [];
+  context.on("request", (request) => {
+    if (!request.url().startsWith("blob:")) asked.push(request.url() + JSON.stringify(request.headers()));
+  });
+  await openFiles(page, {
+    "secret-plans.html":
+      '<!doctype html><link rel=stylesheet href="secret-sheet.css"><h1 class="secret-class">Plans</h1><p>Words',
+    "secret-other.html": '<link rel=stylesheet href="secret-sheet.css"><p>Others',
+    "secret-sheet.css": ".secret-class { color: #777; colour: red } p { color: #999 }",
+  });
+  await page.getByRole("combobox", { name: "Page", exact: true }).click();
+  await page.getByTitle("secret-plans.html", { exact: true }).last().click();
+  await expect(shownPage(page).getByText("Words")).toBeVisible();
+  await page.getByRole("link", { name: /about this page/ }).click();
+  await expect(page.getByRole("main", { name: "Findings" })).toBeVisible();
+  await page.getByRole("button", { name: "See it on the page" }).first().click();
+  await ready(page);
+  const loaded = asked.length;
+  for (const view of ["Text styles", "Colours", "Stacks", "Sheets", "Findings", "Changes", "Page"]) {
+    await page
+      .getByRole("navigation", { name: "Views" })
+      .getByRole("link", { name: new RegExp(`^${view}`) })
+      .click();
+    await expect(page.getByRole("main", { name: view, exact: true })).toBeVisible();
+  }
+  // Between views only files of the build are asked for, if any; browsers ask for the icon of each address.
+  expect(asked.slice(loaded).filter((one) => !/\/_next\/static\/|\/icon\.svg/.test(one))).toEqual([]);
+  await page.goBack();
+  await page.goBack();
+  await expect(page.getByRole("main", { name: "Findings" })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole("main", { name: "Findings" })).toBeVisible();
+  expect(asked.filter((one) => one.includes("secret"))).toEqual([]);
+});
 
 test("elements named like members of the DOM leave a page that can be picked and painted", async ({ shelf: page }) => {
   const names =

@@ -83,7 +83,8 @@ test("once it was there, it works without a network; a newer build is taken when
     await page.goto(address);
     expect(await page.evaluate(() => navigator.serviceWorker.getRegistration())).toBe(undefined);
     await aMomentLater(page);
-    await expect.poll(() => active(page)).toBe("activated");
+    // All of the build is fetched meanwhile.
+    await expect.poll(() => active(page), { timeout: 60_000 }).toBe("activated");
 
     between.isCut = true;
     await page.goto(address);

@@ -215,6 +215,10 @@ test("another page is opened, and the address keeps it", async ({ page }) => {
   await page.reload();
   await ready(page);
   await expect(shownPage(page).getByRole("heading", { name: "Fares" })).toBeVisible();
+  await page.goBack();
+  await expect(shownPage(page).getByRole("heading", { name: "Winter sailings" })).toBeVisible();
+  await page.goForward();
+  await expect(shownPage(page).getByRole("heading", { name: "Fares" })).toBeVisible();
 });
 
 test("a bad value stays with its reason and nothing is written", async ({ sample: page }) => {

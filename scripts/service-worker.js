@@ -13,25 +13,21 @@ const cacheName = `hevret ${version}`;
 const anySite = "00000000-0000-4000-8000-000000000000";
 const siteView = /^\/site\/([^/]+)\/([a-z-]+)$/;
 
-/** What a view is kept as: its page, or what the application asks for when it goes from one view to another. */
-const keyOf = (view, kind) => `/kept/${view}/${kind}`;
+/** What the page of a view is kept as. */
+const keyOf = (view) => `/kept/${view}`;
 
 async function keep() {
   const cache = await caches.open(cacheName);
   await cache.addAll(assets.map((path) => new Request(path, { cache: "reload" })));
-  await keepAs(cache, "/", keyOf("shelf", "page"), {});
-  await keepAs(cache, "/", keyOf("shelf", "part"), { RSC: "1" });
-  for (const view of views) {
-    await keepAs(cache, `/site/${anySite}/${view}`, keyOf(view, "page"), {});
-    await keepAs(cache, `/site/${anySite}/${view}`, keyOf(view, "part"), { RSC: "1" });
-  }
+  await keepAs(cache, "/", keyOf("shelf"));
+  for (const view of views) await keepAs(cache, `/site/${anySite}/${view}`, keyOf(view));
 }
 
-async function keepAs(cache, path, key, headers) {
-  const response = await fetch(path, { headers, cache: "reload" });
+async function keepAs(cache, path, key) {
+  const response = await fetch(path, { cache: "reload" });
   const text = await response.text();
   // While a server is given a new build, both may answer.
-  if (!response.ok || (!headers.RSC && !text.includes(version))) throw new Error(`${path} is not of ${version}.`);
+  if (!response.ok || !text.includes(version)) throw new Error(`${path} is not of ${version}.`);
   const kept = new Headers(response.headers);
   for (const name of ["content-encoding", "content-length", "transfer-encoding"]) kept.delete(name);
   await cache.put(key, new Response(text, { headers: kept }));
@@ -49,20 +45,16 @@ self.addEventListener("message", ({ data }) => {
 });
 
 /** A view as it is kept, with the id of the site that is asked for. */
-async function kept(view, kind, id) {
-  const response = await caches.match(keyOf(view, kind), { cacheName });
+async function kept(view, id) {
+  const response = await caches.match(keyOf(view), { cacheName });
   if (!response) return null;
   const text = await response.text();
   return new Response(id === null ? text : text.replaceAll(anySite, id), { headers: response.headers });
 }
 
 async function answer(request, path) {
-  const isPart = request.headers.get("RSC") === "1";
   const [, id = null, view = path === "/" ? "shelf" : null] = siteView.exec(path) ?? [];
-  const isAhead = request.headers.has("next-router-segment-prefetch") || request.headers.has("next-router-prefetch");
-  // What is fetched ahead in parts is not kept in parts: it is had whole, at once, when it is asked for.
-  if (isPart && isAhead && view) return new Response(null, { status: 204 });
-  const found = view ? await kept(view, isPart ? "part" : "page", id) : null;
+  const found = view ? await kept(view, id) : null;
   return found ?? fetch(request);
 }
 
@@ -77,6 +69,5 @@ self.addEventListener("fetch", (event) => {
   const { origin, pathname } = new URL(request.url);
   if (request.method !== "GET" || origin !== self.location.origin) return;
   if (assets.includes(pathname)) event.respondWith(asset(request, pathname));
-  else if (request.mode === "navigate" || request.headers.get("RSC") === "1")
-    event.respondWith(answer(request, pathname));
+  else if (request.mode === "navigate") event.respondWith(answer(request, pathname));
 });

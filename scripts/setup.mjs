@@ -1,7 +1,7 @@
 // What npm start and npm test have in common: packages, the browser, the sample's archive, the build, its service worker.
 import { spawnSync } from "node:child_process";
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from "node:fs";
-import { join, relative } from "node:path";
+import { join, parse, relative } from "node:path";
 import { fileURLToPath, pathToFileURL } from "node:url";
 import { gzipSync } from "node:zlib";
 
@@ -76,7 +76,7 @@ export async function build() {
     must("npx", ["next", "build"]);
     compressBuilt();
   }
-  writeServiceWorker(readFileSync(stamp, "utf8").trim());
+  await writeServiceWorker(readFileSync(stamp, "utf8").trim());
 }
 
 /** While it is worked on, nothing is kept: one that a build left in the browser goes, with all that it kept. */
@@ -95,18 +95,23 @@ self.addEventListener("activate", (event) =>
   writeFileSync(join(root, "public/service-worker.js"), text);
 }
 
-/** The component library's styles as a sheet, which the application reads as it reads its own (`src/app/layout.tsx`). */
-export async function writeLibraryStyles() {
+/** What a file of TypeScript exports. */
+async function exportsOf(path) {
   const { build: bundle } = await import("rolldown");
-  const file = join(root, "node_modules/.cache/hevret/libraryStyles.mjs");
+  const file = join(root, "node_modules/.cache/hevret", `${parse(path).name}.mjs`);
   await bundle({
-    input: join(root, "scripts/libraryStyles.tsx"),
+    input: join(root, path),
     platform: "node",
     external: (id) => !id.startsWith(".") && !id.startsWith("/"),
     output: { file, format: "esm" },
     logLevel: "silent",
   });
-  const { libraryStyles } = await import(pathToFileURL(file));
+  return import(pathToFileURL(file));
+}
+
+/** The component library's styles as a sheet, which the application reads as it reads its own (`src/app/layout.tsx`). */
+export async function writeLibraryStyles() {
+  const { libraryStyles } = await exportsOf("scripts/libraryStyles.tsx");
   mkdirSync(join(root, ".generated"), { recursive: true });
   writeFileSync(join(root, ".generated/library.css"), libraryStyles());
 }
@@ -122,7 +127,8 @@ function compressBuilt() {
 }
 
 /** The service worker of a build, with everything that it keeps. */
-function writeServiceWorker(version) {
+async function writeServiceWorker(version) {
+  const { viewPaths } = await exportsOf("src/ui/desk/viewPaths.ts");
   const built = filesBelow(builtFiles).filter((path) => !/\.(?:map|gz)$/.test(path));
   const assets = [
     "/icon.svg",
@@ -130,12 +136,9 @@ function writeServiceWorker(version) {
     "/sample.zip",
     ...built.map((path) => `/_next/static/${path.split("/").map(encodeURIComponent).join("/")}`),
   ];
-  const views = readdirSync(join(root, "src/app/site/[id]"), { withFileTypes: true })
-    .filter((entry) => entry.isDirectory())
-    .map(({ name }) => name);
   const text = readFileSync(join(root, "scripts/service-worker.js"), "utf8")
     .replace("BUILD_VERSION", version)
     .replace("BUILD_ASSETS", JSON.stringify(assets))
-    .replace("BUILD_VIEWS", JSON.stringify(views));
+    .replace("BUILD_VIEWS", JSON.stringify(viewPaths));
   writeFileSync(join(root, "public/service-worker.js"), text);
 }

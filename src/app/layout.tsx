@@ -2,6 +2,7 @@ import { AntdRegistry } from "@ant-design/nextjs-registry";
 import type { Metadata } from "next";
 import type { ReactNode } from "react";
 import { NewerBuild } from "@/ui/shared/NewerBuild";
+import { PlaceProvider } from "@/ui/shared/place";
 import { RoomProvider } from "@/ui/shared/Room";
 import "../../.generated/library.css";
 import "./globals.css";
@@ -18,7 +19,7 @@ export default function RootLayout({ children }: { children: ReactNode }) {
         <AntdRegistry>
           <RoomProvider>
             <NewerBuild />
-            {children}
+            <PlaceProvider>{children}</PlaceProvider>
           </RoomProvider>
         </AntdRegistry>
       </body>

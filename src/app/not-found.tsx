@@ -1,5 +1,7 @@
-import Link from "next/link";
+"use client";
+
 import styles from "@/ui/shared/Boundary.module.css";
+import { Link } from "@/ui/shared/place";
 
 export default function NotFound() {
   return (

@@ -1,5 +1,5 @@
-import { Shelf } from "@/ui/shelf/Shelf";
+import { Application } from "./Application";
 
 export default function ShelfPage() {
-  return <Shelf />;
+  return <Application />;
 }

@@ -74,17 +74,28 @@ async function emptyDocument(frame: HTMLIFrameElement, mode: Mode): Promise<Docu
   const address = URL.createObjectURL(new Blob([skeleton], { type: "text/html" }));
   await new Promise<void>((resolve) => {
     const onLoad = () => {
-      // What was asked for before may come first.
+      // What was asked for before waits in vain.
       if (frame.contentDocument?.URL !== address) return;
       frame.removeEventListener("load", onLoad);
       resolve();
     };
     frame.addEventListener("load", onLoad);
-    frame.src = address;
+    load(frame, address);
   });
   URL.revokeObjectURL(address);
   modes.set(frame.contentDocument!, mode);
   return frame.contentDocument!;
+}
+
+/**
+ * Taken out and put in again, a frame begins anew. Were it sent from one address to the next, each would be a step of the
+ * window's history: Back would lead the frame to what it held, which is gone (HTML, 7.4.1.1).
+ */
+function load(frame: HTMLIFrameElement, address: string): void {
+  const { parentNode, nextSibling } = frame;
+  frame.remove();
+  frame.src = address;
+  parentNode!.insertBefore(frame, nextSibling);
 }
 
 function buildIn(own: Document, view: PageGlance): ShownPage {

@@ -1,16 +1,15 @@
 "use client";
 
 import { Button } from "antd";
-import Link from "next/link";
-import { usePathname } from "next/navigation";
-import { useEffect, useState, type ReactNode } from "react";
+import { Suspense, useEffect, useState, type ReactNode } from "react";
 import { ExportMenu } from "../changes/ExportMenu";
 import { expectedRoom } from "../page/room";
 import { Boundary } from "../shared/Boundary";
 import { Mat, MatButton, matStyles } from "../shared/Mat";
 import { showTime } from "../shared/numbers";
+import { Link, placeHere } from "../shared/place";
 import { useRoom } from "../shared/Room";
-import { useWorkspace, WorkspaceProvider } from "../workspace/context";
+import { useWorkspace, useWorkspaceStore, WorkspaceProvider } from "../workspace/context";
 import styles from "./Desk.module.css";
 import { isTyping } from "../shared/isTyping";
 import { Follow } from "./Follow";
@@ -18,23 +17,27 @@ import { Keys } from "./Keys";
 import { OtherEyes } from "./OtherEyes";
 import { Stress } from "./Stress";
 import { SiteFonts, Survey } from "./Survey";
-import { views } from "./views";
+import { viewAt, type ViewPath } from "./viewPaths";
+import { views, type View } from "./views";
 import { unwaited } from "../shared/unwaited";
+import { whenIdle } from "../shared/whenIdle";
 
 /** The open site: the mat on top, a view below. */
-export function Desk({ id, children }: { id: string; children: ReactNode }) {
+export function Desk({ id, view: path }: { id: string; view: ViewPath }) {
+  const view = views.find((one) => one.path === path)!;
   return (
     <WorkspaceProvider id={id} room={expectedRoom}>
       <div className={styles.desk}>
-        <DeskMat id={id} />
+        <DeskMat id={id} view={view} />
         <Notices />
-        <DeskBody>{children}</DeskBody>
+        <DeskBody view={view} />
       </div>
     </WorkspaceProvider>
   );
 }
 
-function DeskBody({ children }: { children: ReactNode }) {
+function DeskBody({ view }: { view: View }) {
+  useBack();
   const status = useWorkspace((state) => state.status);
   if (status === "missing") {
     return (
@@ -65,7 +68,8 @@ function DeskBody({ children }: { children: ReactNode }) {
   }
   return (
     <>
-      <ViewTitle />
+      <ViewTitle label={view.label} />
+      <OtherViews />
       <Follow />
       <OtherEyes />
       <AfterFirstPage>
@@ -73,7 +77,11 @@ function DeskBody({ children }: { children: ReactNode }) {
         <Survey />
         <Stress />
       </AfterFirstPage>
-      <Boundary>{children}</Boundary>
+      <Boundary key={view.path}>
+        <Suspense>
+          <view.View />
+        </Suspense>
+      </Boundary>
     </>
   );
 }
@@ -86,22 +94,49 @@ function AfterFirstPage({ children }: { children: ReactNode }) {
   return wasKnown ? children : null;
 }
 
+/** Loads the other views once all is counted: what is shown first comes first. */
+function OtherViews() {
+  const isRead = useWorkspace((state) => state.summary !== null);
+  useEffect(() => {
+    if (!isRead) return;
+    return whenIdle(async () => {
+      for (const { load } of views) await load();
+    });
+  }, [isRead]);
+  return null;
+}
+
+/** Back and Forward lead to other pages, too. */
+function useBack(): void {
+  const store = useWorkspaceStore();
+  useEffect(() => {
+    const look = () => {
+      const { path, asked } = placeHere();
+      const { files, page, record, openPage } = store.getState();
+      const place = viewAt(path);
+      const file = asked.get("file");
+      if (file === null || file === page || place?.view !== "page" || place.id !== record?.id) return;
+      if (files.get(file)?.file.kind === "html") unwaited(openPage(file));
+    };
+    window.addEventListener("popstate", look);
+    return () => window.removeEventListener("popstate", look);
+  }, [store]);
+}
+
 /** Names the view that is shown: in the document's outline, and in its title. */
-function ViewTitle() {
+function ViewTitle({ label }: { label: string }) {
   const name = useWorkspace((state) => state.record?.name);
-  const path = usePathname();
-  const label = views.find((view) => path.endsWith(`/${view.path}`))?.label ?? "";
   useEffect(() => {
     document.title = [label, name, "Hevret"].filter(Boolean).join(" · ");
   }, [label, name]);
   return (
-    <h1 className="visually-hidden">
+    <h1 className="visually-hidden" aria-live="polite">
       {label}, {name}
     </h1>
   );
 }
 
-function DeskMat({ id }: { id: string }) {
+function DeskMat({ id, view: current }: { id: string; view: View }) {
   const record = useWorkspace((state) => state.record);
   const redoable = useWorkspace((state) => state.redoable);
   const undo = useWorkspace((state) => state.undo);
@@ -116,7 +151,7 @@ function DeskMat({ id }: { id: string }) {
       </span>
       <nav className={matStyles.tabs} aria-label="Views">
         {views.map((view) => (
-          <Tab key={view.path} href={`/site/${id}/${view.path}`} view={view} />
+          <Tab key={view.path} href={`/site/${id}/${view.path}`} view={view} current={view === current} />
         ))}
       </nav>
       <span className={matStyles.space} />
@@ -136,18 +171,10 @@ function DeskMat({ id }: { id: string }) {
   );
 }
 
-function Tab({ href, view: { label, count } }: { href: string; view: (typeof views)[number] }) {
+function Tab({ href, view: { label, count }, current }: { href: string; view: View; current: boolean }) {
   const counted = useWorkspace((state) => count?.(state));
-  const current = usePathname() === href;
-  // What is shown first comes first.
-  const isRead = useWorkspace((state) => state.summary !== null);
   return (
-    <Link
-      href={href}
-      prefetch={isRead ? null : false}
-      className={matStyles.tab}
-      aria-current={current ? "page" : undefined}
-    >
+    <Link href={href} className={matStyles.tab} aria-current={current ? "page" : undefined}>
       {label}
       {counted !== undefined && <span className={matStyles.count}>{counted}</span>}
     </Link>

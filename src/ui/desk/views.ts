@@ -1,33 +1,58 @@
-/** The views of a site, in the order of the tabs. The page of each stands in `src/app/site/[id]/<path>`. */
+/** The views of a site. Their order, and what addresses call them, stands in `viewPaths.ts`. */
+import { lazy, type ComponentType } from "react";
 import { isChanged } from "@/store/write";
 import type { Workspace } from "../workspace/state";
 import { troubles } from "../workspace/troubles";
+import { viewPaths, type ViewPath } from "./viewPaths";
 
 interface ViewEntry {
-  path: string;
   label: string;
+  View: ComponentType;
+  /** Loads it before it is shown. */
+  load(): Promise<unknown>;
   /** What the tab counts; undefined while it is not known. */
   count?(state: Workspace): number | undefined;
 }
 
-export const views: readonly ViewEntry[] = [
-  { path: "page", label: "Page" },
-  { path: "text-styles", label: "Text styles", count: ({ summary }) => summary?.textStyles },
-  { path: "colours", label: "Colours", count: ({ summary }) => summary?.colors },
-  { path: "stacks", label: "Stacks", count: ({ summary }) => summary?.stacks },
-  {
-    path: "sheets",
+const shown = (load: () => Promise<ComponentType>) => ({
+  View: lazy(async () => ({ default: await load() })),
+  load,
+});
+
+const entries: Readonly<Record<ViewPath, ViewEntry>> = {
+  page: { label: "Page", ...shown(async () => (await import("../page/PageDesk")).PageDesk) },
+  "text-styles": {
+    label: "Text styles",
+    ...shown(async () => (await import("../textstyles/TextStyles")).TextStyles),
+    count: ({ summary }) => summary?.textStyles,
+  },
+  colours: {
+    label: "Colours",
+    ...shown(async () => (await import("../colors/Colors")).Colors),
+    count: ({ summary }) => summary?.colors,
+  },
+  stacks: {
+    label: "Stacks",
+    ...shown(async () => (await import("../stacks/Stacks")).Stacks),
+    count: ({ summary }) => summary?.stacks,
+  },
+  sheets: {
     label: "Sheets",
+    ...shown(async () => (await import("../sheets/Sheets")).Sheets),
     count: ({ files }) => [...files.values()].filter(({ file }) => file.kind === "css").length,
   },
-  {
-    path: "findings",
+  findings: {
     label: "Findings",
+    ...shown(async () => (await import("../findings/Findings")).Findings),
     count: (state) => (state.summary ? troubles(state).length : undefined),
   },
-  {
-    path: "changes",
+  changes: {
     label: "Changes",
+    ...shown(async () => (await import("../changes/Changes")).Changes),
     count: ({ files, gone }) => [...files.values()].filter(isChanged).length + gone.size,
   },
-];
+};
+
+export const views = viewPaths.map((path) => ({ path, ...entries[path] }));
+
+export type View = (typeof views)[number];

@@ -1,11 +1,11 @@
 "use client";
 
-import { useSearchParams } from "next/navigation";
 import { useMemo, useState } from "react";
 import { findingGroups } from "@/core";
 import { Choice } from "../shared/Choice";
 import { SearchField } from "../shared/SearchField";
 import { plural } from "../shared/numbers";
+import { usePlace } from "../shared/place";
 import { Reading, Space, View } from "../shared/View";
 import { useWorkspace } from "../workspace/context";
 import { knownFindings, type KnownFinding } from "../workspace/troubles";
@@ -18,7 +18,7 @@ import styles from "./Findings.module.css";
 export function Findings() {
   const summary = useWorkspace((state) => state.summary);
   const record = useWorkspace((state) => state.record);
-  const asked = useSearchParams();
+  const { asked } = usePlace();
   const [filter, setFilter] = useState<Filter>({ ...everything, page: asked.get("page") ?? "" });
   const [chosen, setChosen] = useState<string | null>(asked.get("finding"));
   const all = useMemo(() => knownFindings({ summary, record }), [summary, record]);

@@ -1,9 +1,9 @@
 "use client";
 
-import Link from "next/link";
 import { useMemo } from "react";
 import { Choice } from "../shared/Choice";
 import { plural } from "../shared/numbers";
+import { addressOf, goTo, Link, usePlace } from "../shared/place";
 import { useBench } from "../workspace/bench";
 import { useWorkspace } from "../workspace/context";
 import { isAboutPage, troubles } from "../workspace/troubles";
@@ -90,6 +90,7 @@ function PageChoice() {
   const page = useWorkspace((state) => state.page);
   const openPage = useWorkspace((state) => state.openPage);
   const files = useWorkspace((state) => state.files);
+  const { path: here, asked } = usePlace();
   const pages = [...files.values()].filter(({ file }) => file.kind === "html").map(({ path }) => path);
   return (
     <Choice
@@ -97,7 +98,9 @@ function PageChoice() {
       value={page}
       onChange={(path) => {
         unwaited(openPage(path));
-        window.history.pushState(null, "", `?file=${encodeURIComponent(path)}`);
+        // Back leads to the one that was shown before.
+        if (page && !asked.has("file")) goTo(addressOf(here, { file: page }), true);
+        goTo(addressOf(here, { file: path }));
       }}
       options={pages.map((path) => ({ value: path, label: path }))}
     />
@@ -195,7 +198,7 @@ function FoundHere() {
   );
   if (!summary || count === 0) return null;
   return (
-    <Link href={`/site/${record!.id}/findings?page=${encodeURIComponent(page!)}`} className={`chip ${styles.doubt}`}>
+    <Link href={addressOf(`/site/${record!.id}/findings`, { page: page! })} className={`chip ${styles.doubt}`}>
       <span className={styles.count}>◆ {plural(count, "finding")}</span>
       <span className="visually-hidden"> about this page</span>
     </Link>

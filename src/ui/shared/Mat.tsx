@@ -1,6 +1,6 @@
-import Link from "next/link";
 import type { ReactNode } from "react";
 import styles from "./Mat.module.css";
+import { Link } from "./place";
 
 /** The top bar: the cutting mat. */
 export function Mat({ children }: { children?: ReactNode }) {

@@ -1,7 +1,6 @@
 "use client";
 
 import { Button, Input } from "antd";
-import { useSearchParams } from "next/navigation";
 import { useState, type ReactNode } from "react";
 import { mostColumns, type SheetTableRow } from "@/core";
 import { plural } from "../shared/numbers";
@@ -27,9 +26,8 @@ export function Sheets() {
 /** Which page reads which sheet, as which number; and the rules of the one that is chosen. */
 function SheetsDesk() {
   const table = useAnswer("sheets");
-  const asked = useSearchParams();
-  const [chosen, setChosen] = useState<string | null>(asked.get("sheet"));
-  const [isMaking, setMaking] = useState(asked.has("new"));
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [isMaking, setMaking] = useState(false);
   const [wanted, setWanted] = useState("");
   const [moving, setMoving] = useState<{ page: string; sheet: string } | null>(null);
   const { proposal, problem, propose, close } = useSheetProposal();

@@ -4,12 +4,12 @@
 import { App, Button, Dropdown } from "antd";
 import { useLiveQuery } from "dexie-react-hooks";
 import dynamic from "next/dynamic";
-import Link from "next/link";
 import { useEffect, useState } from "react";
 import { storageError } from "@/store/failures";
 import { deleteSite, duplicateSite, listSites, restoreSite } from "@/store/sites";
 import type { SiteRecord } from "@/store/database";
 import { plural, showDate } from "../shared/numbers";
+import { Link } from "../shared/place";
 import { unwaited } from "../shared/unwaited";
 import { DeskPicture } from "./DeskPicture";
 import styles from "./Shelf.module.css";

@@ -1,12 +1,11 @@
 "use client";
 
-import { PrefetchKind } from "next/dist/client/components/router-reducer/router-reducer-types";
-import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { StorageError } from "@/store/failures";
 import { OpenError } from "@/store/limits";
 import type { Opened, Progress } from "@/store/read";
 import { addSite } from "@/store/sites";
+import { goTo } from "../shared/place";
 
 /** What is being opened: in words, how many files of it are read, and the way to stop it. */
 export interface Busy {
@@ -20,15 +19,11 @@ export type Open = (what: string, read: (progress: Progress) => Promise<Opened> 
 
 /** Opens what a way of opening brings, and goes there; says in plain words what cannot be opened. */
 export function useOpening(): { open: Open; busy: Busy | null; problem: string | null } {
-  const router = useRouter();
   const [busy, setBusy] = useState<Busy | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const open: Open = async (what, read) => {
     const stopping = new AbortController();
     const id = crypto.randomUUID();
-    const address = `/site/${id}/page`;
-    // It comes while the files are read.
-    router.prefetch(address, { kind: PrefetchKind.FULL });
     setBusy({ what, files: 0, stop: () => stopping.abort() });
     setProblem(null);
     try {
@@ -37,7 +32,7 @@ export function useOpening(): { open: Open; busy: Busy | null; problem: string |
         report: (files) => setBusy((now) => now && { ...now, files }),
       });
       await addSite(opened, id);
-      router.push(address);
+      goTo(`/site/${id}/page`);
     } catch (error) {
       setBusy(null);
       if ((error as Error).name === "AbortError") return;

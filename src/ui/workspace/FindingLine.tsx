@@ -1,10 +1,10 @@
 "use client";
 
-import Link from "next/link";
 import { useEffect, useRef, useState } from "react";
 import type { Fix } from "@/core";
 import { Sign } from "../shared/Sign";
 import { Prose } from "../shared/Prose";
+import { addressOf, Link } from "../shared/place";
 import { unwaited } from "../shared/unwaited";
 import { fixWords } from "../shared/numbers";
 import { useWorkspace } from "./context";
@@ -36,7 +36,7 @@ export function FindingLine({ known, open = false, onDone }: Props) {
         Set it right
       </button>
       {" · "}
-      <Link href={`/site/${site}/findings?finding=${encodeURIComponent(key)}`}>All about it</Link>
+      <Link href={addressOf(`/site/${site}/findings`, { finding: key })}>All about it</Link>
       {isOpen && <Ways known={known} focused={open} onDone={close} />}
     </>
   );

@@ -9,6 +9,7 @@ import { startEngine } from "@/engine/client";
 import type { Engine } from "@/engine/protocol";
 import { database, type SiteRecord } from "@/store/database";
 import { storageError } from "@/store/failures";
+import { placeHere } from "../shared/place";
 import { onFailure, unwaited } from "../shared/unwaited";
 import { createWorkspace, type OpenWorkspace, type WorkspaceStore } from "./store";
 
@@ -62,7 +63,7 @@ export function WorkspaceProvider({ id, room, children }: ProviderProps) {
     const deaf = onFailure(store.getState().failed);
     window.addEventListener("unhandledrejection", failing);
     window.addEventListener("beforeunload", leaving);
-    const page = new URLSearchParams(location.search).get("file");
+    const page = placeHere().asked.get("file");
     unwaited(store.getState().load(id, page, room()));
     const follow = (record: SiteRecord | undefined) => {
       const { record: known, save, status } = store.getState();

@@ -1,5 +1,0 @@
-import { Changes } from "@/ui/changes/Changes";
-
-export default function ChangesRoute() {
-  return <Changes />;
-}

@@ -1,5 +1,0 @@
-import { Colors } from "@/ui/colors/Colors";
-
-export default function ColorsRoute() {
-  return <Colors />;
-}

@@ -1,5 +1,0 @@
-import { Findings } from "@/ui/findings/Findings";
-
-export default function FindingsRoute() {
-  return <Findings />;
-}

@@ -1,5 +1,0 @@
-import { PageDesk } from "@/ui/page/PageDesk";
-
-export default function PageRoute() {
-  return <PageDesk />;
-}

@@ -1,5 +1,0 @@
-import { Sheets } from "@/ui/sheets/Sheets";
-
-export default function SheetsRoute() {
-  return <Sheets />;
-}

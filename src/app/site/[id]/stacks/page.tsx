@@ -1,5 +1,0 @@
-import { Stacks } from "@/ui/stacks/Stacks";
-
-export default function StacksRoute() {
-  return <Stacks />;
-}

@@ -1,5 +1,0 @@
-import { TextStyles } from "@/ui/textstyles/TextStyles";
-
-export default function TextStylesRoute() {
-  return <TextStyles />;
-}
