@@ -217,7 +217,8 @@ test("addresses that lead nowhere, or cannot be read, get our page with our head
     expect(answer!.status()).toBe(404);
     expect(answer!.headers()["content-security-policy"]).toContain("default-src 'self'");
     await expect(page.getByRole("heading", { level: 1 })).toBeVisible();
-    await expect(page.getByRole("link", { name: /shelf/i })).toBeVisible();
+    await page.getByRole("link", { name: /shelf/i }).click();
+    await expect(page.getByRole("heading", { name: "Open a site" })).toBeVisible();
   }
 });
 

@@ -4,7 +4,7 @@ import dynamic from "next/dynamic";
 import { viewAt } from "@/ui/desk/viewPaths";
 import { usePlace } from "@/ui/shared/place";
 import { Shelf } from "@/ui/shelf/Shelf";
-import NotFound from "./not-found";
+import { Nowhere } from "./Nowhere";
 
 /** The shelf can be used before the desk is loaded. */
 const Desk = dynamic(() => import("@/ui/desk/Desk").then((module) => module.Desk));
@@ -14,5 +14,5 @@ export function Application() {
   const { path } = usePlace();
   const site = viewAt(path);
   if (site) return <Desk {...site} />;
-  return path === "/" ? <Shelf /> : <NotFound />;
+  return path === "/" ? <Shelf /> : <Nowhere />;
 }
