@@ -1,8 +1,9 @@
 /** The views of a site. Their order, and what addresses call them, stands in `viewPaths.ts`. */
-import { lazy, type ComponentType } from "react";
+import type { ComponentType } from "react";
 import { isChanged } from "@/store/write";
 import type { Workspace } from "../workspace/state";
 import { troubles } from "../workspace/troubles";
+import { lazyView } from "./lazyView";
 import { viewPaths, type ViewPath } from "./viewPaths";
 
 interface ViewEntry {
@@ -14,41 +15,36 @@ interface ViewEntry {
   count?(state: Workspace): number | undefined;
 }
 
-const shown = (load: () => Promise<ComponentType>) => ({
-  View: lazy(async () => ({ default: await load() })),
-  load,
-});
-
 const entries: Readonly<Record<ViewPath, ViewEntry>> = {
-  page: { label: "Page", ...shown(async () => (await import("../page/PageDesk")).PageDesk) },
+  page: { label: "Page", ...lazyView(async () => (await import("../page/PageDesk")).PageDesk) },
   "text-styles": {
     label: "Text styles",
-    ...shown(async () => (await import("../textstyles/TextStyles")).TextStyles),
+    ...lazyView(async () => (await import("../textstyles/TextStyles")).TextStyles),
     count: ({ summary }) => summary?.textStyles,
   },
   colours: {
     label: "Colours",
-    ...shown(async () => (await import("../colors/Colors")).Colors),
+    ...lazyView(async () => (await import("../colors/Colors")).Colors),
     count: ({ summary }) => summary?.colors,
   },
   stacks: {
     label: "Stacks",
-    ...shown(async () => (await import("../stacks/Stacks")).Stacks),
+    ...lazyView(async () => (await import("../stacks/Stacks")).Stacks),
     count: ({ summary }) => summary?.stacks,
   },
   sheets: {
     label: "Sheets",
-    ...shown(async () => (await import("../sheets/Sheets")).Sheets),
+    ...lazyView(async () => (await import("../sheets/Sheets")).Sheets),
     count: ({ files }) => [...files.values()].filter(({ file }) => file.kind === "css").length,
   },
   findings: {
     label: "Findings",
-    ...shown(async () => (await import("../findings/Findings")).Findings),
+    ...lazyView(async () => (await import("../findings/Findings")).Findings),
     count: (state) => (state.summary ? troubles(state).length : undefined),
   },
   changes: {
     label: "Changes",
-    ...shown(async () => (await import("../changes/Changes")).Changes),
+    ...lazyView(async () => (await import("../changes/Changes")).Changes),
     count: ({ files, gone }) => [...files.values()].filter(isChanged).length + gone.size,
   },
 };

@@ -40,17 +40,16 @@ export function placeHere(): Place {
   return placeAt(location.pathname + location.hash);
 }
 
-/**
- * Steps of the window's history carry no state, and go past the framework's router: it would ask the server for what is at
- * each address, and put its own back a moment later, when one may be elsewhere.
- */
-const { pushState, replaceState } = typeof History === "undefined" ? ({} as History) : History.prototype;
-
 const followers = new Set<() => void>();
 
-/** @param instead whether Back leads past where one is now */
+/**
+ * A step of the window's history without a state, past what the framework's router put in the place of its methods: that
+ * would ask the server for what is at each address, and write its own back a moment later, when one may be elsewhere.
+ *
+ * @param instead whether Back leads past where one is now
+ */
 export function goTo(address: string, instead = false): void {
-  (instead ? replaceState : pushState).call(history, null, "", address);
+  History.prototype[instead ? "replaceState" : "pushState"].call(history, null, "", address);
   for (const tell of followers) tell();
 }
 
@@ -62,9 +61,9 @@ export function PlaceProvider({ children }: { children: ReactNode }) {
   useEffect(() => {
     // What is there stays until the next is loaded.
     const look = () => startTransition(() => setAddress(location.pathname + location.hash));
-    goTo(location.href, true);
-    look();
     followers.add(look);
+    // The router minds no step without a state.
+    goTo(location.href, true);
     window.addEventListener("popstate", look);
     return () => {
       followers.delete(look);

@@ -4,5 +4,6 @@ import { loadReader } from "@/store/zip";
 
 export async function loadAhead(): Promise<void> {
   const ready = import("@/store/warming").then(({ siteToWarmOn }) => prepareEngine(siteToWarmOn().files));
-  await Promise.all([ready, import("../desk/Desk"), import("../page/PageDesk"), loadReader()]);
+  const page = import("../desk/views").then(({ views }) => views.find(({ path }) => path === "page")!.load());
+  await Promise.all([ready, import("../desk/Desk"), page, loadReader()]);
 }
