@@ -222,6 +222,16 @@ test("addresses that lead nowhere, or cannot be read, get our page with our head
   }
 });
 
+test("a view that could not be fetched is said to have stopped, and comes once it can", async ({ page }) => {
+  await openSample(page);
+  await page.route("**/_next/static/chunks/**", (route) => route.abort());
+  await page.getByRole("link", { name: /^Colours/ }).click();
+  await expect(page.getByRole("alert").filter({ hasText: "This view stopped" })).toBeVisible();
+  await page.unrouteAll();
+  await page.getByRole("button", { name: "Show it again" }).click();
+  await expect(page.getByRole("main", { name: "Colours" })).toBeVisible();
+});
+
 test("files of the build come with our headers, those of the worker too, and compressed", async ({ page }) => {
   const addresses: string[] = [];
   page.on("request", (request) => void (request.resourceType() === "script" && addresses.push(request.url())));

@@ -1,7 +1,7 @@
 "use client";
 
 import { Button } from "antd";
-import { Suspense, useEffect, useState, type ReactNode } from "react";
+import { useEffect, useState, type ReactNode } from "react";
 import { ExportMenu } from "../changes/ExportMenu";
 import { expectedRoom } from "../page/room";
 import { Boundary } from "../shared/Boundary";
@@ -20,7 +20,6 @@ import { SiteFonts, Survey } from "./Survey";
 import { viewAt, type ViewPath } from "./viewPaths";
 import { views, type View } from "./views";
 import { unwaited } from "../shared/unwaited";
-import { whenIdle } from "../shared/whenIdle";
 
 /** The open site: the mat on top, a view below. */
 export function Desk({ id, view: path }: { id: string; view: ViewPath }) {
@@ -69,7 +68,6 @@ function DeskBody({ view }: { view: View }) {
   return (
     <>
       <ViewTitle label={view.label} />
-      <OtherViews />
       <Follow />
       <OtherEyes />
       <AfterFirstPage>
@@ -78,9 +76,7 @@ function DeskBody({ view }: { view: View }) {
         <Stress />
       </AfterFirstPage>
       <Boundary key={view.path}>
-        <Suspense>
-          <view.View />
-        </Suspense>
+        <view.View />
       </Boundary>
     </>
   );
@@ -92,18 +88,6 @@ function AfterFirstPage({ children }: { children: ReactNode }) {
   const [wasKnown, setWasKnown] = useState(isKnown);
   if (isKnown && !wasKnown) setWasKnown(true);
   return wasKnown ? children : null;
-}
-
-/** Loads the other views once all is counted: what is shown first comes first. */
-function OtherViews() {
-  const isRead = useWorkspace((state) => state.summary !== null);
-  useEffect(() => {
-    if (!isRead) return;
-    return whenIdle(async () => {
-      for (const { load } of views) await load();
-    });
-  }, [isRead]);
-  return null;
 }
 
 /** Back and Forward lead to other pages, too. */
@@ -171,10 +155,19 @@ function DeskMat({ id, view: current }: { id: string; view: View }) {
   );
 }
 
-function Tab({ href, view: { label, count }, current }: { href: string; view: View; current: boolean }) {
+/** A tab. Its view is loaded when somebody is about to go there. */
+function Tab({ href, view: { label, count, load }, current }: { href: string; view: View; current: boolean }) {
   const counted = useWorkspace((state) => count?.(state));
+  // What cannot be loaded now is loaded, or said, when it is shown.
+  const prepare = () => void load().catch(() => undefined);
   return (
-    <Link href={href} className={matStyles.tab} aria-current={current ? "page" : undefined}>
+    <Link
+      href={href}
+      className={matStyles.tab}
+      aria-current={current ? "page" : undefined}
+      onPointerEnter={prepare}
+      onFocus={prepare}
+    >
       {label}
       {counted !== undefined && <span className={matStyles.count}>{counted}</span>}
     </Link>

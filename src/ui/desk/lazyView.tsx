@@ -1,4 +1,4 @@
-import { lazy, useState, type ComponentType } from "react";
+import { useEffect, useState, type ComponentType } from "react";
 
 interface LazyView {
   View: ComponentType;
@@ -6,15 +6,21 @@ interface LazyView {
   load(): Promise<unknown>;
 }
 
-/** A view that is loaded when it is shown first. One that was loaded before is there at once, with nothing in between. */
+/**
+ * A view that is loaded when it is shown first. One that was loaded before is there at once; one that cannot be loaded
+ * throws, and is asked for again when it is put up again.
+ */
 export function lazyView(load: () => Promise<ComponentType>): LazyView {
   let known: ComponentType | null = null;
-  const loaded = async () => ({ default: (known = await load()) });
-  const Later = lazy(loaded);
+  const loaded = async () => (known ??= await load());
   function View() {
-    // Put up as the one, it does not become the other.
-    const [Shown] = useState<ComponentType>(() => known ?? Later);
-    return <Shown />;
+    const [Shown, setShown] = useState(() => known);
+    const [failure, setFailure] = useState<Error | null>(null);
+    useEffect(() => {
+      if (!Shown) loaded().then((view) => setShown(() => view), setFailure);
+    }, [Shown]);
+    if (failure) throw failure;
+    return Shown && <Shown />;
   }
   return { View, load: loaded };
 }
