@@ -59,8 +59,8 @@ export async function showPage(frame: HTMLIFrameElement, view: PageGlance): Prom
 }
 
 /**
- * The same for a frame in which one page is looked at after the other: the document is used again where its mode is the
- * same, since a browser takes longer to make one than to lay most pages out.
+ * The same for a frame in which one page is looked at after the other, or a page that comes with other elements: the
+ * document is used again where its mode is the same, since a browser takes longer to make one than to lay most pages out.
  */
 export async function showNextPage(frame: HTMLIFrameElement, view: PageGlance): Promise<ShownPage> {
   const { mode } = view.document;

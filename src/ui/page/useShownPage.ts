@@ -2,7 +2,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState, type RefObject } from "react";
 import type { Conditions } from "@/core";
 import type { PageGlance, PlaceView } from "@/engine/protocol";
-import { showPage, type Shown, type ShownPage } from "@/preview/frame";
+import { showNextPage, showPage, type Shown, type ShownPage } from "@/preview/frame";
 import { lookAt } from "@/preview/look";
 import { unwaited, unwaitedWhile } from "../shared/unwaited";
 import { useWorkspace, useWorkspaceStore } from "../workspace/context";
@@ -70,7 +70,8 @@ function useBuilt(
     if (!stay) onShown(null);
     unwaitedWhile(
       () => frame.current?.isConnected === true,
-      showPage(frame.current!, latest.current).then((next) => {
+      // The same page with other elements takes the place of what was there at once.
+      (stay ? showNextPage : showPage)(frame.current!, latest.current).then((next) => {
         if (stale) return;
         frame.current!.dataset.path = path;
         if (stay) next.document.defaultView!.scrollTo(0, scroll);
