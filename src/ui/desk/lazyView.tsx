@@ -1,6 +1,6 @@
 import { useEffect, useState, type ComponentType } from "react";
 
-interface LazyView {
+export interface LazyView {
   View: ComponentType;
   /** Loads it before it is shown. */
   load(): Promise<unknown>;

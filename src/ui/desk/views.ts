@@ -1,16 +1,12 @@
 /** The views of a site. Their order, and what addresses call them, stands in `viewPaths.ts`. */
-import type { ComponentType } from "react";
 import { isChanged } from "@/store/write";
 import type { Workspace } from "../workspace/state";
 import { troubles } from "../workspace/troubles";
-import { lazyView } from "./lazyView";
+import { lazyView, type LazyView } from "./lazyView";
 import { viewPaths, type ViewPath } from "./viewPaths";
 
-interface ViewEntry {
+interface ViewEntry extends LazyView {
   label: string;
-  View: ComponentType;
-  /** Loads it before it is shown. */
-  load(): Promise<unknown>;
   /** What the tab counts; undefined while it is not known. */
   count?(state: Workspace): number | undefined;
 }
