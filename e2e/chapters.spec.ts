@@ -139,7 +139,7 @@ test("leading goes onto a grid with the sizes", async ({ shelf: page }) => {
   await page.getByRole("link", { name: /^Text styles/ }).click();
   await page.getByRole("button", { name: "Line up steps" }).click();
   await page.getByLabel("Steps by").click();
-  await page.getByTitle("A grid").click();
+  await page.getByTitle("A grid", { exact: true }).click();
   await page.getByLabel("Grid in px").fill("8");
   const moves = page.getByRole("list", { name: "What snaps" });
   await expect(moves.getByRole("listitem")).toHaveCount(1);

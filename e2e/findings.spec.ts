@@ -120,7 +120,7 @@ test("filters show what is about a page, a sheet, a group, or says a word", asyn
   await page.getByLabel("Search").fill("");
   await expect(options).toHaveCount(all);
   await page.getByRole("combobox", { name: "Group" }).click();
-  await page.getByTitle("Could be one").click();
+  await page.getByTitle("Could be one", { exact: true }).click();
   await expect(list(page).getByRole("group")).toHaveCount(1);
 });
 

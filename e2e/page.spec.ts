@@ -154,7 +154,7 @@ test("a glass shows the picked text several times as large, as it is tried", asy
   await expect.poll(async () => Math.abs((await text.boundingBox())!.y - pane.y)).toBeLessThan(60);
   const before = await heightOf();
   await glass.getByLabel("How much larger").click();
-  await page.getByTitle("8 times as large").click();
+  await page.getByTitle("8 times as large", { exact: true }).click();
   await expect.poll(heightOf).toBeCloseTo(before * 2, 0);
   await field(page, "Ink").fill("#00f");
   await expect(text).toHaveCSS("color", "rgb(0, 0, 255)");
@@ -210,7 +210,7 @@ test("all that is set of a heading, and all sections, fit without scrolling", as
 test("another page is opened, and the address keeps it", async ({ page }) => {
   await openSample(page);
   await page.getByLabel("Page", { exact: true }).and(page.getByRole("combobox")).click();
-  await page.getByTitle("fares.html").click();
+  await page.getByTitle("fares.html", { exact: true }).click();
   await expect(shownPage(page).getByRole("heading", { name: "Fares" })).toBeVisible();
   await page.goBack();
   await expect(shownPage(page).getByRole("heading", { name: "Winter sailings" })).toBeVisible();
@@ -267,7 +267,7 @@ test("values are completed from the grammar and stepped with the arrow keys", as
   await pickText(page, "Winter sailings");
   await openRow(page, "Case");
   await field(page, "Case").fill("upp");
-  await page.getByTitle("uppercase").click();
+  await page.getByTitle("uppercase", { exact: true }).click();
   await expect(shownPage(page).getByRole("heading", { name: "Winter sailings" })).toHaveCSS(
     "text-transform",
     "uppercase",
@@ -447,7 +447,9 @@ test("a heading is made one of another level, this one or all that are alike, in
   await expect(dialog).toContainText("Make this h2 h3");
   await expect(dialog).toContainText("2 tags in 1 file");
   // A frame that began anew would be empty for a moment.
-  const before = await page.getByTitle("The page").evaluateHandle((frame: HTMLIFrameElement) => frame.contentDocument);
+  const before = await page
+    .getByTitle("The page", { exact: true })
+    .evaluateHandle((frame: HTMLIFrameElement) => frame.contentDocument);
   await dialog.getByRole("button", { name: "Write" }).click();
   await expect(shownPage(page).getByRole("heading", { name: "Winter sailings", level: 3 })).toBeVisible();
   expect(await before.evaluate((document) => document!.defaultView !== null)).toBe(true);
@@ -469,7 +471,7 @@ test("the page is seen with other eyes, and pairs that only they lose are named"
   await page.getByRole("button", { name: "Rehearse" }).click();
   const rehearse = page.getByRole("dialog", { name: "Rehearse" });
   await rehearse.getByLabel("Seen", { exact: true }).click();
-  await page.getByTitle("in glare: a quarter of white on all").click();
+  await page.getByTitle("in glare: a quarter of white on all", { exact: true }).click();
   const frame = page.locator('iframe[title="The page"]');
   await expect(frame).toHaveCSS("filter", 'url("#eyes-glare")');
   await expect(rehearse.getByRole("group", { name: "Lost to them alone" })).toContainText(

@@ -169,7 +169,7 @@ test("a picture of the site is put under a text, and a veil of any colour or ano
       .locator("body")
       .evaluate((one) => getComputedStyle(one).backgroundImage);
   await chapter.getByRole("combobox", { name: "Add a picture of the site" }).click();
-  await page.getByTitle("sea.svg").click();
+  await page.getByTitle("sea.svg", { exact: true }).click();
   await expect.poll(image).toMatch(/^url\("blob:[^"]+"\), linear-gradient/);
   await slip(page).getByRole("button", { name: "Put back" }).first().click();
   await chapter.getByLabel("Colour of the veil").fill("#06364f");

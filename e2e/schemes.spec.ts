@@ -74,7 +74,7 @@ test("more contrast and paper are drafted and written, each under its condition"
   await page.getByLabel("Size of most of the text in pt").fill("12");
   await expect(note).toHaveCSS("font-size", "16px");
   await page.getByRole("combobox", { name: "Where it is written" }).click();
-  await page.getByTitle("in a sheet of its own").click();
+  await page.getByTitle("in a sheet of its own", { exact: true }).click();
   await page.getByRole("button", { name: "Show what changes" }).click();
   const paper = page.getByRole("dialog", { name: "Write how it comes out on paper" });
   await expect(paper.getByText("print.css is put into the site.")).toBeVisible();

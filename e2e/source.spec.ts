@@ -91,7 +91,7 @@ test("Tab leaves the source and writes nothing", async ({ sample: page }) => {
 
 test("a page is written in, with the classes of its sheets", async ({ sample: page }) => {
   await source(page).getByRole("combobox", { name: "File" }).click();
-  await page.getByTitle("fares.html").click();
+  await page.getByTitle("fares.html", { exact: true }).click();
   const text = page.getByRole("textbox", { name: "Source of fares.html" });
   await text.focus();
   await page.keyboard.press("Control+f");

@@ -216,7 +216,7 @@ test("four headings are snapped to a scale, each in its own unit", async ({ shel
   await page.getByRole("link", { name: /^Text styles/ }).click();
   await page.getByRole("button", { name: "Line up steps" }).click();
   await page.getByLabel("Steps by").click();
-  await page.getByTitle("Major third, 1.25").last().click();
+  await page.getByTitle("Major third, 1.25", { exact: true }).last().click();
   await expect(row(page, /Main heading, 39.06 px/)).toBeVisible();
   await page.getByRole("button", { name: "Snap 4 styles" }).click();
   const dialog = page.getByRole("dialog");
@@ -435,7 +435,7 @@ test("a value is copied to another text style", async ({ shelf: page }) => {
   await pickText(page, "Three");
   await openRow(page, "Leading");
   await slip(page).getByLabel("Copy leading to another text style").click();
-  await page.getByTitle("p, 16 px").last().click();
+  await page.getByTitle("p, 16 px", { exact: true }).last().click();
   const dialog = page.getByRole("dialog");
   await expect(dialog.getByRole("status")).toContainText("1 place on 1 page comes out differently");
   await dialog.getByRole("button", { name: "Write" }).click();
