@@ -56,6 +56,29 @@ test("picking, trying and writing on a site of many pages, while the others are 
   await expect(page.getByRole("button", { name: "Pause" })).toBeVisible();
 });
 
+test("between many pages that are not shown the browser is let collect what they took", async ({ page }) => {
+  // Told at once what is told once the browser has collected.
+  await page.addInitScript(() => {
+    const counted = window as unknown as { rests: number };
+    counted.rests = 0;
+    const { register } = FinalizationRegistry.prototype;
+    FinalizationRegistry.prototype.register = function (...asked: Parameters<typeof register>) {
+      const [, tell] = asked;
+      if (typeof tell !== "function") return register.apply(this, asked);
+      counted.rests += 1;
+      setTimeout(tell);
+    };
+  });
+  const empty = "<i></i>".repeat(4000);
+  const names = ["index", "fares", "map", "fog", "crew"];
+  const text = (name: string) =>
+    `<!doctype html><title>${name}</title><style>p { color: #777 }</style><p>By sea${empty}`;
+  await openFiles(page, Object.fromEntries(names.map((name) => [`${name}.html`, text(name)])));
+  await expect(page.getByText(/^Seen \d+ of 4 other pages$/)).toBeVisible();
+  await expect(page.getByText(/^Seen \d+ of 4 other pages$/)).toHaveCount(0, { timeout: 60_000 });
+  expect(await page.evaluate(() => (window as unknown as { rests: number }).rests)).toBe(1);
+});
+
 test("long lists are drawn as they come into view", async ({ shelf: page }) => {
   const colors = Array.from({ length: 450 }, (_, at) => `#${(0x100000 + at * 0x1111).toString(16)}`);
   const css = colors.map((color, at) => `.c${at} { color: ${color} }`).join("\n");

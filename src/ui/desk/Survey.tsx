@@ -2,6 +2,7 @@
 
 import { useEffect, useRef } from "react";
 import type { SiteFont } from "@/engine/protocol";
+import { collected } from "@/preview/collected";
 import { showNextPage } from "@/preview/frame";
 import { lookAt } from "@/preview/look";
 import { loadSiteFonts } from "@/preview/siteFonts";
@@ -13,6 +14,9 @@ import { useTouches, whenCalm } from "./calm";
 
 /** Milliseconds without a change before the pages that are not shown are laid out. */
 const unchanged = 1500;
+
+/** Elements that are laid out and painted, two or three times each, before the browser is let collect what that took. */
+const many = 10_000;
 
 /** Loads the fonts of the site for its specimens. */
 export function SiteFonts() {
@@ -46,13 +50,19 @@ export function Survey() {
       const all = [...files.values()].filter(({ path, file }) => file.kind === "html" && path !== shown).length;
       if (!current) return;
       surveyed(all - pages.length, all);
+      let built = 0;
       for (const [at, path] of pages.entries()) {
+        if (built > many) {
+          built = 0;
+          await collected();
+        }
         await whenCalm(() => current);
         if (!current) return;
         const view = await engine.pageOutOfSight(path, conditions);
         if (!current || !frame.current) return;
         const page = await showNextPage(frame.current, view);
         if (!current) return;
+        built += page.nodes.length;
         await page.document.fonts.ready;
         await lookAt(
           page,
