@@ -233,6 +233,30 @@ test("a view that could not be fetched is said to have stopped, and comes once i
   await expect(page.getByRole("main", { name: "Colours" })).toBeVisible();
 });
 
+test("where the desk could not be fetched that is said, and the site is there once it can", async ({ page }) => {
+  let isAway = true;
+  await page.route("**/_next/static/chunks/*.js", async (route) => {
+    const answer = await route.fetch();
+    const isOfDesk = (await answer.text()).includes('"aria-label":"Views"');
+    await (isAway && isOfDesk ? route.abort() : route.fulfill({ response: answer }));
+  });
+  await page.goto("/");
+  await page.getByRole("button", { name: /^Sample site/ }).click();
+  const said = page.getByRole("alert").filter({ hasText: "This site could not be shown" });
+  await expect(said).toContainText("Your sites are kept as they were last saved.");
+  await said.getByRole("link", { name: "Go to the shelf" }).click();
+  await expect(said).toHaveCount(0);
+  await page
+    .getByRole("row")
+    .getByRole("link", { name: /^Ossel Island Ferries/ })
+    .click();
+  await expect(said).toBeVisible();
+  isAway = false;
+  await page.getByRole("button", { name: "Load Hevret again" }).click();
+  await ready(page);
+  await expect(shownPage(page).getByRole("heading", { level: 1 }).first()).toBeVisible();
+});
+
 test("files of the build come with our headers, those of the worker too, and compressed", async ({ page }) => {
   const addresses: string[] = [];
   page.on("request", (request) => void (request.resourceType() === "script" && addresses.push(request.url())));

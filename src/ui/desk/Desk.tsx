@@ -75,7 +75,12 @@ function DeskBody({ view }: { view: View }) {
         <Survey />
         <Stress />
       </AfterFirstPage>
-      <Boundary key={view.path}>
+      <Boundary
+        key={view.path}
+        heading="This view stopped"
+        words="Your files are as they were. Other views go on, and Export is where it was."
+        back="Show it again"
+      >
         <view.View />
       </Boundary>
     </>

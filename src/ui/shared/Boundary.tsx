@@ -4,12 +4,22 @@ import { Button } from "antd";
 import { Component, type ReactNode } from "react";
 import styles from "./Boundary.module.css";
 
+interface Props {
+  children: ReactNode;
+  heading: string;
+  /** What became of the rest. */
+  words: ReactNode;
+  /** The way back: what was kept from falling is put up again, or what is given is done. */
+  back: string;
+  onBack?: () => void;
+}
+
 interface State {
   stopped: boolean;
 }
 
-/** Keeps a view that throws from taking the rest with it: files are left as they are, and can be exported from the mat. */
-export class Boundary extends Component<{ children: ReactNode }, State> {
+/** Keeps a part that throws from taking the rest with it. */
+export class Boundary extends Component<Props, State> {
   state: State = { stopped: false };
 
   static getDerivedStateFromError(): State {
@@ -17,12 +27,13 @@ export class Boundary extends Component<{ children: ReactNode }, State> {
   }
 
   render(): ReactNode {
-    if (!this.state.stopped) return this.props.children;
+    const { children, heading, words, back, onBack } = this.props;
+    if (!this.state.stopped) return children;
     return (
       <main className={styles.stopped} role="alert">
-        <h1>This view stopped</h1>
-        <p>Your files are as they were. Other views go on, and Export is where it was.</p>
-        <Button onClick={() => this.setState({ stopped: false })}>Show it again</Button>
+        <h1>{heading}</h1>
+        <p>{words}</p>
+        <Button onClick={onBack ?? (() => this.setState({ stopped: false }))}>{back}</Button>
       </main>
     );
   }
