@@ -433,6 +433,31 @@ test("a reader with larger text, and the page on paper, are rehearsed and taken 
   await expect(page.getByRole("button", { name: "Rehearse", exact: true })).toBeVisible();
 });
 
+test("a press in the slip counts though lines above it come between its down and its up", async ({ sample: page }) => {
+  await pickText(page, "Winter sailings");
+  const size = slip(page).getByRole("button", { name: /^Size: .*Why$/ });
+  const { x, y } = (await size.boundingBox())!;
+  const push = (above: string) =>
+    slip(page).evaluate((one, padding) => {
+      one.style.paddingTop = padding;
+    }, above);
+  await page.mouse.move(x + 5, y + 5);
+  await page.mouse.down();
+  await push("80px");
+  await page.mouse.up();
+  await expect(size).toHaveAttribute("aria-expanded", "true");
+  // One that is dragged away is none.
+  await push("0");
+  await page.mouse.move(x + 5, y + 5);
+  await page.mouse.down();
+  await page.mouse.move(x + 5, y + 60);
+  await page.mouse.up();
+  await expect(size).toHaveAttribute("aria-expanded", "true");
+  // Nor does one count twice.
+  await size.click();
+  await expect(size).toHaveAttribute("aria-expanded", "false");
+});
+
 test("a heading is made one of another level, this one or all that are alike, in its tags alone", async ({
   sample: page,
 }) => {

@@ -5,6 +5,7 @@ import { useEffect, useState, type ReactNode } from "react";
 import { ExportMenu } from "../changes/ExportMenu";
 import { expectedRoom } from "../page/room";
 import { Boundary } from "../shared/Boundary";
+import { useSteadyPress } from "../shared/steadyPress";
 import { Mat, MatButton, matStyles } from "../shared/Mat";
 import { showTime } from "../shared/numbers";
 import { Link, placeHere } from "../shared/place";
@@ -37,6 +38,7 @@ export function Desk({ id, view: path }: { id: string; view: ViewPath }) {
 
 function DeskBody({ view }: { view: View }) {
   useBack();
+  useSteadyPress();
   const status = useWorkspace((state) => state.status);
   if (status === "missing") {
     return (
