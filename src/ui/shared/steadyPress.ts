@@ -1,8 +1,8 @@
 "use client";
 
 /**
- * A press on what moves away under the pointer. Browsers click what the pointer went down and up on (UI Events, 3.4.2);
- * where lines above come or go between the two, as answers do, that is neither, and the press would do nothing.
+ * A press on what moves away under the pointer. Browsers click what the pointer went down and up on, or what holds
+ * both (UI Events, "click"); where lines above come or go between the two, as answers do, the press would do nothing.
  */
 import { useEffect } from "react";
 
