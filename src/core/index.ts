@@ -169,6 +169,7 @@ export { layoutNow, layoutWith } from "./ground/layoutNow";
 export { cssColor } from "./color/format";
 export { textsOf } from "./text/pageTexts";
 export { append, groupBy } from "./source/groups";
+export { Recent } from "./source/memo";
 export { finished } from "./source/steps";
 export { pseudoTexts, type PseudoText } from "./text/pseudoTexts";
 export { isPlace, legibility, legibilityOn, roleName, textStyleKey, type Layouts } from "./text/textStyles";

@@ -14,6 +14,7 @@ import {
   overridesFor,
   pictureOf,
   pictureRewriting,
+  Recent,
   rewritingFor,
   roleName,
   safeDocument,
@@ -246,32 +247,42 @@ export function pageAsPicture(
   return pictureOf(picture, stage, look, unknown);
 }
 
-/** What is the same in all pictures of a page. */
-const picturePages = new WeakMap<StyledPage, PicturePage>();
+/** Of a large site, most pages are looked at once: what is shown of them is not kept of all. */
+const keptPages = 8;
 
-interface KnownDocument {
-  /** The elements whose sheets are taken out, and the files that addresses may lead to. */
-  made: string;
-  document: SafeDocument;
-  structure: string;
+/** What is the same in all pictures of a page. */
+const picturePages = new Recent<StyledPage, PicturePage>(keptPages);
+
+/** What a document is made from: the elements whose sheets are taken out, and the files that addresses may lead to. */
+interface Making {
+  owners: string;
+  files: string;
 }
 
-const knownDocuments = new WeakMap<TextFile, KnownDocument>();
+const isMadeFrom = (a: Making | undefined, b: Making) => a?.owners === b.owners && a.files === b.files;
 
-/** The page without its sheets, made once for each version of its file, each set of sheets it finds, and each set of pictures. */
+const documents = new Recent<TextFile, Making & { document: SafeDocument }>(keptPages);
+const structures = new WeakMap<TextFile, Making & { structure: string }>();
+
+/** The page without its sheets, made for each version of its file, each set of sheets it finds, and each set of pictures. */
 function documentOfPage(
   site: Site,
   { file, sheets }: Pick<Unstyled, "file" | "sheets">,
   addressOf: AddressOf,
-): KnownDocument {
-  const made = `${sheets.owners.map(({ element }) => element).join()}\n${filesKey(site)}`;
-  let known = knownDocuments.get(file);
-  if (known?.made !== made) {
-    const document = safeDocument(site, file, addressOf);
-    known = { made, document, structure: fingerprint(document) };
-    knownDocuments.set(file, known);
+): { document: SafeDocument; structure: string } {
+  const making = { owners: sheets.owners.map(({ element }) => element).join(), files: filesKey(site) };
+  let made = documents.get(file);
+  if (!made || !isMadeFrom(made, making)) {
+    made = { ...making, document: safeDocument(site, file, addressOf) };
+    documents.set(file, made);
   }
-  return known;
+  const { document } = made;
+  let known = structures.get(file);
+  if (!known || !isMadeFrom(known, making)) {
+    known = { ...making, structure: fingerprint(document) };
+    structures.set(file, known);
+  }
+  return { document, structure: known.structure };
 }
 
 function fingerprint(document: SafeDocument): string {

@@ -35,3 +35,23 @@ export class Numbers<Key extends object> {
     return number;
   }
 }
+
+/** What was made for the keys that were asked for last: too large to be kept for all, and quickly made again. */
+export class Recent<Key, Value> {
+  private readonly known = new Map<Key, Value>();
+
+  /** @param most for how many keys it is kept */
+  constructor(private readonly most: number) {}
+
+  get(key: Key): Value | undefined {
+    const value = this.known.get(key);
+    if (value !== undefined) this.set(key, value);
+    return value;
+  }
+
+  set(key: Key, value: Value): void {
+    this.known.delete(key);
+    this.known.set(key, value);
+    if (this.known.size > this.most) this.known.delete(this.known.keys().next().value!);
+  }
+}

@@ -2,7 +2,7 @@
 import { append } from "../groups";
 import { html, parse, type DefaultTreeAdapterTypes as Tree, type Token } from "parse5";
 import type { Span } from "../css/syntax";
-import { made } from "../memo";
+import { made, Recent } from "../memo";
 import type { TextFile } from "../site";
 
 export type Namespace = "html" | "svg" | "math";
@@ -158,9 +158,11 @@ type Named = Pick<ElementNode, "attributes" | "id" | "classes">;
 
 const unnamed: Named = { attributes: none, id: null, classes: noWords };
 
+/** On all pages: those of one site are made of the same parts. */
+const sharedNames = new Recent<string, Named>(5000);
+
 /** Makes the elements of one page. */
 class ElementMaker {
-  private readonly named = new Map<string, Named>();
   private readonly names = new Map<string, readonly string[]>();
   private readonly places: number[] = [];
 
@@ -188,7 +190,7 @@ class ElementMaker {
     if (attributes.length === 0) return unnamed;
     const entries = attributes.map(({ name, prefix, value }) => [prefix ? `${prefix}:${name}` : name, value] as const);
     const key = entries.flat().join("\0");
-    return made(this.named, key, () => {
+    return made(sharedNames, key, () => {
       const byName = new Map(entries);
       return { attributes: byName, id: byName.get("id") || null, classes: wordsIn(byName.get("class")) };
     });
