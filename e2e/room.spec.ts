@@ -30,6 +30,26 @@ test("a paragraph gets a ground, padding and corners, and its ink is judged on t
   await expect(sides.getByLabel("Padding left value")).toHaveValue("2em");
 });
 
+test("who gives a text a ground of its own goes on in the row that tells of it; one that comes back takes nobody away", async ({
+  sample: page,
+}) => {
+  await pickText(page, "The new linkspan is in place");
+  await openRow(page, "Own ground");
+  const own = field(page, "Own ground");
+  await expect(own).toBeFocused();
+  await own.fill("#345");
+  await own.press("Enter");
+  await expect(own).toHaveCount(0);
+  await expect(field(page, "Ground")).toBeFocused();
+  const undo = page.getByRole("button", { name: /^Undo/ });
+  await undo.focus();
+  await undo.press("Enter");
+  await expect(own).toHaveValue("");
+  await expect(own).not.toBeFocused();
+  await openRow(page, "Corners");
+  await expect(field(page, "Corners")).toBeFocused();
+});
+
 test("room is drawn on the page while a row about it is open, and line lengths are offered in characters", async ({
   sample: page,
 }) => {

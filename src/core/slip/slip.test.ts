@@ -1,9 +1,11 @@
 import { describe, expect, test } from "vitest";
 import { defaultConditions } from "../cascade/conditions";
 import { EditError } from "../edits/types";
+import { bareLayout, textId } from "../ground/layout";
 import { openSite } from "../source/site";
 import { pageWith, sampleFiles, site, styleOf, stylesOf } from "../testing/site";
 import { slipFor } from "../testing/slip";
+import { slipAtOnce } from "./slip";
 
 const sample = openSite(sampleFiles());
 const pick = (words: string, page = "index.html") => {
@@ -27,6 +29,28 @@ test("the picked heading says what it is and how it can be read", () => {
     ink: "rgb(138, 154, 166)",
   });
   expect(slip.ratio).toBeCloseTo(2.895, 2);
+});
+
+test("a ground of its own is told of as the ground, whatever was seen there", () => {
+  const from = pageWith("#t { background: #fff; color: #000 }", '<p id="t">Two boats</p>');
+  const { index } = styleOf(from, "t").element;
+  const box = { left: 0, top: 0, width: 90, height: 20 };
+  const idsWhere = (ground: readonly number[]) => {
+    const painted = { points: [...ground, 0, 0, 0, 50], seen: 1, doubt: null };
+    const layouts = {
+      "index.html": {
+        [index]: { ...bareLayout(box), under: [{ index, box, opacity: 1, picture: false, images: [] }], painted },
+      },
+    };
+    return slipAtOnce(from, { page: "index.html", index }, defaultConditions, layouts).rows.map(({ id }) => id);
+  };
+  for (const ground of [
+    [255, 255, 255],
+    [40, 90, 40],
+  ]) {
+    expect(idsWhere(ground)).toContain("ground");
+    expect(idsWhere(ground)).not.toContain("own-ground");
+  }
 });
 
 describe("rows", () => {

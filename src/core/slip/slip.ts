@@ -191,20 +191,21 @@ function rowValues(site: Site, page: StyledPage, style: Style, legibility: Legib
     return result;
   };
   const arounds = aroundOf(page, style);
+  const from = groundFrom(page, style, ground);
   const sources: RowSources = {
     site,
     page,
     style,
     legibility,
     seenOwner: ownerOf(page, style, ground.from),
-    owner: ownerOf(page, style, groundFrom(page, style, ground)),
+    owner: ownerOf(page, style, from),
     idle: idleByRow(site, page, style),
     arounds,
     explained,
   };
   return slipRows
     .filter((row) => row.of === undefined || arounds.has(row.of))
-    .filter((row) => isOfUse(row, page, style) && !(row.id === "own-ground" && ground.from === style.element.index))
+    .filter((row) => isOfUse(row, page, style) && !(row.id === "own-ground" && from === style.element.index))
     .map((row) => rowValue(row, sources));
 }
 

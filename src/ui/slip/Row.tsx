@@ -1,6 +1,6 @@
 "use client";
 
-import { memo, useEffect, useRef, useState } from "react";
+import { memo, useEffect, useLayoutEffect, useRef, useState, type RefObject } from "react";
 import {
   lossWords,
   shorthandOf,
@@ -37,8 +37,9 @@ export interface RowProps {
   places: readonly ElementRef[];
   shown: Shown | null;
   open: boolean;
-  /** Whether it was asked for: then it is where one goes on. */
-  asked?: boolean;
+  /** Whether it was asked for just now: it is where one goes on. */
+  isNext?: boolean;
+  onEntered?(): void;
   /** Opens the row with this id, or closes it. */
   onOpen(id: string, opens: boolean): void;
   /** Chooses the style attribute to write to. */
@@ -50,18 +51,20 @@ export const foundId = (row: string): string => `found-${row}`;
 
 /** One property: as written, as computed, where it comes from; opened, everything that competed for it. */
 export const Row = memo(function Row(props: RowProps) {
-  const { row, parts = [], slip, target, places, shown, open, asked = false, onOpen, onAttribute } = props;
+  const { row, parts = [], slip, target, places, shown, open, isNext = false, onEntered, onOpen, onAttribute } = props;
   const found = props.found.get(row.id) ?? nothingFound;
   const draft = useDraft(row, slip, target);
   const Chapter = open ? chapters[row.id] : undefined;
   const group = useRef<HTMLDivElement>(null);
   useEffect(() => {
-    if (!asked) return;
+    if (!isNext) return;
     onOpen(row.id, true);
     group.current!.querySelector("input")?.focus({ preventScroll: true });
     // Its chapter opens below it.
     group.current!.scrollIntoView({ block: "center" });
-  }, [asked, onOpen, row.id]);
+    onEntered?.();
+  }, [isNext, onOpen, onEntered, row.id]);
+  useFocusLeft(group);
   const off = row.idle.some(({ state }) => state === "off");
   // What the style attribute sets beats every rule that is not important.
   const isAttached = row.from === "declared" && row.contenders.some(({ lost, attached }) => lost === null && attached);
@@ -118,6 +121,20 @@ export const Row = memo(function Row(props: RowProps) {
 
 const nothingFound: readonly KnownFinding[] = [];
 
+/** Leaves the focus to the row before it where a row goes that holds it: a ground of its own is "Ground" once it is written. */
+function useFocusLeft(group: RefObject<HTMLDivElement | null>): void {
+  useLayoutEffect(() => {
+    const own = group.current!;
+    return () => {
+      if (!own.contains(document.activeElement)) return;
+      const before = own.previousElementSibling;
+      queueMicrotask(() => {
+        if (before?.isConnected) before.querySelector("input")?.focus({ preventScroll: true });
+      });
+    };
+  }, [group]);
+}
+
 /** Rows within the chapter of another. */
 function Parts({ rows, ...props }: RowProps & { rows: readonly SlipRowValue[] }) {
   const [open, setOpen] = useState<string | null>(null);
@@ -129,7 +146,7 @@ function Parts({ rows, ...props }: RowProps & { rows: readonly SlipRowValue[] })
           {...props}
           row={row}
           parts={undefined}
-          asked={false}
+          isNext={false}
           shown={open === row.id ? props.shown : null}
           open={open === row.id}
           onOpen={(id, opens) => setOpen(opens ? id : null)}

@@ -140,7 +140,13 @@ function Sections({ slip, found, target, open, ...rest }: SectionsProps) {
   const { rows } = slip;
   /** Rows that were asked for, though nobody set them. */
   const [asked, setAsked] = useState<ReadonlySet<string>>(new Set());
-  const ask = (id: string) => setAsked(new Set([...asked, id]));
+  /** The one among them that nobody went on in yet. */
+  const [next, setNext] = useState<string | null>(null);
+  const ask = (id: string) => {
+    setAsked(new Set([...asked, id]));
+    setNext(id);
+  };
+  const onEntered = useCallback(() => setNext(null), []);
   const parts = useMemo(() => groupBy(rows, ({ part = null }) => part), [rows]);
   const isShown = ({ id, set }: SlipRowValue): boolean =>
     set || asked.has(id) || found.has(id) || (parts.get(id) ?? []).some((part) => part.set || found.has(part.id));
@@ -163,7 +169,8 @@ function Sections({ slip, found, target, open, ...rest }: SectionsProps) {
             target={row.ownTarget ?? target}
             shown={open.has(row.id) ? rest.shown : null}
             open={open.has(row.id)}
-            asked={asked.has(row.id)}
+            isNext={next === row.id}
+            onEntered={onEntered}
           />
         ))}
       </section>
