@@ -39,7 +39,11 @@ test("a ground of its own is told of as the ground, whatever was seen there", ()
     const painted = { points: [...ground, 0, 0, 0, 50], seen: 1, doubt: null };
     const layouts = {
       "index.html": {
-        [index]: { ...bareLayout(box), under: [{ index, box, opacity: 1, picture: false, images: [] }], painted },
+        [textId(index, null)]: {
+          ...bareLayout(box),
+          under: [{ index, box, opacity: 1, picture: false, images: [] }],
+          painted,
+        },
       },
     };
     return slipAtOnce(from, { page: "index.html", index }, defaultConditions, layouts).rows.map(({ id }) => id);
