@@ -37,15 +37,8 @@ test("a ground of its own is told of as the ground, whatever was seen there", ()
   const box = { left: 0, top: 0, width: 90, height: 20 };
   const idsWhere = (ground: readonly number[]) => {
     const painted = { points: [...ground, 0, 0, 0, 50], seen: 1, doubt: null };
-    const layouts = {
-      "index.html": {
-        [textId(index, null)]: {
-          ...bareLayout(box),
-          under: [{ index, box, opacity: 1, picture: false, images: [] }],
-          painted,
-        },
-      },
-    };
+    const own = { index, box, images: [], picture: null, opacity: 1, group: false, doubt: null };
+    const layouts = { "index.html": { [textId(index, null)]: { ...bareLayout(box), under: [own], painted } } };
     return slipAtOnce(from, { page: "index.html", index }, defaultConditions, layouts).rows.map(({ id }) => id);
   };
   for (const ground of [
