@@ -9,10 +9,14 @@ const longest = 16_000;
 /** What is told once something was collected. */
 const watched = new FinalizationRegistry<() => void>((tell) => tell());
 
+/** What has been held since the last wait: what is young goes at once, long before pictures of pages do. */
+let held: object = {};
+
 /** Waits until the browser has collected what nobody holds any more. */
 export function collected(): Promise<void> {
   return new Promise((resolve) => {
-    watched.register({}, resolve);
+    watched.register(held, resolve);
+    held = {};
     setTimeout(resolve, longest);
   });
 }
