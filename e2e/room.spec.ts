@@ -37,6 +37,11 @@ test("who gives a text a ground of its own goes on in the row that tells of it; 
   await openRow(page, "Own ground");
   const own = field(page, "Own ground");
   await expect(own).toBeFocused();
+  // What lets through all that is beneath needs no other.
+  const chapter = slip(page).getByRole("group", { name: "Own ground", exact: true });
+  await expect(chapter.getByText(/^under #2b2b2b, paragraph/)).toBeVisible();
+  await expect(chapter.getByRole("slider", { name: "Lightness" })).toHaveAttribute("aria-valuetext", /: 14\.1$/);
+  await expect(chapter.getByRole("button", { name: /^Write the nearest/ })).toHaveCount(0);
   await own.fill("#345");
   await own.press("Enter");
   await expect(own).toHaveCount(0);

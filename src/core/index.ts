@@ -50,6 +50,7 @@ export {
   atLightness,
   ColorError,
   contrastRatio,
+  paintOver,
   convertColor,
   formatColor,
   gamutOf,

@@ -50,6 +50,31 @@ test("a ground of its own is told of as the ground, whatever was seen there", ()
   }
 });
 
+test("a ground tells what it lies on, which a translucent colour of it lets through", () => {
+  const from = pageWith(
+    "body { background: #eee } div { background: #abc } #own { background: #fff8 } #a, #own { color: #000 }",
+    '<p id="a">Two boats<div><p id="b">Tern<p id="own">Turnstone</div>',
+  );
+  const beneath = (id: string) =>
+    slipAtOnce(from, { page: "index.html", index: styleOf(from, id).element.index }, defaultConditions).rows.flatMap(
+      (one) => (one.beneath === null ? [] : [[one.id, one.beneath]]),
+    );
+  const canvas = "rgb(255, 255, 255)";
+  const [body, box] = ["rgb(238, 238, 238)", "rgb(170, 187, 204)"];
+  expect(beneath("a")).toEqual([
+    ["ground", canvas],
+    ["own-ground", body],
+  ]);
+  expect(beneath("b")).toEqual([
+    ["ground", body],
+    ["own-ground", box],
+  ]);
+  expect(beneath("own")).toEqual([
+    ["ground", body],
+    ["own-ground", box],
+  ]);
+});
+
 describe("rows", () => {
   test("come as written, computed, and with their place", () => {
     expect(row(pick("Winter sailings"), "size")).toMatchObject({

@@ -2,6 +2,7 @@
 import type { ElementRef } from "../text/refs";
 import type { Conditions } from "../cascade/conditions";
 import type { Ground, Legibility, Verdict } from "../ground/types";
+import { canvasColor } from "../ground/backgrounds";
 import { explain, isSetBack, type Contender, type Explanation } from "../cascade/explain";
 import { styledPage } from "../cascade/styledPages";
 import { computedValue, fontSizeOf, leadingOf, valueOf, type Style } from "../cascade/style";
@@ -15,7 +16,15 @@ import { isLink } from "../cascade/selectors/states";
 import { specimenOf, type Specimen } from "../text/look";
 import { refOf, styleAt } from "../text/pageTexts";
 import { pseudoWords } from "../text/pseudoTexts";
-import { groundFrom, legibilityOn, roleName, shownWords, textStyleKey, type Layouts } from "../text/textStyles";
+import {
+  groundFrom,
+  legibility as legibilityByStyles,
+  legibilityOn,
+  roleName,
+  shownWords,
+  textStyleKey,
+  type Layouts,
+} from "../text/textStyles";
 import { otherTags } from "../edits/retag";
 import { aroundOf, tablePairs, targetAround, type Arounds, type TablePair } from "./around";
 import { idleByRow, type IdleDeclaration } from "./idle";
@@ -34,6 +43,8 @@ export interface SlipRowValue extends SlipRow, Omit<Explanation, "property" | "r
   /** The element that has the value, where it is not the picked one: whose ground it is. */
   owner: ElementRef | null;
   note: string | null;
+  /** What a translucent colour of it lies on, a colour of CSS; null where it is no ground. */
+  beneath: string | null;
   /** The computed value as a number, CSS px where it is a length; null for a keyword, a percentage, or several. */
   amount: number | null;
   /** Whether somebody wrote something for it: more than the browser's own sheet, or a shorthand that only leaves it out. */
@@ -238,8 +249,19 @@ function rowValue(row: SlipRow, sources: RowSources): SlipRowValue {
     ownTarget: around ? targetAround(sources.site, page, around, explanation) : owner && targetOf(winner, owner),
     owner,
     note: isGround ? groundNote(ground, style, subject) : null,
+    beneath: beneathOf(row, subject, ground),
   };
 }
+
+/** What a ground lies on: what the text stands on now, as long as this very ground is no part of that. */
+function beneathOf({ id }: SlipRow, subject: Style, { color, from }: Ground): string | null {
+  if (id !== "ground" && id !== "own-ground") return null;
+  const isPart = id === "ground" ? from === subject.element.index : !isClear(subject);
+  if (!isPart) return cssColor(color);
+  return cssColor(subject.parent ? legibilityByStyles(subject.parent).ground.color : canvasColor(subject));
+}
+
+const isClear = (style: Style): boolean => computedValue(style, "background-color") === "rgba(0, 0, 0, 0)";
 
 /** Whose value a row is about: a gradient or picture is that of the ground, where it has one; else one of its own can be given. */
 function subjectOf({ id, part, of }: SlipRow, { style, seenOwner, owner, arounds }: RowSources): Style {

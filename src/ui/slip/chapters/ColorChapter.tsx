@@ -6,12 +6,12 @@ import {
   nearestPassingGround,
   nearestPassingInk,
   notationOf,
+  paintOver,
   parseColor,
   spelledLike,
   ratioOn,
   showRatio,
   type Color,
-  type ElementRef,
   type InkThere,
   type Need,
   type Notation,
@@ -43,18 +43,17 @@ interface Against {
 
 const none: readonly SiteColor[] = [];
 const black: Color = { space: "srgb", channels: [0, 0, 0], alpha: 1 };
+const white: Color = { space: "srgb", channels: [1, 1, 1], alpha: 1 };
 const mostTracks = 6;
 
 export function ColorChapter(props: ChapterProps) {
-  const { row, slip, target, draft, places } = props;
+  const { row, slip, target, draft } = props;
   const color = useMemo(
     () => parseColor(draft.value) ?? parseColor(row.computed) ?? black,
     [draft.value, row.computed],
   );
   const written = notationOf(row.written ?? "") ?? { notation: "hex" as Notation, options: {} };
-  const own = useMemo(() => (row.id === "own-ground" ? againstInks([ownInk(slip)]) : null), [row.id, slip]);
-  const there = useAgainst(row.id === "ink", slip.ref, places);
-  const against = own ?? there;
+  const against = useAgainst(props);
   const colors = useAnswer("siteColors") ?? none;
   const spell = (one: Color) => spelledLike(row.written ?? "", one);
 
@@ -158,16 +157,19 @@ function spaceOf(notation: Notation): Space {
     : (notation as Space);
 }
 
-/** The grounds of an ink, or the inks on a ground. */
-function useAgainst(isInk: boolean, { page, index }: ElementRef, places: readonly ElementRef[]): Against | null {
+/** The grounds of an ink, or the inks on a ground; on a ground of its own a text is alone. */
+function useAgainst({ row, slip, places }: ChapterProps): Against | null {
   const conditions = useWorkspace((state) => state.conditions);
-  const picked = { page, index };
+  const picked = { page: slip.ref.page, index: slip.ref.index };
+  const [isInk, isOwn] = [row.id === "ink", row.id === "own-ground"];
   const grounds = useAnswered("grounds", isInk ? [picked, places, conditions] : null)?.answer;
-  const inks = useAnswered("inks", isInk ? null : [picked, conditions])?.answer;
+  const there = useAnswered("inks", isInk || isOwn ? null : [picked, conditions])?.answer;
+  const inks = useMemo(() => (isOwn ? [ownInk(slip)] : there), [isOwn, slip, there]);
+  const { beneath } = row;
   return useMemo(() => {
     if (isInk) return grounds ? againstGrounds(grounds) : null;
-    return inks ? againstInks(inks) : null;
-  }, [isInk, grounds, inks]);
+    return inks ? againstInks(inks, parseColor(beneath ?? "") ?? white) : null;
+  }, [isInk, grounds, inks, beneath]);
 }
 
 function againstGrounds(grounds: readonly StandsOn[]): Against {
@@ -202,7 +204,6 @@ function rungsOf(ground: StandsOn, color: Color): Rung[] {
   });
 }
 
-/** On a ground of its own a text is alone. */
 const ownInk = ({ ink, needs, ratio, verdict, role, ref, ground }: ChapterProps["slip"]): InkThere => ({
   role,
   css: ink,
@@ -213,12 +214,14 @@ const ownInk = ({ ink, needs, ratio, verdict, role, ref, ground }: ChapterProps[
   places: [ref],
 });
 
-function againstInks(inks: readonly InkThere[]): Against {
+/** @param beneath what a translucent ground lies on */
+function againstInks(inks: readonly InkThere[], beneath: Color): Against {
   const needs = inks.map((ink): Need => ({ color: parseColor(ink.css)!, needs: ink.needs }));
-  const ratioWith = (ground: Color, need: Need) => ratioOn(need.color, { color: { ...ground, alpha: 1 } });
+  const seen = (ground: Color) => paintOver(ground, beneath);
+  const ratioWith = (ground: Color, need: Need) => ratioOn(need.color, { color: seen(ground) });
   return {
     needs,
-    nearest: (ground) => nearestPassingGround(ground, needs),
+    nearest: (ground) => nearestPassingGround((ground.alpha ?? 0) < 1 ? seen(ground) : ground, needs),
     worst: (ground) => worstOf(needs.map((need) => ({ ratio: ratioWith(ground, need), needs: need.needs }))),
     tracks: inks.slice(0, mostTracks).map((ink, at): Track => ({
       key: `${ink.css} ${ink.needs}`,
