@@ -48,12 +48,19 @@ export function parseFamilies(value: readonly Component[]): FamilyName[] | null 
       families.push({ name: first.value, generic: false });
       continue;
     }
-    if (part.some((word) => word.type !== "ident")) return null;
-    const words = part.map((word) => (word as { name: string }).name);
-    const lower = words[0]!.toLowerCase();
-    if (words.length === 1 && isReserved(lower)) return null;
-    const generic = words.length === 1 && genericFamilies.has(lower);
-    families.push({ name: generic ? lower : words.join(" "), generic });
+    if (part.some((one) => one.type !== "ident")) return null;
+    const words = part.map((one) => (one as { name: string }).name);
+    const [word = ""] = words;
+    const lower = word.toLowerCase();
+    const generic = genericFamilies.has(lower);
+    if (words.length === 1) {
+      if (isReserved(lower)) return null;
+      families.push({ name: generic ? lower : word, generic });
+    } else {
+      // What begins with a generic family that browsers have is no name.
+      if (generic && !lower.startsWith("ui-")) return null;
+      families.push({ name: words.join(" "), generic: false });
+    }
   }
   return families;
 }

@@ -1,5 +1,5 @@
 /** Lists, tables and quotes (CSS Lists 3, CSS Tables 3, CSS Content 3). */
-import { isKeyword, soleKeyword, type Component } from "../../source/css/components";
+import { soleKeyword, type Component } from "../../source/css/components";
 import { absoluteUnit } from "../../source/css/math";
 import { imageLonghand } from "./color";
 import { computeLength, isLength, keywords, serialisePx, serialiseString, wordLonghand } from "./kinds";
@@ -63,8 +63,7 @@ const quotes = wordLonghand("quotes", true, "auto", (value) => {
 });
 
 /** Whether a component says what a list's markers are (CSS Lists 3, 3). */
-export const isMarker = (part: Component) =>
-  part.type === "string" || (part.type === "ident" && !isKeyword(part, "inside") && !isKeyword(part, "outside"));
+export const isMarker = (part: Component) => part.type === "string" || part.type === "ident";
 
 export const listLonghands: readonly Longhand<never, never>[] = [
   listStyleType,

@@ -118,10 +118,10 @@ const font: Shorthand = {
     }
     const expansion: Expansion = {};
     let at = 0;
-    for (; at < value.length; at += 1) {
+    for (let parts = 0; at < value.length && parts < 4; at += 1, parts += 1) {
       const part = value[at]!;
       const word = wordOf(part);
-      if (word === "normal" && at < 4) continue;
+      if (word === "normal") continue;
       if (fontStyles.has(word) && !expansion["font-style"]) {
         const angle = word === "oblique" && isAngle(value[at + 1]);
         expansion["font-style"] = angle ? [part, value[++at]!] : [part];
@@ -179,7 +179,9 @@ const textDecoration: Shorthand = {
 
 const repeats = new Set(["repeat", "repeat-x", "repeat-y", "no-repeat", "space", "round"]);
 const attachments = new Set(["scroll", "fixed", "local"]);
-const boxes = new Set(["border-box", "padding-box", "content-box", "text", "border-area"]);
+const boxes = new Set(["border-box", "padding-box", "content-box"]);
+/** What alone is clipped to, wherever a layer begins. */
+const clips = new Set(["text", "border-area"]);
 const across = new Set(["left", "right", "x-start", "x-end"]);
 const down = new Set(["top", "bottom", "y-start", "y-end"]);
 const positionRules = { percent: true, negative: true };
@@ -243,6 +245,7 @@ interface BackgroundLayer {
   repeat: Component[];
   attachment: Component[];
   boxes: Component[];
+  clip: Component[];
   color: Component | null;
 }
 
@@ -255,6 +258,7 @@ function backgroundLayer(parts: readonly Component[], isLast: boolean): Backgrou
     repeat: [],
     attachment: [],
     boxes: [],
+    clip: [],
     color: null,
   };
   for (let at = 0; at < parts.length; at += 1) {
@@ -263,7 +267,8 @@ function backgroundLayer(parts: readonly Component[], isLast: boolean): Backgrou
     const before = parts[at - 1];
     const follows = (list: readonly Component[]) => list.length === 0 || list.at(-1) === before;
     if (layer.image.length === 0 && (isImage(part) || word === "none")) layer.image.push(part);
-    else if (boxes.has(word) && layer.boxes.length < 2) layer.boxes.push(part);
+    else if (boxes.has(word) && layer.boxes.length + layer.clip.length < 2) layer.boxes.push(part);
+    else if (clips.has(word) && layer.boxes.length + layer.clip.length < 2) layer.clip.push(part);
     else if (repeats.has(word) && layer.repeat.length < 2 && follows(layer.repeat)) layer.repeat.push(part);
     else if (attachments.has(word) && layer.attachment.length < 1) layer.attachment.push(part);
     else if (isPosition(part) && layer.position.length < 4 && follows(layer.position)) layer.position.push(part);
@@ -314,7 +319,7 @@ const background: Shorthand = {
       "background-repeat": each(({ repeat }) => repeat, "repeat"),
       "background-attachment": each(({ attachment }) => attachment, "scroll"),
       "background-origin": each(({ boxes: [own] }) => (own ? [own] : []), "padding-box"),
-      "background-clip": each(({ boxes: own }) => own.slice(-1), "border-box"),
+      "background-clip": each(({ boxes: own, clip }) => (clip.length ? clip : own.slice(-1)), "border-box"),
       ...(color ? { "background-color": [color] } : {}),
     };
   },
@@ -330,8 +335,12 @@ function anyOrder(
     longhands: takes.map(([longhand]) => longhand),
     expand: (value) => {
       const found: Record<string, Component[]> = {};
-      for (const part of value) {
-        const take = takes.find(([longhand, isOne, most = 1]) => (found[longhand]?.length ?? 0) < most && isOne(part));
+      for (const [at, part] of value.entries()) {
+        const isFree = (longhand: string, most = 1) => {
+          const own = found[longhand] ?? [];
+          return own.length === 0 || (own.length < most && own.at(-1) === value[at - 1]);
+        };
+        const take = takes.find(([longhand, isOne, most]) => isFree(longhand, most) && isOne(part));
         if (!take) return null;
         (found[take[0]] ??= []).push(part);
       }
@@ -379,7 +388,7 @@ const borderImage: Shorthand = {
     const groups = rest.length ? splitAt(rest, "/") : [];
     const [slice, width, outset] = groups;
     if (value.length === 0 || source.length > 1 || repeat.length > 2 || groups.length > 3) return null;
-    if (rest.some((part, at) => at > 0 && part !== value[value.indexOf(rest[at - 1]!) + 1])) return null;
+    if (!standTogether(rest, value) || !standTogether(repeat, value)) return null;
     if (groups.length && (!slice?.length || (groups.length === 2 && !width?.length) || (outset && !outset.length)))
       return null;
     return {
@@ -449,7 +458,9 @@ const fontVariant: Shorthand = {
     for (const part of value) {
       const name = variantOf(part);
       if (!name) return null;
-      (found[name] ??= []).push(part);
+      // Browsers take it more than once.
+      if (wordOf(part) === "historical-forms") found[name] = [part];
+      else (found[name] ??= []).push(part);
     }
     return value.length ? found : null;
   },
@@ -468,6 +479,10 @@ function variantOf(part: Component): string | null {
   return ["text", "emoji", "unicode"].includes(word) ? "font-variant-emoji" : null;
 }
 
+/** Whether parts follow each other among all. */
+const standTogether = (parts: readonly Component[], all: readonly Component[]): boolean =>
+  parts.every((part, at) => at === 0 || part === all[all.indexOf(parts[at - 1]!) + 1]);
+
 /** CSS Inline 3, 5.1. */
 const textBox: Shorthand = {
   name: "text-box",
@@ -476,7 +491,7 @@ const textBox: Shorthand = {
     if (soleKeyword(value) === "normal") return {};
     const trim = value.filter((part) => /^(?:none|trim-)/.test(wordOf(part)));
     const edge = value.filter((part) => !trim.includes(part));
-    if (trim.length > 1 || value.length === 0) return null;
+    if (trim.length > 1 || value.length === 0 || !standTogether(edge, value)) return null;
     return {
       "text-box-trim": trim.length ? trim : componentsOf("trim-both"),
       ...(edge.length ? { "text-box-edge": edge } : {}),
@@ -484,9 +499,9 @@ const textBox: Shorthand = {
   },
 };
 
-/** The longhand of `list-style` that a word is for. */
-function listPart(part: Component, word: string): string | null {
-  if (word === "inside" || word === "outside") return "list-style-position";
+/** The longhand of `list-style` that a word is for: after a place for markers, a second is the name of a style. */
+function listPart(part: Component, word: string, isPlaced: boolean): string | null {
+  if (!isPlaced && (word === "inside" || word === "outside")) return "list-style-position";
   if (isImage(part)) return "list-style-image";
   return isMarker(part) ? "list-style-type" : null;
 }
@@ -500,7 +515,7 @@ const listStyle: Shorthand = {
     let nones = 0;
     for (const part of value) {
       const word = wordOf(part);
-      const name = listPart(part, word);
+      const name = listPart(part, word, found["list-style-position"] !== undefined);
       if (!name) return null;
       if (word === "none") nones += 1;
       else if (found[name]) return null;

@@ -1,0 +1,58 @@
+/** Shorthands of random parts, right or wrong, an element each: which of them are one, and what they come to. */
+import { chanceOf } from "../support/random";
+
+const lines = "none solid dotted dashed double hidden";
+const widths = "1px 2px thin thick 0 -1px 10%";
+const colors = "red #123456 currentcolor transparent rgb(1,2,3)";
+const sides = "1px 2em 10% 0 -3px auto 7";
+
+/** What each is mixed of; parts that do not belong come from all of them. */
+const parts: Readonly<Record<string, string>> = {
+  font: "normal italic oblique small-caps bold 500 condensed 10deg 16px 2em large / 1.5 2px serif 'A' , inherit",
+  "text-decoration": `underline overline line-through none solid dotted wavy from-font auto 2px ${colors}`,
+  "background-position": "left right top bottom center 10px 20% 0 ,",
+  background: `${colors} url(a.png) none linear-gradient(red,blue) left center 10px 20% / cover auto no-repeat repeat-x space fixed local border-box content-box text ,`,
+  "border-radius": "1px 2em 10% 0 / -1px",
+  border: `${lines} ${widths} ${colors}`,
+  "border-top": `${lines} ${widths} ${colors}`,
+  "border-inline-start": `${lines} ${widths} ${colors}`,
+  "border-width": widths,
+  "border-style": lines,
+  "border-color": colors,
+  "border-image": "url(a.png) none 30 10% fill 10px auto 2 / / stretch round space",
+  "white-space": "normal nowrap pre pre-wrap preserve collapse preserve-breaks break-spaces wrap",
+  "text-wrap": "wrap nowrap auto balance pretty stable",
+  "font-variant":
+    "normal none small-caps all-small-caps lining-nums oldstyle-nums tabular-nums ordinal slashed-zero common-ligatures no-common-ligatures historical-forms sub super jis78 full-width ruby text emoji",
+  "list-style": "inside outside none square circle lower-roman url(a.png) '-'",
+  container: "none a b / size inline-size normal",
+  margin: sides,
+  padding: sides,
+  "margin-inline": sides,
+  "padding-block": sides,
+  outline: `${lines} auto ${widths} ${colors}`,
+  overflow: "visible hidden scroll auto clip",
+  "text-emphasis": `none filled open dot circle triangle 'x' ${colors}`,
+  "-webkit-text-stroke": `${widths} ${colors}`,
+  "text-box": "normal none trim-both trim-start trim-end text cap ex alphabetic auto",
+};
+
+const names = Object.keys(parts);
+const wordsOf = (name: string) => parts[name]!.split(" ");
+
+/** @param each how many of each shorthand. Nothing has a box, so that computed values are not those of the layout. */
+export function mixedPage(seed: number, each = 24): string {
+  const chance = chanceOf(seed);
+  const part = (name: string) => chance.among(wordsOf(chance.is(0.04) ? chance.among(names) : name));
+  const declaration = (name: string) =>
+    `${name}: ${Array.from({ length: 1 + chance.upTo(name === "font" ? 7 : 5) }, () => part(name)).join(" ")}`;
+  const elements = names.flatMap((name) => Array.from({ length: each }, () => `<i style="${declaration(name)}"></i>`));
+  return `<!doctype html><title>Tern</title><div style="display: none">\n${elements.join("\n")}\n</div>`;
+}
+
+/** What an element of such a page declares, by its index on the page. */
+export const declarationAt = (text: string, index: number): string =>
+  [...text.matchAll(/<i style="([^"]*)"/g)][index - firstElement]![1]!;
+
+/** After those around them: html, head, title, body and div. */
+const firstElement = 5;
