@@ -44,8 +44,16 @@ const wordsOf = (name: string) => parts[name]!.split(" ");
 export function mixedPage(seed: number, each = 24): string {
   const chance = chanceOf(seed);
   const part = (name: string) => chance.among(wordsOf(chance.is(0.04) ? chance.among(names) : name));
-  const declaration = (name: string) =>
-    `${name}: ${Array.from({ length: 1 + chance.upTo(name === "font" ? 7 : 5) }, () => part(name)).join(" ")}`;
+  const several = (name: string, most: number) =>
+    Array.from({ length: 1 + chance.upTo(most) }, () => part(name)).join(" ");
+  const declaration = (name: string) => {
+    const value = several(name, name === "font" ? 7 : 5);
+    if (!chance.is(0.2)) return `${name}: ${value}`;
+    // Some of it is known only where it is used (CSS Variables 1, 3).
+    const asked = chance.among(["var(--a)", "var(--b, none)", "var(--b)", `var(--b, ${part(name)})`]);
+    const parts = value.split(" ");
+    return `--a: ${several(name, 2)}; ${name}: ${parts.with(chance.upTo(parts.length), asked).join(" ")}`;
+  };
   const elements = names.flatMap((name) => Array.from({ length: each }, () => `<i style="${declaration(name)}"></i>`));
   return `<!doctype html><title>Tern</title><div style="display: none">\n${elements.join("\n")}\n</div>`;
 }
