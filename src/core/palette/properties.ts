@@ -50,7 +50,6 @@ const hues: readonly [upTo: number, word: string][] = [
   [200, "teal"],
   [275, "blue"],
   [315, "purple"],
-  [350, "pink"],
   [361, "pink"],
 ];
 
