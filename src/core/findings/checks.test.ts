@@ -622,6 +622,20 @@ test("styles that a size or a colour alone tells apart are told of as that", () 
   expect(twins("h2{font-size:24px;color:#123} h3{font-size:23px;color:#123}")).toEqual(["style-twins"]);
 });
 
+test("what tells twins apart is said in hundredths, and what is the same in them is no difference", () => {
+  const told = (leading: string) =>
+    analyse(
+      page(
+        "<h2>Fares</h2><h3>Piers</h3>",
+        `h2,h3{font-size:24px;color:#123;font-weight:700}h3{line-height:${leading}}`,
+      ),
+    )
+      .findings.filter(({ check }) => check === "style-twins")
+      .map(({ message }) => /leading .*, not [\d.]+/.exec(message)?.[0]);
+  expect(told("1.524")).toEqual(["leading 1.52, not 1.5"]);
+  expect(told("1.504")).toEqual([]);
+});
+
 test("what decides something anywhere does not always lose, whichever sheets the pages have", () => {
   const link = (name: string) => `<link rel=stylesheet href=${name}.css>`;
   const sheets = { "a.css": "body{background:#fff} p{color:#123}", "b.css": ".boat{color:#321}" };
