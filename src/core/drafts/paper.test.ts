@@ -27,6 +27,21 @@ describe("a draft for paper", () => {
     expect(textFile(after, "a.css")!.text).toMatch(/body \{\n\s+font-size: 11pt;[\s\S]+h1 \{\n\s+font-size: 22pt;/);
   });
 
+  test("sizes in points are sizes, too", () => {
+    const inPoints = site({
+      "a.css": "body { font-size: 12pt }\nh1 { font-size: 24PT }\nsmall { font-size: 8px }\n",
+      "index.html": '<link rel="stylesheet" href="a.css"><h1>Fares</h1><p>Return, for as long as you like.</p>',
+    });
+    const { changes: changed } = writePaper(inPoints, defaultConditions, { ...asked, size: 9 });
+    const text = textFile(changeSite(inPoints, changed), "a.css")!.text;
+    expect([...text.matchAll(/(\w+) \{\s+font-size: ([\d.]+pt);/g)].map(([, name, size]) => [name, size])).toEqual([
+      ["root", "9pt"],
+      ["body", "9pt"],
+      ["h1", "18pt"],
+      ["small", "4.5pt"],
+    ]);
+  });
+
   test("every text is black on white, with addresses behind links to elsewhere", () => {
     const page = styledPage(after, textFile(after, "index.html")!, { ...defaultConditions, ...paper });
     expect(new Set(textsOf(page).map((style) => legibilityOn(page, style, {}).ratio))).toEqual(new Set([21]));

@@ -622,6 +622,16 @@ test("styles that a size or a colour alone tells apart are told of as that", () 
   expect(twins("h2{font-size:24px;color:#123} h3{font-size:23px;color:#123}")).toEqual(["style-twins"]);
 });
 
+test.each(["p:-moz-pier", "p::-moz-pier", "p:-MS-pier"])(
+  "%s is for one browser, and skipped by others on purpose",
+  (one) => {
+    const told = (selectors: string) => analyse(css(`${selectors}{top:0}`)).findings.map(({ check }) => check);
+    expect(told(one)).not.toContain("invalid-selector");
+    expect(told(`${one}, p`)).toContain("invalid-selector");
+    expect(told(one.replace(/-(?:moz|webkit|ms)-/i, ""))).toContain("invalid-selector");
+  },
+);
+
 test("what tells twins apart is said in hundredths, and what is the same in them is no difference", () => {
   const told = (leading: string) =>
     analyse(

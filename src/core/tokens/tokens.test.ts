@@ -105,6 +105,9 @@ describe("reading a tokens file", () => {
       h: { $type: "constructor", $value: 1 },
       i: { $type: "fontWeight", $value: 0.9 },
       j: { $type: "fontWeight", $value: 1000.1 },
+      k: { $type: "fontFamily", $value: [] },
+      l: { $type: "fontFamily", $value: ["Arial", " "] },
+      m: { $type: "fontFamily", $value: ["Arial", 3] },
       ok: { $type: "fontWeight", $value: 400 },
       least: { $type: "fontWeight", $value: 1 },
       most: { $type: "fontWeight", $value: 1000 },
@@ -120,6 +123,7 @@ describe("reading a tokens file", () => {
       ...["g", "i", "j"].map(
         (name) => `${name}: its \`$value\` is no weight: it is a number from 1 to 1000, or one of the names`,
       ),
+      ...["k", "l", "m"].map((name) => `${name}: its \`$value\` is no font family: it is a name, or a list of names`),
     ]);
   });
 
