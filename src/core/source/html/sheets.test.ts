@@ -52,6 +52,24 @@ describe("the sheets of a page are found as a browser finds them", () => {
     expect(result.missing.map(({ why }) => why)).toEqual(["imports itself"]);
   });
 
+  test("after an import that leads nowhere, or back, others count", () => {
+    const { sheets, missing } = found(
+      site({
+        "a/page.html": '<link rel=stylesheet href="../css/main.css">',
+        "css/main.css": '@import ; @import "main.css"; @import "gone.css"; @import "part.css"; @import "again.css";',
+        "css/part.css": '@import "main.css"; @import "again.css";',
+        "css/again.css": "",
+      }),
+    );
+    const again = "imported css/again.css";
+    expect(sheets).toEqual([again, "imported css/part.css", again, "linked css/main.css"]);
+    expect(missing.map(({ path, address, why }) => [path, address, why])).toEqual([
+      ["css/main.css", "main.css", "imports itself"],
+      ["css/main.css", "gone.css", "not among the files"],
+      ["css/part.css", "main.css", "imports itself"],
+    ]);
+  });
+
   test("a missing sheet is named with where it is asked for and the nearest file", () => {
     const html = '<p>\n<link rel=stylesheet href="../css/mian.css">';
     const { missing } = found(site({ ...files, "a/page.html": html }));
