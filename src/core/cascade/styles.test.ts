@@ -274,3 +274,15 @@ test.each([
 ])("what the width of %s says is %s", (body, expected) => {
   expect(computed(pageWith("", body), "t", "width")).toBe(expected);
 });
+
+test.each([
+  ["#t.a.b, #t", "#t.a"],
+  ["#t, #t.a.b", "#t.a"],
+  [".a.b, .a", ".a"],
+  [".a, .a.b", ".a"],
+  ["p.a, .a, p", ".a"],
+  ["p, .a, p.a", ".a"],
+])("of a list the strongest selector that matches counts: %s before %s", (list, later) => {
+  const from = pageWith(`${list} { color: rgb(1, 1, 1) } ${later} { color: rgb(2, 2, 2) }`, '<p id="t" class="a b">x');
+  expect(computedValue(styleOf(from, "t"), "color")).toBe("rgb(1, 1, 1)");
+});
