@@ -10,7 +10,7 @@ import {
   type Color,
   type PageLayout,
 } from "../../src/core";
-import { pageAsPicture, viewOf } from "../../src/engine/views";
+import { documentAt, lookOf, pageAsPicture } from "../../src/engine/views";
 import { bandsOf } from "../../src/preview/bands";
 import { frameSandbox, showPage } from "../../src/preview/frame";
 import { lookAt } from "../../src/preview/look";
@@ -58,7 +58,10 @@ window.saidGrounds = async (html, scheme, width, height) => {
   const conditions = { ...defaultConditions, width, height, scheme };
   const page = styledPage(site, pagesOf(site)[0]!, conditions);
   const addressOf = () => null;
-  const view = viewOf(site, path, conditions, addressOf, () => ({}));
+  const view = {
+    ...lookOf(site, path, conditions, addressOf, () => ({})),
+    document: documentAt(site, path, conditions, addressOf),
+  };
   const frame = document.createElement("iframe");
   frame.setAttribute("sandbox", frameSandbox);
   frame.style.cssText = `position:absolute;left:0;top:0;border:0;width:${width}px;height:${height}px;color-scheme:${scheme}`;

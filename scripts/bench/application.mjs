@@ -121,7 +121,7 @@ const shownPage = (page) => page.frameLocator('iframe[title="The page"]');
 const sizeOf = async (bodies) => (await Promise.all([...bodies])).reduce((sum, body) => sum + gzipSync(body).length, 0);
 const kilobytes = (bytes) => (bytes / 1024).toFixed(0);
 
-/** What is loaded before the shelf can be used, and how long it is from the sample to its page, each time in a new browser. */
+/** What is loaded before the shelf can be used, and how long it is from the sample to its page, each time with nothing kept from before. */
 async function measureShelf(browser, address) {
   const opened = [];
   for (let at = 0; at < 5; at += 1) {

@@ -16,7 +16,7 @@ import {
 import { Addresses } from "./addresses";
 import { sinceEditions } from "./editions";
 import { Turns } from "./turns";
-import { glanceOf, pageOf, shownSheetsOf, viewOf } from "./views";
+import { documentAt, glanceOf, lookOf, pageOf, shownSheetsOf, type PageLook } from "./views";
 import type { PageGlance, PagePatch, PageView } from "./protocol";
 
 /** The site as it is now; it is another object after each change. */
@@ -132,26 +132,38 @@ export function viewAfterGlance(path: string, conditions: Conditions, ahead: (gl
   return viewFor(site, path, conditions);
 }
 
-/** @param kept whether it is the page as it is shown from now on @param outOfSight see `viewOf` */
-export function viewFor(
+interface Shown {
+  /** Whether it is the page as it is shown from now on. */
+  kept?: boolean;
+  /** See `lookOf`. */
+  outOfSight?: boolean;
+}
+
+export const viewFor = (from: Site, path: string, conditions: Conditions, how: Shown = {}): PageView => ({
+  ...lookFor(from, path, conditions, how),
+  document: documentAt(from, path, conditions, addressesIn(from)),
+});
+
+/** The same without the document, which need not be made again for it. */
+function lookFor(
   from: Site,
   path: string,
   conditions: Conditions,
-  { kept = from === site, outOfSight = false } = {},
-): PageView {
+  { kept = from === site, outOfSight = false }: Shown = {},
+): PageLook {
   const known = (structure: string) => {
     // A page that has got other elements has to be laid out anew.
     if (kept && layouts.get(path)?.structure !== structure) layouts.delete(path);
     return layoutFor(path, structure, pageOf(from, path, conditions));
   };
-  const view = viewOf(from, path, conditions, addressesIn(from), known, outOfSight);
+  const look = lookOf(from, path, conditions, addressesIn(from), known, outOfSight);
   if (kept) shown.set(path, pageOf(from, path, conditions));
-  return view;
+  return look;
 }
 
 export function patchOf(from: Site, path: string, structure: string, conditions: Conditions): PagePatch {
-  const view = viewFor(from, path, conditions);
-  if (view.structure !== structure) return view;
+  const look = lookFor(from, path, conditions);
+  if (look.structure !== structure) return viewFor(from, path, conditions);
   const before = from === site ? [] : shownSheetsOf(site, pageOf(site, path, conditions), addressesIn(site));
-  return { ...view, sheets: sinceEditions(before, view.sheets), document: null };
+  return { ...look, sheets: sinceEditions(before, look.sheets), document: null };
 }

@@ -129,34 +129,41 @@ const isSetAlike = (a: Style, b: Style) =>
     (property) => computedValue(a, property) === computedValue(b, property),
   );
 
+/** A page as it is shown, but for its document. */
+export type PageLook = Omit<PageView, "document">;
+
 /**
  * How a page is shown.
  * @param layouts what is known of it as it is laid out, when it has the structure that it is told
  * @param outOfSight without the rules that can match nothing on it, which somebody who looks may want to see at work
  */
-export function viewOf(
+export function lookOf(
   site: Site,
   path: string,
   conditions: Conditions,
   addressOf: AddressOf,
   layouts: (structure: string) => Layouts,
   outOfSight = false,
-): PageView {
+): PageLook {
   const page = pageOf(site, path, conditions);
-  const known = documentOfPage(site, page, addressOf);
+  const structure = structureOfPage(site, page, addressOf);
   return {
-    ...known,
+    structure,
     sheets: outOfSight ? sheetsAtWork(site, page, addressOf) : shownSheetsOf(site, page, addressOf),
-    places: placesOf(page, site, layouts(known.structure)),
+    places: placesOf(page, site, layouts(structure)),
     overrides: overridesFor(page),
     states: statesOf(page),
   };
 }
 
+/** What a page is shown from. */
+export const documentAt = (site: Site, path: string, conditions: Conditions, addressOf: AddressOf): SafeDocument =>
+  documentOfPage(site, pageOf(site, path, conditions), addressOf);
+
 /** A page that is laid out out of sight, without what is known of its texts. */
 export function outOfSightOf(site: Site, path: string, conditions: Conditions, addressOf: AddressOf): PageGlance {
   return {
-    ...documentOfPage(site, pageOf(site, path, conditions), addressOf),
+    ...builtOf(site, pageOf(site, path, conditions), addressOf),
     ...dressOf(site, path, conditions, addressOf),
   };
 }
@@ -213,7 +220,7 @@ export function glanceOf(
   const page = { file, document: documentOf(file), sheets: sheetsOfPage(site, file), conditions };
   const sheets = sheetsOf(site, page, addressOf);
   return {
-    glance: { ...documentOfPage(site, page, addressOf), sheets, overrides: [], states: statesOf(page) },
+    glance: { ...builtOf(site, page, addressOf), sheets, overrides: [], states: statesOf(page) },
     keepFor: (styled) => shownSheets.set(styled, sheets),
   };
 }
@@ -236,7 +243,7 @@ export function pageAsPicture(
   let picture = picturePages.get(page);
   if (!picture) {
     picture = {
-      document: documentOfPage(site, page, addressOf).document,
+      document: documentOfPage(site, page, addressOf),
       sheets: safeSheets(site, page.file, pictureRewriting(page), addressOf),
       overrides: overridesFor(page),
       states: statesOf(page),
@@ -253,37 +260,48 @@ const keptPages = 8;
 /** What is the same in all pictures of a page. */
 const picturePages = new Recent<StyledPage, PicturePage>(keptPages);
 
+type Unseen = Pick<Unstyled, "file" | "sheets">;
+
 /** What a document is made from: the elements whose sheets are taken out, and the files that addresses may lead to. */
 interface Making {
   owners: string;
   files: string;
 }
 
-const isMadeFrom = (a: Making | undefined, b: Making) => a?.owners === b.owners && a.files === b.files;
+const makingOf = (site: Site, { sheets }: Unseen): Making => ({
+  owners: sheets.owners.map(({ element }) => element).join(),
+  files: filesKey(site),
+});
+
+const isMadeFrom = (a: Making, b: Making) => a.owners === b.owners && a.files === b.files;
 
 const documents = new Recent<TextFile, Making & { document: SafeDocument }>(keptPages);
 const structures = new WeakMap<TextFile, Making & { structure: string }>();
 
 /** The page without its sheets, made for each version of its file, each set of sheets it finds, and each set of pictures. */
-function documentOfPage(
-  site: Site,
-  { file, sheets }: Pick<Unstyled, "file" | "sheets">,
-  addressOf: AddressOf,
-): { document: SafeDocument; structure: string } {
-  const making = { owners: sheets.owners.map(({ element }) => element).join(), files: filesKey(site) };
-  let made = documents.get(file);
-  if (!made || !isMadeFrom(made, making)) {
-    made = { ...making, document: safeDocument(site, file, addressOf) };
-    documents.set(file, made);
-  }
-  const { document } = made;
-  let known = structures.get(file);
-  if (!known || !isMadeFrom(known, making)) {
-    known = { ...making, structure: fingerprint(document) };
-    structures.set(file, known);
-  }
-  return { document, structure: known.structure };
+function documentOfPage(site: Site, page: Unseen, addressOf: AddressOf): SafeDocument {
+  const making = makingOf(site, page);
+  const known = documents.get(page.file);
+  if (known && isMadeFrom(known, making)) return known.document;
+  const document = safeDocument(site, page.file, addressOf);
+  documents.set(page.file, { ...making, document });
+  return document;
 }
+
+/** The same for documents that are the same; known of every page once it was made. */
+function structureOfPage(site: Site, page: Unseen, addressOf: AddressOf): string {
+  const making = makingOf(site, page);
+  const known = structures.get(page.file);
+  if (known && isMadeFrom(known, making)) return known.structure;
+  const structure = fingerprint(documentOfPage(site, page, addressOf));
+  structures.set(page.file, { ...making, structure });
+  return structure;
+}
+
+const builtOf = (site: Site, page: Unseen, addressOf: AddressOf): Pick<PageView, "document" | "structure"> => ({
+  document: documentOfPage(site, page, addressOf),
+  structure: structureOfPage(site, page, addressOf),
+});
 
 function fingerprint(document: SafeDocument): string {
   const text = JSON.stringify(document);

@@ -12,7 +12,7 @@ import {
   type StoredFile,
 } from "@/core";
 import { summarySteps } from "./summary";
-import { pageOf, viewOf } from "./views";
+import { lookOf, pageOf } from "./views";
 
 /** In steps; what comes of them is thrown away. */
 export function* warmSteps(files: readonly StoredFile[]): Generator<void, void> {
@@ -43,4 +43,4 @@ function* lookedAt(site: Site, path: string, conditions: Conditions): Generator<
 
 const noAddress = () => null;
 const noLayouts = () => ({});
-const view = (site: Site, path: string, conditions: Conditions) => viewOf(site, path, conditions, noAddress, noLayouts);
+const view = (site: Site, path: string, conditions: Conditions) => lookOf(site, path, conditions, noAddress, noLayouts);

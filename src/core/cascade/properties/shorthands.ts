@@ -161,8 +161,6 @@ const textDecoration: Shorthand = {
     const expansion: Expansion = {};
     for (const part of value) {
       if (isDecorationLine(part)) {
-        // Lines stand together (CSS Text Decoration 4, 2.5: one value of text-decoration-line).
-        if (lines.length && value[value.indexOf(part) - 1] !== lines[lines.length - 1]) return null;
         lines.push(part);
       } else if (decorationStyles.includes(wordOf(part)) && !expansion["text-decoration-style"])
         expansion["text-decoration-style"] = [part];
@@ -172,6 +170,8 @@ const textDecoration: Shorthand = {
         expansion["text-decoration-color"] = [part];
       else return null;
     }
+    // Lines are one value of their longhand (CSS Text Decoration 4, 2.5).
+    if (!standTogether(lines, value)) return null;
     if (lines.length) expansion["text-decoration-line"] = lines;
     return value.length ? expansion : null;
   },
