@@ -42,6 +42,9 @@ test("who gives a text a ground of its own goes on in the row that tells of it; 
   await expect(chapter.getByText(/^under #2b2b2b, paragraph/)).toBeVisible();
   await expect(chapter.getByRole("slider", { name: "Lightness" })).toHaveAttribute("aria-valuetext", /: 14\.1$/);
   await expect(chapter.getByRole("button", { name: /^Write the nearest/ })).toHaveCount(0);
+  // Taken hold of, it is a colour that is seen.
+  await chapter.getByRole("slider", { name: "Lightness" }).press("ArrowLeft");
+  await expect(own).toHaveValue(/^#f[0-9a-f]f[0-9a-f]f[0-9a-f]$/);
   await own.fill("#345");
   await own.press("Enter");
   await expect(own).toHaveCount(0);

@@ -79,7 +79,7 @@ export function ColorChapter(props: ChapterProps) {
   return (
     <div className={styles.chapter}>
       <Ladder
-        color={color}
+        color={seenThrough(color, row) ?? color}
         tracks={against?.tracks ?? []}
         nearest={nearest}
         onTry={(one) => draft.attempt(spell(one))}
@@ -123,6 +123,10 @@ export function ColorChapter(props: ChapterProps) {
     </div>
   );
 }
+
+/** What is clear is taken hold of as what is seen through it: in any lightness it would stay clear. */
+const seenThrough = ({ alpha }: Color, { beneath }: ChapterProps["row"]): Color | null =>
+  alpha === 0 && beneath !== null ? parseColor(beneath) : null;
 
 /** The nearest colour that is enough everywhere, and what it comes to at worst; null where the colour is enough already. */
 function nearestFor({ nearest, worst }: Against, color: Color) {
