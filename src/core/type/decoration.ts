@@ -1,6 +1,6 @@
 /** Lines of text, taken apart and written (CSS Text Decoration 4, section 2). */
 import { colorFromComponent } from "../color/value";
-import { decorationStyles } from "../cascade/properties/text";
+import { decorationStyles } from "../cascade/properties/decoration";
 import { componentsOf } from "../source/css/components";
 
 export const lineKinds = ["underline", "overline", "line-through"] as const;

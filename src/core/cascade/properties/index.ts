@@ -4,6 +4,7 @@ import { backgroundLonghands } from "./backgrounds";
 import { boxLonghands, colorScheme, zoom } from "./box";
 import { colorLonghands } from "./color";
 import { contentLonghands } from "./content";
+import { decorationLonghands } from "./decoration";
 import { edgeLonghands } from "./edges";
 import { featureLonghands } from "./features";
 import { fontLonghands } from "./font";
@@ -25,6 +26,7 @@ export const longhands: readonly Longhand[] = [
   ...colorLonghands,
   ...backgroundLonghands,
   ...textLonghands,
+  ...decorationLonghands,
   ...typesettingLonghands,
   ...boxLonghands,
   ...contentLonghands,
