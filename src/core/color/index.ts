@@ -28,6 +28,8 @@ export {
   nearestPassingInk,
   oklch,
   ratioOn,
+  ratioOver,
+  type InkOver,
   type Need,
   type Passing,
   type Rung,

@@ -100,12 +100,12 @@ describe("nearest that passes", () => {
 
   test("a ground for all its inks", () => {
     const inks = [
-      { color: color("#fff"), needs: 4.5 },
-      { color: color("#ffd"), needs: 7 },
+      { ink: color("#fff"), needs: 4.5 },
+      { ink: color("#ffd"), needs: 7 },
     ];
     const { color: found, passes } = nearestPassingGround(color("hsl(11 50% 47%)"), inks);
     expect(passes).toBe(true);
-    for (const { color: ink, needs } of inks) expect(contrastRatio(ink, found)).toBeGreaterThanOrEqual(needs);
+    for (const { ink, needs } of inks) expect(contrastRatio(ink, found)).toBeGreaterThanOrEqual(needs);
   });
 });
 

@@ -23,6 +23,15 @@ export interface Need {
   under?: Color;
 }
 
+/** An ink that has to be read on a ground, as it comes out there. */
+export interface InkOver {
+  /** With all that lies between it and the ground, as one colour painted over that. */
+  ink: Color;
+  /** What lies between them, in the same way; nothing by default. */
+  veil?: Color;
+  needs: number;
+}
+
 export interface Passing {
   color: Color;
   /** False when no lightness passes everywhere: the colour is then the one that comes closest. */
@@ -100,6 +109,11 @@ export function ratioOn(ink: Color, { color: ground, opacity = 1, under = ground
   return contrastRatio(paintOver({ ...ink, alpha: (ink.alpha ?? 0) * opacity }, under), ground);
 }
 
+/** The contrast of an ink on an opaque ground, with what lies between them (WCAG 2.2), unrounded. */
+export function ratioOver(ground: Color, { ink, veil }: Omit<InkOver, "needs">): number {
+  return veil ? contrastRatio(paintOver(ink, ground), paintOver(veil, ground)) : contrastRatio(ink, ground);
+}
+
 const steps = 512;
 
 /** The colour nearest to an ink, at its hue, that reaches what is needed on all its grounds at once. */
@@ -111,14 +125,10 @@ export function nearestPassingInk(ink: Color, grounds: readonly Need[]): Passing
 }
 
 /** The colour nearest to a ground, at its hue, on which all its inks reach what they need. */
-export function nearestPassingGround(ground: Color, inks: readonly Need[]): Passing {
+export function nearestPassingGround(ground: Color, inks: readonly InkOver[]): Passing {
   return nearest(ground, (lightness) => {
     const at = atLightness(ground, lightness);
-    return Math.min(
-      ...inks.map(
-        ({ color, needs, opacity = 1 }) => contrastRatio({ ...color, alpha: (color.alpha ?? 0) * opacity }, at) / needs,
-      ),
-    );
+    return Math.min(...inks.map((one) => ratioOver(at, one) / one.needs));
   });
 }
 

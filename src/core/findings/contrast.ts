@@ -1,4 +1,5 @@
-import { inkOf } from "../ground/backgrounds";
+import { backgroundColor } from "../ground/backgrounds";
+import { overGround } from "../ground/layers";
 import { groundsOf } from "../ground/range";
 import { invisibleBelow } from "../color/contrast";
 import type { Legibility } from "../ground/types";
@@ -217,12 +218,15 @@ function extremeWays(task: Task): Way[] {
 /** Another ground under it; where that is a picture or a gradient on which no ink can be read, one of its own. */
 function groundWays(task: Task): Way[] {
   const { context, page, style, own, nearest } = task;
-  const found = nearestPassingGround(own.ground.color, [{ color: inkOf(style), needs: own.needs }]);
+  const { color, kind, from } = own.ground;
+  const holder = kind === "color" && from !== null ? page.styles[from]! : null;
+  const inks = overGround(style, holder ?? style).map((over) => ({ ...over, needs: own.needs }));
+  const found = nearestPassingGround(holder ? backgroundColor(holder) : color, inks);
   const value = formatColor(found.color, "hex");
   if (!found.passes) return [];
-  if (own.ground.kind !== "color")
+  if (kind !== "color")
     return nearest.passes ? [] : declare(task, `Give it a ground of its own: \`${value}\``, "background-color", value);
-  const spot = groundOf(page, style, own.ground.from);
+  const spot = holder && spotFor(page, holder, "background-color");
   return spot
     ? declareWay(
         context.site,
@@ -259,11 +263,6 @@ function inScheme(site: Site, scheme: string, { path, rule }: Spot, ink: Color, 
   return [
     { label: `Write the ink \`${value}\` for the ${scheme} scheme alone`, changes: [atSheetEnd(found.sheet, rules)] },
   ];
-}
-
-function groundOf(page: KnownPage, style: Style, from: number | null): Spot | null {
-  const holder = from === null ? null : page.styles[from];
-  return holder ? spotFor(page, holder, "background-color") : null;
 }
 
 /** What is farther away than this is another colour, not a nearer one of the same (OKLab). */

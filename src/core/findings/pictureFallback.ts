@@ -54,7 +54,7 @@ interface Alone {
 
 function tell(page: KnownPage, style: Style, holder: Style, { ground, ratio, needs }: Alone): Found {
   const selector = plainSelector(style.element);
-  const better = nearestPassingGround(ground, [{ color: inkOf(style), needs }]);
+  const better = nearestPassingGround(ground, [{ ink: inkOf(style), needs }]);
   const value = formatColor(better.color, "hex");
   const spot = spotFor(page, holder, "background-image");
   return {

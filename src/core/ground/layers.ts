@@ -2,7 +2,8 @@
 import { declaredText } from "../cascade/declared";
 import { valueOf, type Style } from "../cascade/style";
 import { paintOver } from "../color/contrast";
-import type { Color } from "../color/types";
+import { solid } from "../color/conversion";
+import type { Color, Triple } from "../color/types";
 import { made, PairMap } from "../source/memo";
 import {
   backgroundColor,
@@ -69,10 +70,12 @@ export function groundFromStylesWith(style: Style, ink: Color): Found {
 /** What a text comes out as, without its ink and by that; texts of many styles are in one ink on the same layers. */
 const composites = new WeakMap<readonly Layer[], Map<string, readonly Color[]>>();
 
+const colorKey = ({ space, channels, alpha }: Color): string => `${space} ${channels.join()} ${alpha}`;
+
 const compositeOnce = (layers: readonly Layer[], ink: Color | null) =>
   made(
     made(composites, layers, () => new Map()),
-    ink ? `${ink.space} ${ink.channels.join()} ${ink.alpha}` : "",
+    ink ? colorKey(ink) : "",
     () => composite(layers, ink),
   );
 
@@ -86,6 +89,57 @@ function groundWithInk({ layers: { layers, doubt, open, kind }, from }: Laid, st
     from,
     kind,
   };
+}
+
+/** What lies over a ground, as one colour painted over that: without the text, and with it. */
+export interface OverGround {
+  veil: Color;
+  ink: Color;
+}
+
+const over = new WeakMap<readonly Layer[], Map<string, OverGround[]>>();
+
+/**
+ * What lies between a text and a ground below it, or would lie there, whatever colour that ground is given (Compositing
+ * 1, 5.1); one for each colour of gradients and pictures between.
+ * @param holder whose background colour the ground is: the text's element or one around it; null for the canvas
+ */
+export function overGround(style: Style, holder: Style | null): readonly OverGround[] {
+  const { layers } = layersUpTo(style).layers;
+  const ink = inkOf(style);
+  const at = holder ? colorPlace(holder) : 0;
+  const isThere = holder === null || paintsColor(holder);
+  const key = `${at} ${isThere} ${colorKey(ink)}`;
+  return made(
+    made(over, layers, () => new Map<string, OverGround[]>()),
+    key,
+    () => {
+      // What comes out over black and over white tells what is painted over either.
+      const [dark, light] = [black, white].map((color) => {
+        const laid = [...layers];
+        laid.splice(at, isThere ? 1 : 0, { colors: [color], opacity: 1 });
+        return { bare: composite(laid, null), inked: composite(laid, ink) };
+      }) as [Pick<Found, "bare" | "inked">, Pick<Found, "bare" | "inked">];
+      return dark.bare.map((bare, one) => ({
+        veil: between(bare, light.bare[one]!),
+        ink: between(dark.inked[one]!, light.inked[one]!),
+      }));
+    },
+  );
+}
+
+/** Where among the layers up to an element its background colour lies, or would. */
+function colorPlace(holder: Style): number {
+  const below = holder.parent ? layersUpTo(holder.parent).layers.layers.length : 1;
+  return below + (valueOf(holder, "opacity") < 1 && !isCanvasOwner(holder) ? 1 : 0);
+}
+
+/** The colour that comes out as one colour over black and as another over white. */
+function between(dark: Color, light: Color): Color {
+  const [lower, upper] = [solid(dark.channels), solid(light.channels)];
+  const alpha = Math.min(1, Math.max(0, 1 - (upper[0] - lower[0])));
+  if (alpha < 1e-6) return clear;
+  return { space: "srgb", channels: lower.map((value) => value / alpha) as Triple, alpha };
 }
 
 const known = new WeakMap<Style, Laid>();
@@ -134,7 +188,7 @@ function withOwn(below: Layers, style: Style): Layers {
   const images = backgroundImages(style).filter(({ image, clip }) => image && clip !== "text");
   const moved = movedWords(style);
   const blend = blendDoubt(style) ?? filterDoubt(style);
-  const paints = colorClip(style) !== "text" && (color.alpha ?? 0) > 0;
+  const paints = paintsColor(style);
   if (!paints && images.length === 0 && opacity >= 1 && !moved && !blend) return below;
   const layers = [...below.layers];
   let { doubt, open, kind } = below;
@@ -162,6 +216,9 @@ function withOwn(below: Layers, style: Style): Layers {
   if (opacity < 1 && toCanvas) layers.push({ colors: [clear], opacity });
   return { layers, doubt: blend ?? doubt, open: open || blend !== null, kind, covers };
 }
+
+const paintsColor = (style: Style): boolean =>
+  colorClip(style) !== "text" && (backgroundColor(style).alpha ?? 0) > 0;
 
 /** Why a box may stand elsewhere than on what is around it; null where it stands there. */
 function movedWords(style: Style): string | null {

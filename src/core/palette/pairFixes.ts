@@ -1,7 +1,7 @@
 /** How a pair of ink and ground is brought to pass: by another ink, or by another ground. */
 import { parseColor } from "../color";
 import { formatColor } from "../color/format";
-import { nearestPassingGround, nearestPassingInk, type Need, type Passing } from "../color/ladder";
+import { nearestPassingGround, nearestPassingInk, type InkOver, type Need, type Passing } from "../color/ladder";
 import type { Color } from "../color/types";
 import { groundsOf } from "../ground/range";
 import type { TextChange } from "../source/changes";
@@ -55,7 +55,7 @@ function otherGround(pair: PalettePair, { values, pairs }: Palette): PairFixes["
     );
   const inks = pairs
     .filter(({ ground, range }) => range === null && ground === pair.ground)
-    .map(({ ink, needs }): Need => ({ color: parseColor(ink)!, needs }));
+    .map(({ ink, needs }): InkOver => ({ ink: parseColor(ink)!, needs }));
   const found = nearestPassingGround(parseColor(pair.ground)!, inks);
   if (spots.length === 0 || !found.passes) return null;
   const value = formatColor(found.color, "hex");

@@ -73,8 +73,11 @@ describe("inks on a ground", () => {
     const inks = inksOn(site, ref("a"), defaultConditions, {});
     expect(inks.map(({ css: ink, passes }) => [ink, passes])).toEqual([
       ["rgb(138, 154, 166)", false],
+      ["rgb(138, 154, 166)", false],
       ["rgb(17, 17, 17)", true],
     ]);
+    // The faded one apart: on another ground it would come out otherwise.
+    expect(inks.map(({ over }) => over[0]!.ink.alpha)).toEqual([0.5, 1, 1].map((alpha) => expect.closeTo(alpha, 6)));
     expect(inksOn(site, ref("b"), defaultConditions, {}).map(({ places: there }) => there.length)).toEqual([1]);
   });
 });

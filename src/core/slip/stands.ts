@@ -10,13 +10,13 @@ import { paintOver } from "../color/contrast";
 import { cssColor } from "../color/format";
 import type { Need } from "../color/ladder";
 import type { Color } from "../color/types";
-import { black, white } from "../ground/backgrounds";
+import { black, inkOf, white } from "../ground/backgrounds";
+import { overGround, type OverGround } from "../ground/layers";
 import { movedLayout, textId } from "../ground/layout";
 import { styleAt } from "../text/pageTexts";
 import { refsAfter } from "../text/refAfter";
 import { groundName } from "../ground/name";
 import { layoutAfter } from "../ground/under";
-import { inkOf } from "../ground/backgrounds";
 import { legibilityOf } from "../ground/ground";
 import type { Legibility } from "../ground/types";
 import type { TextChange } from "../source/changes";
@@ -105,7 +105,20 @@ export interface InkThere {
   passes: boolean;
   /** The darkest and the lightest of the ground under it, where that varies; else what it is. */
   ends: readonly string[];
+  /** How it comes out over the ground, whatever colour that is given; several where what lies between them varies. */
+  over: readonly OverGround[];
   places: ElementRef[];
+}
+
+/** The picked text's ink over a ground of its own, which it may not have yet. */
+export function ownInk(site: Site, picked: ElementRef, conditions: Conditions, layouts: Layouts): InkThere[] {
+  const own = find(site, picked, conditions);
+  if (!own) return [];
+  const { page, style } = own;
+  const { ground, ratio, needs, passes } = legibilityOn(page, style, layouts);
+  const ends = (ground.range ?? [ground.color]).map(cssColor);
+  const over = overGround(style, style);
+  return [{ role: roleName(style), css: cssColor(inkOf(style)), needs, ratio, passes, ends, over, places: [picked] }];
 }
 
 /**
@@ -125,15 +138,17 @@ export function inksOn(site: Site, picked: ElementRef, conditions: Conditions, l
     for (const style of page.styles) {
       if (!isPlace(style)) continue;
       const { ground: there, ratio, needs, passes } = legibilityOn(page, style, layouts);
-      if (giverOf(page, groundFrom(page, style, there)) !== giver) continue;
+      const holder = groundFrom(page, style, there);
+      if (giverOf(page, holder) !== giver) continue;
       if (!varies && cssColor(there.color) !== cssColor(ground.color)) continue;
       const ink = cssColor(inkOf(style));
       const ends = (there.range ?? [there.color]).map(cssColor);
-      const key = [ink, needs, ...(varies ? ends : [])].join(" ");
+      const over = overGround(style, holder === null ? null : page.styles[holder]!);
+      const key = JSON.stringify([ink, needs, varies ? ends : [], over]);
       const known = found.get(key);
       const ref = { page: file.path, index: style.element.index };
       if (known) known.places.push(ref);
-      else found.set(key, { role: roleName(style), css: ink, needs, ratio, passes, ends, places: [ref] });
+      else found.set(key, { role: roleName(style), css: ink, needs, ratio, passes, ends, over, places: [ref] });
     }
   }
   return [...found.values()].sort((a, b) => a.ratio / a.needs - b.ratio / b.needs);

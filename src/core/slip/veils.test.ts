@@ -9,6 +9,7 @@ const ink = (css: string, needs: number, ...ends: string[]): InkThere => ({
   ratio: 1,
   passes: false,
   ends,
+  over: [],
   places: [{ page: "index.html", index: 1 }],
 });
 

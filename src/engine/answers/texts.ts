@@ -3,6 +3,7 @@ import {
   rhythmSteps,
   groundsUnder,
   inksOn,
+  ownInk,
   meetingMargins,
   veilsOver,
   linkLooks,
@@ -33,7 +34,8 @@ export const textsAnswers = {
   grounds: async (picked, places, conditions) =>
     groundsUnder(site, picked, places, conditions, knownLayouts(conditions)),
 
-  inks: async (picked, conditions) => inksOn(site, picked, conditions, knownLayouts(conditions)),
+  inks: async (picked, ground, conditions) =>
+    (ground === "own" ? ownInk : inksOn)(site, picked, conditions, knownLayouts(conditions)),
 
   veils: async (picked, color, conditions) =>
     veilsOver(inksOn(site, picked, conditions, knownLayouts(conditions)), picked, color),

@@ -26,8 +26,8 @@ export interface TextsAnswers {
   ): Promise<Setting | null>;
   /** The grounds that the picked text's ink stands on, in these places. */
   grounds(picked: ElementRef, places: readonly ElementRef[], conditions: Conditions): Promise<StandsOn[]>;
-  /** The inks that stand on the picked text's ground. */
-  inks(picked: ElementRef, conditions: Conditions): Promise<InkThere[]>;
+  /** The inks that stand on the picked text's ground; on one of its own, which it may not have yet, it is alone. */
+  inks(picked: ElementRef, ground: "own" | "given", conditions: Conditions): Promise<InkThere[]>;
   /** The weakest veils with which all texts on the picked text's ground can be read: black, white, and one of a colour, if one is named. */
   veils(picked: ElementRef, color: string | null, conditions: Conditions): Promise<Veils>;
   /** The margins that meet with one of the picked text; null where none does, or that is not known. */

@@ -10,10 +10,11 @@ import {
   parseColor,
   spelledLike,
   ratioOn,
+  ratioOver,
   showRatio,
   type Color,
+  type InkOver,
   type InkThere,
-  type Need,
   type Notation,
   type Space,
   type StandsOn,
@@ -35,7 +36,6 @@ import { unwaited } from "../../shared/unwaited";
 /** What a colour of this row has to be read against. */
 interface Against {
   tracks: Track[];
-  needs: Need[];
   nearest(color: Color): { color: Color; passes: boolean };
   /** The worst ratio with a colour, and what it needs there. */
   worst(color: Color): { ratio: number; needs: number } | null;
@@ -161,14 +161,14 @@ function spaceOf(notation: Notation): Space {
     : (notation as Space);
 }
 
-/** The grounds of an ink, or the inks on a ground; on a ground of its own a text is alone. */
+/** The grounds of an ink, or the inks on a ground. */
 function useAgainst({ row, slip, places }: ChapterProps): Against | null {
   const conditions = useWorkspace((state) => state.conditions);
   const picked = { page: slip.ref.page, index: slip.ref.index };
-  const [isInk, isOwn] = [row.id === "ink", row.id === "own-ground"];
+  const isInk = row.id === "ink";
+  const ground = row.id === "own-ground" ? "own" : "given";
   const grounds = useAnswered("grounds", isInk ? [picked, places, conditions] : null)?.answer;
-  const there = useAnswered("inks", isInk || isOwn ? null : [picked, conditions])?.answer;
-  const inks = useMemo(() => (isOwn ? [ownInk(slip)] : there), [isOwn, slip, there]);
+  const inks = useAnswered("inks", isInk ? null : [picked, ground, conditions])?.answer;
   const { beneath } = row;
   return useMemo(() => {
     if (isInk) return grounds ? againstGrounds(grounds) : null;
@@ -180,7 +180,6 @@ function againstGrounds(grounds: readonly StandsOn[]): Against {
   const needs = grounds.flatMap((ground) => ground.needs);
   const sorted = [...grounds].sort((a, b) => a.ratio - b.ratio);
   return {
-    needs,
     nearest: (ink) => nearestPassingInk(ink, needs),
     worst: (ink) => worstOf(needs.map((need) => ({ ratio: ratioOn(ink, need), needs: need.needs }))),
     tracks: sorted.slice(0, mostTracks).map((ground): Track => {
@@ -208,30 +207,19 @@ function rungsOf(ground: StandsOn, color: Color): Rung[] {
   });
 }
 
-const ownInk = ({ ink, needs, ratio, verdict, role, ref, ground }: ChapterProps["slip"]): InkThere => ({
-  role,
-  css: ink,
-  needs,
-  ratio,
-  passes: verdict === "passes",
-  ends: [ground.css],
-  places: [ref],
-});
-
 /** @param beneath what a translucent ground lies on */
 function againstInks(inks: readonly InkThere[], beneath: Color): Against {
-  const needs = inks.map((ink): Need => ({ color: parseColor(ink.css)!, needs: ink.needs }));
   const seen = (ground: Color) => paintOver(ground, beneath);
-  const ratioWith = (ground: Color, need: Need) => ratioOn(need.color, { color: seen(ground) });
+  const ratioWith = (ground: Color, { over }: InkThere) => Math.min(...over.map((one) => ratioOver(seen(ground), one)));
+  const needs = inks.flatMap(({ over, needs: ratio }) => over.map((one): InkOver => ({ ...one, needs: ratio })));
   return {
-    needs,
     nearest: (ground) => nearestPassingGround((ground.alpha ?? 0) < 1 ? seen(ground) : ground, needs),
-    worst: (ground) => worstOf(needs.map((need) => ({ ratio: ratioWith(ground, need), needs: need.needs }))),
+    worst: (ground) => worstOf(inks.map((ink) => ({ ratio: ratioWith(ground, ink), needs: ink.needs }))),
     tracks: inks.slice(0, mostTracks).map((ink, at): Track => ({
-      key: `${ink.css} ${ink.needs}`,
+      key: `${ink.css} ${ink.needs} ${at}`,
       label: `under ${colorName(ink.css)}, ${ink.role.toLowerCase()} · ${plural(ink.places.length, "place")} · needs ${ink.needs}`,
-      ratio: (ground) => ratioWith(ground, needs[at]!),
-      enough: (ground) => ratioWith(ground, needs[at]!) >= ink.needs,
+      ratio: (ground) => ratioWith(ground, ink),
+      enough: (ground) => ratioWith(ground, ink) >= ink.needs,
       rungs: () => [],
     })),
   };
