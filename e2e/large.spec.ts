@@ -69,7 +69,7 @@ test("between many pages that are not shown the browser is let collect what they
       setTimeout(tell);
     };
   });
-  const empty = "<i></i>".repeat(4000);
+  const empty = "<i></i>".repeat(1500);
   const names = ["index", "fares", "map", "fog", "crew"];
   const text = (name: string) =>
     `<!doctype html><title>${name}</title><style>p { color: #777 }</style><p>By sea${empty}`;

@@ -16,7 +16,7 @@ import { useTouches, whenCalm } from "./calm";
 const unchanged = 1500;
 
 /** Elements that are laid out and painted, two or three times each, before the browser is let collect what that took. */
-const many = 5_000;
+const many = 2_000;
 
 /** Loads the fonts of the site for its specimens. */
 export function SiteFonts() {
