@@ -3,12 +3,12 @@ import type { Browser } from "@playwright/test";
 import { expect, test } from "./support/window";
 import { compareSite, type Difference } from "./fidelity/compare";
 import { causePages } from "./fidelity/causes";
-import { declarationAt, mixedPage } from "./fidelity/mixed";
+import { declarationAt, longhandPage, mixedPage } from "./fidelity/mixed";
 import { pageText, randomPage, type RandomPage } from "./fidelity/random";
 
 const pages = Number(process.env.HEVRET_PAGES ?? 100);
 const from = Number(process.env.HEVRET_SEED ?? 1);
-/** Pages of shorthands, some hundreds each. */
+/** Pages of properties of random parts, some hundreds each. */
 const mixed = Math.max(3, Math.round(pages / 30));
 /** More differing pages than this are not shrunk. */
 const mostShrunk = 5;
@@ -46,16 +46,20 @@ test(`computed values on ${pages} random pages`, async ({ browser }) => {
   expect(seeds).toEqual([]);
 });
 
-test("shorthands of random parts", async ({ browser }) => {
-  const files = Array.from({ length: mixed }, (_, at) => ({ path: `${from + at}.html`, text: mixedPage(from + at) }));
-  const { compared, differences } = await compareSite(browser, files, [800]);
-  console.log(`shorthands from seed ${from}: ${compared - differences.length} of ${compared} values equal`);
-  const told = differences.map(({ page, element, property, ours, browser: theirs }) => {
-    const { text } = files.find(({ path }) => path === page)!;
-    return `${declarationAt(text, Number(/\[(\d+)\]/.exec(element)![1]))}  ${property}: ${ours}, not ${theirs}`;
+for (const [what, pageFrom] of [
+  ["shorthands", mixedPage],
+  ["longhands", longhandPage],
+] as const)
+  test(`${what} of random parts`, async ({ browser }) => {
+    const files = Array.from({ length: mixed }, (_, at) => ({ path: `${from + at}.html`, text: pageFrom(from + at) }));
+    const { compared, differences } = await compareSite(browser, files, [800]);
+    console.log(`${what} from seed ${from}: ${compared - differences.length} of ${compared} values equal`);
+    const told = differences.map(({ page, element, property, ours, browser: theirs }) => {
+      const { text } = files.find(({ path }) => path === page)!;
+      return `${declarationAt(text, Number(/\[(\d+)\]/.exec(element)![1]))}  ${property}: ${ours}, not ${theirs}`;
+    });
+    expect([...new Set(told)]).toEqual([]);
   });
-  expect([...new Set(told)]).toEqual([]);
-});
 
 test("computed values where random pages once differed", async ({ browser }) => {
   const { differences } = await compareSite(browser, causePages(), [800]);

@@ -1,4 +1,6 @@
-/** Shorthands of random parts, right or wrong, an element each: which of them are one, and what they come to. */
+/** Properties of random parts, right or wrong, an element each: which of them are one, and what they come to. */
+import { lexer, type CssNode } from "css-tree";
+import { reportedLonghands } from "../../src/core";
 import { chanceOf } from "../support/random";
 
 const lines = "none solid dotted dashed double hidden";
@@ -37,13 +39,13 @@ const parts: Readonly<Record<string, string>> = {
   "text-box": "normal none trim-both trim-start trim-end text cap ex alphabetic auto",
 };
 
-const names = Object.keys(parts);
+const shorthands = Object.keys(parts);
 const wordsOf = (name: string) => parts[name]!.split(" ");
 
-/** @param each how many of each shorthand. Nothing has a box, so that computed values are not those of the layout. */
+/** @param each how many of each shorthand */
 export function mixedPage(seed: number, each = 24): string {
   const chance = chanceOf(seed);
-  const part = (name: string) => chance.among(wordsOf(chance.is(0.04) ? chance.among(names) : name));
+  const part = (name: string) => chance.among(wordsOf(chance.is(0.04) ? chance.among(shorthands) : name));
   const several = (name: string, most: number) =>
     Array.from({ length: 1 + chance.upTo(most) }, () => part(name)).join(" ");
   const declaration = (name: string) => {
@@ -54,8 +56,60 @@ export function mixedPage(seed: number, each = 24): string {
     const parts = value.split(" ");
     return `--a: ${several(name, 2)}; ${name}: ${parts.with(chance.upTo(parts.length), asked).join(" ")}`;
   };
-  const elements = names.flatMap((name) => Array.from({ length: each }, () => `<i style="${declaration(name)}"></i>`));
-  return `<!doctype html><title>Tern</title><div style="display: none">\n${elements.join("\n")}\n</div>`;
+  return pageOf(shorthands.flatMap((name) => Array.from({ length: each }, () => declaration(name))));
+}
+
+/** Nothing has a box, so that computed values are not those of the layout. */
+const pageOf = (declarations: readonly string[]): string => {
+  const elements = declarations.map((declaration) => `<i style="${declaration}"></i>`);
+  return `<!doctype html><title>Tern</title><div style="display: none; font-size: 20px">\n${elements.join("\n")}\n</div>`;
+};
+
+/** What may stand anywhere, with a unit or without, as it is or reckoned. */
+const amounts =
+  "0 1 -1 2.5 500 1e2 0px 1px -2px 2em 1.5rem 3ex 10% -5% 150% 10deg .25turn 1s 2fr calc(1px+1em) calc(1px_+_1em) calc(2_*_3) calc(10%_+_1px) min(1em,30px) max(2,3) clamp(1px,2em,3px) round(1.7px,1px) calc(1px_*_-1) sign(-1) calc(infinity)";
+const others =
+  "red #abc #12345678 currentcolor transparent canvastext rgb(1,2,3) rgb(1_2_3_/_50%) hsl(20_50%_50%) color-mix(in_srgb,red,blue) light-dark(red,blue) 'x' 'wght' url(a.png) linear-gradient(red,blue) none auto normal inherit initial unset revert 0x1 5x --x x";
+
+/** Words that a property asks for by their names, however deep in the definition of its syntax (CSS Values 4, 2). */
+function keywordsOf(property: string): string[] {
+  const found = new Set<string>();
+  const seen = new Set<string>();
+  const look = (node: unknown): void => {
+    if (Array.isArray(node)) node.forEach(look);
+    if (typeof node !== "object" || node === null) return;
+    const { type, name, terms, term } = node as { type?: string; name?: string; terms?: unknown; term?: unknown };
+    if (type === "Keyword" && name) found.add(name);
+    if (type === "Type" && name && !seen.has(name) && !leftOut.test(name)) {
+      seen.add(name);
+      look(definitions.types[name]?.syntax);
+    }
+    look(terms);
+    look(term);
+  };
+  look(definitions.properties[property]?.syntax);
+  return [...found];
+}
+
+type Definitions = Record<"types" | "properties", Record<string, { syntax?: CssNode } | undefined>>;
+const definitions = lexer as unknown as Definitions;
+
+/** Names of these are not what a property is about. */
+const leftOut = /color|image|gradient|url|calc|math|size\b.*\(/;
+
+/** @param each how many of each longhand */
+export function longhandPage(seed: number, each = 5): string {
+  const chance = chanceOf(seed);
+  const declaration = (name: string) => {
+    const own = keywordsOf(name);
+    const part = () => {
+      if (own.length && chance.is(0.6)) return chance.among(own);
+      return chance.among((chance.is(0.6) ? amounts : others).split(" ")).replaceAll("_", " ");
+    };
+    const value = Array.from({ length: chance.is(0.5) ? 1 : 1 + chance.upTo(4) }, part);
+    return `${name}: ${value.join(chance.among([" ", " ", " ", ", ", " / "]))}`;
+  };
+  return pageOf(reportedLonghands.flatMap((name) => Array.from({ length: each }, () => declaration(name))));
 }
 
 /** What an element of such a page declares, by its index on the page. */

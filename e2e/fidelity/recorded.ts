@@ -1,13 +1,13 @@
 /** The pages whose values are recorded for unit tests: all of them are compared with the browser in every run. */
 import type { SiteFile } from "../../src/core";
 import { causePages } from "./causes";
-import { mixedPage } from "./mixed";
+import { longhandPage, mixedPage } from "./mixed";
 import { nastyPages } from "./nasty";
 import { pageText, randomPage } from "./random";
 
 const seeds = 30;
-/** Pages of shorthands. */
-const mixed = 3;
+/** Pages of shorthands, and of longhands, of random parts. */
+const mixed = { shorthands: 3, longhands: 5 };
 
 /** Random pages are recorded in both schemes, others in the light one. */
 export const isRandom = (path: string): boolean => path.startsWith("random-");
@@ -15,9 +15,13 @@ export const isRandom = (path: string): boolean => path.startsWith("random-");
 /** Width of the window, CSS px. */
 export const recordedWidth = 800;
 
+const seeded = (count: number, name: string, textOf: (seed: number) => string): SiteFile[] =>
+  Array.from({ length: count }, (_, at) => ({ path: `${name}-${at + 1}.html`, text: textOf(at + 1) }));
+
 export const recordedFiles = (): SiteFile[] => [
-  ...Array.from({ length: seeds }, (_, at) => ({ path: `random-${at + 1}.html`, text: pageText(randomPage(at + 1)) })),
-  ...Array.from({ length: mixed }, (_, at) => ({ path: `mixed-${at + 1}.html`, text: mixedPage(at + 1) })),
+  ...seeded(seeds, "random", (seed) => pageText(randomPage(seed))),
+  ...seeded(mixed.shorthands, "mixed", mixedPage),
+  ...seeded(mixed.longhands, "longhands", longhandPage),
   ...causePages().map(({ path, text }) => ({ path: `cause-${path}`, text })),
   ...nastyPages(),
 ];

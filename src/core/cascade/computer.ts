@@ -33,6 +33,8 @@ const colorAt = longhandIndex.get("color")!;
 const sizeAt = longhandIndex.get("font-size")!;
 const familyAt = longhandIndex.get("font-family")!;
 const schemeAt = longhandIndex.get("color-scheme")!;
+/** Browsers show nothing larger than so many times its size. */
+const largestZoom = 1e6;
 const zoomAt = longhandIndex.get("zoom")!;
 const displayAt = longhandIndex.get("display")!;
 const directionAt = longhandIndex.get("direction")!;
@@ -297,7 +299,7 @@ export class Computer {
     style.values[schemeAt] = this.longhand(schemeAt, style, context);
     style.scheme = this.usedScheme(style.values[schemeAt] as string);
     style.values[zoomAt] = this.longhand(zoomAt, style, context);
-    style.zoom *= style.values[zoomAt] as number;
+    style.zoom = Math.min(largestZoom, style.zoom * (style.values[zoomAt] as number));
     for (let index = 0; index < longhands.length; index += 1) {
       if (style.values[index] === undefined)
         style.values[index] = this.bank.valueLike(index, this.longhand(index, style, context));

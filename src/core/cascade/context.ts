@@ -67,7 +67,7 @@ export class Context implements ComputeContext {
 
   get usedFontSize(): number {
     const own = (this.style.values[sizeAt] ?? this.style.parent?.values[sizeAt]) as FontSize | undefined;
-    return own ? usedSize(own) : this.conditions.rootSize;
+    return own ? usedSize(own, this.style.zoom) : this.conditions.rootSize;
   }
 
   get parentFontSize(): number {
@@ -150,7 +150,7 @@ export class Context implements ComputeContext {
 
   private sizeOf(style: SharedStyle | null): number {
     const size = style?.values[sizeAt] as FontSize | undefined;
-    return size ? usedSize(size) : this.conditions.rootSize;
+    return style && size ? usedSize(size, style.zoom) : this.conditions.rootSize;
   }
 
   private font(style: SharedStyle | null): FontMeasure {

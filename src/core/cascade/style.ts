@@ -128,7 +128,7 @@ export function isEqual(a: unknown, b: unknown): boolean {
 
 /** The size of the letters, CSS px, a least size of the browser's included. */
 export function fontSizeOf(style: Style): number {
-  return usedSize(valueOf(style, "font-size"));
+  return usedSize(valueOf(style, "font-size"), style.shared.zoom);
 }
 
 /** Line height in px; null for `normal`. */

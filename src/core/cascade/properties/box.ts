@@ -14,6 +14,7 @@ import {
   wordOf,
 } from "./kinds";
 import type { Side } from "./computed";
+import { isReserved } from "../wide";
 import { sides } from "./sides";
 import type { ComputeContext, LengthPercentage, Longhand } from "./types";
 
@@ -198,6 +199,9 @@ export const zoom: Longhand<Component, number> = {
   serialise: serialiseNumber,
 };
 
+const isOnly = (word: string) => word.toLowerCase() === "only";
+
+/** CSS Color Adjust 1, 2.1. */
 export const colorScheme: Longhand<string, string> = {
   name: "color-scheme",
   inherited: true,
@@ -205,7 +209,12 @@ export const colorScheme: Longhand<string, string> = {
   parse: (value) => {
     if (value.some((part) => part.type !== "ident") || value.length === 0) return null;
     const words = value.map((part) => (part as { name: string }).name);
-    if (words.length > 1 && words.some((word) => word.toLowerCase() === "normal")) return null;
+    if (words.length > 1 && words.some((word) => word.toLowerCase() === "normal" || isReserved(word.toLowerCase())))
+      return null;
+    const only = words.findIndex(isOnly);
+    const isLast = only === words.length - 1;
+    // Said once, before or behind the schemes.
+    if (only > 0 ? !isLast : only === 0 && (isLast || words.slice(1).some(isOnly))) return null;
     return words
       .map((word) => (["light", "dark", "only", "normal"].includes(word.toLowerCase()) ? word.toLowerCase() : word))
       .join(" ");

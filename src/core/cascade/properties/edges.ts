@@ -17,6 +17,7 @@ import {
   serialisePx,
   wordLonghand,
   wordOf,
+  largestSingle,
 } from "./kinds";
 import { corners } from "./sides";
 import type { LengthPercentage, Longhand } from "./types";
@@ -127,6 +128,10 @@ function shortened(texts: readonly string[]): string {
 
 type Edge = LengthPercentage | number | "auto";
 
+/** A number of widths; what is reckoned and has no end is the largest in double precision. */
+const timesWidth = (value: number) =>
+  value === Infinity ? "1.79769e+308" : serialiseNumber(Math.min(largestSingle, value));
+
 /** @param words whether `auto` stands for a value @param lengths which lengths, none for null */
 function edgeValues(
   name: string,
@@ -155,11 +160,14 @@ function edgeValues(
       shortened(
         value.map((edge) => {
           if (edge === "auto") return edge;
-          return typeof edge === "number" ? serialiseNumber(edge) : serialiseLengthPercentage(edge);
+          return typeof edge === "number" ? timesWidth(edge) : serialiseLengthPercentage(edge);
         }),
       ),
   };
 }
+
+/** Pixels of a picture are counted in whole ones. */
+const wholeNumber = (value: number) => serialiseNumber(Math.min(largestSingle, Math.max(0, Math.round(value))));
 
 /** Numbers and percentages of the picture, and whether its middle is kept. */
 const slice = wordLonghand("border-image-slice", false, "100%", (value) => {
@@ -169,7 +177,7 @@ const slice = wordLonghand("border-image-slice", false, "100%", (value) => {
   const texts = parts.map((part) => {
     if (part.type === "percentage") return part.value >= 0 ? `${serialiseNumber(part.value)}%` : null;
     const number = numberOf(part);
-    return number === null || (part.type === "number" && number < 0) ? null : serialiseNumber(Math.max(0, number));
+    return number === null || (part.type === "number" && number < 0) ? null : wholeNumber(number);
   });
   return texts.includes(null) ? null : `${shortened(texts as string[])}${fill >= 0 ? " fill" : ""}`;
 });

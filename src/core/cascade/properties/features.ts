@@ -76,7 +76,8 @@ const alternates = wordLonghand("font-variant-alternates", true, "normal", (valu
     const name = nameIn(part);
     if (
       !alternateFunctions.includes(name) ||
-      found.has(name) ||
+      // Browsers take this one more than once.
+      (found.has(name) && name !== "historical-forms") ||
       (part.type === "ident") !== (name === "historical-forms")
     )
       return null;

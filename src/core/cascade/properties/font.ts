@@ -151,10 +151,10 @@ const smallestRelative = 6;
 /** Smaller than this is nothing (what single precision tells from 0 beside 1). */
 const nothing = 2 ** -23;
 
-/** The size letters come out in; units and descendants follow the size before. */
-export function usedSize({ px, absolute }: Pick<FontSize, "px" | "absolute">): number {
+/** The size letters come out in; units and descendants follow the size before. @param zoom of all around them */
+export function usedSize({ px, absolute }: Pick<FontSize, "px" | "absolute">, zoom: number): number {
   if (px < nothing) return 0;
-  return absolute ? px : Math.max(smallestRelative, px);
+  return Math.min(largestSize / zoom, absolute ? px : Math.max(smallestRelative, px));
 }
 
 const sizeRules = { percent: true, negative: false };
@@ -190,7 +190,7 @@ const fontSize: Longhand<Component, FontSize> = {
       absolute: absolute || !relative,
     });
   },
-  serialise: (value) => serialisePx(usedSize(value)),
+  serialise: (value, { zoom }) => serialisePx(usedSize(value, zoom)),
 };
 
 /** Whether a component is a size of letters (CSS Fonts 4, 2.5). */
@@ -283,20 +283,46 @@ const fontStretch: Longhand<number, number> = {
   serialise: (value) => `${serialiseNumber(value)}%`,
 };
 
-const adjustMetrics = ["ex-height", "cap-height", "ch-width", "ic-width", "ic-height"];
-
-const fontSizeAdjust = wordLonghand("font-size-adjust", true, "none", (value) => {
-  if (soleKeyword(value) === "none") return "none";
-  const parts = [...value];
-  const metric = parts[0]?.type === "ident" ? parts[0].name.toLowerCase() : "";
-  const named = adjustMetrics.includes(metric);
-  if (named) parts.shift();
-  if (parts.length !== 1) return null;
-  const amount = isKeyword(parts[0], "from-font") ? "from-font" : numberOf(parts[0]);
-  if (amount === null || (typeof amount === "number" && amount < 0)) return null;
-  const text = typeof amount === "number" ? serialiseNumber(amount) : amount;
-  return named && metric !== "ex-height" ? `${metric} ${text}` : text;
+/** What letters are measured by, and the unit that tells it (CSS Fonts 5, 2.4). */
+const adjustMetrics: Readonly<Record<string, string>> = table({
+  "ex-height": "ex",
+  "cap-height": "cap",
+  "ch-width": "ch",
+  "ic-width": "ic",
+  "ic-height": "ic",
 });
+
+/** A metric, and how it stands to the size; null as the first font has it. */
+interface SizeAdjust {
+  metric: string;
+  share: number | null;
+}
+
+const fontSizeAdjust: Longhand<SizeAdjust, SizeAdjust> = {
+  name: "font-size-adjust",
+  inherited: true,
+  initial: "none",
+  parse: (value) => {
+    if (soleKeyword(value) === "none") return { metric: "none", share: 0 };
+    const [first, ...rest] = value;
+    const named = first?.type === "ident" && first.name.toLowerCase() in adjustMetrics;
+    const metric = named ? first.name.toLowerCase() : "ex-height";
+    const [only, more] = named ? rest : value;
+    if (!only || more) return null;
+    if (isKeyword(only, "from-font")) return { metric, share: null };
+    const share = numberOf(only);
+    return share === null || (share < 0 && !isMath(only)) ? null : { metric, share: Math.max(0, share) };
+  },
+  compute: (value, context) => {
+    if (value.share !== null) return value;
+    const unit = adjustMetrics[value.metric]!;
+    return { ...value, share: context.unit(1, unit)!.value / context.usedFontSize };
+  },
+  serialise: ({ metric, share }) => {
+    if (metric === "none") return metric;
+    return metric === "ex-height" ? serialiseNumber(share!) : `${metric} ${serialiseNumber(share!)}`;
+  },
+};
 
 /** Line height: a number multiplies each descendant's own size, a length is inherited as it is (CSS Inline 3, 4.2). */
 export type LineHeight = { kind: "normal" } | { kind: "number"; value: number } | { kind: "px"; value: number };

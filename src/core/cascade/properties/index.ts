@@ -8,7 +8,7 @@ import { decorationLonghands } from "./decoration";
 import { edgeLonghands } from "./edges";
 import { featureLonghands } from "./features";
 import { fontLonghands } from "./font";
-import { keywords } from "./kinds";
+import { keywords, withOlderNames } from "./kinds";
 import { listLonghands } from "./lists";
 import { textLonghands } from "./text";
 import { sizeLonghands, sizeNames } from "./sizes";
@@ -18,7 +18,15 @@ import { typesettingLonghands } from "./typesetting";
 /** In the order in which they are computed. */
 export const longhands: readonly Longhand[] = [
   keywords("direction", true, "ltr", "rtl"),
-  keywords("writing-mode", true, "horizontal-tb", "vertical-rl vertical-lr sideways-rl sideways-lr"),
+  // CSS Writing Modes 4, 3.2.1.
+  withOlderNames(keywords("writing-mode", true, "horizontal-tb", "vertical-rl vertical-lr sideways-rl sideways-lr"), {
+    lr: "horizontal-tb",
+    "lr-tb": "horizontal-tb",
+    rl: "horizontal-tb",
+    "rl-tb": "horizontal-tb",
+    tb: "vertical-rl",
+    "tb-rl": "vertical-rl",
+  }),
   colorScheme,
   zoom,
   ...fontLonghands,

@@ -1,6 +1,7 @@
 /** The shapes most longhands share. */
 import { colorFromComponent, inScheme, resolveColor, type ColorValue } from "../../color/value";
 import { serialiseColor } from "../../color/format";
+import { table } from "../../source/table";
 import { soleKeyword, splitAt, type Component } from "../../source/css/components";
 import {
   absoluteUnit,
@@ -19,7 +20,7 @@ export const byTag = <Value>(settings: readonly (readonly [tag: string, value: V
   [...new Map(settings)].sort(([a], [b]) => Number(a > b) - Number(a < b));
 
 /** The largest number in single precision. */
-const largestSingle = (2 - 2 ** -23) * 2 ** 127;
+export const largestSingle = (2 - 2 ** -23) * 2 ** 127;
 
 /** Numbers as browsers serialise them: six significant digits, of single precision. */
 export function serialiseNumber(value: number): string {
@@ -79,6 +80,15 @@ export function keywords(name: string, inherited: boolean, initial: string, othe
     const word = soleKeyword(value);
     return word !== null && known.has(word) ? word : null;
   });
+}
+
+/** The same longhand of keywords, some of which have older names. */
+export function withOlderNames(
+  longhand: Longhand<string, string>,
+  older: Readonly<Record<string, string>>,
+): Longhand<string, string> {
+  const names = table(older);
+  return { ...longhand, parse: (value) => longhand.parse(value) ?? names[soleKeyword(value) ?? ""] ?? null };
 }
 
 /** Enough of an environment to tell whether an expression is valid. */

@@ -15,6 +15,7 @@ import {
   serialiseNumber,
   serialisePx,
   serialiseString,
+  withOlderNames,
   wordLonghand,
   wordOf,
 } from "./kinds";
@@ -103,6 +104,9 @@ const hyphenateCharacter = wordLonghand("hyphenate-character", true, "auto", ([o
   return only.type === "string" ? serialiseString(only.value) : null;
 });
 
+/** What browsers count letters of a word up to. */
+const mostLetters = 255;
+
 /** CSS Text 4, 6.3: of the word, before and after the hyphen. */
 const hyphenateLimits = wordLonghand("hyphenate-limit-chars", true, "auto", (value) => {
   if (value.length < 1 || value.length > 3) return null;
@@ -110,7 +114,7 @@ const hyphenateLimits = wordLonghand("hyphenate-limit-chars", true, "auto", (val
     if (isKeyword(part, "auto")) return "auto";
     const number = numberOf(part);
     if (number === null || (part.type === "number" && (!part.integer || number < 1))) return null;
-    return serialiseNumber(Math.max(1, Math.round(number)));
+    return serialiseNumber(Math.min(mostLetters, Math.max(1, Math.round(number))));
   });
   // What is automatic behind the rest is left out.
   while (parts.length > 1 && parts.at(-1) === "auto") parts.pop();
@@ -218,7 +222,11 @@ export const typesettingLonghands: readonly Longhand<never, never>[] = [
   hyphenateCharacter,
   hyphenateLimits,
   initialLetter,
-  keywords("unicode-bidi", false, "normal", "embed isolate bidi-override isolate-override plaintext"),
+  withOlderNames(keywords("unicode-bidi", false, "normal", "embed isolate bidi-override isolate-override plaintext"), {
+    "-webkit-isolate": "isolate",
+    "-webkit-isolate-override": "isolate-override",
+    "-webkit-plaintext": "plaintext",
+  }),
   tabSize,
   lineClamp,
   paintOrder,

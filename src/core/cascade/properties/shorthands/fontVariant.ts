@@ -20,9 +20,7 @@ export const fontVariant: Shorthand = {
     for (const part of value) {
       const name = variantOf(part);
       if (!name) return null;
-      // Browsers take it more than once.
-      if (wordOf(part) === "historical-forms") found[name] = [part];
-      else (found[name] ??= []).push(part);
+      (found[name] ??= []).push(part);
     }
     return value.length ? found : null;
   },
