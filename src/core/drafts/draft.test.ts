@@ -110,6 +110,13 @@ describe("a dark draft", () => {
     expect(light!.pairs.every(({ keeps }) => keeps)).toBe(true);
   });
 
+  test("the lightest ground becomes black without lift, though it is not white", () => {
+    const grey = site({ "a.html": "<style>body{background:#ccc;color:#111}p{background:#bbb}</style><p>Fog" });
+    const draft = draftOf(grey, { lift: 0 });
+    expect(toneOf(draft, "ground rgb(204, 204, 204)").counterpartCss).toBe("rgb(0, 0, 0)");
+    expect(toneOf(draft, "ground rgb(187, 187, 187)").counterpartCss).not.toBe("rgb(0, 0, 0)");
+  });
+
   test("what has a dark scheme already is told", () => {
     expect(draftKinds.dark.isAsked(ferry)).toBe(false);
     expect(draftKinds.dark.isAsked(site({ "a.css": "a{color:light-dark(red,blue)}" }))).toBe(true);

@@ -64,7 +64,7 @@ export interface SizeAt {
 }
 
 export interface FluidSize {
-  /** `clamp()` in rem and vw. */
+  /** `clamp()` in rem and vw; the size alone where it is one. */
   text: string;
   /** The line it follows between the two: size = base + slope · width, in px. */
   base: number;
@@ -85,7 +85,7 @@ export function fluidSize(a: SizeAt, b: SizeAt, root: number): FluidSize | null 
   const rising = base < 0 ? `${vw} - ${rem(-base)}` : `${rem(base)} + ${vw}`;
   const line = slope < 0 ? `${rem(base)} - ${vw}` : rising;
   const [low, high] = [Math.min(a.size, b.size), Math.max(a.size, b.size)];
-  return { text: `clamp(${rem(low)}, ${line}, ${rem(high)})`, base, slope };
+  return { text: low === high ? rem(low) : `clamp(${rem(low)}, ${line}, ${rem(high)})`, base, slope };
 }
 
 /** What the keywords of `font-size` come to, px (CSS Fonts 4, 2.5.1 and 2.5.2). Of a page in standards mode. @param monospace whether the stack is monospace alone */

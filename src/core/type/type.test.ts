@@ -88,6 +88,10 @@ describe("sizes in units", () => {
     expect(fluidSize({ size: 20, width: 400 }, { size: 36, width: 1200 }, 16)!.text).toBe(
       "clamp(1.25rem, 0.75rem + 2vw, 2.25rem)",
     );
+    expect(fluidSize({ size: 36, width: 400 }, { size: 20, width: 1200 }, 16)!.text).toBe(
+      "clamp(1.25rem, 2.75rem - 2vw, 2.25rem)",
+    );
+    expect(fluidSize({ size: 20, width: 400 }, { size: 20, width: 1200 }, 16)!.text).toBe("1.25rem");
   });
 });
 

@@ -38,6 +38,27 @@ test("nothing that runs, refreshes or could be asked for is left", () => {
   }
 });
 
+test("only pictures are given an address, whatever lies there", () => {
+  const drawing = "data:image/svg+xml,<svg xmlns='http://www.w3.org/2000/svg'/>";
+  const given = (markup: string) => {
+    const local = site({ "index.html": `<p>${markup}`, "in/boat.png": "png" });
+    const all = everything(safeDocument(local, textFile(local, "index.html")!, addressOf).root!);
+    return all.flatMap(({ tag, attributes }) => attributes.map(([name]) => `${tag} ${name}`));
+  };
+  for (const address of ["in/boat.png", drawing]) {
+    for (const tag of ["iframe", "frame", "embed", "video", "audio", "source", "track", "script"])
+      expect(given(`<${tag} src="${address}"></${tag}>`), tag).toEqual([]);
+    for (const name of ["srcset", "longdesc", "href", "data", "action"])
+      expect(given(`<img ${name}="${address}"><input ${name}="${address}">`), name).toEqual([]);
+    expect(given(`<img src="${address}"><input type=image src="${address}"><video poster="${address}">`)).toEqual([
+      "img src",
+      "input type",
+      "input src",
+      "video poster",
+    ]);
+  }
+});
+
 test("every element stays in its place, so that selectors match as before", () => {
   const all = everything(safeDocument(from, page, addressOf).root!);
   expect(all.map(({ index }) => index).sort((a, b) => a - b)).toEqual(
