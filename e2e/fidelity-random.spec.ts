@@ -5,6 +5,7 @@ import { compareSite, type Difference } from "./fidelity/compare";
 import { causePages } from "./fidelity/causes";
 import { declarationAt, longhandPage, mixedPage } from "./fidelity/mixed";
 import { pageText, randomPage, type RandomPage } from "./fidelity/random";
+import { selectingPage } from "./fidelity/selecting";
 
 const pages = Number(process.env.HEVRET_PAGES ?? 100);
 const from = Number(process.env.HEVRET_SEED ?? 1);
@@ -28,23 +29,27 @@ async function shrunk(browser: Browser, whole: RandomPage): Promise<RandomPage> 
   return page;
 }
 
-test(`computed values on ${pages} random pages`, async ({ browser }) => {
-  test.setTimeout(120_000 + pages * 5_000);
-  const files = Array.from({ length: pages }, (_, at) => ({
-    path: `${from + at}.html`,
-    text: pageText(randomPage(from + at)),
-  }));
-  const { compared, differences } = await compareSite(browser, files, [800]);
-  const figure = (value: number) => value.toLocaleString("en-GB");
-  console.log(`random pages from seed ${from}: ${figure(compared - differences.length)} of ${figure(compared)} equal`);
-  const seeds = [...new Set(differences.map(({ page }) => Number.parseInt(page, 10)))];
-  for (const seed of seeds.slice(0, mostShrunk)) {
-    const smallest = await shrunk(browser, randomPage(seed));
-    const shown = await firstDifference(browser, smallest);
-    console.log(`seed ${seed}: ${JSON.stringify(shown)}\n${pageText(smallest)}`);
-  }
-  expect(seeds).toEqual([]);
-});
+for (const [what, pageFrom] of [
+  ["values on random pages", randomPage],
+  ["rules that random selectors and conditions choose", selectingPage],
+] as const)
+  test(`${what}, ${pages} of them`, async ({ browser }) => {
+    test.setTimeout(120_000 + pages * 5_000);
+    const files = Array.from({ length: pages }, (_, at) => ({
+      path: `${from + at}.html`,
+      text: pageText(pageFrom(from + at)),
+    }));
+    const { compared, differences } = await compareSite(browser, files, [800]);
+    const figure = (value: number) => value.toLocaleString("en-GB");
+    console.log(`${what}, from seed ${from}: ${figure(compared - differences.length)} of ${figure(compared)} equal`);
+    const seeds = [...new Set(differences.map(({ page }) => Number.parseInt(page, 10)))];
+    for (const seed of seeds.slice(0, mostShrunk)) {
+      const smallest = await shrunk(browser, pageFrom(seed));
+      const shown = await firstDifference(browser, smallest);
+      console.log(`seed ${seed}: ${JSON.stringify(shown)}\n${pageText(smallest)}`);
+    }
+    expect(seeds).toEqual([]);
+  });
 
 for (const [what, pageFrom] of [
   ["shorthands", mixedPage],

@@ -69,7 +69,8 @@ async function seenBy(page: Page): Promise<Seen> {
       const px = (...values: string[]) => values.reduce((sum, value) => sum + (parseFloat(value) || 0), 0);
       const sizes = all.flatMap((element, index) => {
         const style = getComputedStyle(element);
-        if (style.containerType === "normal") return [];
+        const sizeless = /^(?:none|contents|inline|ruby.*|inline-table|table(?!-cell|-caption).*)$/;
+        if (style.containerType === "normal" || sizeless.test(style.display)) return [];
         const around = style.boxSizing === "border-box";
         const size = {
           width:

@@ -4,8 +4,9 @@ import { causePages } from "./causes";
 import { longhandPage, mixedPage } from "./mixed";
 import { nastyPages } from "./nasty";
 import { pageText, randomPage } from "./random";
+import { selectingPage } from "./selecting";
 
-const seeds = 30;
+const seeds = { values: 30, selecting: 20 };
 /** Pages of shorthands, and of longhands, of random parts. */
 const mixed = { shorthands: 3, longhands: 5 };
 
@@ -19,7 +20,8 @@ const seeded = (count: number, name: string, textOf: (seed: number) => string): 
   Array.from({ length: count }, (_, at) => ({ path: `${name}-${at + 1}.html`, text: textOf(at + 1) }));
 
 export const recordedFiles = (): SiteFile[] => [
-  ...seeded(seeds, "random", (seed) => pageText(randomPage(seed))),
+  ...seeded(seeds.values, "random", (seed) => pageText(randomPage(seed))),
+  ...seeded(seeds.selecting, "selecting", (seed) => pageText(selectingPage(seed))),
   ...seeded(mixed.shorthands, "mixed", mixedPage),
   ...seeded(mixed.longhands, "longhands", longhandPage),
   ...causePages().map(({ path, text }) => ({ path: `cause-${path}`, text })),

@@ -191,13 +191,16 @@ function visibleRects(range: Range, text: Text, start: number, stop: number): DO
   return [...range.getClientRects()].filter(({ width }) => width > 0);
 }
 
+/** Boxes that are as large as what is in them, whatever contains them, have no size to ask for (CSS Containment 2, 3.1). */
+const sizeless = /^(?:none|contents|inline|ruby.*|inline-table|table(?!-cell|-caption).*)$/;
+
 /** Sizes of the content boxes of all query containers, by element index. */
 export function containerSizes({ document, nodes }: ShownPage): Record<number, { width: number; height: number }> {
   const view = document.defaultView!;
   const sizes: Record<number, { width: number; height: number }> = {};
   nodes.forEach((node, index) => {
     const style = view.getComputedStyle(node);
-    if (style.containerType === "normal") return;
+    if (style.containerType === "normal" || sizeless.test(style.display)) return;
     const px = (...values: string[]) => values.reduce((sum, value) => sum + (Number.parseFloat(value) || 0), 0);
     const around = style.boxSizing === "border-box";
     sizes[index] = {

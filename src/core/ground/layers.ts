@@ -217,8 +217,7 @@ function withOwn(below: Layers, style: Style): Layers {
   return { layers, doubt: blend ?? doubt, open: open || blend !== null, kind, covers };
 }
 
-const paintsColor = (style: Style): boolean =>
-  colorClip(style) !== "text" && (backgroundColor(style).alpha ?? 0) > 0;
+const paintsColor = (style: Style): boolean => colorClip(style) !== "text" && (backgroundColor(style).alpha ?? 0) > 0;
 
 /** Why a box may stand elsewhere than on what is around it; null where it stands there. */
 function movedWords(style: Style): string | null {

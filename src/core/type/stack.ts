@@ -90,9 +90,9 @@ export function likelyGeneric(members: readonly FamilyName[]): string {
     const known = platformFace(name);
     if (known) return known.generic;
   }
+  if (members.some(({ name }) => /mono|code|courier/i.test(name))) return "monospace";
   const hasSerifs = members.some(
     ({ name }) => /serif|roman|book|text|slab|bitter|garamond|caslon/i.test(name) && !/sans/i.test(name),
   );
-  if (hasSerifs) return "serif";
-  return members.some(({ name }) => /mono|code|courier/i.test(name)) ? "monospace" : "sans-serif";
+  return hasSerifs ? "serif" : "sans-serif";
 }

@@ -7,7 +7,7 @@ import { fluidSize, keywordSizes, pxOf, sizeIn, sizeUnits, unitOf } from "./leng
 import { facesOf, genericOn, memberOn, platformFaces, platforms } from "./platforms";
 import { nearestStep, onGrid, ratios, scaleSteps, stepsBy } from "./scale";
 import { shadowLayers, writeShadow } from "./shadow";
-import { nearestFamily, stackFaults, stackMembers, writeStack } from "./stack";
+import { likelyGeneric, nearestFamily, stackFaults, stackMembers, writeStack } from "./stack";
 import { runs } from "../testing/runs";
 
 describe("sizes in units", () => {
@@ -135,6 +135,17 @@ describe("stacks", () => {
     expect(mended("Georga, serif")).toBe("Georgia, serif");
     expect(mended("serif, Georgia, Times")).toBe("Georgia, Times, serif");
   });
+
+  test.each([
+    ["Ossel Slab", "serif"],
+    ["Ossel Sans Text", "sans-serif"],
+    ["Ossel Mono Text", "monospace"],
+    ["Ossel", "sans-serif"],
+    ["Ossel, Georgia, Arial", "serif"],
+    ["Ossel Slab, Arial", "sans-serif"],
+  ])("the generic family that goes with %s is %s", (text, generic) =>
+    expect(likelyGeneric(stackMembers(text)!)).toBe(generic),
+  );
 
   test("names are told from the site's own, too", () => {
     expect(nearestFamily("Biter", ["Bitter"])).toBe("Bitter");

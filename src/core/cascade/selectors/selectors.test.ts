@@ -140,6 +140,45 @@ test("a namespace prefix of an attribute must be declared", () => {
   expect(parseSelectorList("[x|title]", { namespaces: new Map([["x", "urn:x"]]) } as never)).toHaveLength(1);
 });
 
+describe("radio buttons of one name", () => {
+  const among = (markup: string, selector: string) => {
+    const page = site({ "index.html": markup });
+    const list = parseSelectorList(selector);
+    return documentOf(textFile(page, "index.html")!)
+      .elements.filter((element) => matches(list[0]!, element, context))
+      .map(({ id }) => id)
+      .join(" ");
+  };
+  const radio = (id: string, more = "") => `<input type=radio id=${id} ${more}>`;
+
+  test("the last that is said to be checked is, in each form", () => {
+    const two = `${radio("a", "name=n checked")}${radio("b", "name=n checked")}`;
+    expect(among(two, ":checked")).toBe("b");
+    expect(among(`<form>${two}</form><form>${radio("c", "name=n checked")}</form>`, ":checked")).toBe("b c");
+    expect(among(`<form id=f>${two}</form>${radio("c", "name=n checked form=f")}`, ":checked")).toBe("c");
+    expect(among(`${two}${radio("c", "name=m checked")}${radio("d", "checked")}`, ":checked")).toBe("b c d");
+  });
+
+  test("none is decided where none is checked; one without a name is alone", () => {
+    expect(among(radio("a", "name=n") + radio("b", "name=n checked"), ":indeterminate")).toBe("");
+    expect(among(radio("a", "name=n") + radio("b", "name=n"), ":indeterminate")).toBe("a b");
+    expect(among(radio("a") + radio("b", "checked"), ":indeterminate")).toBe("a");
+    expect(among("<progress id=p></progress><progress id=q value=1></progress>", ":indeterminate")).toBe("p");
+  });
+
+  test("one that is required asks all of them", () => {
+    expect(among(radio("a", "name=n required") + radio("b", "name=n"), ":invalid")).toBe("a b");
+    expect(among(radio("a", "name=n required") + radio("b", "name=n checked"), ":invalid")).toBe("");
+  });
+});
+
+test("a form is invalid by what is in it, however deep", () => {
+  const page = site({ "index.html": "<form><div><p><input required></p></div></form><form><p><input></p></form>" });
+  const list = parseSelectorList("form:invalid");
+  const { elements: all } = documentOf(textFile(page, "index.html")!);
+  expect(all.map((element) => matches(list[0]!, element, context)).filter(Boolean)).toHaveLength(1);
+});
+
 describe("required selects", () => {
   const valid = (select: string) => {
     const page = site({ "index.html": `<form>${select}</form>` });

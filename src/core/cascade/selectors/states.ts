@@ -2,7 +2,9 @@
  * Pseudo-classes without arguments, as a static page has them: nothing hovered, focused or visited unless
  * the caller forces it (HTML, 4.16.3; Selectors 4, sections 7 to 14).
  */
+import { groupBy } from "../../source/groups";
 import type { ElementNode } from "../../source/html/document";
+import { made } from "../../source/memo";
 
 const inputTypesWithoutText = new Set([
   "hidden",
@@ -59,8 +61,36 @@ function isSelected(option: ElementNode): boolean {
 }
 
 function isChecked(element: ElementNode): boolean {
-  if (isHtml(element, "input")) return ["checkbox", "radio"].includes(typeOf(element)) && has(element, "checked");
+  if (isRadio(element)) return checkedIn(groupOf(element)) === element;
+  if (isHtml(element, "input")) return typeOf(element) === "checkbox" && has(element, "checked");
   return isHtml(element, "option") && isSelected(element);
+}
+
+const isRadio = (element: ElementNode) => isHtml(element, "input") && typeOf(element) === "radio";
+
+/** Of several that are said to be, the last one is. */
+const checkedIn = (group: readonly ElementNode[]) => group.findLast((one) => has(one, "checked"));
+
+const groups = new WeakMap<ElementNode, Map<string, ElementNode[]>>();
+
+/** The radio buttons of which one can be chosen, in document order: by their form and name (HTML, 4.10.5.1.16). */
+function groupOf(radio: ElementNode): readonly ElementNode[] {
+  if (!radio.attributes.get("name")) return [radio];
+  let root = radio;
+  while (root.parent) root = root.parent;
+  const known = made(groups, root, () => groupBy(radiosIn(root), groupKey));
+  return known.get(groupKey(radio))!;
+}
+
+const radiosIn = (element: ElementNode): ElementNode[] =>
+  element.children.flatMap((child) => (isRadio(child) ? [child] : radiosIn(child)));
+
+function groupKey(radio: ElementNode): string {
+  const asked = radio.attributes.get("form");
+  let form = asked === undefined ? radio.parent : null;
+  while (form && !isHtml(form, "form")) form = form.parent;
+  const owner = form ? form.id || form.index : asked;
+  return JSON.stringify([radio.attributes.get("name"), owner ?? null]);
 }
 
 function isReadWrite(element: ElementNode): boolean {
@@ -84,16 +114,18 @@ function valueOf(element: ElementNode): string {
 }
 
 function isInvalid(element: ElementNode): boolean {
-  if (element.tag === "form" || element.tag === "fieldset") return element.children.some((child) => isInvalid(child));
-  if (!canRequire.has(element.tag))
-    return element.children.some((child) => canRequire.has(child.tag) && isInvalid(child));
+  // A form is as what is in it, however deep.
+  if (!canRequire.has(element.tag)) return element.children.some(isInvalid);
   if (isDisabled(element) || has(element, "readonly")) return false;
   if (isHtml(element, "input") && !isWellFormed(element)) return true;
+  if (isRadio(element)) {
+    const group = groupOf(element);
+    return group.some((one) => has(one, "required")) && !checkedIn(group);
+  }
   if (has(element, "required")) {
     if (element.tag === "select") return chosenValue(element) === "";
     const type = typeOf(element);
     if (element.tag === "input" && type === "checkbox") return !has(element, "checked");
-    if (element.tag === "input" && type === "radio") return !has(element, "checked");
     if (valueOf(element) === "") return true;
   }
   return false;
@@ -217,7 +249,11 @@ export const states: ReadonlyMap<string, Test> = new Map<string, Test>([
   ["disabled", isDisabled],
   ["checked", isChecked],
   ["default", isDefault],
-  ["indeterminate", (element) => isHtml(element, "progress") && !has(element, "value")],
+  [
+    "indeterminate",
+    (element) =>
+      isRadio(element) ? !checkedIn(groupOf(element)) : isHtml(element, "progress") && !has(element, "value"),
+  ],
   ["required", (element) => canRequire.has(element.tag) && has(element, "required")],
   [
     "optional",
