@@ -385,11 +385,11 @@ test("in a room of 1024 everything still fits", async ({ sample: page }) => {
 test("container rules follow the container's size on the page", async ({ page }) => {
   await page.goto("/");
   await page.getByRole("button", { name: /^Paste HTML/ }).click();
-  await page.getByLabel("HTML").fill('<div id="box"><h1>Boxed</h1></div>');
+  await page.getByLabel("HTML").fill('<div id="box"><h1>Boxed</h1></div><a class="box"><b>In a line</b></a>');
   await page
     .getByLabel("CSS")
     .fill(
-      "#box { container-type: inline-size; width: 50%; } @container (max-width: 290px) { h1 { font-size: 15px; } }",
+      "#box, .box { container-type: inline-size; width: 50%; } @container (max-width: 290px) { h1, b { font-size: 15px; } }",
     );
   await page.getByRole("button", { name: "Open", exact: true }).click();
   await ready(page);
@@ -399,6 +399,10 @@ test("container rules follow the container's size on the page", async ({ page })
   await page.getByLabel("Page width in px").press("Enter");
   await expect(shownPage(page).getByRole("heading")).toHaveCSS("font-size", "15px");
   await expect(slip(page).getByLabel("Computed size")).toHaveText("15 px");
+  // What is in a line has no size to ask for.
+  await pickText(page, "In a line");
+  await expect(shownPage(page).getByText("In a line")).toHaveCSS("font-size", "16px");
+  await expect(slip(page).getByLabel("Computed size")).toHaveText("16 px");
 });
 
 test("a state is forced on the picked text: page, figures and rules to write to follow", async ({ sample: page }) => {
