@@ -6,11 +6,14 @@ import { causePages } from "./fidelity/causes";
 import { declarationAt, longhandPage, mixedPage } from "./fidelity/mixed";
 import { pageText, randomPage, type RandomPage } from "./fidelity/random";
 import { selectingPage } from "./fidelity/selecting";
+import { sheetingSite } from "./fidelity/sheeting";
 
 const pages = Number(process.env.HEVRET_PAGES ?? 100);
 const from = Number(process.env.HEVRET_SEED ?? 1);
 /** Pages of properties of random parts, some hundreds each. */
 const mixed = Math.max(3, Math.round(pages / 30));
+/** Pages with several sheets, which take longer to load. */
+const sheeted = Math.ceil(pages / 2);
 /** More differing pages than this are not shrunk. */
 const mostShrunk = 5;
 
@@ -50,6 +53,14 @@ for (const [what, pageFrom] of [
     }
     expect(seeds).toEqual([]);
   });
+
+test(`sheets that come in random ways, of ${sheeted} pages`, async ({ browser }) => {
+  test.setTimeout(120_000 + pages * 5_000);
+  const files = Array.from({ length: sheeted }, (_, at) => sheetingSite(from + at)).flat();
+  const { compared, differences } = await compareSite(browser, files, [800]);
+  console.log(`sheets from seed ${from}: ${compared - differences.length} of ${compared} values equal`);
+  expect(differences).toEqual([]);
+});
 
 for (const [what, pageFrom] of [
   ["shorthands", mixedPage],

@@ -5,8 +5,9 @@ import { longhandPage, mixedPage } from "./mixed";
 import { nastyPages } from "./nasty";
 import { pageText, randomPage } from "./random";
 import { selectingPage } from "./selecting";
+import { sheetingSite } from "./sheeting";
 
-const seeds = { values: 30, selecting: 20 };
+const seeds = { values: 30, selecting: 20, sheets: 20 };
 /** Pages of shorthands, and of longhands, of random parts. */
 const mixed = { shorthands: 3, longhands: 5 };
 
@@ -22,6 +23,7 @@ const seeded = (count: number, name: string, textOf: (seed: number) => string): 
 export const recordedFiles = (): SiteFile[] => [
   ...seeded(seeds.values, "random", (seed) => pageText(randomPage(seed))),
   ...seeded(seeds.selecting, "selecting", (seed) => pageText(selectingPage(seed))),
+  ...Array.from({ length: seeds.sheets }, (_, at) => sheetingSite(at + 1)).flat(),
   ...seeded(mixed.shorthands, "mixed", mixedPage),
   ...seeded(mixed.longhands, "longhands", longhandPage),
   ...causePages().map(({ path, text }) => ({ path: `cause-${path}`, text })),

@@ -12,6 +12,7 @@ import { isWide } from "./wide";
 import { unmetCondition, type UnmetCondition } from "./inForce";
 import { matchInScope, scopeRootOf, type Match } from "./pageRules";
 import { aliases, longhandIndex, longhands } from "./properties";
+import { layerPrefix, layerWithin, shownLayer } from "./layerOrder";
 import { shorthands } from "./properties/shorthands";
 import { isEntry, rulesOf, type RuleEntry } from "./rules";
 import type { SheetSource } from "../source/html/sheets";
@@ -131,7 +132,7 @@ function outOfForce(site: Site, page: StyledPage, { element, pseudo }: Style, pr
       important: declaration.important,
       selector: step.rule.preludeText.replace(/\s+/g, " "),
       specificity: selector.specificity,
-      layer: step.layer,
+      layer: shownLayer(layerWithin(layerPrefix(sheet, 0), step.layer)),
       origin: "author",
       attached: false,
       place: { path: sheet.path, offset, rule: sheet.offset + step.rule.start, ...where },
@@ -259,7 +260,7 @@ function contenderOf(site: Site, page: StyledPage, element: ElementNode, winner:
     important: declaration.important,
     selector: originOf(block),
     specificity: block.match?.specificity ?? null,
-    layer: block.match?.rule.layer ?? null,
+    layer: shownLayer(block.match?.rule.layer ?? null),
     origin: block.origin,
     attached: block.attached,
     place,
@@ -322,7 +323,7 @@ function lossOf(loser: Winner, winner: Winner): Loss {
   if (loser.block.attached !== winner.block.attached) return { kind: "attachment" };
   const [x, y] = [loser.block.match, winner.block.match];
   if (x && y) {
-    if (x.rule.layerRank !== y.rule.layerRank) return { kind: "layer", layer: x.rule.layer };
+    if (x.rule.layerRank !== y.rule.layerRank) return { kind: "layer", layer: shownLayer(x.rule.layer) };
     if (x.specificity.some((part, at) => part !== y.specificity[at])) return { kind: "specificity" };
     if (x.proximity !== y.proximity) return { kind: "proximity" };
   }

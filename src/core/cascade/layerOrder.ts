@@ -1,13 +1,26 @@
 /** The order of cascade layers (CSS Cascade 5, 6.4). */
 import type { SheetSource } from "../source/html/sheets";
 
-/** The layer a sheet was imported into, outermost first; null for none. */
-export function layerPrefix(sheet: SheetSource): string | null {
-  const parts = sheet.imports
-    .filter(({ layer }) => layer !== null)
-    .map(({ layer, rule, sheet: from }) => layer || `(unnamed ${from.path}:${rule.start})`);
+/**
+ * The layer a sheet was imported into, outermost first; null for none. One without a name is another each time its sheet
+ * is met.
+ * @param owner which of the page's links and `style` elements the sheet comes from
+ */
+export function layerPrefix({ imports }: SheetSource, owner: number): string | null {
+  const parts = imports.flatMap(({ layer }, at) => {
+    const way = imports.slice(0, at + 1).map(({ rule }) => rule.start);
+    return layer === null ? [] : [layer || `(unnamed by ${[owner, ...way].join(" ")})`];
+  });
   return parts.length ? parts.join(".") : null;
 }
+
+/** The layer of a rule within its sheet. @param sheet which of the page's sheets, each time it is met */
+export const layerIn = (name: string | null, sheet: number): string | null =>
+  name && name.replaceAll("(unnamed ", `(unnamed ${sheet} `);
+
+/** A layer as it is told: what keeps layers without a name apart is left out. */
+export const shownLayer = (name: string | null): string | null =>
+  name && name.replace(/\(unnamed[^)]*\)/g, "(unnamed)");
 
 /** The full name of a layer in another; null for none. */
 export function layerWithin(outer: string | null, name: string): string;

@@ -7,9 +7,9 @@ import { made, Numbers } from "../source/memo";
 import type { SheetSource } from "../source/html/sheets";
 import { conditionsKey, type Conditions } from "./conditions";
 import { unmetCondition } from "./inForce";
-import { LayerOrder, layerPrefix, layerWithin } from "./layerOrder";
+import { layerIn, LayerOrder, layerPrefix, layerWithin } from "./layerOrder";
 import { changesBetween, takeOver } from "./ruleChanges";
-import { isEntry, rulesOf, type RegisteredProperty, type RuleConditions, type RuleEntry } from "./rules";
+import { isEntry, layerNames, rulesOf, type RegisteredProperty, type RuleConditions, type RuleEntry } from "./rules";
 import type { Selector, SimpleSelector } from "./selectors/types";
 import type { StyleBank } from "./styleBank";
 
@@ -81,12 +81,13 @@ interface Sheets {
 /** @param before the rules of an earlier version of the page, whose ids are taken over */
 export function ruleSetOf(asked: Sheets, before: RuleSet | null): RuleSet {
   const { browser, sheets, quirks, conditions } = asked;
+  const prefixOf = prefixesOf(sheets);
   const key = JSON.stringify([
     quirks,
     // Without any sizes it is not known which container rules are in force.
     Object.keys(conditions.containers).length > 0,
     conditionsKey(conditions),
-    sheets.map((sheet) => [itemNumbers.of(sheet.items), sheet.media, sheet.supports, layerPrefix(sheet)]),
+    sheets.map((sheet) => [itemNumbers.of(sheet.items), sheet.media, sheet.supports, prefixOf(sheet)]),
   ]);
   const { items } = sheets[sheets.length - 1] ?? browser;
   const kept = known.get(items) ?? [];
@@ -97,19 +98,42 @@ export function ruleSetOf(asked: Sheets, before: RuleSet | null): RuleSet {
   return set;
 }
 
+/** What layers sheets were imported into, by their place on the page, so that pages with the same sheets share their rules. */
+function prefixesOf(sheets: readonly SheetSource[]): (sheet: SheetSource) => string | null {
+  const owners = [...new Set(sheets.map(({ owner }) => owner))];
+  return (sheet) => layerPrefix(sheet, owners.indexOf(sheet.owner));
+}
+
+/** Layers that sheets name in front of the rules by which they import a sheet: they are met before it (CSS Cascade 5, 6.4.4.2). */
+function namedBefore(
+  { imports }: SheetSource,
+  conditions: Conditions,
+  prefixOf: (sheet: SheetSource) => string | null,
+): string[] {
+  return imports.flatMap(({ sheet, rule }) => {
+    if (unmetCondition(emptyConditions, sheet, conditions) !== null) return [];
+    const names = sheet.items.flatMap((item) =>
+      item.kind === "at" && item.name === "layer" && !item.block && item.start < rule.start ? layerNames(item) : [],
+    );
+    return names.flatMap((name) => (name ? [layerWithin(prefixOf(sheet), name)] : []));
+  });
+}
+
 function makeSet({ browser, sheets, quirks, conditions }: Sheets, before: RuleSet | null): RuleSet {
   const rules: PageRule[] = [];
   const registered = new Map<string, RegisteredProperty>();
   const layers = new LayerOrder();
+  const prefixOf = prefixesOf(sheets);
   for (const [at, sheet] of [browser, ...sheets].entries()) {
     const own = rulesOf(sheet.items);
-    const prefix = layerPrefix(sheet);
+    const prefix = prefixOf(sheet);
     for (const property of own.registered) registered.set(property.name, property);
     const inForce = rememberConditions(sheet, conditions);
+    for (const name of namedBefore(sheet, conditions, prefixOf)) layers.meet(name);
     if (prefix !== null && inForce(emptyConditions)) layers.meet(prefix);
     for (const step of own.steps) {
       if (!inForce(step.conditions)) continue;
-      const layer = layerWithin(prefix, step.layer);
+      const layer = layerWithin(prefix, layerIn(step.layer, at));
       if (layer !== null) layers.meet(layer);
       if (!isEntry(step)) continue;
       const origin = at === 0 ? "browser" : "author";

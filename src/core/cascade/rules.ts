@@ -223,7 +223,7 @@ class Unfolder {
   }
 
   private layer(rule: AtRule, place: Place): void {
-    const names = splitAt(componentsOf(rule.preludeText), ",").map((part) => layerName(part, rule.preludeText));
+    const names = layerNames(rule);
     if (!rule.block) {
       for (const name of names)
         if (name) this.steps.push({ layer: layerWithin(place.layer, name), conditions: place.conditions });
@@ -291,7 +291,10 @@ class Unfolder {
   }
 }
 
-/** "" for no name, null for one that is not valid. */
+/** What layers a rule names: "" for none, null for one that is not valid. */
+export const layerNames = ({ preludeText }: AtRule): (string | null)[] =>
+  splitAt(componentsOf(preludeText), ",").map((part) => layerName(part, preludeText));
+
 function layerName(parts: readonly Component[], text: string): string | null {
   if (parts.length === 0) return "";
   const well = parts.every((part, at) =>

@@ -79,6 +79,53 @@ describe("who wins", () => {
   });
 });
 
+describe("layers of several sheets", () => {
+  const colorWith = (head: string, sheets: Record<string, string>) =>
+    computed(site({ "index.html": `${head}<p id=t class=x>`, ...sheets }), "t", "color");
+  const linked = (...names: string[]) => names.map((name) => `<link rel=stylesheet href=${name}>`).join("");
+  const red = "p{color:rgb(1,0,0)}";
+  const blue = ".x{color:rgb(0,0,1)}";
+
+  test("those named in front of an import come before what it brings", () => {
+    const sheets = { "a.css": "@layer late, early;@import 'b.css' layer(early);@layer late{.x{color:rgb(0,0,1)}}", "b.css": red }; // prettier-ignore
+    expect(colorWith(linked("a.css"), sheets)).toBe("rgb(1, 0, 0)");
+    const after = { ...sheets, "a.css": "@import 'b.css' layer(early);@layer late, early;@layer late{.x{color:rgb(0,0,1)}}" }; // prettier-ignore
+    expect(colorWith(linked("a.css"), after)).toBe("rgb(0, 0, 1)");
+  });
+
+  test("those named on the way to an import count where their sheet does, in its own layer", () => {
+    const sheets = {
+      "a.css": "@layer one;@import 'b.css' layer(o) print;@import 'b.css' layer(i);@layer two{p{color:rgb(0,0,1)}}",
+      "b.css": "@layer two, one;@import 'c.css' layer(one);@layer two{.x{color:rgb(9,9,9)}}",
+      "c.css": red,
+    };
+    expect(colorWith(linked("a.css"), sheets)).toBe("rgb(0, 0, 1)");
+    expect(colorWith(linked("b.css"), sheets)).toBe("rgb(1, 0, 0)");
+  });
+
+  test("those without a name are another each time", () => {
+    const sheets = { "a.css": `@layer{${blue}}`, "b.css": `@layer{${red}}` };
+    expect(colorWith(linked("a.css", "b.css"), sheets)).toBe("rgb(1, 0, 0)");
+    expect(colorWith(linked("a.css", "b.css", "a.css"), sheets)).toBe("rgb(0, 0, 1)");
+    const importing = { "c.css": "@import 'a.css' layer;", ...sheets };
+    expect(colorWith(linked("c.css", "b.css", "c.css"), importing)).toBe("rgb(0, 0, 1)");
+    expect(colorWith(linked("c.css", "b.css"), importing)).toBe("rgb(1, 0, 0)");
+  });
+
+  test("are told by their names alone", () => {
+    const from = site({
+      "index.html": `${linked("a.css", "b.css")}<p id=t class=x>`,
+      "a.css": `@layer{${blue}}`,
+      "b.css": `@import 'c.css' layer;@layer{${red}}`,
+      "c.css": `@layer out{@media print{${blue}}}`,
+    });
+    const page = styledPage(from, textFile(from, "index.html")!, defaultConditions);
+    const { contenders } = explain(from, page, styleOf(from, "t"), "color");
+    expect(contenders.map(({ layer }) => layer)).toEqual(["(unnamed)", "(unnamed)", "(unnamed).out"]);
+    expect(contenders[1]!.lost).toEqual({ kind: "layer", layer: "(unnamed)" });
+  });
+});
+
 test.each([
   ["legend", "inline", "block"],
   ["legend", "inline-block", "block"],

@@ -119,6 +119,8 @@ describe("reading", () => {
     ["rgb(calc(2*10) 0 0)", "#140000"],
     ["color-mix(in srgb, red, blue)", "#800080"],
     ["color-mix(in srgb, red 25%, blue 25%)", "#80008080"],
+    ["color-mix(in srgb, 20% red, blue)", "#3300cc"],
+    ["color-mix(in srgb, red, calc(10% * 2) blue)", "#cc0033"],
     ["color-mix(in hsl longer hue, red, blue)", "#00ff00"],
     ["rgb(from red b g r)", "#0000ff"],
     ["hsl(from red calc(h + 120) s l)", "#00ff00"],

@@ -116,6 +116,8 @@ const declarations: readonly (readonly [mistake: string, meant: string])[] = [
   ['font-family: Georgia, "serif"', "font-family: Georgia, serif"],
   ["font-family: serif, Georgia", "font-family: Georgia, serif"],
   ["font-family: Gerogia, serif", "font-family: Georgia, serif"],
+  ["font: italic 16px/1.5 Gerogia, serif", "font: italic 16px/1.5 Georgia, serif"],
+  ["font: bold small Georgia, serrif", "font: bold small Georgia, serif"],
   ["font-family: Georgia,, serif", "font-family: Georgia, serif"],
   ["font-family: Georgia, serif,", "font-family: Georgia, serif"],
   ["font-family: \u201cTimes New Roman\u201d, serif", 'font-family: "Times New Roman", serif'],

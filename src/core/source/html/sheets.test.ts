@@ -29,6 +29,13 @@ describe("the sheets of a page are found as a browser finds them", () => {
       ["linked a/s.css"],
     ],
     [
+      "what comes into force in no case names no set",
+      `<link rel=stylesheet title=B href="/root.css" disabled><link rel=stylesheet title=B href="">
+      <link rel=stylesheet title=B href="/root.css" type="text/less"><style title=B type="text/plain"></style>
+      <link rel="alternate stylesheet" title=B href="/root.css"><link rel=stylesheet title=A href="s.css">`,
+      ["linked a/s.css"],
+    ],
+    [
       "embedded and linked in order",
       '<style>a{}</style><link rel=stylesheet href="s.css">',
       ["embedded a/page.html", "linked a/s.css"],

@@ -90,18 +90,22 @@ export function baseOf(document: HtmlDocument): string {
 }
 
 /** The title of the first titled sheet that is not alternate: the set in force. */
-function preferredSet(document: HtmlDocument): string | null {
-  for (const element of document.elements) {
-    const title = element.attributes.get("title");
-    if (!title) continue;
-    if (element.tag === "style") return title;
-    if (element.tag === "link") {
-      const words = relWords(element);
-      if (words.includes("stylesheet") && !words.includes("alternate")) return title;
-    }
-  }
-  return null;
+function preferredSet({ elements }: HtmlDocument): string | null {
+  const first = elements.find(
+    (element) =>
+      element.attributes.get("title") &&
+      (element.tag === "style" ? isCssType(element) : linksSheet(element) && !relWords(element).includes("alternate")),
+  );
+  return first?.attributes.get("title") ?? null;
 }
+
+/** Whether an element asks for a sheet that may come into force (HTML, 4.6.7.24). */
+const linksSheet = (element: ElementNode): boolean =>
+  element.tag === "link" &&
+  relWords(element).includes("stylesheet") &&
+  Boolean(element.attributes.get("href")?.trim()) &&
+  isCssType(element) &&
+  !element.attributes.has("disabled");
 
 function relWords(element: ElementNode): string[] {
   return (element.attributes.get("rel") ?? "").toLowerCase().split(/[ \t\n\r\f]+/);
@@ -120,10 +124,9 @@ function linked(
   preferred: string | null,
   result: PageSheets,
 ): void {
+  if (!linksSheet(element)) return;
   const words = relWords(element);
-  const href = element.attributes.get("href");
-  if (!words.includes("stylesheet") || !href?.trim() || !isCssType(element) || element.attributes.has("disabled"))
-    return;
+  const href = element.attributes.get("href")!;
   const title = element.attributes.get("title");
   if (words.includes("alternate") && (!title || title !== preferred)) return;
   if (title && title !== preferred) return;
