@@ -78,6 +78,25 @@ test("a heading that fails on two grounds passes on both, by the nearest and by 
   );
 });
 
+test("a ground is told by what is read on it through what lies between", async ({ shelf: page }) => {
+  await openFiles(page, {
+    "index.html":
+      "<!doctype html><title>Fog</title><style>main { background: #234; color: #eee } p { background: rgb(255 255 255 / 50%); color: #123 }</style><main><h1>Fog</h1><p>Boats wait</p></main>",
+  });
+  await pickText(page, "Boats wait");
+  await openRow(page, "Ground");
+  const chapter = slip(page).getByRole("group", { name: "Ground", exact: true });
+  await expect(chapter.getByText("under #123, paragraph")).toBeVisible();
+  const ladder = chapter.getByRole("slider", { name: "Lightness", exact: true });
+  await expect(ladder).toHaveAttribute("aria-valuetext", /under #123, .*: 5\.5\. under #eee, .*: 11\.1/);
+  await expect(chapter.getByRole("button", { name: /^Write the nearest/ })).toHaveCount(0);
+  // Darker, it would not do: what is told is what comes about.
+  await field(page, "Ground").fill("#000");
+  await field(page, "Ground").press("Enter");
+  await expect(slip(page).getByText(/^▲ 4\.\d : 1$|^4\.\d : 1$/)).toBeVisible();
+  await expect(chapter.getByRole("button", { name: /^Write the nearest that passes/ })).toBeVisible();
+});
+
 test("the ladder keeps the hue it was taken hold of with, down to black and back", async ({ shelf: page }) => {
   await openFiles(page, twoGrounds);
   await pickText(page, "On paper");

@@ -43,6 +43,8 @@ export interface SlipRowValue extends SlipRow, Omit<Explanation, "property" | "r
   /** The element that has the value, where it is not the picked one: whose ground it is. */
   owner: ElementRef | null;
   note: string | null;
+  /** The colour a ground has, whatever is seen of it through what lies over it; null where it is no ground. */
+  own: string | null;
   /** What a translucent colour of it lies on, a colour of CSS; null where it is no ground. */
   beneath: string | null;
   /** The computed value as a number, CSS px where it is a length; null for a keyword, a percentage, or several. */
@@ -249,6 +251,7 @@ function rowValue(row: SlipRow, sources: RowSources): SlipRowValue {
     ownTarget: around ? targetAround(sources.site, page, around, explanation) : owner && targetOf(winner, owner),
     owner,
     note: isGround ? groundNote(ground, style, subject) : null,
+    own: isGround ? computed : null,
     beneath: beneathOf(row, subject, ground),
   };
 }

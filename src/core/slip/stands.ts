@@ -122,8 +122,8 @@ export function ownInk(site: Site, picked: ElementRef, conditions: Conditions, l
 }
 
 /**
- * The inks of all texts of the site that stand on the same colour, given by the same rule, as the picked one; where it
- * is a gradient or a picture, on whatever part of it.
+ * The inks of all texts of the site that stand on what the same rule gives as the picked one, whatever lies between;
+ * where it is a gradient or a picture, on whatever part of it.
  */
 export function inksOn(site: Site, picked: ElementRef, conditions: Conditions, layouts: Layouts): InkThere[] {
   const own = find(site, picked, conditions);
@@ -131,7 +131,7 @@ export function inksOn(site: Site, picked: ElementRef, conditions: Conditions, l
   const { ground } = legibilityOn(own.page, own.style, layouts);
   const from = groundFrom(own.page, own.style, ground);
   const giver = giverOf(own.page, from);
-  const varies = from !== null && valueOf(own.page.styles[from]!, "background-image").length > 0;
+  const varies = from !== null && valueOf(own.page.styles[from]!, "background-image").some((image) => image !== null);
   const found = new Map<string, InkThere>();
   for (const file of pagesOf(site)) {
     const page = styledPage(site, file, conditions);
@@ -140,7 +140,7 @@ export function inksOn(site: Site, picked: ElementRef, conditions: Conditions, l
       const { ground: there, ratio, needs, passes } = legibilityOn(page, style, layouts);
       const holder = groundFrom(page, style, there);
       if (giverOf(page, holder) !== giver) continue;
-      if (!varies && cssColor(there.color) !== cssColor(ground.color)) continue;
+      if (from === null && cssColor(there.color) !== cssColor(ground.color)) continue;
       const ink = cssColor(inkOf(style));
       const ends = (there.range ?? [there.color]).map(cssColor);
       const over = overGround(style, holder === null ? null : page.styles[holder]!);

@@ -48,19 +48,14 @@ const mostTracks = 6;
 
 export function ColorChapter(props: ChapterProps) {
   const { row, slip, target, draft } = props;
-  const color = useMemo(
-    () => parseColor(draft.value) ?? parseColor(row.computed) ?? black,
-    [draft.value, row.computed],
-  );
+  const own = row.own ?? row.computed;
+  const color = useMemo(() => parseColor(draft.value) ?? parseColor(own) ?? black, [draft.value, own]);
   const written = notationOf(row.written ?? "") ?? { notation: "hex" as Notation, options: {} };
   const against = useAgainst(props);
   const colors = useAnswer("siteColors") ?? none;
   const spell = (one: Color) => spelledLike(row.written ?? "", one);
 
-  const found = useMemo(
-    () => against && nearestFor(against, parseColor(row.computed) ?? black),
-    [against, row.computed],
-  );
+  const found = useMemo(() => against && nearestFor(against, parseColor(own) ?? black), [against, own]);
   const nearest = found && {
     ...found,
     label: found.passes
@@ -69,11 +64,7 @@ export function ColorChapter(props: ChapterProps) {
   };
   const space = spaceOf(written.notation);
   const proposed = [
-    ...new Set([
-      row.written ?? row.computed,
-      ...(found?.passes ? [spell(found.color)] : []),
-      ...bestOf(colors, against),
-    ]),
+    ...new Set([row.written ?? own, ...(found?.passes ? [spell(found.color)] : []), ...bestOf(colors, against)]),
   ];
 
   return (
@@ -211,10 +202,12 @@ function rungsOf(ground: StandsOn, color: Color): Rung[] {
 function againstInks(inks: readonly InkThere[], beneath: Color): Against {
   const seen = (ground: Color) => paintOver(ground, beneath);
   const ratioWith = (ground: Color, { over }: InkThere) => Math.min(...over.map((one) => ratioOver(seen(ground), one)));
-  const needs = inks.flatMap(({ over, needs: ratio }) => over.map((one): InkOver => ({ ...one, needs: ratio })));
+  // What cannot be read on black, nor on white, is not to be mended by a ground.
+  const mendable = inks.filter((ink) => Math.max(ratioWith(black, ink), ratioWith(white, ink)) >= ink.needs);
+  const needs = mendable.flatMap(({ over, needs: ratio }) => over.map((one): InkOver => ({ ...one, needs: ratio })));
   return {
     nearest: (ground) => nearestPassingGround((ground.alpha ?? 0) < 1 ? seen(ground) : ground, needs),
-    worst: (ground) => worstOf(inks.map((ink) => ({ ratio: ratioWith(ground, ink), needs: ink.needs }))),
+    worst: (ground) => worstOf(mendable.map((ink) => ({ ratio: ratioWith(ground, ink), needs: ink.needs }))),
     tracks: inks.slice(0, mostTracks).map((ink, at): Track => ({
       key: `${ink.css} ${ink.needs} ${at}`,
       label: `under ${colorName(ink.css)}, ${ink.role.toLowerCase()} · ${plural(ink.places.length, "place")} · needs ${ink.needs}`,
