@@ -1,9 +1,11 @@
 /** Computed values of random pages against the browser's. A difference is shrunk to the fewest rules that show it. */
 import type { Browser } from "@playwright/test";
 import { expect, test } from "./support/window";
+import { documentOf, openSite, textFile } from "../src/core";
 import { compareSite, type Difference } from "./fidelity/compare";
 import { causePages } from "./fidelity/causes";
-import { declarationAt, longhandPage, mixedPage } from "./fidelity/mixed";
+import { hintingPage } from "./fidelity/hinting";
+import { longhandPage, mixedPage } from "./fidelity/mixed";
 import { pageText, randomPage, type RandomPage } from "./fidelity/random";
 import { selectingPage } from "./fidelity/selecting";
 import { sheetingSite } from "./fidelity/sheeting";
@@ -65,14 +67,18 @@ test(`sheets that come in random ways, of ${sheeted} pages`, async ({ browser })
 for (const [what, pageFrom] of [
   ["shorthands", mixedPage],
   ["longhands", longhandPage],
+  ["looks told by attributes,", hintingPage],
 ] as const)
   test(`${what} of random parts`, async ({ browser }) => {
     const files = Array.from({ length: mixed }, (_, at) => ({ path: `${from + at}.html`, text: pageFrom(from + at) }));
     const { compared, differences } = await compareSite(browser, files, [800]);
     console.log(`${what} from seed ${from}: ${compared - differences.length} of ${compared} values equal`);
+    const site = openSite(files);
     const told = differences.map(({ page, element, property, ours, browser: theirs }) => {
-      const { text } = files.find(({ path }) => path === page)!;
-      return `${declarationAt(text, Number(/\[(\d+)\]/.exec(element)![1]))}  ${property}: ${ours}, not ${theirs}`;
+      const file = textFile(site, page)!;
+      const { tag, source } = documentOf(file).elements[Number(/\[(\d+)\]/.exec(element)![1])]!;
+      const written = source ? file.text.slice(source.startTag.start, source.startTag.end) : tag;
+      return `${written}  ${property}: ${ours}, not ${theirs}`;
     });
     expect([...new Set(told)]).toEqual([]);
   });

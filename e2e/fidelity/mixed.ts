@@ -111,10 +111,3 @@ export function longhandPage(seed: number, each = 5): string {
   };
   return pageOf(reportedLonghands.flatMap((name) => Array.from({ length: each }, () => declaration(name))));
 }
-
-/** What an element of such a page declares, by its index on the page. */
-export const declarationAt = (text: string, index: number): string =>
-  [...text.matchAll(/<i style="([^"]*)"/g)][index - firstElement]![1]!;
-
-/** After those around them: html, head, title, body and div. */
-const firstElement = 5;

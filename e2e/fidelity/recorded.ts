@@ -1,13 +1,14 @@
 /** The pages whose values are recorded for unit tests: all of them are compared with the browser in every run. */
 import type { SiteFile } from "../../src/core";
 import { causePages } from "./causes";
+import { hintingPage } from "./hinting";
 import { longhandPage, mixedPage } from "./mixed";
 import { nastyPages } from "./nasty";
 import { pageText, randomPage } from "./random";
 import { selectingPage } from "./selecting";
 import { sheetingSite } from "./sheeting";
 
-const seeds = { values: 30, selecting: 20, sheets: 20 };
+const seeds = { values: 30, selecting: 20, sheets: 20, hints: 10 };
 /** Pages of shorthands, and of longhands, of random parts. */
 const mixed = { shorthands: 3, longhands: 5 };
 
@@ -23,6 +24,7 @@ const seeded = (count: number, name: string, textOf: (seed: number) => string): 
 export const recordedFiles = (): SiteFile[] => [
   ...seeded(seeds.values, "random", (seed) => pageText(randomPage(seed))),
   ...seeded(seeds.selecting, "selecting", (seed) => pageText(selectingPage(seed))),
+  ...seeded(seeds.hints, "hints", hintingPage),
   ...Array.from({ length: seeds.sheets }, (_, at) => sheetingSite(at + 1)).flat(),
   ...seeded(mixed.shorthands, "mixed", mixedPage),
   ...seeded(mixed.longhands, "longhands", longhandPage),

@@ -74,7 +74,7 @@ ruby { display: ruby }
 rt { display: ruby-text; font-size: 50%; text-align: start; line-height: normal; text-decoration: none; text-emphasis: none }
 q { display: inline }
 hr { color: gray; border: 1px inset; margin-block: 0.5em; margin-inline: auto }
-table { display: table; text-indent: initial; border-spacing: 2px }
+table { display: table; text-indent: initial; border-spacing: 2px; border-collapse: separate }
 thead, tbody, tfoot { vertical-align: middle }
 tr, td, th { vertical-align: inherit }
 caption { display: table-caption; text-align: -webkit-center }
@@ -93,8 +93,8 @@ input, textarea, select, button {
 input, textarea { background-color: field; border: 2px inset light-dark(#767676, #858585); padding-block: 1px; padding-inline: 2px }
 input[type=file i] { text-overflow: ellipsis }
 textarea { overflow-wrap: break-word; font-family: monospace; font-size: 13.3333px; white-space: pre-wrap; border-width: 1px; border-style: solid; padding: 2px }
-select { background-color: field; border: 1px solid light-dark(#767676, #858585); text-wrap-mode: nowrap; color: fieldtext }
-select:not([multiple], [size]), select[size="1"], select[size="0"]:not([multiple]) {
+select { background-color: field; border: 1px solid light-dark(#767676, #858585); white-space: nowrap; color: fieldtext }
+select:not([multiple], [size]), select[size="1"], select:is([size="0"], [size=""]):not([multiple]) {
   background-color: buttonface; white-space: pre;
 }
 input:is([type=date i], [type=time i], [type=month i], [type=week i], [type=datetime-local i]) { font-family: monospace; padding: 0; padding-inline-start: 1px }
@@ -121,21 +121,21 @@ input[type=range i]:disabled { background-color: initial; color: #c5c5c5 }
 }
 option { font-weight: normal; display: block; padding-block: 0 1px; padding-inline: 2px; white-space: nowrap }
 optgroup { font-weight: bolder; display: block }
-select:is([multiple]:not([size="1"]), [size]:not([size="0"], [size="1"])) optgroup option { padding-inline-start: 20px }
+select:is([multiple]:not([size="1"]), [size]:not([size="0"], [size="1"], [size=""])) optgroup option { padding-inline-start: 20px }
 select:not([multiple], [size]) optgroup { white-space: initial }
 fieldset { min-inline-size: min-content; margin-inline: 2px; padding-block: 0.35em 0.625em; padding-inline: 0.75em; border: 2px groove buttonface }
 legend { padding-inline: 2px }
 input[type=color i] { inline-size: 50px; block-size: 27px }
-marquee { width: stretch; display: inline-block; text-wrap-mode: nowrap }
+marquee { width: stretch; display: inline-block; white-space: nowrap; text-align: initial }
 [popover] { inline-size: fit-content; block-size: fit-content; position: fixed; margin: auto; border: solid; padding: 0.25em; background-color: canvas; color: canvastext }
 [popover]:not(:popover-open, dialog[open]) { display: none }
-select:is([multiple]:not([size="1"]), [size]:not([size="0"], [size="1"])) :is(option, optgroup, hr) { line-height: initial !important }
+select:is([multiple]:not([size="1"]), [size]:not([size="0"], [size="1"], [size=""])) :is(option, optgroup, hr) { line-height: initial !important }
 table, button, select, meter, progress { box-sizing: border-box }
 input:is([type=button i], [type=submit i], [type=reset i], [type=checkbox i], [type=radio i], [type=search i], [type=color i]) { box-sizing: border-box }
 progress { inline-size: 10em; block-size: 1em }
 meter { inline-size: 5em; block-size: 1em }
 progress, meter { display: inline-block; appearance: auto; vertical-align: -0.2em }
-select:is([multiple]:not([size="1"]), [size]:not([size="0"], [size="1"])) { vertical-align: text-bottom; border-radius: 2px; overflow-inline: hidden; overflow-block: scroll }
+select:is([multiple]:not([size="1"]), [size]:not([size="0"], [size="1"], [size=""])) { vertical-align: text-bottom; border-radius: 2px; overflow-inline: hidden; overflow-block: scroll }
 dialog { inline-size: fit-content; block-size: fit-content; position: absolute; margin: auto; border: solid; padding: 1em; background-color: canvas; color: canvastext }
 dialog:not([open]) { display: none }
 iframe { border: 2px inset }
@@ -180,6 +180,8 @@ export const browserSheet: SheetSource = {
 export const quirksText = `
 table { font-size: initial; font-weight: initial; font-style: initial; line-height: initial; text-align: initial; white-space: initial }
 form { margin-block-end: 1em }
+img[align=left i] { margin-right: 3px }
+img[align=right i] { margin-left: 3px }
 li { list-style-position: inside }
 li :is(dir, menu, ol, ul) { list-style-position: outside }
 :is(dir, menu, ol, ul) :is(dir, menu, ol, ul, li) { list-style-position: unset }

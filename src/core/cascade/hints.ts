@@ -1,6 +1,7 @@
 /** Presentational hints: attributes that set style (HTML, 15.3 and 15.4.3), as declarations of no specificity. */
 import { append } from "../source/groups";
 import { table } from "../source/table";
+import { sides } from "./properties/sides";
 import { namedColors } from "../color/names";
 import { parseBlock, type Declaration } from "../source/css/syntax";
 import type { ElementNode } from "../source/html/document";
@@ -14,8 +15,10 @@ export function hintsFor(element: ElementNode): readonly Declaration[] {
   if (element.namespace === "svg")
     return declared([...element.attributes].flatMap(([name, value]) => presentation(name, value)));
   const isCell = isCellTag(element.tag);
-  if (element.attributes.size === 0 && !isCell && element.tag !== "bdi") return none;
+  if (element.attributes.size === 0 && !isCell && !grouped.has(element.tag) && element.tag !== "bdi") return none;
   const rules: string[] = isCell ? cellHints(element) : [];
+  if (element.tag === "table") append(rules, tableHints(element));
+  if (grouped.has(element.tag)) append(rules, groupHints(element));
   const direction = directionHint(element);
   if (direction) rules.push(`direction:${direction}`);
   if (element.tag === "a" && element.attributes.has("href")) append(rules, linkHints(element));
@@ -73,7 +76,8 @@ const blocksWithAlign = new Set(["p", "div", ...headings, "legend"]);
 const cells = new Set(["td", "th", "tr", "tbody", "thead", "tfoot", "col", "colgroup"]);
 
 const hints: Readonly<Record<string, Hint>> = table({
-  bgcolor: (value, { tag }) => (tag === "body" || tableParts.has(tag) ? colorHint("background-color", value) : null),
+  bgcolor: (value, { tag }) =>
+    tag === "body" || tag === "marquee" || tableParts.has(tag) ? colorHint("background-color", value) : null,
   text: (value, { tag }) => (tag === "body" ? colorHint("color", value) : null),
   color: (value, { tag }) => {
     if (tag === "font") return colorHint("color", value);
@@ -92,26 +96,31 @@ const hints: Readonly<Record<string, Hint>> = table({
     value.trim() && (tag === "body" || tableParts.has(tag))
       ? `background-image:url("${value.trim().replace(/["\\\n]/g, encodeURIComponent)}")`
       : null,
-  wrap: (value, { tag }) =>
-    tag === "textarea" && value.trim().toLowerCase() === "off" ? "white-space:pre;overflow-wrap:normal" : null,
+  wrap: (value, { tag }) => {
+    if (tag === "pre") return "white-space:pre-wrap";
+    return tag === "textarea" && value.trim().toLowerCase() === "off" ? "white-space:pre;overflow-wrap:normal" : null;
+  },
   align: (value, element) => align(value.trim().toLowerCase(), element),
   valign: (value, { tag }) => (cells.has(tag) ? `vertical-align:${value}` : null),
-  cellspacing: (value, { tag }) => (tag === "table" ? pixels(value, "border-spacing") : null),
+  cellspacing: (value, { tag }) => {
+    const amount = /^\s*(\d+)(?![\d.]*[%*])/.exec(value)?.[1];
+    return tag === "table" && amount !== undefined ? `border-spacing:${amount}px` : null;
+  },
   rules: (value, { tag }) =>
-    tag === "table" && ["none", "groups", "rows", "cols", "all"].includes(value.trim().toLowerCase())
-      ? "border-collapse:collapse"
-      : null,
+    tag === "table" && value.trim().toLowerCase() in ruledEdges ? "border-collapse:collapse" : null,
+  frame: (value, { tag }) => (tag === "table" ? frameHint(value.trim().toLowerCase()) : null),
   type: (value, { tag }) => listTypes[tag]?.[value] ?? listTypes[tag]?.[value.toLowerCase()] ?? null,
   nowrap: (_, { tag }) => (isCellTag(tag) ? "white-space:nowrap" : null),
-  border: (value, { tag }) => {
-    if (tag === "table") return `border:${/^\s*\d/.test(value) ? Number.parseInt(value, 10) : 1}px outset`;
-    return tag === "img" || tag === "object" || tag === "input" ? borderHint(value) : null;
+  border: (value, element) => {
+    if (element.tag === "table") return `border-width:${tableBorder(value)}px`;
+    return element.tag === "img" || element.tag === "object" || isImageButton(element)
+      ? `border:${Math.max(0, integer(value))}px solid`
+      : null;
   },
-  frameborder: (value, { tag }) =>
-    tag === "iframe" && ["0", "no"].includes(value.trim().toLowerCase()) ? "border-width:0" : null,
+  frameborder: (value, { tag }) => (tag === "iframe" && integer(value) === 0 ? "border-width:0" : null),
   bordercolor: (value, { tag }) => (tableParts.has(tag) ? colorHint("border-color", value) : null),
-  hspace: (value, { tag }) => (spaced.has(tag) ? pixels(value, "margin-left", "margin-right") : null),
-  vspace: (value, { tag }) => (spaced.has(tag) ? pixels(value, "margin-top", "margin-bottom") : null),
+  hspace: (value, { tag }) => (spaced.has(tag) ? space(value, "margin-left", "margin-right") : null),
+  vspace: (value, { tag }) => (spaced.has(tag) ? space(value, "margin-top", "margin-bottom") : null),
   marginwidth: (value, { tag }) => (tag === "body" ? bodyMargin(value, "margin-left", "margin-right") : null),
   leftmargin: (value, { tag }) => (tag === "body" ? bodyMargin(value, "margin-left", "margin-right") : null),
   marginheight: (value, { tag }) => (tag === "body" ? bodyMargin(value, "margin-top", "margin-bottom") : null),
@@ -144,7 +153,7 @@ const inLine: Readonly<Record<string, string>> = table({
   right: "top",
   top: "top",
   middle: "-webkit-baseline-middle",
-  center: "middle",
+  center: "-webkit-baseline-middle",
   absmiddle: "middle",
   absbottom: "bottom",
   bottom: "baseline",
@@ -153,17 +162,18 @@ const inLine: Readonly<Record<string, string>> = table({
 
 const spaced = new Set(["img", "embed", "object", "input", "marquee"]);
 
-/** A line of one pixel has no lower edge. */
-function hrSize(value: string): string | null {
-  const amount = /^\s*\+?(\d+)/.exec(value)?.[1];
-  if (amount === undefined) return null;
-  return Number(amount) <= 1 ? "border-bottom-width:0" : `height:${Number(amount) - 2}px`;
-}
+/** A whole number, what follows it left out; 0 where there is none (HTML, 2.3.4.1). */
+const integer = (value: string): number => Number(/^\s*([+-]?\d+)/.exec(value)?.[1] ?? 0);
 
-function borderHint(value: string): string | null {
-  const amount = /^\s*(\d+)/.exec(value)?.[1];
-  return amount ? `border:${amount}px solid` : null;
-}
+/** A line of one pixel has no lower edge. */
+const hrSize = (value: string): string =>
+  integer(value) <= 1 ? "border-bottom-width:0" : `height:${integer(value) - 2}px`;
+
+/** The width of a table's edge, CSS px; said without a number, it is 1 (HTML, 15.3.9). */
+const tableBorder = (value: string): number => Number(/^\s*\+?(\d+)/.exec(value)?.[1] ?? 1);
+
+const isImageButton = ({ tag, attributes }: ElementNode): boolean =>
+  tag === "input" && attributes.get("type")?.toLowerCase() === "image";
 
 /** The body's `link` attribute colours every link (HTML, 15.3.10). */
 function linkHints(link: ElementNode): string[] {
@@ -171,6 +181,57 @@ function linkHints(link: ElementNode): string[] {
   while (body && body.tag !== "body") body = body.parent;
   const hint = body?.attributes.has("link") ? colorHint("color", body.attributes.get("link")!) : null;
   return hint ? [hint] : [];
+}
+
+/** Edges of a table that `frame` draws (HTML, 15.3.9). */
+const frameEdges: Readonly<Record<string, readonly string[]>> = table({
+  void: [],
+  above: ["top"],
+  below: ["bottom"],
+  hsides: ["top", "bottom"],
+  lhs: ["left"],
+  rhs: ["right"],
+  vsides: ["left", "right"],
+  box: [...sides],
+  border: [...sides],
+});
+
+function frameHint(value: string): string | null {
+  const drawn = frameEdges[value];
+  const styles = drawn && sides.map((side) => `border-${side}-style:${drawn.includes(side) ? "solid" : "hidden"}`);
+  return styles ? ["border-width:1px", ...styles].join(";") : null;
+}
+
+/** What `rules` says; null where it is none that is known. */
+const rulesOf = (table: ElementNode): string | null => {
+  const value = table.attributes.get("rules")?.trim().toLowerCase() ?? "";
+  return value in ruledEdges ? value : null;
+};
+
+/** Whether a table has edges by its `border`. */
+const hasBorder = ({ attributes }: ElementNode): boolean =>
+  attributes.has("border") && tableBorder(attributes.get("border")!) > 0;
+
+/** How a table's edges are drawn, weaker than what `frame` says; where only `rules` are, they win over edges of none. */
+function tableHints(table: ElementNode): string[] {
+  if (!hasBorder(table)) return rulesOf(table) ? ["border-style:hidden"] : [];
+  return [`border-style:${table.attributes.get("bordercolor") ? "solid" : "outset"}`];
+}
+
+/** Parts of a table that `rules=groups` draws edges between. */
+const grouped = new Set(["thead", "tbody", "tfoot", "colgroup"]);
+
+function groupHints(group: ElementNode): string[] {
+  const table = tableAround(group);
+  if (!table || rulesOf(table) !== "groups") return [];
+  const edges = group.tag === "colgroup" ? ["left", "right"] : ["top", "bottom"];
+  return edges.map((edge) => `border-${edge}-width:1px;border-${edge}-style:solid`);
+}
+
+function tableAround(part: ElementNode): ElementNode | null {
+  let table = part.parent;
+  while (table && table.tag !== "table") table = table.parent;
+  return table;
 }
 
 /** Edges that `rules` draws on cells; none of their own for null. */
@@ -184,17 +245,15 @@ const ruledEdges: Readonly<Record<string, readonly string[] | null>> = table({
 
 /** What a table's attributes say of its cells (HTML, 15.3.9). */
 function cellHints(cell: ElementNode): string[] {
-  let table = cell.parent;
-  while (table && table.tag !== "table") table = table.parent;
+  const table = tableAround(cell);
   if (!table) return [];
   const rules: string[] = [];
-  const border = table.attributes.get("border");
-  const ruled = ruledEdges[table.attributes.get("rules")?.trim().toLowerCase() ?? ""];
+  const ruled = ruledEdges[rulesOf(table) ?? ""];
   if (ruled) append(rules, [...ruled.map((edge) => `border-${edge}:1px solid`), "border-color:inherit"]);
-  else if (ruled === undefined && border !== undefined && !/^\s*0+(?!\d)/.test(border))
-    rules.push("border:1px inset;border-color:inherit");
+  else if (ruled === undefined && hasBorder(table))
+    rules.push(`border:1px ${table.attributes.get("bordercolor") ? "solid" : "inset"};border-color:inherit`);
   const padding = table.attributes.get("cellpadding");
-  if (padding !== undefined) rules.push(`padding:${/^\s*\+?(\d+)/.exec(padding)?.[1] ?? 0}px`);
+  if (padding) rules.push(`padding:${Math.max(0, integer(padding))}px`);
   return rules;
 }
 
@@ -205,24 +264,30 @@ const sized = {
   height: new Set([...pictured, "table", "thead", "tbody", "tfoot", "tr", "td", "th"]),
 };
 
-function sizeHint(value: string, property: "width" | "height", { tag, attributes }: ElementNode): string | null {
-  const isPicture = tag === "input" && attributes.get("type")?.toLowerCase() === "image";
-  return isPicture || sized[property].has(tag) ? dimension(value, property, tag) : null;
+function sizeHint(value: string, property: "width" | "height", element: ElementNode): string | null {
+  const { tag } = element;
+  return isImageButton(element) || sized[property].has(tag) ? dimension(value, property, tag) : null;
 }
 
 const isCellTag = (tag: string) => tag === "td" || tag === "th";
 
 /** The rules for parsing dimension values (HTML, 2.3.4.4); nothing is no size of a table or a cell. */
 function dimension(value: string, property: string, tag: string): string | null {
-  const [, amount, percent] = /^\s*(\d+(?:\.\d+)?)(%?)/.exec(value) ?? [];
-  if (amount === undefined) return null;
-  if (Number(amount) === 0 && (isCellTag(tag) || (property === "width" && /^(?:table|col)/.test(tag)))) return null;
-  return `${property}:${amount}${percent || "px"}`;
+  const size = dimensionOf(value);
+  if (size === null) return null;
+  if (Number.parseFloat(size) === 0 && (isCellTag(tag) || (property === "width" && tag === "table"))) return null;
+  return `${property}:${size}`;
 }
 
-function pixels(value: string, ...names: string[]): string | null {
-  const amount = /^\s*(\d+)/.exec(value)?.[1];
-  return amount === undefined ? null : names.map((name) => `${name}:${amount}px`).join(";");
+/** A length or a percentage; a share of what is left, as columns once had, is none. */
+function dimensionOf(value: string): string | null {
+  const [, amount, percent] = /^\s*(\d+(?:\.\d+)?)(?![\d.]*\*)(%?)/.exec(value) ?? [];
+  return amount === undefined ? null : `${amount}${percent || "px"}`;
+}
+
+function space(value: string, ...names: string[]): string | null {
+  const size = dimensionOf(value);
+  return size === null ? null : names.map((name) => `${name}:${size}`).join(";");
 }
 
 /** Whole, not negative, with a sign or without (HTML, 2.3.4.2 and 15.3.2). */
@@ -239,24 +304,26 @@ function hrColor(value: string): string | null {
   return color ? `border-style:solid;border-color:${color};background-color:${color}` : null;
 }
 
-function align(value: string, { tag }: ElementNode): string | null {
+function align(value: string, element: ElementNode): string | null {
+  const { tag } = element;
   if (blocksWithAlign.has(tag) || cells.has(tag)) {
     const plain = headings.has(tag) || tag === "legend";
     if (value === "left" || value === "right" || value === "center")
       return plain ? `text-align:${value}` : `text-align:-webkit-${value}`;
-    if (value === "middle" && !plain) return "text-align:-webkit-center";
+    if (value === "middle") return `text-align:${plain ? "center" : "-webkit-center"}`;
+    if (value === "absmiddle" && cells.has(tag)) return "text-align:center";
     return value === "justify" ? "text-align:justify" : null;
   }
-  if (tag === "img" || tag === "table" || tag === "iframe" || tag === "object") {
-    if (tag === "table") return value === "center" ? "margin-inline:auto" : floatTo(value);
+  if (tag === "table") return value === "center" ? "margin-inline:auto" : floatTo(value);
+  if (aligned.has(tag) || isImageButton(element)) {
     const place = inLine[value] ? `vertical-align:${inLine[value]}` : null;
     return [floatTo(value), place].filter(Boolean).join(";") || null;
   }
-  if (tag === "input") return inLine[value] ? `vertical-align:${inLine[value]}` : null;
   if (tag === "caption") return value === "top" || value === "bottom" ? `caption-side:${value}` : null;
   return null;
 }
 
+const aligned = new Set(["img", "iframe", "object", "embed"]);
 const floatTo = (value: string) => (value === "left" || value === "right" ? `float:${value}` : null);
 
 /** Bidirectional character types of strong direction (Unicode UAX 9), as far as scripts tell them. */
