@@ -255,6 +255,8 @@ test("where the desk could not be fetched that is said, and the site is there on
   await page.getByRole("button", { name: "Load Hevret again" }).click();
   await ready(page);
   await expect(shownPage(page).getByRole("heading", { level: 1 }).first()).toBeVisible();
+  // What is loaded ahead may still be on its way.
+  await page.unrouteAll({ behavior: "ignoreErrors" });
 });
 
 test("files of the build come with our headers, those of the worker too, and compressed", async ({ page }) => {

@@ -203,7 +203,7 @@ function frameHint(value: string): string | null {
 }
 
 /** What `rules` says; null where it is none that is known. */
-const rulesOf = (table: ElementNode): string | null => {
+const ruledBy = (table: ElementNode): string | null => {
   const value = table.attributes.get("rules")?.trim().toLowerCase() ?? "";
   return value in ruledEdges ? value : null;
 };
@@ -214,7 +214,7 @@ const hasBorder = ({ attributes }: ElementNode): boolean =>
 
 /** How a table's edges are drawn, weaker than what `frame` says; where only `rules` are, they win over edges of none. */
 function tableHints(table: ElementNode): string[] {
-  if (!hasBorder(table)) return rulesOf(table) ? ["border-style:hidden"] : [];
+  if (!hasBorder(table)) return ruledBy(table) ? ["border-style:hidden"] : [];
   return [`border-style:${table.attributes.get("bordercolor") ? "solid" : "outset"}`];
 }
 
@@ -223,7 +223,7 @@ const grouped = new Set(["thead", "tbody", "tfoot", "colgroup"]);
 
 function groupHints(group: ElementNode): string[] {
   const table = tableAround(group);
-  if (!table || rulesOf(table) !== "groups") return [];
+  if (!table || ruledBy(table) !== "groups") return [];
   const edges = group.tag === "colgroup" ? ["left", "right"] : ["top", "bottom"];
   return edges.map((edge) => `border-${edge}-width:1px;border-${edge}-style:solid`);
 }
@@ -248,7 +248,7 @@ function cellHints(cell: ElementNode): string[] {
   const table = tableAround(cell);
   if (!table) return [];
   const rules: string[] = [];
-  const ruled = ruledEdges[rulesOf(table) ?? ""];
+  const ruled = ruledEdges[ruledBy(table) ?? ""];
   if (ruled) append(rules, [...ruled.map((edge) => `border-${edge}:1px solid`), "border-color:inherit"]);
   else if (ruled === undefined && hasBorder(table))
     rules.push(`border:1px ${table.attributes.get("bordercolor") ? "solid" : "inset"};border-color:inherit`);

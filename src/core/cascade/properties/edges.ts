@@ -10,6 +10,7 @@ import {
   computeLength,
   isLength,
   keywords,
+  largestSingle,
   layersOf,
   numberOf,
   serialiseLengthPercentage,
@@ -17,7 +18,6 @@ import {
   serialisePx,
   wordLonghand,
   wordOf,
-  largestSingle,
 } from "./kinds";
 import { corners } from "./sides";
 import type { LengthPercentage, Longhand } from "./types";
