@@ -14,8 +14,9 @@ const pages = Number(process.env.HEVRET_PAGES ?? 100);
 const from = Number(process.env.HEVRET_SEED ?? 1);
 /** Pages of properties of random parts, some hundreds each. */
 const mixed = Math.max(3, Math.round(pages / 30));
-/** Pages with several sheets, which take longer to load. */
-const sheeted = Math.ceil(pages / 2);
+/** Pages whose rules are many, and those with several sheets: they take longer. */
+const selected = Math.ceil(pages / 2);
+const sheeted = Math.ceil(pages / 3);
 /** More differing pages than this are not shrunk. */
 const mostShrunk = 5;
 
@@ -34,13 +35,13 @@ async function shrunk(browser: Browser, whole: RandomPage): Promise<RandomPage> 
   return page;
 }
 
-for (const [what, pageFrom] of [
-  ["values on random pages", randomPage],
-  ["rules that random selectors and conditions choose", selectingPage],
+for (const [what, pageFrom, count] of [
+  ["values on random pages", randomPage, pages],
+  ["rules that random selectors and conditions choose", selectingPage, selected],
 ] as const)
-  test(`${what}, ${pages} of them`, async ({ browser }) => {
-    test.setTimeout(120_000 + pages * 5_000);
-    const files = Array.from({ length: pages }, (_, at) => ({
+  test(`${what}, ${count} of them`, async ({ browser }) => {
+    test.setTimeout(120_000 + count * 5_000);
+    const files = Array.from({ length: count }, (_, at) => ({
       path: `${from + at}.html`,
       text: pageText(pageFrom(from + at)),
     }));
@@ -57,7 +58,7 @@ for (const [what, pageFrom] of [
   });
 
 test(`sheets that come in random ways, of ${sheeted} pages`, async ({ browser }) => {
-  test.setTimeout(120_000 + pages * 5_000);
+  test.setTimeout(120_000 + sheeted * 5_000);
   const files = Array.from({ length: sheeted }, (_, at) => sheetingSite(from + at)).flat();
   const { compared, differences } = await compareSite(browser, files, [800]);
   console.log(`sheets from seed ${from}: ${compared - differences.length} of ${compared} values equal`);
