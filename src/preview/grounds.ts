@@ -4,6 +4,7 @@ import type { ShownPage } from "./frame";
 import { hiddenBy } from "./hidden";
 import { longestLineOf } from "./measure";
 import { isClear } from "./clear";
+import { inset, listParts, resolve, tileSize } from "./tiles";
 import { inSlices } from "./slices";
 import { comparePaths, groundPath, textPath, type PaintPath, type PaintedNode } from "./paintOrder";
 import { loadPicture, pixelsUnder } from "./pictures";
@@ -158,15 +159,6 @@ function underLayer(
 
 const px = (value: string) => Number.parseFloat(value) || 0;
 
-function inset({ left, top, width, height }: Box, edges: readonly [number, number, number, number]): Box {
-  return {
-    left: left + edges[3],
-    top: top + edges[0],
-    width: Math.max(0, width - edges[1] - edges[3]),
-    height: Math.max(0, height - edges[0] - edges[2]),
-  };
-}
-
 function clipped({ style, box }: Painter, to: string): Box {
   const borders = [
     px(style.borderTopWidth),
@@ -180,43 +172,12 @@ function clipped({ style, box }: Painter, to: string): Box {
   return inset(padding, [px(style.paddingTop), px(style.paddingRight), px(style.paddingBottom), px(style.paddingLeft)]);
 }
 
-/** The parts of a list at its top level. */
-function listParts(text: string): string[] {
-  const parts: string[] = [];
-  let depth = 0;
-  let quote = "";
-  let from = 0;
-  for (let at = 0; at < text.length; at += 1) {
-    const character = text[at]!;
-    if (quote) {
-      if (character === "\\") at += 1;
-      else if (character === quote) quote = "";
-    } else if (character === '"' || character === "'") quote = character;
-    else if (character === "(") depth += 1;
-    else if (character === ")") depth -= 1;
-    else if (character === "," && depth === 0) {
-      parts.push(text.slice(from, at).trim());
-      from = at + 1;
-    }
-  }
-  return [...parts, text.slice(from).trim()];
-}
-
 const addressIn = (layer: string) => /^url\("?([^")]*)"?\)$/.exec(layer)?.[1] ?? null;
 
 function addressesOf({ style, node }: Painter): string[] {
   const backgrounds =
     style.backgroundImage === "none" ? [] : listParts(style.backgroundImage).flatMap((layer) => addressIn(layer) ?? []);
   return node.localName === "img" ? [...backgrounds, (node as HTMLImageElement).currentSrc] : backgrounds;
-}
-
-/** Computed positions and sizes are sums of percentages and lengths in px, at most in a `calc()`. */
-function resolve(value: string, base: number): number {
-  let sum = 0;
-  for (const [, sign, number, unit] of value.matchAll(/([-+]?)\s*(\d*\.?\d+(?:e[-+]?\d+)?)(%|px)/g)) {
-    sum += (sign === "-" ? -1 : 1) * Number(number) * (unit === "%" ? base / 100 : 1);
-  }
-  return sum;
 }
 
 function backgroundLayers(
@@ -248,28 +209,6 @@ function backgroundLayers(
     };
     return { ...layout, pixels: picture ? pixelsUnder(text, layout, picture) : null };
   });
-}
-
-function tileSize(value: string, origin: Box, picture: HTMLImageElement | null): { width: number; height: number } {
-  // A gradient has no size of its own and fills its box.
-  const natural = picture
-    ? { width: picture.naturalWidth || origin.width, height: picture.naturalHeight || origin.height }
-    : { width: origin.width, height: origin.height };
-  if (value === "cover" || value === "contain") {
-    if (!picture) return natural;
-    const scale = (value === "cover" ? Math.max : Math.min)(
-      origin.width / natural.width,
-      origin.height / natural.height,
-    );
-    return { width: natural.width * scale, height: natural.height * scale };
-  }
-  const [first = "auto", second = "auto"] = value.split(/ (?![^(]*\))/);
-  const width = first === "auto" ? null : resolve(first, origin.width);
-  const height = second === "auto" ? null : resolve(second, origin.height);
-  if (width === null && height === null) return natural;
-  const proportion = natural.width / natural.height;
-  if (!picture) return { width: width ?? origin.width, height: height ?? origin.height };
-  return { width: width ?? height! * proportion, height: height ?? width! / proportion };
 }
 
 function pictureLayout(

@@ -1,6 +1,7 @@
 /** Words inside the texts of the page that is shown. */
 import type { ShownPage } from "./frame";
 import type { Box } from "./measure";
+import { firstWord, stepped, wholeWords } from "./wordEdges";
 
 export interface WordSpan {
   /** Index of the element whose own text they stand in. */
@@ -20,18 +21,6 @@ function caretAt({ document }: ShownPage, x: number, y: number): { node: Text; o
   const caret = document.caretPositionFromPoint?.(x, y);
   const node = caret?.offsetNode;
   return node?.nodeType === 3 ? { node: node as Text, offset: caret!.offset } : null;
-}
-
-const inWord = (character: string | undefined) =>
-  character !== undefined && /[\p{L}\p{N}\p{M}'\u2019_-]/u.test(character);
-
-function wholeWords(text: string, from: number, to: number): [number, number] {
-  let [start, end] = from <= to ? [from, to] : [to, from];
-  while (start > 0 && inWord(text[start - 1]) && inWord(text[start])) start -= 1;
-  while (end < text.length && inWord(text[end]) && inWord(text[end - 1])) end += 1;
-  while (start < end && /\s/.test(text[start]!)) start += 1;
-  while (end > start && /\s/.test(text[end - 1]!)) end -= 1;
-  return [start, end];
 }
 
 function spanOf(page: ShownPage, node: Text, from: number, to: number): WordSpan | null {
@@ -66,15 +55,8 @@ export function stepWords(
   const texts = element ? ownTexts(element) : [];
   const node = words && words.index === index ? texts[words.node] : texts.find(({ data }) => data.trim() !== "");
   if (!node) return null;
-  const bounds = [...node.data.matchAll(/[^\s]+/g)].map(
-    (match) => [match.index, match.index + match[0].length] as const,
-  );
-  if (!words || words.index !== index) return bounds[0] ? spanOf(page, node, bounds[0][0], bounds[0][1]) : null;
-  const first = bounds.findIndex(([, to]) => to > words.start);
-  const last = bounds.findLastIndex(([from]) => from < words.end);
-  const nextFirst = end === "start" ? Math.min(last, Math.max(0, first + by)) : first;
-  const nextLast = end === "end" ? Math.max(first, Math.min(bounds.length - 1, last + by)) : last;
-  return spanOf(page, node, bounds[nextFirst]![0], bounds[nextLast]![1]);
+  const bounds = words && words.index === index ? stepped(node.data, words, end, by) : firstWord(node.data);
+  return bounds && spanOf(page, node, ...bounds);
 }
 
 /** Boxes around words, line by line, as they stand in the window. */
