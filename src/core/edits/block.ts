@@ -4,7 +4,7 @@ import { prepare } from "../cascade/declarations";
 import { aliases } from "../cascade/properties";
 import { shorthands } from "../cascade/properties/shorthands";
 import { openEndOf } from "../source/css/open";
-import { lineEndOf } from "../source/lines";
+import { lineEnd, lineEndOf } from "../source/lines";
 import type { Declaration, DisabledDeclaration, Item, Span } from "../source/css/syntax";
 import { EditError } from "./types";
 
@@ -176,7 +176,7 @@ export function isMinified(text: string): boolean {
   );
 }
 
+const firstIndent = new RegExp(`\\{[^\\S\\r\\n]*(?:${lineEnd.source})([ \\t]+)\\S`);
+
 /** One step of a sheet's indentation; two blanks when it has none. */
-export function indentUnit(text: string): string {
-  return /\{[^\S\r\n]*(?:\r\n|\n|\r)([ \t]+)\S/.exec(text)?.[1] ?? "  ";
-}
+export const indentUnit = (text: string): string => firstIndent.exec(text)?.[1] ?? "  ";

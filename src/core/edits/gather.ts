@@ -2,7 +2,8 @@
 import { attachedDeclarations } from "../source/declarations";
 import type { Span, StyleRule } from "../source/css/syntax";
 import type { TextChange } from "../source/changes";
-import { leadBefore, lineLead } from "../source/lines";
+import { leadBefore, lineEnd, lineLead } from "../source/lines";
+import { joinedLike } from "./selectorList";
 import type { Site, TextFile } from "../source/site";
 import type { ElementRef } from "../text/refs";
 import { readdressed } from "../source/css/addresses";
@@ -25,8 +26,6 @@ export function gatherRules(site: Site, path: string, starts: readonly number[],
   const rules = found.map(({ rule }) => rule);
   const kept = into === "first" ? rules[0]! : rules.at(-1)!;
   const selectors = [...new Set(rules.map(({ preludeText }) => preludeText))];
-  const broken = /,[ \t]*(\r\n|\n|\r)/.exec(kept.preludeText);
-  const joint = broken ? `,${lineLead(sheet.text, kept.start) || broken[1]!}` : ", ";
   const change = (start: number, end: number, insert: string): TextChange => ({
     path,
     start: sheet.offset + start,
@@ -34,10 +33,12 @@ export function gatherRules(site: Site, path: string, starts: readonly number[],
     insert,
   });
   return [
-    change(kept.prelude.start, kept.prelude.start + kept.preludeText.length, selectors.join(joint)),
+    change(kept.prelude.start, kept.prelude.start + kept.preludeText.length, joinedLike(sheet, kept, selectors)),
     ...rules.filter((rule) => rule !== kept).map((rule) => change(...ruleWithBlanks(sheet.text, rule), "")),
   ];
 }
+
+const blankLines = new RegExp(`^[ \\t]*(?:${lineEnd.source})*`);
 
 /** A rule with the lines that part it from what stands before it; from what follows, where nothing does. */
 export function ruleWithBlanks(text: string, { start, end }: Pick<StyleRule, "start" | "end">): [number, number] {
@@ -46,7 +47,7 @@ export function ruleWithBlanks(text: string, { start, end }: Pick<StyleRule, "st
     while (lineLead(text, from)) from = leadBefore(text, from);
     return [from, end];
   }
-  const tail = /^[ \t]*(?:\r\n|\n|\r)*/.exec(text.slice(end))![0].length;
+  const tail = blankLines.exec(text.slice(end))![0].length;
   return [from, end + tail];
 }
 

@@ -2,7 +2,7 @@
 import { sheetEndOf } from "../source/css/open";
 import type { Item } from "../source/css/syntax";
 import type { TextChange } from "../source/changes";
-import { lineEndOf } from "../source/lines";
+import { lineEndOf, linesOf } from "../source/lines";
 import { isForScreens, sheetTexts, type SheetText } from "../source/declarations";
 import type { Site, TextFile } from "../source/site";
 import { isMinified } from "./block";
@@ -94,7 +94,7 @@ function spaceBefore(text: string, items: readonly Item[], at: number): string {
   const [own, next, last] = [items[at]!, items[at + 1], items[at - 1]];
   const gaps = [last && text.slice(last.end, own.start), next && text.slice(own.end, next.start)];
   const gap = gaps.find((one) => one?.trim() === "");
-  return gap?.split(/\r\n|\n|\r/).length === 2 ? newline : newline + newline;
+  return gap && linesOf(gap).length === 2 ? newline : newline + newline;
 }
 
 /** A style element with the rule, for a page that has none. */

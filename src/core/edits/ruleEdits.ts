@@ -8,7 +8,7 @@ import { startWithBlank } from "./block";
 import { ruleWithBlanks } from "./gather";
 import { ruleAt } from "./locate";
 import { blockText, moved } from "./ruleText";
-import { checkSelectors } from "./selectorList";
+import { checkSelectors, joinedLike } from "./selectorList";
 import { EditError } from "./types";
 import { checkEmbeddable } from "./value";
 
@@ -82,11 +82,6 @@ function partedFrom({ text }: SheetText, rule: StyleRule): string {
   if (/^\s+$/.test(gap) && /[\r\n]/.test(gap)) return gap;
   const isAlone = lineLead(text, rule.start) !== "" || rule.start === 0;
   return isAlone && /[\r\n]/.test(text) ? lineEndOf(text) : "";
-}
-
-function joinedLike({ text }: SheetText, rule: StyleRule, selectors: readonly string[]): string {
-  const broken = /,[ \t]*(\r\n|\n|\r)/.exec(rule.preludeText);
-  return selectors.join(broken ? `,${lineLead(text, rule.start) || broken[1]!}` : ", ");
 }
 
 function splitSelectors(site: Site, path: string, start: number, chosen: readonly number[]): TextChange[] {

@@ -1,6 +1,9 @@
 /** The list of selectors of a rule, written anew. */
 import { parseSelectorList, SelectorError } from "../cascade/selectors/parse";
 import type { TextChange } from "../source/changes";
+import type { StyleRule } from "../source/css/syntax";
+import type { SheetText } from "../source/declarations";
+import { lineEnd, lineLead } from "../source/lines";
 import type { Site } from "../source/site";
 import { ruleAt } from "./locate";
 import { EditError } from "./types";
@@ -15,6 +18,14 @@ export function checkSelectors(selectors: string): void {
     throw error;
   }
   checkSelfContained(selectors, "The selector");
+}
+
+const brokenList = new RegExp(`,[ \\t]*(${lineEnd.source})`);
+
+/** Selectors as a list, on lines of their own where those of a rule are. */
+export function joinedLike({ text }: SheetText, rule: StyleRule, selectors: readonly string[]): string {
+  const broken = brokenList.exec(rule.preludeText);
+  return selectors.join(broken ? `,${lineLead(text, rule.start) || broken[1]!}` : ", ");
 }
 
 /** Other selectors for the rule that starts at an offset of a file. @throws EditError */

@@ -1,6 +1,7 @@
 import { T, tokensOf } from "../source/css/tokens";
 import { sheetTexts, type SheetText } from "../source/declarations";
-import { changed, endOfLine, quoted, withoutWords } from "./texts";
+import { endOfLine } from "../source/lines";
+import { changed, quoted, withoutWords } from "./texts";
 import { at, type Check, type Found, type Way } from "./types";
 
 const because =

@@ -2,7 +2,7 @@ import { tryParseSelectorList } from "../cascade/selectors/parse";
 import { compareSpecificity } from "../cascade/selectors/types";
 import type { StyleRule } from "../source/css/syntax";
 import { sheetTexts, type SheetText } from "../source/declarations";
-import { lineEndOf, lineLead } from "../source/lines";
+import { afterLine, lineEndOf, lineLead } from "../source/lines";
 import { changed, quoted } from "./texts";
 import { at, type Check, type Found } from "./types";
 
@@ -72,7 +72,7 @@ function tell(sheet: SheetText, hidden: StateRule, now: StateRule): Found {
       const { text } = sheet;
       const own = text.slice(rule.start, rule.end);
       const lead = lineLead(text, rule.start);
-      const tail = lead ? "" : (/^[ \t]*(?:\r\n|\n|\r)/.exec(text.slice(rule.end))?.[0] ?? "");
+      const tail = lead ? "" : text.slice(rule.end, afterLine(text, rule.end));
       const { end } = now.rule;
       return [
         {

@@ -4,7 +4,8 @@ import { closerOf, T, tokensOf } from "../source/css/tokens";
 import { sheetTexts, type SheetText } from "../source/declarations";
 import type { Block } from "./blocks";
 import { meantBy } from "./meant/declaration";
-import { breaksOff, changed, endOfLine, quoted } from "./texts";
+import { endOfLine } from "../source/lines";
+import { breaksOff, changed, quoted } from "./texts";
 import { at, type Check, type Found } from "./types";
 
 /** Quotation marks and parentheses that are never closed, and quotation marks that are none. */

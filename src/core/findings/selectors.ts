@@ -90,7 +90,7 @@ const isForOthers = (text: string) => /:{1,2}-(?:webkit|moz|ms|o|khtml)-|^@/i.te
 const known = new Map<string, MeantSelector | null>();
 
 /** What a list of selectors was meant to be; null where nothing is near. */
-export function meantFor(text: string): MeantSelector | null {
+function meantFor(text: string): MeantSelector | null {
   let found = known.get(text);
   if (found === undefined) {
     if (known.size > 2000) known.clear();

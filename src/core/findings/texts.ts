@@ -44,12 +44,6 @@ export const takenOut = (where: Written, { start, end, semicolon }: Declaration)
 export const stopOf = ({ end, semicolon }: Pick<Declaration, "end" | "semicolon">): number =>
   semicolon === null ? end : semicolon + 1;
 
-/** Where the line of an offset ends, its line end left out. */
-export function endOfLine(text: string, offset: number): number {
-  const match = /\r\n|\n|\r/.exec(text.slice(offset));
-  return match ? offset + match.index : text.length;
-}
-
 interface Bare {
   plain: string;
   breaksOff: boolean;

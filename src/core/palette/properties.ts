@@ -17,7 +17,7 @@ import { EditError } from "../edits/types";
 import type { TextChange } from "../source/changes";
 import { sheetsOfPage } from "../source/html/sheets";
 import { groupBy } from "../source/groups";
-import { lineEndOf } from "../source/lines";
+import { indentAt, lineEndOf } from "../source/lines";
 import { pagesOf, sheetsOf, textFile, type Site } from "../source/site";
 import type { CustomProperty, PaletteUse } from "./palette";
 import type { ColorSpot } from "./values";
@@ -262,8 +262,7 @@ function definitionsIn(sheet: SheetText, named: Declarations): TextChange[] {
   const { file, text, offset } = sheet;
   const rule = rootRule(sheet);
   if (rule?.kind !== "style") return [atSheetStart(sheet, ":root", named)];
-  const lineStart = text.lastIndexOf("\n", rule.start - 1) + 1;
-  const indent = /^[ \t]*/.exec(text.slice(lineStart, rule.start))![0];
+  const indent = indentAt(text, rule.start);
   const where = { text, block: rule.block, items: rule.items, indent };
   return named.flatMap(([name, value]) =>
     setDeclaration(where, name, value).map(({ start, end, insert }) => ({

@@ -2,12 +2,15 @@ import { check, property, string, constantFrom, array, nat, assert } from "fast-
 import { describe, expect, test } from "vitest";
 import { applyChanges } from "./changes";
 import {
+  afterLine,
   blanksBefore,
   changeOfLines,
+  endOfLine,
   indentAt,
   leadBefore,
   lineEndOf,
   lineLead,
+  linesOf,
   offsetAt,
   plainLines,
   positionAt,
@@ -66,4 +69,15 @@ describe("lines of a text", () => {
   test("any text at all has plain lines", () => {
     assert(property(string(), (text) => !/\r/.test(plainLines(text))));
   });
+});
+
+test.each(["\n", "\r\n", "\r"])("lines that %j ends", (end) => {
+  const text = `fog${end}  tern \t${end}${end}pier`;
+  expect(linesOf(text)).toEqual(["fog", "  tern \t", "", "pier"]);
+  expect(endOfLine(text, 1)).toBe(3);
+  expect(endOfLine(text, text.indexOf("pier"))).toBe(text.length);
+  // Nothing but blanks is left of the line; behind "t" there is more.
+  expect(text.slice(afterLine(text, text.indexOf("tern") + 4))).toBe(`${end}pier`);
+  expect(afterLine(text, text.indexOf("tern"))).toBe(text.indexOf("tern"));
+  expect(afterLine(text, text.length)).toBe(text.length);
 });

@@ -8,7 +8,8 @@ export interface Position {
   column: number;
 }
 
-const lineEnd = /\r\n|\n|\r/;
+/** What ends a line. */
+export const lineEnd = /\r\n|\n|\r/;
 const lineEnds = new RegExp(lineEnd, "g");
 
 const cache = new Map<string, Uint32Array>();
@@ -56,6 +57,22 @@ export function leadBefore(text: string, offset: number): number {
 export function lineLead(text: string, offset: number): string {
   const lead = text.slice(leadBefore(text, offset), offset);
   return /^[\r\n]/.test(lead) ? lead : "";
+}
+
+/** The lines of a text, without what ends them. */
+export const linesOf = (text: string): string[] => text.split(lineEnd);
+
+/** Where the line of an offset ends, its line end left out. */
+export function endOfLine(text: string, offset: number): number {
+  const match = lineEnd.exec(text.slice(offset));
+  return match ? offset + match.index : text.length;
+}
+
+/** Where the line after an offset begins, if nothing but blanks follows on its own; else the offset. */
+export function afterLine(text: string, offset: number): number {
+  const end = endOfLine(text, offset);
+  const isBlank = end < text.length && /^[ \t]*$/.test(text.slice(offset, end));
+  return isBlank ? end + lineEnd.exec(text.slice(end))![0].length : offset;
 }
 
 /** The blanks that the line of an offset begins with, as far as they stand before it. */

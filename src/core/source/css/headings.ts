@@ -1,11 +1,11 @@
 /** Comments between the rules of a sheet, as headings of what follows. */
+import { linesOf } from "../lines";
 import type { Item } from "./syntax";
 
 /** The last comment of what stands between two rules, on one line, without its stars; null where there is none. */
 export function headingIn(between: string): string | null {
   const comment = [...between.matchAll(/\/\*([\s\S]*?)\*\//g)].at(-1)?.[1];
-  const words = comment
-    ?.split(/\r\n|\n|\r/)
+  const words = linesOf(comment ?? "")
     .map((line) => line.replace(/^[\s*=_-]+|[\s*=_-]+$/g, ""))
     .find((line) => line !== "");
   return words ?? null;
