@@ -9,6 +9,7 @@ import { parseBlock } from "../source/css/syntax";
 import { changeSite, withFiles, type FileChange, type Site } from "../source/site";
 import type { TextChange } from "../source/changes";
 import { finished } from "../source/steps";
+import { textAt } from "../text/pageTexts";
 import { refAfter, refsBefore } from "../text/refAfter";
 import { insertAttribute, spliceAttribute } from "./attributes";
 import { switchOff, switchOn, type BlockText } from "./block";
@@ -16,7 +17,7 @@ import { declarationAt, elementAt, ruleAt } from "./locate";
 import { newRule } from "./newRule";
 import { fold, unfold } from "./fold";
 import { reachSteps } from "./reach";
-import { effectWarnings, endWarnings, pickedIn, resetWarnings } from "./warnings";
+import { effectWarnings, endWarnings, resetWarnings } from "./warnings";
 import { unwrapWords, wrapWords } from "./words";
 import { setSelectors } from "./selectorList";
 import { blockText, changeIn, moved } from "./ruleText";
@@ -86,9 +87,9 @@ function warningsFor(
 ): string[] {
   if (edit.kind === "fold" || edit.kind === "unfold") return foldWarnings(site, edit);
   if (edit.kind !== "declare") return [];
-  const old = pickedIn(site, edit.place, conditions);
+  const old = textAt(site, edit.place, conditions);
   const later = conditionsAfter(conditions, site, after, changes);
-  const now = pickedIn(after, edit.place && refAfter(site, after, edit.place, changes), later);
+  const now = textAt(after, edit.place && refAfter(site, after, edit.place, changes), later);
   return [
     ...endWarnings(site, edit),
     ...(now ? effectWarnings(after, edit, old, now) : []),

@@ -1,20 +1,17 @@
 /** What is said of an edit before it is made: what it closes, what beats it, what it sets back. */
-import type { ElementRef } from "../text/refs";
-import type { Conditions } from "../cascade/conditions";
 import { explain, isSetBack, type Contender } from "../cascade/explain";
 import { computedValue, sameValues, type Style } from "../cascade/style";
-import { styleWith, type StyledPage } from "../cascade/styles";
+import { styleWith } from "../cascade/styles";
 import { isKnownProperty } from "../cascade/declarations";
 import { declaredText } from "../cascade/declared";
 import { physicalName, readerOf } from "../cascade/properties";
 import { shorthands } from "../cascade/properties/shorthands";
-import { styledPage } from "../cascade/styledPages";
-import { styleAt } from "../text/pageTexts";
+import type { TextOnPage } from "../text/pageTexts";
 import { componentsOf, splitAt } from "../source/css/components";
 import { openEndOf, sheetEndOf } from "../source/css/open";
 import type { AtRule, Item } from "../source/css/syntax";
 import { sheetsOfPage, type SheetSource } from "../source/html/sheets";
-import { textFile, type Site, type TextFile } from "../source/site";
+import { type Site, type TextFile } from "../source/site";
 import { groupBy } from "../source/groups";
 import { positionAt } from "../source/lines";
 import { elementAt, fileAt, ruleAt, sheetForNewRule } from "./locate";
@@ -39,20 +36,6 @@ export function endWarnings(site: Site, { target, value }: Edit & { kind: "decla
   return open ? [`${target.path} ends inside ${open.what}: that is closed first.`] : [];
 }
 
-/** The picked text on its page. */
-export interface Picked {
-  page: StyledPage;
-  style: Style;
-}
-
-/** A text on its page as it is styled; null where there is none. */
-export function pickedIn(site: Site, place: ElementRef | null | undefined, conditions: Conditions): Picked | null {
-  const file = place && textFile(site, place.page);
-  const page = file && styledPage(site, file, conditions);
-  const style = page && styleAt(page, place);
-  return style ? { page, style } : null;
-}
-
 /**
  * Says where the picked text does not come out with what is asked: which rule beats it, or what it comes out with.
  * @param old the picked text as it is, where it is there already @param now as it comes out
@@ -60,8 +43,8 @@ export function pickedIn(site: Site, place: ElementRef | null | undefined, condi
 export function effectWarnings(
   after: Site,
   edit: Edit & { kind: "declare" },
-  old: Picked | null,
-  now: Picked,
+  old: TextOnPage | null,
+  now: TextOnPage,
 ): string[] {
   if (edit.value === null) return [];
   const off = missedIn(edit, now);
@@ -70,7 +53,7 @@ export function effectWarnings(
 }
 
 /** Says what moves the picked text otherwise: an animation is stronger while it runs (CSS Animations 1, 3). */
-function motionWarnings(after: Site, property: string, { page: { file }, style }: Picked): string[] {
+function motionWarnings(after: Site, property: string, { page: { file }, style }: TextOnPage): string[] {
   const own = new Set(shorthands.get(property)?.longhands ?? [property]);
   return [...animationWarnings(after, file, style, property, own), ...holdingWarnings(style, property, own)];
 }
@@ -141,13 +124,13 @@ function longhandsOf(property: string, style: Style): string[] {
  * The proof: with the declaration where nothing is stronger, as an important one of its style attribute, the picked text
  * must come out the same. The longhands that do not.
  */
-function missedIn({ property, value }: Edit & { kind: "declare" }, { page, style: got }: Picked): string[] {
+function missedIn({ property, value }: Edit & { kind: "declare" }, { page, style: got }: TextOnPage): string[] {
   if (value === null || property.startsWith("--")) return [];
   const asked = styleWith(page, got, property, value.replace(/\s*!\s*important\s*$/i, ""));
   return longhandsOf(property, asked).filter((name) => computedValue(asked, name) !== computedValue(got, name));
 }
 
-function proofWarnings({ style }: Picked, off: readonly string[]): string[] {
+function proofWarnings({ style }: TextOnPage, off: readonly string[]): string[] {
   const is = off.slice(0, 3).map((name) => `${name} is ${computedValue(style, name)}`);
   return off.length ? [`The picked text does not come out with it: ${is.join(", ")}.`] : [];
 }
@@ -166,8 +149,8 @@ function selectorsOf(target: Target): string | null {
 function declareWarnings(
   after: Site,
   { property, target }: Edit & { kind: "declare" },
-  old: Picked | null,
-  { page, style }: Picked,
+  old: TextOnPage | null,
+  { page, style }: TextOnPage,
   off: readonly string[],
 ): string[] {
   const selectors = selectorsOf(target);
@@ -206,8 +189,8 @@ export function resetWarnings(
   before: Site,
   after: Site,
   { property, value }: Edit & { kind: "declare" },
-  old: Picked,
-  now: Picked,
+  old: TextOnPage,
+  now: TextOnPage,
 ): string[] {
   const all = shorthands.get(property)?.longhands;
   if (value === null || !all) return [];

@@ -2,12 +2,12 @@
 import type { ElementRef } from "../text/refs";
 import type { Conditions } from "../cascade/conditions";
 import { ruleNow, spotOf } from "../cascade/explain";
-import { styledPage } from "../cascade/styledPages";
 import type { Style } from "../cascade/style";
 import type { StyledPage } from "../cascade/styles";
 import { EditError, type Edit, type Target } from "../edits/types";
 import { plainSelector } from "../source/html/document";
-import { textFile, type Site } from "../source/site";
+import type { Site } from "../source/site";
+import { textAt } from "../text/pageTexts";
 import { sheetForNew } from "../edits/locate";
 
 /**
@@ -21,10 +21,9 @@ export function editsOn(
   declarations: readonly (readonly [property: string, value: string])[],
   conditions: Conditions,
 ): Edit[] {
-  const file = textFile(site, ref.page);
-  const page = file && styledPage(site, file, conditions);
-  const style = page?.styles[ref.index];
-  if (!page || !style) throw new EditError(`${ref.page} has no element number ${ref.index}.`);
+  const found = textAt(site, { page: ref.page, index: ref.index }, conditions);
+  if (!found) throw new EditError(`${ref.page} has no element number ${ref.index}.`);
+  const { page, style } = found;
   return declarations.map(([property, value]) => ({
     kind: "declare",
     target: ownRule(page, style, property) ?? strongestRule(page, style) ?? newRule(page, style),

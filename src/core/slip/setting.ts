@@ -1,9 +1,9 @@
 /** How a value comes out over the places it reaches, and what its units refer to. */
 import type { ElementRef } from "../text/refs";
 import type { Conditions } from "../cascade/conditions";
-import { styledPage } from "../cascade/styledPages";
+import { textAt } from "../text/pageTexts";
 import { computedValue, fontSizeOf, leadingOf, rootOf, valueOf, type Style } from "../cascade/style";
-import { textFile, type Site } from "../source/site";
+import type { Site } from "../source/site";
 import { roleName } from "../text/textStyles";
 import { stackInfo, type StackInfo } from "../type/members";
 
@@ -45,13 +45,10 @@ export function settingOf(
   property: string,
   conditions: Conditions,
 ): Setting | null {
-  const styleAt = ({ page: path, index }: ElementRef): Style | null => {
-    const file = textFile(site, path);
-    return file?.kind === "html" ? (styledPage(site, file, conditions).styles[index] ?? null) : null;
-  };
-  const style = styleAt(picked);
-  const file = textFile(site, picked.page);
-  if (!style || !file) return null;
+  const styleAt = (ref: ElementRef): Style | null => textAt(site, ref, conditions)?.style ?? null;
+  const found = textAt(site, picked, conditions);
+  if (!found) return null;
+  const { page, style } = found;
   const outcomes = new Map<string, Outcome>();
   for (const place of places.length ? places : [picked]) {
     const one = styleAt(place);
@@ -69,7 +66,7 @@ export function settingOf(
     leading: leadingOf(style),
     outcomes: [...outcomes.values()].sort((a, b) => b.places.length - a.places.length),
     heirs: property === "line-height" ? heirsOf(places, styleAt) : [],
-    stack: stackInfo(styledPage(site, file, conditions), computedValue(style, "font-family")),
+    stack: stackInfo(page, computedValue(style, "font-family")),
   };
 }
 

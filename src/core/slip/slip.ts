@@ -4,17 +4,16 @@ import type { Conditions } from "../cascade/conditions";
 import type { Ground, Legibility, Verdict } from "../ground/types";
 import { canvasColor } from "../ground/backgrounds";
 import { explain, isSetBack, type Contender, type Explanation } from "../cascade/explain";
-import { styledPage } from "../cascade/styledPages";
 import { computedValue, fontSizeOf, leadingOf, valueOf, type Style } from "../cascade/style";
 import { type StyledPage } from "../cascade/styles";
 import { cssColor } from "../color/format";
 import type { Target } from "../edits/types";
 import { isPlainSpan } from "../edits/words";
 import { EditError } from "../edits/types";
-import { textFile, type Site } from "../source/site";
+import { type Site } from "../source/site";
 import { isLink } from "../cascade/selectors/states";
 import { specimenOf, type Specimen } from "../text/look";
-import { refOf, styleAt } from "../text/pageTexts";
+import { refOf, textAt, type TextOnPage } from "../text/pageTexts";
 import { pseudoWords } from "../text/pseudoTexts";
 import {
   groundFrom,
@@ -110,12 +109,10 @@ export function slipTargets(site: Site, ref: ElementRef, conditions: Conditions)
   return targetSteps(site, page, style, conditions, null);
 }
 
-function pickedText(site: Site, ref: ElementRef, conditions: Conditions): { page: StyledPage; style: Style } {
-  const file = textFile(site, ref.page);
-  const page = file && styledPage(site, file, conditions);
-  const style = page && styleAt(page, ref);
-  if (!page || !style) throw new EditError(`${ref.page} has no element number ${ref.index}.`);
-  return { page, style };
+function pickedText(site: Site, ref: ElementRef, conditions: Conditions): TextOnPage {
+  const found = textAt(site, ref, conditions);
+  if (!found) throw new EditError(`${ref.page} has no element number ${ref.index}.`);
+  return found;
 }
 
 function slipWithout(

@@ -13,7 +13,7 @@ import type { Color } from "../color/types";
 import { black, inkOf, white } from "../ground/backgrounds";
 import { overGround, type OverGround } from "../ground/layers";
 import { movedLayout, textId } from "../ground/layout";
-import { styleAt } from "../text/pageTexts";
+import { textAt, type TextOnPage } from "../text/pageTexts";
 import { refsAfter } from "../text/refAfter";
 import { groundName } from "../ground/name";
 import { layoutAfter } from "../ground/under";
@@ -21,7 +21,7 @@ import { legibilityOf } from "../ground/ground";
 import type { Legibility } from "../ground/types";
 import type { TextChange } from "../source/changes";
 import { finished } from "../source/steps";
-import { pagesOf, textFile, type Site } from "../source/site";
+import { pagesOf, type Site } from "../source/site";
 import { groundFrom, isPlace, legibility, legibilityOn, roleName, type Layouts } from "../text/textStyles";
 
 /** One ground, with the places of an ink on it. */
@@ -56,14 +56,14 @@ export function groundsUnder(
   conditions: Conditions,
   layouts: Layouts,
 ): StandsOn[] {
-  const own = find(site, picked, conditions);
+  const own = textAt(site, picked, conditions);
   if (!own) return [];
   const ink = computedValue(own.style, "color");
   const found = new Map<string, StandsOn>();
   const seen = new Set<string>();
   for (const ref of [picked, ...places]) {
     const name = `${ref.page}\n${textId(ref.index, ref.pseudo ?? null)}`;
-    const one = seen.has(name) ? null : find(site, ref, conditions);
+    const one = seen.has(name) ? null : textAt(site, ref, conditions);
     seen.add(name);
     if (!one || computedValue(one.style, "color") !== ink) continue;
     const legibility = legibilityOn(one.page, one.style, layouts);
@@ -112,7 +112,7 @@ export interface InkThere {
 
 /** The picked text's ink over a ground of its own, which it may not have yet. */
 export function ownInk(site: Site, picked: ElementRef, conditions: Conditions, layouts: Layouts): InkThere[] {
-  const own = find(site, picked, conditions);
+  const own = textAt(site, picked, conditions);
   if (!own) return [];
   const { page, style } = own;
   const { ground, ratio, needs, passes } = legibilityOn(page, style, layouts);
@@ -126,7 +126,7 @@ export function ownInk(site: Site, picked: ElementRef, conditions: Conditions, l
  * where it is a gradient or a picture, on whatever part of it.
  */
 export function inksOn(site: Site, picked: ElementRef, conditions: Conditions, layouts: Layouts): InkThere[] {
-  const own = find(site, picked, conditions);
+  const own = textAt(site, picked, conditions);
   if (!own) return [];
   const { ground } = legibilityOn(own.page, own.style, layouts);
   const from = groundFrom(own.page, own.style, ground);
@@ -163,19 +163,6 @@ function giverOf(page: KnownPage, index: number | null): string {
   return spot ? `${spot.path}:${spot.offset}` : `${page.file.path}:${index}`;
 }
 
-interface Found {
-  page: KnownPage;
-  style: Style;
-}
-
-function find(site: Site, ref: ElementRef, conditions: Conditions): Found | null {
-  const file = textFile(site, ref.page);
-  if (file?.kind !== "html") return null;
-  const page = styledPage(site, file, conditions);
-  const style = styleAt(page, ref);
-  return style ? { page, style } : null;
-}
-
 /** Opacity of the groups a text is in between it and the element that gives its ground. */
 function opacityOver(style: Style, ground: number | null): number {
   let opacity = 1;
@@ -185,7 +172,7 @@ function opacityOver(style: Style, ground: number | null): number {
 }
 
 /** What any ink would have to be read against: found by painting black and white, which tells how much of the ink comes through. */
-function needsOf({ page, style }: Found, { needs, ground }: Legibility, layouts: Layouts): Need[] {
+function needsOf({ page, style }: TextOnPage, { needs, ground }: Legibility, layouts: Layouts): Need[] {
   const layout = layouts[page.file.path]?.[textId(style.element.index, style.pseudo)] ?? null;
   const inked = (ink: Color) => legibilityOf(style, layout, page.styles, ink);
   // Where the ground varies, black and white have their worst at different points: the opacities between are multiplied.
@@ -234,9 +221,9 @@ export function* judgeSteps(
   const rises = new Map<string, InkOn>();
   for (const [at, ref] of reach.entries()) {
     if (at % inOneStep === inOneStep - 1) yield;
-    const old = find(before, ref, conditions);
+    const old = textAt(before, ref, conditions);
     const moved = placeAfter(ref);
-    const now = moved && find(after, moved, later);
+    const now = moved && textAt(after, moved, later);
     if (!old || !now) continue;
     // Layouts are of the page before; where boxes stay, they tell what lies under the text after it, too.
     const was = legibilityOn(old.page, old.style, layouts);

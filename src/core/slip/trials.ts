@@ -2,16 +2,15 @@
 import type { ElementRef } from "../text/refs";
 import type { Conditions } from "../cascade/conditions";
 import { conditionsAfter } from "../cascade/conditionsAfter";
-import { styledPage } from "../cascade/styledPages";
 import { combine } from "../edits/combine";
 import { EditError, type Edit } from "../edits/types";
 import { legibilityOf } from "../ground/ground";
 import type { Verdict } from "../ground/types";
 import { movedLayout, textId } from "../ground/layout";
-import { styleAt } from "../text/pageTexts";
+import { textAt } from "../text/pageTexts";
 import { refsAfter } from "../text/refAfter";
 import { layoutAfter } from "../ground/under";
-import { changeSite, textFile, type Site } from "../source/site";
+import { changeSite, type Site } from "../source/site";
 import type { Layouts } from "../text/textStyles";
 
 export interface TrialContrast {
@@ -28,19 +27,16 @@ export function trialContrasts(
   conditions: Conditions,
   layouts: Layouts,
 ): (TrialContrast | null)[] {
-  const now = textFile(site, picked.page);
-  const before = now && styleAt(styledPage(site, now, conditions), picked);
+  const before = textAt(site, picked, conditions)?.style;
   const layout = layouts[picked.page]?.[textId(picked.index, picked.pseudo ?? null)];
   return candidates.map((edits) => {
     try {
       const changes = combine(site, edits);
       const after = changeSite(site, changes);
       const placeAfter = refsAfter(site, after, changes);
-      const place = placeAfter(picked);
-      const file = textFile(after, picked.page);
-      const page = file && styledPage(after, file, conditionsAfter(conditions, site, after, changes));
-      const style = page && place && styleAt(page, place);
-      if (!style || !before) return null;
+      const found = textAt(after, placeAfter(picked), conditionsAfter(conditions, site, after, changes));
+      if (!found || !before) return null;
+      const { page, style } = found;
       const moved = layout && movedLayout(layout, (index) => placeAfter({ page: picked.page, index })?.index);
       const { ratio, needs, verdict } = legibilityOf(
         style,

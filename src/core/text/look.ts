@@ -1,13 +1,12 @@
 /** A text as it looks by itself: its words, how they are set, and what they stand on. */
 import type { ElementRef } from "./refs";
 import type { Conditions } from "../cascade/conditions";
-import { styledPage } from "../cascade/styledPages";
 import { computedValue, fontSizeOf, type Style } from "../cascade/style";
 import { cssColor } from "../color/format";
 import { inkOf } from "../ground/backgrounds";
 import type { Verdict } from "../ground/types";
-import { textFile, type Site } from "../source/site";
-import { styleAt } from "./pageTexts";
+import { type Site } from "../source/site";
+import { textAt } from "./pageTexts";
 import { legibilityOn, roleName, shownWords, textStyleProperties, type Layouts } from "./textStyles";
 
 /** Declarations, later ones over earlier ones. */
@@ -39,10 +38,9 @@ const longest = 160;
 
 /** How a text looks; null where there is none. */
 export function lookOf(site: Site, ref: ElementRef, conditions: Conditions, layouts: Layouts): TextLook | null {
-  const file = textFile(site, ref.page);
-  const page = file?.kind === "html" ? styledPage(site, file, conditions) : null;
-  const style = page && styleAt(page, ref);
-  if (!style) return null;
+  const found = textAt(site, ref, conditions);
+  if (!found) return null;
+  const { page, style } = found;
   const { ground, ratio, needs, verdict } = legibilityOn(page, style, layouts);
   return {
     text: shownWords(style.element).slice(0, longest),

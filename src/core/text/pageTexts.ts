@@ -2,7 +2,9 @@
 import type { ElementRef } from "./refs";
 import type { Style } from "../cascade/style";
 import type { StyledPage } from "../cascade/styles";
-import type { KnownPage } from "../cascade/styledPages";
+import type { Conditions } from "../cascade/conditions";
+import { styledPage, type KnownPage } from "../cascade/styledPages";
+import { textFile, type Site } from "../source/site";
 import { pseudoTexts } from "./pseudoTexts";
 import { isPlace } from "./textStyles";
 
@@ -23,6 +25,21 @@ export function textsOf(page: StyledPage): readonly Style[] {
 export function styleAt(page: StyledPage, { index, pseudo }: Pick<ElementRef, "index" | "pseudo">): Style | null {
   if (pseudo === undefined) return page.styles[index] ?? null;
   return textsOf(page).find((style) => style.pseudo === pseudo && style.element.index === index) ?? null;
+}
+
+/** A text, or an element, on its page. */
+export interface TextOnPage {
+  page: KnownPage;
+  style: Style;
+}
+
+/** What is referred to on its page as it is styled; null where there is none. */
+export function textAt(site: Site, ref: ElementRef | null | undefined, conditions: Conditions): TextOnPage | null {
+  const file = ref ? textFile(site, ref.page) : null;
+  if (!ref || file?.kind !== "html") return null;
+  const page = styledPage(site, file, conditions);
+  const style = styleAt(page, ref);
+  return style && { page, style };
 }
 
 /** A text as it is referred to. @param page its path */

@@ -10,6 +10,7 @@ export type Expansion = Partial<Record<string, readonly Component[]>>;
 export const standTogether = (parts: readonly Component[], all: readonly Component[]): boolean =>
   parts.every((part, at) => at === 0 || part === all[all.indexOf(parts[at - 1]!) + 1]);
 
+/** Whether a part is a colour. */
 export const isColor = (part: Component) => colorFromComponent(part) !== null;
 /** Whether a part is one of these words, written with spaces between. */
 export const isOneOf = (words: string) => {
