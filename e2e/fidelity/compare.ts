@@ -12,6 +12,7 @@ import {
   type StyledPage,
 } from "../../src/core";
 import { measureFontUnits } from "../../src/preview/fontUnits";
+import { sizeless } from "../../src/preview/sizeless";
 import { isExcepted } from "./exceptions";
 
 export interface Difference {
@@ -55,7 +56,7 @@ interface Seen {
 /** Asked at once and as one text: many questions, and many small values, are slow on their way. */
 async function seenBy(page: Page): Promise<Seen> {
   const text = await page.evaluate(
-    (names) => {
+    ({ names, without }) => {
       // Animations have come to their end, as the sheet says it.
       for (const animation of document.getAnimations()) {
         if (animation.effect?.getComputedTiming().endTime === Infinity) animation.cancel();
@@ -69,8 +70,7 @@ async function seenBy(page: Page): Promise<Seen> {
       const px = (...values: string[]) => values.reduce((sum, value) => sum + (parseFloat(value) || 0), 0);
       const sizes = all.flatMap((element, index) => {
         const style = getComputedStyle(element);
-        const sizeless = /^(?:none|contents|inline|ruby.*|inline-table|table(?!-cell|-caption).*)$/;
-        if (style.containerType === "normal" || sizeless.test(style.display)) return [];
+        if (style.containerType === "normal" || new RegExp(without).test(style.display)) return [];
         const around = style.boxSizing === "border-box";
         const size = {
           width:
@@ -94,7 +94,7 @@ async function seenBy(page: Page): Promise<Seen> {
       const settings = [...new Map(fonts.map((one) => [JSON.stringify(one), one])).values()];
       return JSON.stringify({ styles, sizes, settings });
     },
-    [...reportedLonghands],
+    { names: [...reportedLonghands], without: sizeless.source },
   );
   return JSON.parse(text) as Seen;
 }

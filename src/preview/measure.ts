@@ -2,6 +2,7 @@
 import { fontKeyOf, type FontMeasure } from "@/core";
 import { measureFontUnits } from "./fontUnits";
 import type { ShownPage } from "./frame";
+import { sizeless } from "./sizeless";
 
 export interface Box {
   left: number;
@@ -190,9 +191,6 @@ function visibleRects(range: Range, text: Text, start: number, stop: number): DO
   range.setEnd(text, stop);
   return [...range.getClientRects()].filter(({ width }) => width > 0);
 }
-
-/** Boxes that are as large as what is in them, whatever contains them, have no size to ask for (CSS Containment 2, 3.1). */
-const sizeless = /^(?:none|contents|inline|ruby.*|inline-table|table(?!-cell|-caption).*)$/;
 
 /** Sizes of the content boxes of all query containers, by element index. */
 export function containerSizes({ document, nodes }: ShownPage): Record<number, { width: number; height: number }> {
