@@ -135,3 +135,12 @@ describe("how a value comes out", () => {
     expect(settingOf(from, { page: "index.html", index: 99 }, [], "font-size", defaultConditions)).toBeNull();
   });
 });
+
+test("the setting of a text that a pseudo-element shows is its own", () => {
+  const from = pageWith("p{font-size:20px}p::before{content:'Fog';font-size:30px}", "<p id=t>horn</p>");
+  const { index } = stylesOf(from).find(({ element }) => element.id === "t")!.element;
+  const sizeOf = (pseudo?: string) =>
+    settingOf(from, { page: "index.html", index, ...(pseudo ? { pseudo } : {}) }, [], "font-size", defaultConditions)
+      ?.size;
+  expect([sizeOf(), sizeOf("before"), sizeOf("after")]).toEqual([20, 30, undefined]);
+});
