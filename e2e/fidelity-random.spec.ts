@@ -9,6 +9,7 @@ import { longhandPage, mixedPage } from "./fidelity/mixed";
 import { pageText, randomPage, type RandomPage } from "./fidelity/random";
 import { selectingPage } from "./fidelity/selecting";
 import { sheetingSite } from "./fidelity/sheeting";
+import { variableNames, variablingPage } from "./fidelity/variabling";
 
 const pages = Number(process.env.HEVRET_PAGES ?? 100);
 const from = Number(process.env.HEVRET_SEED ?? 1);
@@ -21,7 +22,8 @@ const sheeted = Math.ceil(pages / 3);
 const mostShrunk = 5;
 
 async function firstDifference(browser: Browser, page: RandomPage): Promise<Difference | null> {
-  const { differences } = await compareSite(browser, [{ path: "page.html", text: pageText(page) }], [800]);
+  const files = [{ path: "page.html", text: pageText(page) }];
+  const { differences } = await compareSite(browser, files, [800], undefined, variableNames);
   return differences[0] ?? null;
 }
 
@@ -38,6 +40,7 @@ async function shrunk(browser: Browser, whole: RandomPage): Promise<RandomPage> 
 for (const [what, pageFrom, count] of [
   ["values on random pages", randomPage, pages],
   ["rules that random selectors and conditions choose", selectingPage, selected],
+  ["custom properties and what is set by them", variablingPage, selected],
 ] as const)
   test(`${what}, ${count} of them`, async ({ browser }) => {
     test.setTimeout(120_000 + count * 5_000);
@@ -45,7 +48,7 @@ for (const [what, pageFrom, count] of [
       path: `${from + at}.html`,
       text: pageText(pageFrom(from + at)),
     }));
-    const { compared, differences } = await compareSite(browser, files, [800]);
+    const { compared, differences } = await compareSite(browser, files, [800], undefined, variableNames);
     const figure = (value: number) => value.toLocaleString("en-GB");
     console.log(`${what}, from seed ${from}: ${figure(compared - differences.length)} of ${figure(compared)} equal`);
     const seeds = [...new Set(differences.map(({ page }) => Number.parseInt(page, 10)))];

@@ -9,6 +9,7 @@ import {
   reportedLonghands,
   stylePage,
   type SiteFile,
+  type Style,
   type StyledPage,
 } from "../../src/core";
 import { measureFontUnits } from "../../src/preview/fontUnits";
@@ -29,9 +30,16 @@ export interface Comparison {
   differences: Difference[];
 }
 
-/** Addresses are compared without their base, which only the browser has. */
-const withoutAddresses = (value: string) =>
-  value.includes("url(") ? value.replaceAll(/url\("(?!data:)[^"]*"\)/g, "url()") : value;
+/** What the core says of a longhand or a custom property. */
+const valueOf = (style: Style, property: string): string =>
+  property.startsWith("--") ? (style.shared.custom.get(property) ?? "") : computedValue(style, property);
+
+/** Addresses are compared without their base, which only the browser has; custom properties without spaces and comments. */
+const comparable = (value: string, property: string) =>
+  (property.startsWith("--") ? value.replaceAll(/\s|\/\*.*?\*\//g, "") : value).replaceAll(
+    /url\("(?!data:)[^"]*"\)/g,
+    "url()",
+  );
 
 export const origin = "http://site.example";
 
@@ -54,7 +62,7 @@ interface Seen {
 }
 
 /** Asked at once and as one text: many questions, and many small values, are slow on their way. */
-async function seenBy(page: Page): Promise<Seen> {
+async function seenBy(page: Page, names: readonly string[]): Promise<Seen> {
   const text = await page.evaluate(
     ({ names, without }) => {
       // Animations have come to their end, as the sheet says it.
@@ -94,7 +102,7 @@ async function seenBy(page: Page): Promise<Seen> {
       const settings = [...new Map(fonts.map((one) => [JSON.stringify(one), one])).values()];
       return JSON.stringify({ styles, sizes, settings });
     },
-    { names: [...reportedLonghands], without: sizeless.source },
+    { names, without: sizeless.source },
   );
   return JSON.parse(text) as Seen;
 }
@@ -108,13 +116,18 @@ function widthsFor(text: string, scheme: "light" | "dark", widths: readonly numb
   return ofWindow.test(text) ? widths : widths.slice(...(scheme === "dark" ? [0, 1] : [-1]));
 }
 
-/** @param compared told of each page as it was styled, under conditions that were measured in the browser */
+/**
+ * @param compared told of each page as it was styled, under conditions that were measured in the browser
+ * @param variables custom properties that are compared, too
+ */
 export async function compareSite(
   browser: Browser,
   files: SiteFile[],
   widths: readonly number[],
   compared: (page: StyledPage) => void = () => undefined,
+  variables: readonly string[] = [],
 ): Promise<Comparison> {
+  const names = [...reportedLonghands, ...variables];
   const site = openSite(files);
   const result: Comparison = { compared: 0, differences: [] };
   for (const scheme of ["light", "dark"] as const) {
@@ -136,7 +149,7 @@ export async function compareSite(
       await page.goto(`${origin}/${file.path}`);
       for (const width of widthsFor(file.text, scheme, widths)) {
         await page.setViewportSize({ width, height: 800 });
-        const { styles: browserStyles, sizes, settings } = await seenBy(page);
+        const { styles: browserStyles, sizes, settings } = await seenBy(page, names);
         const measured = await page.evaluate(
           measureFontUnits,
           settings.map(
@@ -177,7 +190,7 @@ export async function compareSite(
                     names.map((one) => getComputedStyle(all[index]!, `::${name}`).getPropertyValue(one)),
                   );
                 },
-                [pseudos.map(({ index, name }) => [index, name] as const), [...reportedLonghands]] as const,
+                [pseudos.map(({ index, name }) => [index, name] as const), names] as const,
               );
         const texts = [
           ...styled.styles.map((style, index) => ({ style, part: "", values: browserStyles[index]! })),
@@ -185,9 +198,9 @@ export async function compareSite(
         ];
         for (const { style, part, values } of texts) {
           const { index } = style.element;
-          for (const [at, property] of reportedLonghands.entries()) {
-            const theirs = withoutAddresses(values[at]!);
-            const ours = withoutAddresses(computedValue(style, property));
+          for (const [at, property] of names.entries()) {
+            const theirs = comparable(values[at]!, property);
+            const ours = comparable(valueOf(style, property), property);
             if (ours !== theirs && isExcepted(property, style, ours, theirs, part)) continue;
             result.compared += 1;
             if (ours === theirs) continue;

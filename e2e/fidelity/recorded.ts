@@ -7,8 +7,9 @@ import { nastyPages } from "./nasty";
 import { pageText, randomPage } from "./random";
 import { selectingPage } from "./selecting";
 import { sheetingSite } from "./sheeting";
+import { variablingPage } from "./variabling";
 
-const seeds = { values: 30, selecting: 20, sheets: 20, hints: 10 };
+const seeds = { values: 30, selecting: 20, variables: 20, sheets: 20, hints: 10 };
 /** Pages of shorthands, and of longhands, of random parts. */
 const mixed = { shorthands: 3, longhands: 5 };
 
@@ -24,6 +25,7 @@ const seeded = (count: number, name: string, textOf: (seed: number) => string): 
 export const recordedFiles = (): SiteFile[] => [
   ...seeded(seeds.values, "random", (seed) => pageText(randomPage(seed))),
   ...seeded(seeds.selecting, "selecting", (seed) => pageText(selectingPage(seed))),
+  ...seeded(seeds.variables, "variables", (seed) => pageText(variablingPage(seed))),
   ...seeded(seeds.hints, "hints", hintingPage),
   ...Array.from({ length: seeds.sheets }, (_, at) => sheetingSite(at + 1)).flat(),
   ...seeded(mixed.shorthands, "mixed", mixedPage),

@@ -7,6 +7,7 @@ import { prepareDeclaration, prepareInQuirks, type Given } from "./declarations"
 import { hintsFor } from "./hints";
 import { matchRules, type Match, type RuleMatching } from "./pageRules";
 import type { Origin, RuleSet } from "./ruleSet";
+import type { WideKeyword } from "./wide";
 
 /** The winning declaration of a longhand, with those it beat behind it. */
 export interface Winner {
@@ -17,6 +18,15 @@ export interface Winner {
   declaration: Declaration;
   beaten: Winner | null;
 }
+
+/** The winning declaration of a custom property, with those it beat behind it. */
+export interface CustomWinner {
+  given: CustomGiven;
+  block: Block;
+  beaten: CustomWinner | null;
+}
+
+export type CustomGiven = { kind: "text"; text: string } | { kind: "wide"; keyword: WideKeyword };
 
 /** Declarations that apply to an element together. */
 export interface Block {
@@ -30,7 +40,7 @@ export interface Block {
 export interface BlockEntry {
   declaration: Declaration;
   entries: readonly (readonly [string, Given])[];
-  custom: { name: string; given: { kind: "text"; text: string } | { kind: "wide"; keyword: string } } | null;
+  custom: { name: string; given: CustomGiven } | null;
 }
 
 type PreparedBlocks = WeakMap<readonly Declaration[], { normal: BlockEntry[]; important: BlockEntry[] }>;

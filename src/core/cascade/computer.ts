@@ -5,7 +5,16 @@ import { made } from "../source/memo";
 import type { ElementNode, HtmlDocument } from "../source/html/document";
 import { adjustStyle, isAdjustedByAttributes } from "./adjust";
 import { Ancestors } from "./ancestors";
-import { blockOf, blocksFor, compareMatches, inOrder, matchedBlock, type Block, type Winner } from "./blocks";
+import {
+  blockOf,
+  blocksFor,
+  compareMatches,
+  inOrder,
+  matchedBlock,
+  type Block,
+  type CustomWinner,
+  type Winner,
+} from "./blocks";
 import { measuresKey, type Conditions } from "./conditions";
 import { matchesContainer, type ContainerAncestor } from "./containers";
 import { black, Context } from "./context";
@@ -13,7 +22,8 @@ import { readPending, type Given } from "./declarations";
 import { isAskedFor, matchRules, ruleMatching, type Match, type PageRules, type RuleMatching } from "./pageRules";
 import { longhandIndex, longhands, physicalName } from "./properties";
 import { fitMonospace, isMonospaceAlone, type FamilyName, type FontSize } from "./properties/font";
-import { computeRegistered } from "./registered";
+import { computeRegistered, isAny, type LazyContext } from "./registered";
+import type { KnownSyntax } from "./styleQuery";
 import type { RuleChanges } from "./ruleChanges";
 import type { RuleIndex } from "./ruleSet";
 import type { MatchContext } from "./selectors/match";
@@ -25,7 +35,7 @@ import { isEqual, rootOf, valueOf, type ContainerBasis, type SharedStyle, type S
 import { bankOf, type StyleBank } from "./styleBank";
 import { substitute, type Sources } from "./substitution";
 import { matchesSupports } from "./supports";
-import { resolveVariables, type CustomProperties, type DeclaredText } from "./variables";
+import { resolveVariables, type CustomProperties } from "./variables";
 import { cascadeOf, rolledBack, winnersIn } from "./winners";
 
 const initials = longhands.map(({ parse, initial }) => parse(componentsOf(initial)));
@@ -60,8 +70,6 @@ const rootLonghands = [
 /** By version of the rules, by page, by pseudo-element, by index of the element; most have none. */
 const pseudoMatches = new WeakMap<object, WeakMap<HtmlDocument, Map<string, (readonly Match[] | undefined)[]>>>();
 const noMatches: readonly Match[] = [];
-
-const noCustom: CustomProperties = new Map();
 
 const metaSchemes = new WeakMap<HtmlDocument, { scheme: string | null }>();
 
@@ -124,7 +132,7 @@ export class Computer {
 
   /** Whether a container's condition holds for what is in an element. */
   private containedIn(parent: Style | null): (text: string) => boolean {
-    return (text) => matchesContainer(text, containersAbove(parent), this.document.path, this.conditions);
+    return (text) => matchesContainer(text, this.containersAbove(parent), this.document.path, this.conditions);
   }
 
   /**
@@ -271,7 +279,7 @@ export class Computer {
   private askedFonts = false;
 
   /** What values may ask of the element whose style is computed. */
-  private readonly sources: Omit<Sources, "variable"> = {
+  private readonly sources: Omit<Sources, "variable" | "syntax"> = {
     attribute: (name) => {
       this.isParticular = true;
       const { attributes, namespace } = this.element!;
@@ -378,13 +386,13 @@ export class Computer {
   }
 
   private variables(
-    own: ReadonlyMap<string, DeclaredText>,
+    own: ReadonlyMap<string, CustomWinner>,
     parent: SharedStyle | null,
     winners: ReadonlyMap<string, Winner>,
   ): CustomProperties {
     const { registered } = this.rules.set;
-    const inherited = parent?.custom ?? noCustom;
-    const sources: Sources = { ...this.sources, variable: () => null };
+    const inherited = parent?.custom ?? null;
+    const sources: Sources = { ...this.sources, variable: () => null, syntax: () => null };
     if (registered.size === 0) return resolveVariables(own, inherited, registered, sources);
     let context: Context | null = null;
     // Units of the element's own font: its size, from the properties as they are written.
@@ -396,9 +404,30 @@ export class Computer {
       context.computing = -1;
       return context;
     };
-    return resolveVariables(own, inherited, registered, sources, (property, text) =>
+    const typed = { ...sources, syntax: (name: string) => this.syntaxOf(name, lazily) };
+    return resolveVariables(own, inherited, registered, typed, (property, text) =>
       computeRegistered(property, text, lazily),
     );
+  }
+
+  private syntaxOf(name: string, context: LazyContext): KnownSyntax | null {
+    const property = this.rules.set.registered.get(name);
+    if (!property || isAny(property.syntax)) return null;
+    const compute = (text: string) => computeRegistered(property, text, context);
+    return { initial: compute(property.initial!), compute };
+  }
+
+  private *containersAbove(style: Style | null): Generator<ContainerAncestor> {
+    for (let current = style; current; current = current.parent) {
+      const { custom, context } = current.shared;
+      yield {
+        index: current.element.index,
+        names: valueOf(current, "container-name"),
+        type: valueOf(current, "container-type"),
+        custom: (name) => custom.get(name) ?? null,
+        syntax: (name) => this.syntaxOf(name, () => context),
+      };
+    }
   }
 
   /** Flow-relative longhands take the place of the physical ones they stand for, in the order of the cascade. */
@@ -456,7 +485,11 @@ export class Computer {
 
   /** What a pending text gives a longhand on an element; null where it comes to nothing valid. */
   private readWith(style: SharedStyle, name: string, shorthand: string | null, text: string): Given | null {
-    const sources: Sources = { ...this.sources, variable: (one) => style.custom.get(one) ?? null };
+    const sources: Sources = {
+      ...this.sources,
+      variable: (one) => style.custom.get(one) ?? null,
+      syntax: (one) => this.syntaxOf(one, () => style.context),
+    };
     const replaced = substitute(text, sources);
     const read = replaced === null ? null : readPending(name, shorthand, replaced, this.matching.context.quirks);
     if (read?.kind !== "pending") return read;
@@ -470,18 +503,6 @@ export class Computer {
     const dark = words.includes("dark");
     const light = words.includes("light");
     return dark && (this.conditions.scheme === "dark" || !light) ? "dark" : "light";
-  }
-}
-
-function* containersAbove(style: Style | null): Generator<ContainerAncestor> {
-  for (let current = style; current; current = current.parent) {
-    const { custom } = current.shared;
-    yield {
-      index: current.element.index,
-      names: valueOf(current, "container-name"),
-      type: valueOf(current, "container-type"),
-      custom: (name) => custom.get(name),
-    };
   }
 }
 

@@ -2,14 +2,13 @@
 import { componentsOf, isKeyword, type Component } from "../source/css/components";
 import { evaluateCondition, evaluateFeature, type Truth } from "./media";
 import type { Conditions } from "./conditions";
-import { styleQuery } from "./styleQuery";
+import { styleQuery, type StyleAsked } from "./styleQuery";
 
 /** What is asked of the elements above the one a rule is for, nearest first. */
-export interface ContainerAncestor {
+export interface ContainerAncestor extends StyleAsked {
   index: number;
   names: readonly string[];
   type: string;
-  custom(name: string): string | undefined;
 }
 
 const blockFeatures = /height|block-size|aspect-ratio|orientation/;
@@ -34,7 +33,7 @@ export function matchesContainer(
     // One feature nobody knows, and no container fits the query at all.
     let known = true;
     const holds = evaluateCondition(query, (part) => {
-      const one = answer(part, ancestor, size, conditions);
+      const one = answer(part, text, ancestor, size, conditions);
       known &&= one !== "unknown";
       return one;
     });
@@ -50,14 +49,15 @@ export function asksForSize(text: string): boolean {
 
 function answer(
   part: Component,
+  text: string,
   ancestor: ContainerAncestor,
   size: { width: number; height: number } | undefined,
   conditions: Conditions,
 ): Truth {
-  if (part.type === "function") return part.name === "style" ? styleQuery(part.args, ancestor.custom) : "unknown";
+  if (part.type === "function") return part.name === "style" ? styleQuery(part.args, text, ancestor) : "unknown";
   if (part.type !== "block" || part.open !== "(") return "unknown";
   if (part.args.some((arg) => arg.type === "block") || isKeyword(part.args[0], "not")) {
-    return evaluateCondition(part.args, (inner) => answer(inner, ancestor, size, conditions)) ?? "unknown";
+    return evaluateCondition(part.args, (inner) => answer(inner, text, ancestor, size, conditions)) ?? "unknown";
   }
   if (!size) return "unknown";
   const asMedia = part.args.map((arg) => (arg.type === "ident" ? { ...arg, name: physical(arg.name) } : arg));

@@ -4,6 +4,7 @@ import { absoluteUnit, type Measure } from "../source/css/math";
 import type { Conditions } from "./conditions";
 import { longhandIndex } from "./properties";
 import { leadingPx, usedSize, type FamilyName, type FontSize, type LineHeight } from "./properties/font";
+import { inLayout } from "./properties/kinds";
 import type { FontMeasure } from "./fonts/metrics";
 import type { FontSetting } from "./fonts/fontUnits";
 import type { ComputedValues, ReadLonghand } from "./properties/computed";
@@ -179,7 +180,6 @@ export class Context implements ComputeContext {
     const zoom = style?.zoom ?? 1;
     const value = style?.values[lineHeightAt] as LineHeight | undefined;
     // Browsers take it from the layout, which counts in 64ths of a pixel, as large as the text is shown.
-    const inLayout = (px: number) => Math.floor(Math.fround(px) * 64) / 64;
     const px = (value && leadingPx(value, inLayout(this.sizeOf(style) * zoom) / zoom)) ?? this.font(style).line;
     return inLayout(px * zoom) / zoom;
   }

@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 import { styleOf, pageWith } from "../testing/site";
-import { fitsSyntax } from "./registered";
+import { fitsSyntax, isRegistrable } from "./registered";
 
 /** Syntax, what it has without a value that fits, a value, and what the browser (Chromium 156) computes. */
 const rows: readonly (readonly [syntax: string, initial: string, value: string, computed: string])[] = [
@@ -30,6 +30,13 @@ const rows: readonly (readonly [syntax: string, initial: string, value: string, 
   ["<custom-ident>", "i", "Boat", "Boat"],
   ["<custom-ident>", "i", "default", "i"],
   ["<custom-ident>", "i", "'x'", "i"],
+  ["<integer>", "9", "1e1", "9"],
+  ["<string>", "'a'", "'b\"'", '"b\\""'],
+  ["<url>", "url(a)", "url( b )", 'url("b")'],
+  ["<image>", "url(a)", "url('b')", 'url("b")'],
+  ["<color>", "black", "light-dark(red, blue)", "rgb(255, 0, 0)"],
+  ["<transform-function>", "scale(9)", "blur(2px)", "scale(9)"],
+  ["<transform-list>", "scale(9)", "none", "none"],
   ["<transform-function>", "scale(9)", "scale(2)", "scale(2)"],
   ["<transform-function>", "scale(9)", "scale(2) rotate(1deg)", "scale(9)"],
   ["<transform-list>", "scale(9)", "scale(2)  rotate(1deg)", "scale(2) rotate(1deg)"],
@@ -58,8 +65,46 @@ test.each(rows)("as %s, at first %s, %s is %s", (syntax, initial, value, compute
   expect(fitsSyntax(` ${syntax} `, value)).toBe(syntax === "*" || computed !== computedAtFirst(syntax, initial));
 });
 
+test.each<[syntax: string, initial: string | null, registrable: boolean]>([
+  ["*", null, true],
+  ["*", "anything  [x]", true],
+  ["*", "", true],
+  ["*", "inherit", false],
+  ["<length>", null, false],
+  ["<length>", "1px", true],
+  ["<length>", "1vw", true],
+  ["<length>", "1em", false],
+  ["<length>", "1cqw", false],
+  ["<length>", "calc(1px + 1rem)", false],
+  ["<length>", "red", false],
+  ["<length-percentage>", "calc(5% + 1px)", true],
+  ["<color>", "currentcolor", true],
+  ["<image>", "linear-gradient(red 1em, blue)", true],
+  ["<transform-function>", "translate(1em)", false],
+  ["<transform-list>+", "scale(2)", false],
+  ["<length>+#", "1px", false],
+  ["<LENGTH>", "1px", false],
+  ["<nope>", "1px", false],
+  ["< length>", "1px", false],
+  ["", "1px", false],
+  ["a | ", "a", false],
+  ["a|b", "b", true],
+  ["\\66 oo", "foo", true],
+  ["--a", "--a", false],
+  ["initial", "initial", false],
+  ["a b", "a b", false],
+])("%s with %s can be registered: %s", (syntax, initial, registrable) => {
+  expect(isRegistrable(syntax, initial)).toBe(registrable);
+});
+
+test.each(["var(--y)", "env(safe-area-inset-top)", "attr(title)"])("none is registered with %s", (initial) => {
+  const from = pageWith(`@property --x{syntax:"*";inherits:false;initial-value:${initial}}`, '<p id="t">');
+  expect(styleOf(from, "t").shared.custom.has("--x")).toBe(false);
+});
+
 /** What the first value of a syntax comes to. */
 function computedAtFirst(syntax: string, initial: string): string {
   if (syntax.startsWith("<color>")) return "rgb(0, 0, 0)";
+  if (syntax === "<url>" || syntax === "<image>") return 'url("a")';
   return syntax.startsWith("auto") ? "9px" : initial;
 }

@@ -4,8 +4,10 @@ import { addressIn, componentsOf, splitAt, type Component } from "../source/css/
 import type { Namespace } from "../source/html/document";
 import type { AtRule, Declaration, Item, StyleRule } from "../source/css/syntax";
 import { layerWithin } from "./layerOrder";
+import { isRegistrable } from "./registered";
 import { SelectorError, parseSelectorList, tryParseSelectorList } from "./selectors/parse";
 import type { Selector } from "./selectors/types";
+import { substitutionsIn } from "./substitution";
 import { matchesSupports } from "./supports";
 
 /** A run of declarations with all that decides whether they apply. */
@@ -281,7 +283,8 @@ class Unfolder {
       (inherits !== "true" && inherits !== "false")
     )
       return;
-    if (initial === null && syntax.value.trim() !== "*") return;
+    if (initial !== null && substitutionsIn(componentsOf(initial)) !== "none") return;
+    if (!isRegistrable(syntax.value, initial)) return;
     this.registered.push({
       name: rule.preludeText,
       syntax: syntax.value.trim(),

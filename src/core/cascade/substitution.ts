@@ -7,12 +7,14 @@ import { componentsOf, isDelim, isKeyword, splitAt, type Component, type Compone
 import { table } from "../source/table";
 import { evaluateCondition, type Truth } from "./media";
 import { fitsSyntax } from "./registered";
-import { styleQuery } from "./styleQuery";
+import { styleQuery, type KnownSyntax, type StyleAsked } from "./styleQuery";
 
 /** What the functions may ask for. */
 export interface Sources {
-  /** The text of a custom property; null for one without a value. */
-  variable(name: string): string | null;
+  /** The text of a custom property; null for one without a value, undefined where what falls back is not asked, either. */
+  variable(name: string): string | null | undefined;
+  /** Of a custom property that is registered with a syntax; null for others. */
+  syntax(name: string): KnownSyntax | null;
   /** The value of the element's attribute; null where it has none. */
   attribute(name: string): string | null;
   /** Whether a media condition holds. */
@@ -41,8 +43,13 @@ export function substitute(text: string, sources: Sources, depth = 0): string | 
   const parts: string[] = [];
   let length = 0;
   let at = 0;
+  let last = "";
+  let lacking = false;
   const put = (piece: string): boolean => {
+    if (piece === "") return true;
+    if (growTogether(last, piece)) parts.push("/**/");
     parts.push(piece);
+    last = piece;
     length += piece.length;
     return length <= longest;
   };
@@ -52,7 +59,9 @@ export function substitute(text: string, sources: Sources, depth = 0): string | 
       if (component.type === "function" && kind) {
         if (!put(text.slice(at, component.start))) return false;
         const value = kind.textOf(component, text, sources, depth + 1);
-        if (value === null || !put(separate(value))) return false;
+        // What comes after is looked at all the same: it may close a circle.
+        if (value === null) lacking = true;
+        else if (!put(value)) return false;
         at = component.end;
       } else if (component.type === "function" || component.type === "block") {
         if (!walk(component.args)) return false;
@@ -60,7 +69,7 @@ export function substitute(text: string, sources: Sources, depth = 0): string | 
     }
     return true;
   };
-  if (!walk(componentsOf(text))) return null;
+  if (!walk(componentsOf(text)) || lacking) return null;
   return put(text.slice(at)) ? parts.join("") : null;
 }
 
@@ -89,15 +98,35 @@ export function countedAlone(text: string): string {
 
 const nothing: Sources = {
   variable: () => null,
+  syntax: () => null,
   attribute: () => null,
   media: () => false,
   supports: () => false,
   siblings: null,
 };
 
-/** Keeps what is put in from growing together with its neighbours. */
-function separate(value: string): string {
-  return `/**/${value}/**/`;
+const number = String.raw`[+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?`;
+const nameStart = String.raw`(?:--|-?(?:[a-z_\u0080-\uffff]|\\[^\n]))`;
+const nameEnd = String.raw`(?:[\w\u0080-\uffff-]|\\.|\\[\da-f]+ )`;
+const startsName = new RegExp(`^${nameStart}`, "i");
+const startsNumber = new RegExp(`^${number}`, "i");
+const endsNumber = new RegExp(`(?<!${nameEnd}|[#@])${number}$`, "i");
+const endsName = new RegExp(`${nameEnd}$`, "i");
+/** That name is not the one of an at-rule or a hash, nor a unit. */
+const endsIdent = new RegExp(`(?<!${nameEnd}|[#@])${nameStart}${nameEnd}*$`, "i");
+
+/** Whether the last token of a text and the first of another would be read as others (CSS Syntax 3, 9). */
+function growTogether(before: string, after: string): boolean {
+  if (!/[^\s)\]}"',;:!<>=]$/.test(before) || !/^[^\s)\]}"',;:!<>={[]/.test(after)) return false;
+  const amount = startsNumber.test(after);
+  const name = startsName.test(after);
+  if (endsNumber.test(before)) return amount || name || after.startsWith("%");
+  if (endsName.test(before) && before !== "-")
+    return amount || name || after.startsWith("-") || (after.startsWith("(") && endsIdent.test(before));
+  if (/[#-]$/.test(before)) return amount || name || after.startsWith("-");
+  if (before.endsWith("@")) return name || after.startsWith("-");
+  if (/[.+]$/.test(before)) return amount;
+  return before.endsWith("/") && after.startsWith("*");
 }
 
 /** The text between a function's parentheses from some place on; the last of them may be missing. */
@@ -113,19 +142,42 @@ const variable: Substitute = {
     const [name, comma] = component.args;
     if (name?.type !== "ident") return null;
     const value = sources.variable(name.name);
+    if (value === undefined) return null;
     // A fallback that is not taken is not looked at, so it closes no circle.
     return value ?? (comma ? substitute(argumentsFrom(comma.end, component, text), sources, depth) : null);
   },
 };
 
-/** Nothing of the device's is known by a name. */
+const sides = ["top", "right", "bottom", "left"];
+
+/** What is told of a device whose whole screen can be used, and of a reader who has not asked for larger texts. */
+const environments: Readonly<Record<string, string>> = table({
+  ...Object.fromEntries(
+    [
+      ...sides.flatMap((side) => [`safe-area-inset-${side}`, `safe-area-max-inset-${side}`]),
+      ...[...sides, "width", "height"].map((part) => `keyboard-inset-${part}`),
+    ].map((name) => [name, "0px"]),
+  ),
+  "preferred-text-scale": "1",
+});
+
+/** CSS Environment Variables 1, 2 and 3 */
 const environment: Substitute = {
-  isWellFormed: ([name]) => name?.type === "ident",
+  isWellFormed([name, ...more]) {
+    if (name?.type !== "ident") return false;
+    const end = more.findIndex((part) => isDelim(part, ","));
+    return more.slice(0, end < 0 ? undefined : end).every(isCount);
+  },
   textOf(component, text, sources, depth) {
+    const [name, second] = component.args;
+    const known = name?.type === "ident" && (!second || isDelim(second, ",")) ? environments[name.name] : undefined;
+    if (known !== undefined) return known;
     const comma = component.args.find((part) => isDelim(part, ","));
     return comma ? substitute(argumentsFrom(comma.end, component, text), sources, depth) : null;
   },
 };
+
+const isCount = (part: Component) => part.type === "number" && part.integer && part.value >= 0;
 
 /** CSS Values 5, 7.7 */
 const attribute: Substitute = {
@@ -149,7 +201,7 @@ const attribute: Substitute = {
     const value = written === null ? null : read(written);
     if (value !== null) return value;
     if (comma) return substitute(argumentsFrom(comma.end, component, text), sources, depth);
-    return plain ? '""' : null;
+    return plain ? "''" : null;
   },
 };
 
@@ -184,13 +236,18 @@ const choice: Substitute = {
     );
   },
   textOf(component, text, sources, depth) {
+    const asked: StyleAsked = {
+      custom: (name) => sources.variable(name) ?? null,
+      // Whether there is a value at all is asked here, be it the first one (Chromium 156; not so in `@container`).
+      syntax: (name) => withoutInitial(sources.syntax(name)),
+    };
     const answer = (part: Component): Truth => {
       if (part.type === "block") return evaluateCondition(part.args, answer) ?? "unknown";
       if (part.type !== "function") return "unknown";
       const inside = text.slice(part.start + part.name.length + 1, part.end - 1);
       if (part.name === "media") return sources.media(/^\s*[a-z]+\s*$|\(/i.test(inside) ? inside : `(${inside})`);
       if (part.name === "supports") return sources.supports(inside);
-      return part.name === "style" ? styleQuery(part.args, (name) => sources.variable(name) ?? undefined) : "unknown";
+      return part.name === "style" ? styleQuery(part.args, text, asked) : "unknown";
     };
     for (const { condition, start, end } of branchesOf(component.args) ?? []) {
       if (isElse(condition) || evaluateCondition(condition, answer) === true)
@@ -199,6 +256,8 @@ const choice: Substitute = {
     return null;
   },
 };
+
+const withoutInitial = (syntax: KnownSyntax | null) => syntax && { ...syntax, initial: null };
 
 const isElse = (condition: readonly Component[]) => condition.length === 1 && isKeyword(condition[0], "else");
 

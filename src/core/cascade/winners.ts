@@ -1,14 +1,13 @@
 /** What wins among the declarations that apply to an element (CSS Cascade 6, 2.1). */
 import { made } from "../source/memo";
-import { forEachInOrder, layerOf, type Block, type BlockEntry, type Winner } from "./blocks";
+import { forEachInOrder, layerOf, type Block, type CustomWinner, type Winner } from "./blocks";
 import { isLogical } from "./properties";
-import type { DeclaredText } from "./variables";
 
 interface Cascaded {
   /** By longhand. */
   winners: ReadonlyMap<string, Winner>;
   /** The custom properties among it. */
-  own: ReadonlyMap<string, DeclaredText>;
+  own: ReadonlyMap<string, CustomWinner>;
   /** Whether a longhand is named by the flow, not by sides. */
   usesLogical: boolean;
 }
@@ -21,7 +20,7 @@ export const cascadeOf = (list: readonly Block[]): Cascaded => made(cascaded, li
 /** The same by other names. @param nameOf the longhand that a declared one stands for */
 export function winnersIn(list: readonly Block[], nameOf = (declared: string): string => declared): Cascaded {
   const winners = new Map<string, Winner>();
-  const own = new Map<string, DeclaredText>();
+  const own = new Map<string, CustomWinner>();
   let usesLogical = false;
   forEachInOrder(list, (block, { declaration, entries, custom }) => {
     for (const [declared, given] of entries) {
@@ -29,24 +28,23 @@ export function winnersIn(list: readonly Block[], nameOf = (declared: string): s
       const name = nameOf(declared);
       winners.set(name, { given, name: declared, block, declaration, beaten: winners.get(name) ?? null });
     }
-    if (custom) own.set(custom.name, declaredText(custom.given));
+    if (custom) own.set(custom.name, { given: custom.given, block, beaten: own.get(custom.name) ?? null });
   });
   return { winners, own, usesLogical };
 }
 
-function declaredText(given: NonNullable<BlockEntry["custom"]>["given"]): DeclaredText {
-  if (given.kind === "text") return given.text;
-  return given.keyword === "initial" ? null : undefined;
-}
-
 /** What is left when an origin or a layer is taken away (CSS Cascade 5, 7.3.4 and 7.3.5). */
-export function rolledBack(winner: Winner, keyword: "revert" | "revert-layer"): Winner | null {
-  const level = (one: Winner) => (one.block.origin === "browser" ? 0 : 1);
+export function rolledBack<One extends { block: Block; beaten: One | null }>(
+  winner: One,
+  keyword: "revert" | "revert-layer",
+): One | null {
+  const level = (one: One) => (one.block.origin === "browser" ? 0 : 1);
   for (let next = winner.beaten; next; next = next.beaten) {
     if (level(next) < level(winner)) return next;
+    // What is important in a layer beats those after it, but never goes back to them.
     if (
       keyword === "revert-layer" &&
-      (layerOf(next.block) !== layerOf(winner.block) || next.block.origin !== winner.block.origin)
+      (layerOf(next.block) < layerOf(winner.block) || next.block.origin !== winner.block.origin)
     )
       return next;
   }

@@ -333,6 +333,22 @@ export function isAbsolute(value: ColorValue): boolean {
   }
 }
 
+/** Whether the value goes by the ink where it stands. */
+export function goesByInk(value: ColorValue, scheme: ColorContext["scheme"]): boolean {
+  switch (value.kind) {
+    case "current":
+      return true;
+    case "light-dark":
+      return goesByInk(value[scheme], scheme);
+    case "mix":
+      return value.parts.some((part) => goesByInk(part.value, scheme));
+    case "relative":
+      return goesByInk(value.origin, scheme);
+    default:
+      return false;
+  }
+}
+
 /** The colour a value comes to on an element. */
 export function resolveColor(value: ColorValue, context: ColorContext): PlainColor {
   switch (value.kind) {

@@ -6,6 +6,7 @@ import { absoluteUnit, evaluateMath, isMath, measureOf } from "../../source/css/
 import {
   byTag,
   computeLength,
+  inLayout,
   isLength,
   keywords,
   serialiseNumber,
@@ -345,10 +346,13 @@ const lineHeight: Longhand<Component, LineHeight> = {
     if (value.type === "ident") return { kind: "normal" };
     const number = numberOf(value, context.unit);
     if (number !== null) return { kind: "number", value: Math.max(0, number) };
-    // Chromium takes whole percents where the value is nothing else.
-    if (value.type === "percentage")
-      return { kind: "px", value: (Math.trunc(value.value) * context.usedFontSize) / 100 };
-    return { kind: "px", value: computeLength(value, context, leadingRules, context.usedFontSize).px };
+    const { px, percent, expression } = computeLength(value, context, leadingRules);
+    if (expression === undefined && percent === 0) return { kind: "px", value: px };
+    // Chromium takes whole percents where the value is nothing else, and sums with a percentage as it lays out.
+    if (expression === undefined && px === 0)
+      return { kind: "px", value: (Math.trunc(percent) * context.usedFontSize) / 100 };
+    const size = inLayout(context.usedFontSize);
+    return { kind: "px", value: inLayout(computeLength(value, context, leadingRules, size).px) };
   },
   serialise: (value, context) =>
     value.kind === "normal" ? "normal" : serialisePx(leadingPx(value, context.usedFontSize)!),

@@ -163,6 +163,9 @@ export function computeLength(
   }
 }
 
+/** Chromium lays out in 64ths of a pixel. */
+export const inLayout = (px: number): number => Math.floor(Math.fround(px) * 64) / 64;
+
 const largest = 33554432;
 const finite = (value: number) => Math.max(-largest, Math.min(largest, value));
 
