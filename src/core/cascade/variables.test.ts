@@ -7,6 +7,7 @@ const rows: readonly (readonly [css: string, value: string | undefined])[] = [
   ["p { --x: 1 } #t { --x: inherit }", "1"],
   ["p { --x: 1 } #t { --x: var(--none, inherit) }", "1"],
   ["p { --x: 1 } #t { --x: var(--none, INITIAL) }", undefined],
+  ['@property --x { syntax: "<number>"; inherits: true; initial-value: 7 } :root { --x: inherit }', "7"],
   // What goes back to a layer before finds what that says.
   ["@layer a { #t { --x: 1 } } #t { --x: revert-layer }", "1"],
   ["@layer a, b; @layer b { #t { --x: revert-layer } } @layer a { #t { --x: 1 } }", "1"],

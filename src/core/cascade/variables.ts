@@ -109,8 +109,8 @@ class Resolver {
         return (text === null ? null : this.compute(property, text)) ?? this.unset(name, property);
       }
       if (given.keyword === "initial") return property && this.initialOf(property);
-      if (given.keyword === "inherit") return this.inherited?.get(name) ?? null;
-      if (given.keyword === "unset") break;
+      if (given.keyword === "inherit" && this.inherited) return this.inherited.get(name) ?? null;
+      if (given.keyword === "inherit" || given.keyword === "unset") break;
       winner = rolledBack(winner, given.keyword);
     }
     return this.unset(name, property);
