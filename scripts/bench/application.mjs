@@ -1,9 +1,9 @@
 // The application itself, as it is served: what a person waits for. Times of this machine; printed, never asserted.
-import { spawn, spawnSync } from "node:child_process";
-import { existsSync, readFileSync } from "node:fs";
+import { spawn } from "node:child_process";
 import { gzipSync } from "node:zlib";
 import { strToU8, zipSync } from "fflate";
 import { build as buildApplication, root } from "../setup.mjs";
+import { measureMemory } from "./memory.mjs";
 
 const viewport = { width: 1280, height: 800 };
 
@@ -158,7 +158,7 @@ async function openSample(page, address) {
   return { shelf, shown, rest: (await sizeOf(scripts)) - shelf };
 }
 
-/** A large site: opening it, picking while it is counted, and all counts. */
+/** A large site: opening it, picking while it is counted, all counts, and what it takes. */
 async function measureLarge(browser, address, files, picks) {
   const page = await browser.newPage({ viewport });
   await page.goto(address);
@@ -181,29 +181,10 @@ async function measureLarge(browser, address, files, picks) {
     ? `; from a click to the slip while it is counted ${sorted[picks >> 1].toFixed(0)} ms (median of ${picks}), 95% of them within ${sorted[Math.ceil(picks * 0.95) - 1].toFixed(0)} ms, the slowest ${sorted[picks - 1].toFixed(0)} ms`
     : "";
   console.log(
-    `The application with ${pages} pages: the page is shown after ${(opened / 1000).toFixed(1)} s, all is counted after ${(counted / 1000).toFixed(1)} s${figures}; memory of the tab ${memoryWords(tabMemory())}`,
+    `The application with ${pages} pages: the page is shown after ${(opened / 1000).toFixed(1)} s, all is counted after ${(counted / 1000).toFixed(1)} s${figures}`,
   );
-  if (picks) await measureAtRest(page, pages);
   await page.close();
-}
-
-/** The memory of the tab while all pages are looked at, and once that is done and the browser had time to collect. */
-async function measureAtRest(page, pages) {
-  const started = performance.now();
-  let most = 0;
-  const look = async (milliseconds) => {
-    await page.waitForTimeout(milliseconds);
-    most = Math.max(most, tabMemory()?.resident ?? 0);
-  };
-  await page.getByRole("link", { name: /^Findings/ }).click();
-  await page.getByText(/still to be seen/).waitFor();
-  // Asking the page often keeps the browser from collecting.
-  while ((await page.getByText(/still to be seen/).count()) > 0) for (let at = 0; at < 4; at += 1) await look(2000);
-  const seen = performance.now() - started;
-  for (let at = 0; at < 15; at += 1) await look(2000);
-  console.log(
-    `The application with ${pages} pages: all are seen, and as readers have them, after ${(seen / 1000).toFixed(0)} s more; memory of the tab meanwhile at most ${megabytes(most)} MB, half a minute later ${memoryWords(tabMemory())}`,
-  );
+  await measureMemory(address, zip, pages, picks ? null : 60);
 }
 
 /** Milliseconds from pressing on one of two texts, in turn, to its slip. */
@@ -231,24 +212,3 @@ async function pick(page, at) {
   await page.mouse.click(box.x + 20, box.y + box.height / 2);
   return page.evaluate(() => window.slipShown);
 }
-
-/** The largest process that draws a page, and what of it no other process has, too, KiB; null where the system tells none. */
-function tabMemory() {
-  const { stdout } = spawnSync("ps", ["-eo", "pid,rss,args"], { encoding: "utf8" });
-  const [largest] = (stdout ?? "")
-    .split("\n")
-    .filter((line) => line.includes("--type=renderer"))
-    .map((line) => line.trim().split(/\s+/).map(Number))
-    .sort(([, a], [, b]) => b - a);
-  if (!largest) return null;
-  const [pid, resident] = largest;
-  const status = existsSync(`/proc/${pid}/status`) ? readFileSync(`/proc/${pid}/status`, "utf8") : "";
-  return { resident, own: /^RssAnon:\s+(\d+)/m.exec(status)?.[1] };
-}
-
-const memoryWords = (memory) =>
-  memory
-    ? `${megabytes(memory.resident)} MB${memory.own ? `, ${megabytes(memory.own)} MB of it its own` : ""}`
-    : "not known";
-
-const megabytes = (kibibytes) => Math.round(kibibytes / 1024);
