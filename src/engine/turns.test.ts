@@ -84,10 +84,20 @@ test("a question between two slices is answered before the next", async () => {
   expect(order.slice(from)).toContain("asked");
 });
 
-test("each step is told of", async () => {
+test("how far it is is told once for each slice, and not again while it is the same", async () => {
   const told: number[] = [];
-  const result = turns().whileQuiet(steps(3, 1), always, (step) => told.push(step));
+  const result = turns().whileQuiet(steps(10, 5), always, (step) => told.push(step));
   await vi.runAllTimersAsync();
   await result;
-  expect(told).toEqual([1, 2, 3]);
+  expect(told).toEqual([4, 8]);
+  const same: string[] = [];
+  function* waiting(): Generator<string, null> {
+    const inner = steps(10, 20);
+    while (!inner.next().done) yield "counting";
+    return null;
+  }
+  const again = turns().inSlices(waiting(), always, (step) => same.push(step));
+  await vi.runAllTimersAsync();
+  await again;
+  expect(same).toEqual(["counting"]);
 });

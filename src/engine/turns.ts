@@ -26,7 +26,10 @@ export class Turns {
     }
   }
 
-  /** Carries out steps that somebody waits for; null as soon as they are not wanted any more. */
+  /**
+   * Carries out steps that somebody waits for; null as soon as they are not wanted any more.
+   * @param told how far it is, once for each slice, where that is another step than before
+   */
   async inSlices<Step, Result>(
     steps: Generator<Step, Result>,
     wanted: () => boolean,
@@ -35,7 +38,10 @@ export class Turns {
     return this.slices(steps, wanted, () => breath(), told);
   }
 
-  /** Carries out steps while nothing is asked; null as soon as they are not wanted any more. */
+  /**
+   * Carries out steps while nothing is asked; null as soon as they are not wanted any more.
+   * @param told as in slices
+   */
   async whileQuiet<Step, Result>(
     steps: Generator<Step, Result>,
     wanted: () => boolean,
@@ -53,11 +59,14 @@ export class Turns {
     told: (step: Step) => void = () => undefined,
   ): Promise<Result | null> {
     let started = this.now();
+    let last: Step | null = null;
     for (;;) {
       const step = steps.next();
       if (step.done) return step.value;
-      told(step.value);
       if (this.now() - started < longestSlice) continue;
+      // Whoever is told hears of it between slices only, and has to be answered, too.
+      if (step.value !== last) told(step.value);
+      last = step.value;
       await letIn();
       if (!wanted()) return null;
       started = this.now();

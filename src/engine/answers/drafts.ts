@@ -4,14 +4,19 @@ import { site, turns, giveUp, asLatest, viewFor } from "../open";
 import { filesOf } from "../attempt";
 import type { DraftsAnswers } from "../protocol/drafts";
 
-/** How far a draft is is told once in so many looks. */
-const looksBetween = 10;
+/** Steps that say which they are. */
+function* numbered<Result>(steps: Generator<unknown, Result>): Generator<number, Result> {
+  for (let at = 1; ; at += 1) {
+    const step = steps.next();
+    if (step.done) return step.value;
+    yield at;
+  }
+}
 
 export const draftsAnswers = {
   draft: async (asked, conditions, report) => {
-    let looks = 0;
-    const told = () => void ((looks += 1) % looksBetween === 0 && report?.(looks));
-    return turns.inSlices(draftSteps(site, conditions, asked), asLatest("draft"), told);
+    const steps = numbered(draftSteps(site, conditions, asked));
+    return turns.inSlices(steps, asLatest("draft"), (looks) => void report?.(looks));
   },
 
   stopDraft: async () => {
