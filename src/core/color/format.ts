@@ -104,8 +104,8 @@ function withHue(fitted: Color, color: Color): Color {
   return { ...fitted, channels: fitted.channels.map((channel) => channel ?? 0) as Channels };
 }
 
-/** What was written as half a step stays half a step, to be rounded up. */
-const toByte = (value: number) => Math.round(Number((Math.min(1, Math.max(0, value)) * 255).toFixed(9)));
+/** What was written as half a step stays half a step, to be rounded up: it may have lost the last of its digits. */
+const toByte = (value: number) => Math.round(Math.min(1, Math.max(0, value)) * 255 + 5e-10);
 
 function hex(color: Color, { upper, short }: FormatOptions): string {
   const { channels } = toGamut(color, "srgb");

@@ -36,8 +36,14 @@ export function serialiseNumber(value: number): string {
   return Object.is(rounded, -0) ? "0" : String(rounded);
 }
 
-/** Rounded to six significant digits; what lies half way goes to the even digit, as in C. */
+/**
+ * Rounded to six significant digits; what lies half way goes to the even digit, as in C.
+ * @param value of single precision
+ */
 function sixDigits(value: number): number {
+  // Most have two decimals at the most, which are as many digits.
+  const short = Math.round(value * 100) / 100;
+  if (Math.abs(value) < 10_000 && Math.fround(short) === value) return short;
   const up = Number(value.toPrecision(6));
   if (!/500(?:e.*)?$/.test(value.toPrecision(9))) return up;
   const [digits, exponent] = value.toExponential(40).replace("-", "").split("e") as [string, string];
