@@ -7,6 +7,7 @@ import { causePages } from "./fidelity/causes";
 import { hintingPage } from "./fidelity/hinting";
 import { longhandPage, mixedPage } from "./fidelity/mixed";
 import { pageText, randomPage, type RandomPage } from "./fidelity/random";
+import { pseudoingPage } from "./fidelity/pseudoing";
 import { selectingPage } from "./fidelity/selecting";
 import { sheetingSite } from "./fidelity/sheeting";
 import { variableNames, variablingPage } from "./fidelity/variabling";
@@ -41,6 +42,7 @@ for (const [what, pageFrom, count] of [
   ["values on random pages", randomPage, pages],
   ["rules that random selectors and conditions choose", selectingPage, selected],
   ["custom properties and what is set by them", variablingPage, selected],
+  ["texts of pseudo-elements", pseudoingPage, selected],
 ] as const)
   test(`${what}, ${count} of them`, async ({ browser }) => {
     test.setTimeout(120_000 + count * 5_000);

@@ -5,11 +5,12 @@ import { hintingPage } from "./hinting";
 import { longhandPage, mixedPage } from "./mixed";
 import { nastyPages } from "./nasty";
 import { pageText, randomPage } from "./random";
+import { pseudoingPage } from "./pseudoing";
 import { selectingPage } from "./selecting";
 import { sheetingSite } from "./sheeting";
 import { variablingPage } from "./variabling";
 
-const seeds = { values: 30, selecting: 20, variables: 20, sheets: 20, hints: 10 };
+const seeds = { values: 30, selecting: 20, variables: 20, pseudos: 10, sheets: 20, hints: 10 };
 /** Pages of shorthands, and of longhands, of random parts. */
 const mixed = { shorthands: 3, longhands: 5 };
 
@@ -26,6 +27,7 @@ export const recordedFiles = (): SiteFile[] => [
   ...seeded(seeds.values, "random", (seed) => pageText(randomPage(seed))),
   ...seeded(seeds.selecting, "selecting", (seed) => pageText(selectingPage(seed))),
   ...seeded(seeds.variables, "variables", (seed) => pageText(variablingPage(seed))),
+  ...seeded(seeds.pseudos, "pseudos", (seed) => pageText(pseudoingPage(seed))),
   ...seeded(seeds.hints, "hints", hintingPage),
   ...Array.from({ length: seeds.sheets }, (_, at) => sheetingSite(at + 1)).flat(),
   ...seeded(mixed.shorthands, "mixed", mixedPage),

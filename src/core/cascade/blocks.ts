@@ -6,6 +6,7 @@ import type { Ancestors } from "./ancestors";
 import { prepareDeclaration, prepareInQuirks, type Given } from "./declarations";
 import { hintsFor } from "./hints";
 import { matchRules, type Match, type RuleMatching } from "./pageRules";
+import { canSetOn } from "./pseudoProperties";
 import type { Origin, RuleSet } from "./ruleSet";
 import type { WideKeyword } from "./wide";
 
@@ -89,6 +90,18 @@ export function blocksFor(
 /** What a rule says of an element that it matches. */
 export function matchedBlock(match: Match, quirks: boolean): Block {
   return { origin: match.rule.origin, attached: false, match, ...blockOf(match.rule.entry.declarations, quirks) };
+}
+
+/** The same for a pseudo-element: a page cannot set all on each. */
+export function matchedPseudoBlock(match: Match, quirks: boolean, pseudo: string): Block {
+  const block = matchedBlock(match, quirks);
+  if (block.origin === "browser") return block;
+  const fit = (list: readonly BlockEntry[]) =>
+    list.map((entry) => {
+      const entries = entry.entries.filter(([longhand]) => canSetOn(pseudo, longhand));
+      return entries.length < entry.entries.length ? { ...entry, entries } : entry;
+    });
+  return { ...block, normal: fit(block.normal), important: fit(block.important) };
 }
 
 /** As they apply, weakest first: hints of attributes before all that is the author's, the style attribute after. */

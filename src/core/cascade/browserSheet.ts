@@ -147,7 +147,7 @@ video, img, canvas, object, embed { display: inline }
 bdo[dir=rtl i] { direction: rtl }
 input::placeholder { color: #757575; display: block; white-space: pre; line-height: normal; overflow: hidden; unicode-bidi: isolate }
 textarea::placeholder { color: #757575; display: block; white-space: pre-wrap; unicode-bidi: isolate }
-::marker { unicode-bidi: isolate; font-variant-numeric: tabular-nums; white-space: pre; text-transform: none; text-indent: 0 }
+::marker { unicode-bidi: isolate; font-variant-numeric: tabular-nums; white-space: pre; text-transform: none; text-align: start; text-indent: 0 }
 q::before { content: open-quote }
 q::after { content: close-quote }
 svg|text, svg|foreignObject { display: block }

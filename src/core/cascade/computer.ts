@@ -11,6 +11,7 @@ import {
   compareMatches,
   inOrder,
   matchedBlock,
+  matchedPseudoBlock,
   type Block,
   type CustomWinner,
   type Winner,
@@ -220,7 +221,8 @@ export class Computer {
     if (!index) return null;
     const found = this.pseudoMatches(name, index, origin);
     if (found.length === 0) return null;
-    const blocks = this.bank.blocksLike(found.map((match) => matchedBlock(match, this.matching.context.quirks)));
+    const { quirks } = this.matching.context;
+    const blocks = this.bank.blocksLike(found.map((match) => matchedPseudoBlock(match, quirks, name)));
     this.rootStyle ??= rootOf(origin).shared;
     return {
       element: origin.element,

@@ -82,7 +82,7 @@ function textsOf(origin: Style, { pseudo: styler, generated: boxOf }: Stylers): 
     add(name, text(), style);
     return style;
   };
-  if (isPlace(origin)) {
+  if (isPlace(origin) && holdsLines.test(valueOf(origin, "display"))) {
     const own = () => ownTextOf(element);
     // The first letter may be that of the generated text, and lies in the first line (CSS Pseudo 4, 2.2.3).
     const before = texts.find(({ name }) => name === "before");
@@ -93,6 +93,9 @@ function textsOf(origin: Style, { pseudo: styler, generated: boxOf }: Stylers): 
   if (hasMarker) addAuthored("marker", () => "\u2022", origin);
   return texts;
 }
+
+/** Displays of boxes that hold lines themselves: others have no first one (CSS Pseudo 4, 2.1). */
+const holdsLines = /^(?:block|inline-block|flow-root|table-cell|table-caption|list-item)$/;
 
 function ownTextOf({ content }: ElementNode): string {
   return content
