@@ -6,7 +6,7 @@ import type { Ancestors } from "./ancestors";
 import { prepareDeclaration, prepareInQuirks, type Given } from "./declarations";
 import { hintsFor } from "./hints";
 import { matchRules, type Match, type RuleMatching } from "./pageRules";
-import { canSetOn } from "./pseudoProperties";
+import { settableOn } from "./pseudoProperties";
 import type { Origin, RuleSet } from "./ruleSet";
 import type { WideKeyword } from "./wide";
 
@@ -95,10 +95,11 @@ export function matchedBlock(match: Match, quirks: boolean): Block {
 /** The same for a pseudo-element: a page cannot set all on each. */
 export function matchedPseudoBlock(match: Match, quirks: boolean, pseudo: string): Block {
   const block = matchedBlock(match, quirks);
-  if (block.origin === "browser") return block;
+  const settable = settableOn(pseudo);
+  if (!settable || block.origin === "browser") return block;
   const fit = (list: readonly BlockEntry[]) =>
     list.map((entry) => {
-      const entries = entry.entries.filter(([longhand]) => canSetOn(pseudo, longhand));
+      const entries = entry.entries.filter(([longhand]) => settable.test(longhand));
       return entries.length < entry.entries.length ? { ...entry, entries } : entry;
     });
   return { ...block, normal: fit(block.normal), important: fit(block.important) };

@@ -13,5 +13,5 @@ const patterns: Readonly<Record<string, RegExp>> = table({
   marker: new RegExp(`^(?:${markers})$`),
 });
 
-/** Whether a rule for a pseudo-element sets a longhand. */
-export const canSetOn = (pseudo: string, longhand: string): boolean => patterns[pseudo]?.test(longhand) ?? true;
+/** Which longhands a page can set on a pseudo-element, as a pattern of their names; undefined for all. */
+export const settableOn = (pseudo: string): RegExp | undefined => patterns[pseudo];

@@ -28,16 +28,22 @@ export function fitsSyntax(syntax: string, text: string): boolean {
   return readAs(syntax, text) !== null;
 }
 
+/** What keeps a property from being registered (CSS Properties and Values 1, 2). */
+export type RegistrationFault =
+  "name" | "syntax" | "inherits" | "no initial value" | "stands for other text" | "does not fit" | "goes by an element";
+
 /**
- * Whether a property can be registered: its syntax is one, and its initial value fits it and goes by nothing of an element's
- * own (CSS Properties and Values 1, 2.2 and 2.4).
+ * What is wrong with a syntax and the value that goes with it: it has to fit, and to go by nothing of an element's own
+ * (CSS Properties and Values 1, 2.2 and 2.4).
  * @param initial null where none is said; without functions that stand for other text
  */
-export function isRegistrable(syntax: string, initial: string | null): boolean {
-  if (initial === null) return isAny(syntax);
+export function faultOf(syntax: string, initial: string | null): RegistrationFault | null {
+  if (!isAny(syntax) && !alternativesOf(syntax)) return "syntax";
+  if (initial === null) return isAny(syntax) ? null : "no initial value";
   const parts = componentsOf(initial);
-  if (isAny(syntax)) return !isWide(soleKeyword(parts));
-  return fitsSyntax(syntax, initial) && parts.every(isIndependent);
+  if (isAny(syntax)) return isWide(soleKeyword(parts)) ? "does not fit" : null;
+  if (!fitsSyntax(syntax, initial)) return "does not fit";
+  return parts.every(isIndependent) ? null : "goes by an element";
 }
 
 /** What goes by fonts or containers is known for an element alone. */

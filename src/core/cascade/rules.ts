@@ -4,10 +4,9 @@ import { addressIn, componentsOf, splitAt, type Component } from "../source/css/
 import type { Namespace } from "../source/html/document";
 import type { AtRule, Declaration, Item, StyleRule } from "../source/css/syntax";
 import { layerWithin } from "./layerOrder";
-import { isRegistrable } from "./registered";
+import { registeredBy } from "./registration";
 import { SelectorError, parseSelectorList, tryParseSelectorList } from "./selectors/parse";
 import type { Selector } from "./selectors/types";
-import { substitutionsIn } from "./substitution";
 import { matchesSupports } from "./supports";
 
 /** A run of declarations with all that decides whether they apply. */
@@ -271,26 +270,8 @@ class Unfolder {
   }
 
   private register(rule: AtRule): void {
-    const descriptors = new Map(
-      rule.items.filter((item) => item.kind === "declaration").map((item) => [item.property, item.valueText] as const),
-    );
-    const syntax = componentsOf(descriptors.get("syntax") ?? "")[0];
-    const inherits = descriptors.get("inherits")?.toLowerCase();
-    const initial = descriptors.get("initial-value") ?? null;
-    if (
-      !rule.preludeText.startsWith("--") ||
-      syntax?.type !== "string" ||
-      (inherits !== "true" && inherits !== "false")
-    )
-      return;
-    if (initial !== null && substitutionsIn(componentsOf(initial)) !== "none") return;
-    if (!isRegistrable(syntax.value, initial)) return;
-    this.registered.push({
-      name: rule.preludeText,
-      syntax: syntax.value.trim(),
-      inherits: inherits === "true",
-      initial,
-    });
+    const property = registeredBy(rule);
+    if (property) this.registered.push(property);
   }
 }
 

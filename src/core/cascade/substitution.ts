@@ -115,8 +115,12 @@ const endsName = new RegExp(`${nameEnd}$`, "i");
 /** That name is not the one of an at-rule or a hash, nor a unit. */
 const endsIdent = new RegExp(`(?<!${nameEnd}|[#@])${nameStart}${nameEnd}*$`, "i");
 
+/** Characters of a text that tell which token it ends with; texts may be long. */
+const telling = 64;
+
 /** Whether the last token of a text and the first of another would be read as others (CSS Syntax 3, 9). */
-function growTogether(before: string, after: string): boolean {
+function growTogether(text: string, after: string): boolean {
+  const before = text.slice(-telling);
   if (!/[^\s)\]}"',;:!<>=]$/.test(before) || !/^[^\s)\]}"',;:!<>={[]/.test(after)) return false;
   const amount = startsNumber.test(after);
   const name = startsName.test(after);

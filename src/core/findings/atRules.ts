@@ -1,3 +1,5 @@
+import { faultOf } from "../cascade/registered";
+import { registrationOf } from "../cascade/registration";
 import { importRules } from "../source/html/sheets";
 import type { AtRule, Item } from "../source/css/syntax";
 import { sheetTexts, type SheetText } from "../source/declarations";
@@ -109,6 +111,42 @@ function* slipsOf(sheet: SheetText, rule: AtRule): Generator<Found> {
   }
   if (name === "charset") return;
   if (name === "media") yield* mediaSlips(sheet, rule, put);
+  if (name === "property") yield* registrationSlips(sheet, rule, put);
+}
+
+/** Custom properties that are not registered after all. */
+function* registrationSlips(
+  sheet: SheetText,
+  rule: AtRule,
+  put: (from: number, to: number, insert: string, label?: string) => Way,
+): Generator<Found> {
+  const { name, syntax, inherits, initial, fault } = registrationOf(rule);
+  if (fault === null) return;
+  const wrong: Readonly<Record<typeof fault, string>> = {
+    name: "names of custom properties begin with two dashes",
+    syntax: '`syntax` is to be one, in quotation marks, such as `"<length>"` or `"*"`',
+    inherits: "`inherits` is to be `true` or `false`",
+    "no initial value": `with \`${syntax}\` it needs an \`initial-value\``,
+    "stands for other text": `\`${initial}\` stands for other text, and an \`initial-value\` has to be what it is`,
+    "does not fit": `\`${initial}\` is no \`${syntax}\``,
+    "goes by an element": `\`${initial}\` goes by an element's font or container, and an \`initial-value\` by nothing`,
+  };
+  yield found(
+    sheet,
+    rule.start,
+    `\`@property ${name}\` registers nothing: ${wrong[fault]}.`,
+    "A registration that is not valid is left out whole (CSS Properties and Values 1, 2).",
+    () => {
+      const { prelude, block, items } = rule;
+      const said = items.find((item) => item.kind === "declaration" && item.property === "syntax");
+      if (fault === "name" && name !== "") return [put(prelude.start, prelude.end, `--${name.replace(/^-/, "")}`)];
+      if (fault === "syntax" && said?.kind === "declaration" && faultOf(said.valueText, null) !== "syntax")
+        return [put(said.value.start, said.value.end, `"${said.valueText}"`)];
+      if (fault !== "inherits" || inherits !== null || !block) return [];
+      const { start } = block;
+      return [put(start, start, " inherits: true;"), put(start, start, " inherits: false;")];
+    },
+  );
 }
 
 /** Conditions that never hold, on any screen or paper. */

@@ -412,6 +412,21 @@ export const sheetMistakes: readonly SheetMistake[] = [
     "@media (min-width: 600px) and (max-width: 900px) { p { color: red; } }\n",
   ],
   [
+    "a registered name without its dashes",
+    '@property tone { syntax: "<color>"; inherits: true; initial-value: navy; }\n',
+    '@property --tone { syntax: "<color>"; inherits: true; initial-value: navy; }\n',
+  ],
+  [
+    "a syntax without its quotation marks",
+    "@property --tone { syntax: <color>; inherits: true; initial-value: navy; }\n",
+    '@property --tone { syntax: "<color>"; inherits: true; initial-value: navy; }\n',
+  ],
+  [
+    "a registration that does not say whether it inherits",
+    '@property --tone { syntax: "<color>"; initial-value: navy; }\n',
+    '@property --tone { inherits: true; syntax: "<color>"; initial-value: navy; }\n',
+  ],
+  [
     "an import without its semicolon",
     '@import "more.css"\np { color: red; }\n',
     '@import "more.css";\np { color: red; }\n',
