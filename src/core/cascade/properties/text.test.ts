@@ -43,6 +43,7 @@ test.each([
   ["font-variation-settings", "'wght' 1px", "normal"],
   ["line-height", "calc(1em / 10px);font-size:30px", "90px"],
   ["line-height", "calc(10% + 1px);font-size:17.3px", "2.71875px"],
+  ["line-height", "calc(900% + 1px);font-size:13.33px", "120.953px"],
   ["line-height", "calc(10% + 5.5%);font-size:17.3px", "2.595px"],
   ["line-height", "calc(infinity)", "3.40282e+38px"],
   ["opacity", "calc(1em / 100px);font-size:30px", "0.3"],
