@@ -75,8 +75,8 @@ class Resolver {
   private begin(): void {
     for (const property of this.registered.values()) {
       const { name, inherits } = property;
-      const initial = this.initialOf(property);
       if (inherits && this.inherited) continue;
+      const initial = this.initialOf(property);
       if (initial === null) this.result.delete(name);
       else this.result.set(name, initial);
     }
