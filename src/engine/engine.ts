@@ -28,6 +28,7 @@ const answers: Omit<Engine, "started"> = {
 
 /** What nobody waits for. */
 const counting: readonly (keyof Engine)[] = [
+  "collected",
   "siteFonts",
   "stressed",
   "summary",

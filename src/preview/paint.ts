@@ -6,6 +6,7 @@ import { heldBy, type Box, type Painted, type PictureLook, type PictureStage, ty
 import type { PlaceView } from "@/engine/protocol";
 import { bandsOf, idOf, meets, type Band } from "./bands";
 import type { ShownPage } from "./frame";
+import { lendImage, type LentImage } from "./images";
 import { forEachPoint, rowsByStrip, stripHeight, type Strip } from "./points";
 import { inSlices } from "./slices";
 import type { ReadStage } from "./stage";
@@ -36,7 +37,7 @@ export class Painting {
   private readonly bands = new Map<string, Band[]>();
   private readonly pictures = new Map<string, Promise<HTMLImageElement | null>>();
   /** All that were made, those that are asked for once, too. */
-  private readonly images: HTMLImageElement[] = [];
+  private readonly images: LentImage[] = [];
   private readonly width: number;
 
   /** @param texts all of the page @param stillThere false once the page has changed: it is given up */
@@ -87,7 +88,7 @@ export class Painting {
 
   /** Gives back what the pictures take; nothing can be looked at any more. */
   end(): void {
-    for (const image of this.images) image.removeAttribute("src");
+    for (const { giveBack } of this.images) giveBack();
     this.images.length = 0;
     this.pictures.clear();
   }
@@ -171,17 +172,18 @@ export class Painting {
 
   /** Null where it cannot be made, and where the page changed meanwhile. */
   private async picture(look: PictureLook, unknown: PictureUnknown | null): Promise<HTMLImageElement | null> {
-    const image = new Image();
     try {
       const address = await this.make(look, this.read.stage, unknown);
       if (!this.stillThere()) return null;
-      this.images.push(image);
+      const lent = lendImage();
+      this.images.push(lent);
+      const { image } = lent;
       image.src = address;
       await image.decode();
+      return this.stillThere() ? image : null;
     } catch {
       return null;
     }
-    return this.stillThere() ? image : null;
   }
 
   private strip(image: HTMLImageElement, top: number): Strip {

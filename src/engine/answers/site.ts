@@ -30,6 +30,7 @@ import {
   stresses,
   knownStresses,
 } from "../open";
+import { collected } from "../collected";
 import { summarySteps } from "../summary";
 import { warmSteps } from "../warm";
 import { pageOf } from "../views";
@@ -99,6 +100,8 @@ export const siteAnswers = {
   stopSummary: async () => {
     giveUp("summary");
   },
+
+  collected,
 
   asked: async () => draftKindNames.filter((kind) => draftKinds[kind].isAsked(site)),
 

@@ -56,6 +56,8 @@ export interface SiteAnswers {
   stopSummary(): Promise<void>;
   /** Fonts that the sheets of the site bring with them and that can be loaded. */
   siteFonts(): Promise<SiteFont[]>;
+  /** Has what the worker does not hold any more collected. */
+  collected(): Promise<void>;
   /** What readers wish for that the site asks already. */
   asked(): Promise<DraftKindName[]>;
   /** Places by their words and lines, for people. */

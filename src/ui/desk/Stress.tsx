@@ -6,6 +6,7 @@ import { HiddenFrame } from "../shared/HiddenFrame";
 import { unwaited } from "../shared/unwaited";
 import { useEngine, useWorkspace } from "../workspace/context";
 import { whenCalm } from "./calm";
+import { Collecting } from "./collecting";
 
 /** Milliseconds without a change before pages are laid out as some readers have them. */
 const unchanged = 2500;
@@ -25,6 +26,7 @@ export function Stress() {
     let current = true;
     const measure = async (pages: readonly string[]) => {
       let changed = false;
+      const collecting = new Collecting(engine);
       for (const [at, path] of pages.entries()) {
         await whenCalm(() => current);
         if (!current || !frame.current) break;
@@ -35,6 +37,7 @@ export function Stress() {
         if (!stress) break;
         changed = (await engine.stressed(path, conditions, stress)) || changed;
         if (current) stressing(pages.length - at - 1);
+        await collecting.after(frame.current.contentDocument?.querySelectorAll("*").length ?? 0);
       }
       if (changed && current) stressed();
     };

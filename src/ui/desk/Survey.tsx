@@ -2,7 +2,6 @@
 
 import { useEffect, useRef } from "react";
 import type { SiteFont } from "@/engine/protocol";
-import { collected } from "@/preview/collected";
 import { showNextPage } from "@/preview/frame";
 import { lookAt } from "@/preview/look";
 import { loadSiteFonts } from "@/preview/siteFonts";
@@ -11,12 +10,10 @@ import { useEngine, useWorkspace } from "../workspace/context";
 import { HiddenFrame } from "../shared/HiddenFrame";
 import { unwaited } from "../shared/unwaited";
 import { useTouches, whenCalm } from "./calm";
+import { Collecting } from "./collecting";
 
 /** Milliseconds without a change before the pages that are not shown are laid out. */
 const unchanged = 1500;
-
-/** Elements that are laid out and painted, two or three times each, before the browser is let collect what that took. */
-const many = 2_000;
 
 /** Loads the fonts of the site for its specimens. */
 export function SiteFonts() {
@@ -50,19 +47,14 @@ export function Survey() {
       const all = [...files.values()].filter(({ path, file }) => file.kind === "html" && path !== shown).length;
       if (!current) return;
       surveyed(all - pages.length, all);
-      let built = 0;
+      const collecting = new Collecting(engine);
       for (const [at, path] of pages.entries()) {
-        if (built > many) {
-          built = 0;
-          await collected();
-        }
         await whenCalm(() => current);
         if (!current) return;
         const view = await engine.pageOutOfSight(path, conditions);
         if (!current || !frame.current) return;
         const page = await showNextPage(frame.current, view);
         if (!current) return;
-        built += page.nodes.length;
         await page.document.fonts.ready;
         await lookAt(
           page,
@@ -75,6 +67,8 @@ export function Survey() {
         );
         if (!current) return;
         surveyed(all - pages.length + at + 1, all);
+        await whenCalm(() => current);
+        await collecting.after(page.nodes.length);
       }
     };
     const timer = setTimeout(() => unwaited(survey()), unchanged);

@@ -1,0 +1,21 @@
+/** What many pages that are looked at out of sight leave behind. */
+import { collected } from "@/engine/collected";
+import { useEngine } from "../workspace/context";
+
+/** Elements that are laid out and painted, two or three times each, before what that took is collected. */
+const many = 1_000;
+
+/** Collects it once pages of so many elements were looked at, in the window and in the worker. */
+export class Collecting {
+  private left = many;
+
+  constructor(private readonly engine: Pick<ReturnType<typeof useEngine>, "collected">) {}
+
+  /** @param elements of the page that was looked at last */
+  async after(elements: number): Promise<void> {
+    this.left -= elements;
+    if (this.left > 0) return;
+    this.left = many;
+    await Promise.all([collected(), this.engine.collected()]);
+  }
+}
