@@ -28,7 +28,7 @@ const answers: Omit<Engine, "started"> = {
 
 /** What nobody waits for. */
 const counting: readonly (keyof Engine)[] = [
-  "collected",
+  "collect",
   "siteFonts",
   "stressed",
   "summary",

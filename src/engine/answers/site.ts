@@ -30,7 +30,7 @@ import {
   stresses,
   knownStresses,
 } from "../open";
-import { collected } from "../collected";
+import { collect } from "../collect";
 import { summarySteps } from "../summary";
 import { warmSteps } from "../warm";
 import { pageOf } from "../views";
@@ -101,7 +101,7 @@ export const siteAnswers = {
     giveUp("summary");
   },
 
-  collected,
+  collect: async () => collect(),
 
   asked: async () => draftKindNames.filter((kind) => draftKinds[kind].isAsked(site)),
 

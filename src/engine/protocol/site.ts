@@ -57,7 +57,7 @@ export interface SiteAnswers {
   /** Fonts that the sheets of the site bring with them and that can be loaded. */
   siteFonts(): Promise<SiteFont[]>;
   /** Has what the worker does not hold any more collected. */
-  collected(): Promise<void>;
+  collect(): Promise<void>;
   /** What readers wish for that the site asks already. */
   asked(): Promise<DraftKindName[]>;
   /** Places by their words and lines, for people. */

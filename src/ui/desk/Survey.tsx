@@ -15,6 +15,9 @@ import { Collecting } from "./collecting";
 /** Milliseconds without a change before the pages that are not shown are laid out. */
 const unchanged = 1500;
 
+/** So many pages leave nothing behind that is worth a pause. */
+const few = 20;
+
 /** Loads the fonts of the site for its specimens. */
 export function SiteFonts() {
   const fontsLoaded = useWorkspace((state) => state.fontsLoaded);
@@ -36,11 +39,13 @@ export function Survey() {
   const conditions = useWorkspace((state) => state.conditions);
   const shown = useWorkspace((state) => state.page);
   const saving = useWorkspace((state) => state.save.kind === "saving");
+  // Who waits for the counts does not wait for what is looked at out of sight, too.
+  const isCounted = useWorkspace((state) => state.summary !== null);
   const surveyed = useWorkspace((state) => state.surveyed);
   const paused = useWorkspace((state) => state.survey?.paused ?? false);
   useTouches();
   useEffect(() => {
-    if (saving || paused) return;
+    if (!isCounted || saving || paused) return;
     let current = true;
     const survey = async () => {
       const pages = await engine.unlaidPages(conditions, shown);
@@ -48,6 +53,11 @@ export function Survey() {
       if (!current) return;
       surveyed(all - pages.length, all);
       const collecting = new Collecting(engine);
+      // Of what a large site took to be opened and counted much is not needed any more.
+      if (pages.length > few) {
+        await whenCalm(() => current);
+        await collecting.now();
+      }
       for (const [at, path] of pages.entries()) {
         await whenCalm(() => current);
         if (!current) return;
@@ -76,6 +86,6 @@ export function Survey() {
       current = false;
       clearTimeout(timer);
     };
-  }, [engine, files, conditions, shown, saving, paused, surveyed]);
+  }, [engine, files, conditions, shown, isCounted, saving, paused, surveyed]);
   return <HiddenFrame frame={frame} title="Pages that are not shown" conditions={conditions} />;
 }

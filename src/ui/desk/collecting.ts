@@ -1,5 +1,5 @@
 /** What many pages that are looked at out of sight leave behind. */
-import { collected } from "@/engine/collected";
+import { collect } from "@/engine/collect";
 import { useEngine } from "../workspace/context";
 
 /** Elements that are laid out and painted, two or three times each, before what that took is collected. */
@@ -9,13 +9,17 @@ const many = 1_000;
 export class Collecting {
   private left = many;
 
-  constructor(private readonly engine: Pick<ReturnType<typeof useEngine>, "collected">) {}
+  constructor(private readonly engine: Pick<ReturnType<typeof useEngine>, "collect">) {}
 
   /** @param elements of the page that was looked at last */
   async after(elements: number): Promise<void> {
     this.left -= elements;
-    if (this.left > 0) return;
+    if (this.left <= 0) await this.now();
+  }
+
+  async now(): Promise<void> {
     this.left = many;
-    await Promise.all([collected(), this.engine.collected()]);
+    collect();
+    await this.engine.collect();
   }
 }

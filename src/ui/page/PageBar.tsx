@@ -169,18 +169,19 @@ function Surveying() {
   );
 }
 
-/** How far the look at all pages is, and a way to stop it. */
+/** How far the look at all pages is, and a way to stop it and go on. */
 function Reading() {
   const reading = useWorkspace((state) => state.reading);
-  const stop = useWorkspace((state) => state.stopReading);
+  const pause = useWorkspace((state) => state.pauseReading);
   if (!reading) return null;
+  const { done, of, paused } = reading;
   return (
     <span role="status" className={styles.progress}>
       <span>
-        Reading page {reading.done} of {reading.of}
+        Reading page {done} of {of}
       </span>
-      <button type="button" className="text-button" onClick={stop}>
-        Stop
+      <button type="button" className="text-button" onClick={() => pause(!paused)}>
+        {paused ? "Go on" : "Pause"}
       </button>
     </span>
   );

@@ -19,8 +19,12 @@ export class Counting {
   async now(): Promise<void> {
     const { engine, get, set } = this.desk;
     const started = performance.now();
+    const before = get().reading;
+    if (before?.paused) set({ reading: { ...before, paused: false } });
     const report = proxy((done: number, of: number) => {
-      if (performance.now() - started > noticeable) set({ reading: done < of ? { done, of } : null });
+      // What was under way as it was paused is told afterwards.
+      if (performance.now() - started < noticeable || get().reading?.paused) return;
+      set({ reading: done < of ? { done, of, paused: false } : null });
     });
     const summary = await engine.summary(get().conditions, report);
     if (!summary) return;
@@ -32,9 +36,14 @@ export class Counting {
     this.now().catch(this.desk.failed);
   };
 
-  readonly stop = (): void => {
-    this.desk.set({ reading: null });
-    this.desk.engine.stopSummary().catch(this.desk.failed);
+  /** What was counted until then is kept. */
+  readonly pause = (paused: boolean): void => {
+    const { engine, get, set, failed } = this.desk;
+    const { reading } = get();
+    if (!reading) return;
+    if (!paused) return this.later();
+    set({ reading: { ...reading, paused } });
+    engine.stopSummary().catch(failed);
   };
 
   /** The engine ended and was started anew. */

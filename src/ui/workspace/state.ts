@@ -50,7 +50,7 @@ export interface Workspace {
   conditions: Conditions;
   summary: SiteSummary | null;
   /** How many pages are looked at, while that takes noticeably long. */
-  reading: { done: number; of: number } | null;
+  reading: { done: number; of: number; paused: boolean } | null;
   /** How many of the pages that are not shown were looked under, while that goes on or is paused. */
   survey: { done: number; of: number; paused: boolean } | null;
   /** How many pages are still to be laid out as some readers have them. */
@@ -165,7 +165,7 @@ export interface WorkspaceActions {
   setMeetings(meetings: readonly Meeting[]): void;
   /** Opens a tokens file beside the site; null closes it. */
   holdAgainst(tokensFile: Workspace["tokensFile"]): void;
-  stopReading(): void;
+  pauseReading(paused: boolean): void;
   renamed(name: string): void;
 }
 

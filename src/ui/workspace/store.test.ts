@@ -1,6 +1,6 @@
 /** The three parts of an open site with an engine that answers when it is told to. */
 import type { Remote } from "comlink";
-import { beforeEach, describe, expect, test } from "vitest";
+import { beforeEach, describe, expect, test, vi } from "vitest";
 import type { ElementRef, Reach, Slip, TargetOption, TextChange } from "@/core";
 import { editionOf } from "@/engine/editions";
 import type { Engine, PageGlance, PagePatch, PageView } from "@/engine/protocol";
@@ -303,6 +303,28 @@ describe("the view", () => {
     held.letGo();
     await settled();
     expect([told.length, now().rehearsal]).toEqual([1, null]);
+  });
+
+  test("stops counting where it is, and goes on", async () => {
+    let told: (done: number, of: number) => void = () => undefined;
+    const { now, asked } = await open({
+      summary: async (_, report) => {
+        told = report!;
+        return null;
+      },
+      stopSummary: async () => undefined,
+    });
+    const counted = () => asked.filter((name) => name === "summary").length;
+    const before = counted();
+    const clock = vi.spyOn(performance, "now").mockReturnValue(performance.now() + 10_000);
+    told(5, 300);
+    expect(now().reading).toEqual({ done: 5, of: 300, paused: false });
+    now().pauseReading(true);
+    told(6, 300);
+    expect([now().reading, asked.includes("stopSummary")]).toEqual([{ done: 5, of: 300, paused: true }, true]);
+    now().pauseReading(false);
+    expect([now().reading?.paused, counted()]).toEqual([false, before + 1]);
+    clock.mockRestore();
   });
 
   test("says how many pages are looked under, and counts anew when all are", async () => {

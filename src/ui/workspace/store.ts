@@ -150,7 +150,7 @@ const countedAndKept = (counting: Counting, kept: Kept) => ({
   keepFollowing: (follows: boolean, writesThrough: boolean) => kept.following(follows, writesThrough),
   stressed: counting.later,
   surveyed: counting.surveyed,
-  stopReading: counting.stop,
+  pauseReading: counting.pause,
   restarted: counting.restarted,
 });
 
