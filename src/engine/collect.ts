@@ -11,7 +11,7 @@ const times = 6;
 export function collect(): void {
   const taken: ArrayBuffer[] = [];
   try {
-    // What may grow is given whole pages of memory, which are there once they are written to (ECMAScript 2024, 25.1.3).
+    // A buffer that can be resized is given whole pages of memory, which are there once they are written to.
     while (taken.length < times) taken.push(new ArrayBuffer(room, { maxByteLength: room }));
   } catch {
     // Where there is no such room, it is collected when the browser sees fit.

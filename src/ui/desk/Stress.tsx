@@ -26,7 +26,7 @@ export function Stress() {
     let current = true;
     const measure = async (pages: readonly string[]) => {
       let changed = false;
-      const collecting = new Collecting(engine);
+      const collecting = new Collecting(engine, () => current);
       for (const [at, path] of pages.entries()) {
         await whenCalm(() => current);
         if (!current || !frame.current) break;

@@ -52,12 +52,9 @@ export function Survey() {
       const all = [...files.values()].filter(({ path, file }) => file.kind === "html" && path !== shown).length;
       if (!current) return;
       surveyed(all - pages.length, all);
-      const collecting = new Collecting(engine);
+      const collecting = new Collecting(engine, () => current);
       // Of what a large site took to be opened and counted much is not needed any more.
-      if (pages.length > few) {
-        await whenCalm(() => current);
-        await collecting.now();
-      }
+      if (pages.length > few) await collecting.now();
       for (const [at, path] of pages.entries()) {
         await whenCalm(() => current);
         if (!current) return;
@@ -77,7 +74,6 @@ export function Survey() {
         );
         if (!current) return;
         surveyed(all - pages.length + at + 1, all);
-        await whenCalm(() => current);
         await collecting.after(page.nodes.length);
       }
     };
