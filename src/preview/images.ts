@@ -4,7 +4,7 @@
  */
 
 /** So many images are loaded in one document. */
-const most = 32;
+const most = 16;
 
 interface Room {
   frame: HTMLIFrameElement;
