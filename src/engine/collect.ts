@@ -3,16 +3,15 @@
  * them to: a browser collects when it is too much by its own count. Room that nobody writes into takes none, and counts.
  */
 
-/** Bytes that are asked for at a time, and how often: at a gigabyte or two browsers collect all that they can, at once. */
+/** Bytes, which are too much for a browser that held less. */
 const room = 512 * 2 ** 20;
-const times = 6;
 
-/** Has what nobody holds any more collected where it is called. */
+/** Has what nobody holds any more collected where it is called, beside what is done next. */
 export function collect(): void {
-  const taken: ArrayBuffer[] = [];
   try {
-    // A buffer that can be resized is given whole pages of memory, which are there once they are written to.
-    while (taken.length < times) taken.push(new ArrayBuffer(room, { maxByteLength: room }));
+    // A buffer that can be resized is given whole pages of memory, which are there once they are written to. It is given
+    // back at once: what is held while a browser collects is what it takes for little from then on.
+    new ArrayBuffer(room, { maxByteLength: room }).transferToFixedLength(0);
   } catch {
     // Where there is no such room, it is collected when the browser sees fit.
   }

@@ -54,7 +54,7 @@ export function Survey() {
       surveyed(all - pages.length, all);
       const collecting = new Collecting(engine, () => current);
       // Of what a large site took to be opened and counted much is not needed any more.
-      if (pages.length > few) await collecting.now();
+      if (pages.length > few) await collecting.now(true);
       for (const [at, path] of pages.entries()) {
         await whenCalm(() => current);
         if (!current) return;
