@@ -182,6 +182,7 @@ export { invisibleBelow } from "./color/contrast";
 export type { Ground, Legibility, Verdict } from "./ground/types";
 export {
   bareLayout,
+  keptLayout,
   gridColumns,
   gridRows,
   movedLayout,

@@ -1,4 +1,6 @@
 /** What only the laid-out page can tell of what lies behind its texts. Plain data, made in `preview/`. Lengths in CSS px of the page. */
+import { Alike } from "../source/memo";
+
 export interface Box {
   left: number;
   top: number;
@@ -101,6 +103,25 @@ export function bareLayout(text: Box): PlaceLayout {
     away: null,
     painted: null,
   };
+}
+
+const layers = new Alike<PlaceLayout["under"]>(500);
+const covers = new Alike<PlaceLayout["over"]>(100);
+const paints = new Alike<Painted>(500);
+
+/** The same to be kept for long: what lies under and over its texts, and was seen of them, is one for all that are alike. */
+export function keptLayout(layout: PageLayout): PageLayout {
+  return Object.fromEntries(Object.entries(layout).map(([id, place]) => [id, keptPlace(place)]));
+}
+
+function keptPlace(place: PlaceLayout): PlaceLayout {
+  // Of pictures there is too much to be compared.
+  const isPlain = place.under.every(({ images, picture }) => images.length === 0 && !picture);
+  const under = isPlain ? layers.of(place.under) : place.under;
+  const over = covers.of(place.over);
+  const painted = place.painted && paints.of(place.painted);
+  const isKept = under === place.under && over === place.over && painted === place.painted;
+  return isKept ? place : { ...place, under, over, painted };
 }
 
 /** Points of a text's box that its ground is taken at: a grid with the edges in it. */

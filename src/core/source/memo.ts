@@ -55,3 +55,22 @@ export class Recent<Key, Value> {
     if (this.known.size > this.most) this.known.delete(this.known.keys().next().value!);
   }
 }
+
+/** One value for all that are alike: what is told of each text of a site mostly says the same as of another. */
+export class Alike<Value> {
+  private readonly known: Recent<string, Value>;
+
+  /** @param most how many that differ it is looked for among, those met last */
+  constructor(most: number) {
+    this.known = new Recent(most);
+  }
+
+  /** @param value plain data, of finite numbers, that nobody changes */
+  of(value: Value): Value {
+    const key = JSON.stringify(value);
+    const known = this.known.get(key);
+    if (known !== undefined) return known;
+    this.known.set(key, value);
+    return value;
+  }
+}

@@ -7,7 +7,7 @@ import { mayBeOverlapped } from "../ground/moved";
 import { textId, type PageLayout, type PlaceLayout } from "../ground/layout";
 import { cssColor } from "../color/format";
 import type { Color } from "../color/types";
-import { PairMap } from "../source/memo";
+import { Alike, PairMap } from "../source/memo";
 import { ownWords, type ElementNode } from "../source/html/document";
 import { longhandIndex } from "../cascade/properties";
 import { computedValue, fontSizeOf, leadingOf, valueOf, type Style } from "../cascade/style";
@@ -122,6 +122,7 @@ const isLeftOut = (style: Style) =>
 export type Layouts = Readonly<Record<string, PageLayout>>;
 
 const measured = new WeakMap<PlaceLayout, { style: Style; legibility: Legibility }>();
+const verdicts = new Alike<Legibility>(1_000);
 
 /** The legibility of an element's text, on what really lies under it where its page was laid out. */
 export function legibilityOn(page: Pick<StyledPage, "file" | "styles">, style: Style, layouts: Layouts): Legibility {
@@ -132,7 +133,7 @@ export function legibilityOn(page: Pick<StyledPage, "file" | "styles">, style: S
   if (!layout) return mayBeOverlapped(page, style) ? overlapped(legibility(style)) : legibility(style);
   const known = measured.get(layout);
   if (known?.style === style) return known.legibility;
-  const result = legibilityOf(style, layout, page.styles);
+  const result = verdicts.of(legibilityOf(style, layout, page.styles));
   measured.set(layout, { style, legibility: result });
   return result;
 }

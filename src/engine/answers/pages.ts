@@ -5,6 +5,7 @@ import {
   dataAddress,
   isDressedByWidth,
   differingSteps,
+  keptLayout,
   provenUnder,
   layoutWith,
   pagesOf,
@@ -56,7 +57,7 @@ const mergedLayout = (path: string, structure: string, page: StyledPage, told: P
   layoutWith(layoutFor(path, structure, page)[path] ?? {}, told, whole);
 
 const keepLayout = (path: string, structure: string, layout: PageLayout, whole: boolean) =>
-  layouts.set(path, { structure, layout, page: shown.get(path), whole });
+  layouts.set(path, { structure, layout: keptLayout(layout), page: shown.get(path), whole });
 
 export const pagesAnswers = {
   page: async (path, conditions, ahead) =>
