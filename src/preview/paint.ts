@@ -7,7 +7,7 @@ import type { PlaceView } from "@/engine/protocol";
 import { bandsOf, idOf, meets, type Band } from "./bands";
 import type { ShownPage } from "./frame";
 import { lendImage, type LentImage } from "./images";
-import { forEachPoint, rowsByStrip, stripHeight, type Strip } from "./points";
+import { forEachPoint, rowsByStrip, stripHeight, type AtPoint, type Strip } from "./points";
 import { inSlices } from "./slices";
 import type { ReadStage } from "./stage";
 import { strikeOf, Numbers } from "./strikes";
@@ -128,7 +128,10 @@ export class Painting {
     if (!ground || !(await this.locate(texts, ground, unknown))) return null;
     for (const [number, level] of levelsOf(texts)) {
       const ink = await this.inked(number, unknown);
-      const add: AtPoint = (text, [under, over], at, x, y) => tallies.get(idOf(text))!.add(under!, over!, at, x, y);
+      const add: AlongText = (text, [under, over]) => {
+        const tally = tallies.get(idOf(text))!;
+        return (at, x, y) => tally.add(under!, over!, at, x, y);
+      };
       if (!ink || !(await this.along(level, [ground, ink], add))) return null;
       // Where ink is as the ground is, the text may be covered, or cannot be told from it: a line that stands out tells.
       const doubtful = level.filter((text) => tallies.get(idOf(text))!.isDoubtful());
@@ -136,10 +139,12 @@ export class Painting {
       const strong = doubtful.map((text) => strikeOf(text, tallies.get(idOf(text))!.standsOut()));
       const probe = await this.picture({ kind: "struck", strikes: strong }, unknown);
       for (const text of doubtful) tallies.set(idOf(text), new Tally());
-      const addSeen: AtPoint = (text, [under, over, out], at, x, y) => {
+      const addSeen: AlongText = (text, [under, over, out]) => {
         const tally = tallies.get(idOf(text))!;
-        if (isNear(under!, out!, at)) tally.hidden += 1;
-        else tally.add(under!, over!, at, x, y);
+        return (at, x, y) => {
+          if (isNear(under!, out!, at)) tally.hidden += 1;
+          else tally.add(under!, over!, at, x, y);
+        };
       };
       if (!probe || !(await this.along(doubtful, [ground, ink, probe], addSeen))) return null;
     }
@@ -209,7 +214,7 @@ export class Painting {
   private async along(
     texts: readonly PlaceView[],
     images: readonly HTMLImageElement[],
-    work: AtPoint,
+    work: AlongText,
   ): Promise<boolean> {
     const rows = rowsByStrip(texts, this.bands);
     return this.overStrips(
@@ -217,8 +222,7 @@ export class Painting {
       (top) => {
         const strips = images.map((image) => this.strip(image, top));
         const pixels = strips.map(({ data }) => data);
-        for (const { text, band } of rows.get(top / stripHeight)!)
-          forEachPoint(band, strips[0]!, (at, x, y) => work(text, pixels, at, x, y));
+        for (const { text, band } of rows.get(top / stripHeight)!) forEachPoint(band, strips[0]!, work(text, pixels));
         letGo(strips);
       },
     );
@@ -271,8 +275,8 @@ function letGo(strips: readonly Strip[]): void {
   port2.close();
 }
 
-/** What is done with a pixel of several pictures. @param x where on the page it is, CSS px */
-type AtPoint = (text: PlaceView, pixels: readonly Pixels[], at: number, x: number, y: number) => void;
+/** What is done with each pixel along a text in several pictures. */
+type AlongText = (text: PlaceView, pixels: readonly Pixels[]) => AtPoint;
 
 /** Whether it is about texts that stay in the window while the page scrolls. */
 const isHeld = (unknown: PictureUnknown | null) => unknown !== null && unknown.shows !== "flow";

@@ -42,21 +42,29 @@ export function rowsByStrip(
 const mostColumns = 1200;
 const mostRows = 16;
 
-/** Whole pixels inside a band, evenly. @param look told where each is in the strip's data, and where in the picture */
-export function forEachPoint(band: Band, strip: Strip, look: (at: number, x: number, y: number) => void): void {
+/** What is told of a pixel: where it is in the data of its strip, and where in the picture. */
+export type AtPoint = (at: number, x: number, y: number) => void;
+
+/** Whole pixels inside a band, evenly. */
+export function forEachPoint(band: Band, strip: Strip, look: AtPoint): void {
   const left = Math.max(0, Math.ceil(band.left));
   const right = Math.min(strip.width, Math.max(Math.floor(band.right), left + 1));
   const top = Math.max(0, Math.ceil(band.top));
   const bottom = Math.max(Math.floor(band.bottom), top + 1);
   const [columns, rows] = [right - left, bottom - top];
-  for (const y of evenly(top, rows, mostRows)) {
+  const [shownColumns, shownRows] = [Math.min(columns, mostColumns), Math.min(rows, mostRows)];
+  // There are thousands of them: nothing is made for each.
+  for (let row = 0; row < shownRows; row += 1) {
+    const y = top + evenly(row, shownRows, rows);
     if (y < strip.top || y >= strip.top + strip.height) continue;
-    for (const x of evenly(left, columns, mostColumns)) look(((y - strip.top) * strip.width + x) * 4, x, y);
+    for (let column = 0; column < shownColumns; column += 1) {
+      const x = left + evenly(column, shownColumns, columns);
+      look(((y - strip.top) * strip.width + x) * 4, x, y);
+    }
   }
 }
 
-function evenly(from: number, count: number, most: number): number[] {
-  if (count <= 0) return [];
-  if (count <= most) return Array.from({ length: count }, (_, at) => from + at);
-  return Array.from({ length: most }, (_, at) => from + Math.round((at * (count - 1)) / (most - 1)));
+/** Which of all the one at a place among some of them is, ends included. */
+function evenly(at: number, some: number, all: number): number {
+  return some === all ? at : Math.round((at * (all - 1)) / (some - 1));
 }
