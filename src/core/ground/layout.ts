@@ -108,6 +108,8 @@ export function bareLayout(text: Box): PlaceLayout {
 const layers = new Alike<PlaceLayout["under"]>(500);
 const covers = new Alike<PlaceLayout["over"]>(100);
 const paints = new Alike<Painted>(500);
+/** Numbers of ten pairs of ground and ink. */
+const mostAlike = 70;
 
 /** The same to be kept for long: what lies under and over its texts, and was seen of them, is one for all that are alike. */
 export function keptLayout(layout: PageLayout): PageLayout {
@@ -115,12 +117,13 @@ export function keptLayout(layout: PageLayout): PageLayout {
 }
 
 function keptPlace(place: PlaceLayout): PlaceLayout {
-  // Of pictures there is too much to be compared.
+  // What is told of pictures and what many colours were seen of is long, and hardly ever alike.
   const isPlain = place.under.every(({ images, picture }) => images.length === 0 && !picture);
   const under = isPlain ? layers.of(place.under) : place.under;
   const over = covers.of(place.over);
-  const painted = place.painted && paints.of(place.painted);
-  const isKept = under === place.under && over === place.over && painted === place.painted;
+  const seen = place.painted;
+  const painted = seen && seen.points.length <= mostAlike ? paints.of(seen) : seen;
+  const isKept = under === place.under && over === place.over && painted === seen;
   return isKept ? place : { ...place, under, over, painted };
 }
 

@@ -1,6 +1,5 @@
 /** What many pages that are looked at out of sight leave behind. */
 import { collect } from "@/engine/collect";
-import type { useEngine } from "../workspace/context";
 import { whenCalm } from "./calm";
 
 /**
@@ -18,7 +17,7 @@ export class Collecting {
 
   /** @param current false once the look is given up: nothing is collected then */
   constructor(
-    private readonly engine: Pick<ReturnType<typeof useEngine>, "collect">,
+    private readonly engine: { collect(): PromiseLike<void> },
     private readonly current: () => boolean,
   ) {}
 
