@@ -2,12 +2,13 @@ import { gatherTexts } from "./pageTexts";
 import { describe, expect, test } from "vitest";
 import { defaultConditions } from "../cascade/conditions";
 import { styledPage } from "../cascade/styledPages";
+import { bareLayout } from "../ground/layout";
 import { groundName } from "../ground/name";
 import { ownWords, plainSelector, shortSelector } from "../source/html/document";
 import { pagesOf } from "../source/site";
 import { pageWith, site, styleOf, stylesOf } from "../testing/site";
 import { pseudoTexts } from "./pseudoTexts";
-import { isPlace, legibility, roleName, textStyleKey, textStyleOf } from "./textStyles";
+import { isPlace, legibility, legibilityOn, roleName, textStyleKey, textStyleOf } from "./textStyles";
 
 describe("what counts as a place", () => {
   const places = (css: string, body: string) =>
@@ -112,6 +113,18 @@ test("a text that is set otherwise than what it stands in is of another style, o
   const [own, alike, small, wide] = styles.filter(isPlace).map(textStyleKey);
   expect(alike).toBe(own);
   expect(new Set([own, small, wide]).size).toBe(3);
+});
+
+test("texts that come out alike on a page that is laid out have one verdict", () => {
+  const own = pageWith("b{color:#777}", "<p>x</p><p>x</p><b>x</b>");
+  const page = styledPage(own, pagesOf(own)[0]!, defaultConditions);
+  const layout = bareLayout({ left: 0, top: 0, width: 9, height: 9 });
+  const texts = page.styles.filter(isPlace);
+  const placed = texts.map(({ element }) => [`${element.index}`, { ...layout }]);
+  const layouts = { [page.file.path]: Object.fromEntries(placed) };
+  const [one, alike, pale] = texts.map((style) => legibilityOn(page, style, layouts));
+  expect(alike).toBe(one);
+  expect(pale!.ratio).toBeLessThan(one!.ratio);
 });
 
 test("grounds are named by what gives them", () => {
