@@ -85,6 +85,13 @@ test("once it was there, it works without a network; a newer build is taken when
     await aMomentLater(page);
     // All of the build is fetched meanwhile.
     await expect.poll(() => active(page), { timeout: 60_000 }).toBe("activated");
+    // What is known as a script is compiled as it is kept, in the process of the window.
+    const types = await page.evaluate(async (name) => {
+      const cache = await caches.open(name);
+      const kept = await Promise.all((await cache.keys()).map((request) => cache.match(request)));
+      return [...new Set(kept.map((response) => response!.headers.get("content-type")!))].sort();
+    }, `hevret ${build}`);
+    expect(types).toEqual(["application/octet-stream", "text/html; charset=utf-8"]);
 
     between.isCut = true;
     await page.goto(address);

@@ -18,19 +18,40 @@ const keyOf = (view) => `/kept/${view}`;
 
 async function keep() {
   const cache = await caches.open(cacheName);
-  await cache.addAll(assets.map((path) => new Request(path, { cache: "reload" })));
-  await keepAs(cache, "/", keyOf("shelf"));
-  for (const view of views) await keepAs(cache, `/site/${anySite}/${view}`, keyOf(view));
+  for (const path of assets) await keepAsset(cache, path);
+  await keepView(cache, "/", keyOf("shelf"));
+  for (const view of views) await keepView(cache, `/site/${anySite}/${view}`, keyOf(view));
 }
 
-async function keepAs(cache, path, key) {
+/** Where what a file is stands as long as it is kept. */
+const typeKept = "kept-type";
+
+/**
+ * Kept as nothing in particular: what is known as a script a browser compiles as it is kept, beside whatever the window
+ * is at, and holds 25 MB for it in the same process.
+ */
+async function keepAsset(cache, path) {
+  const response = await fetch(path, { cache: "reload" });
+  if (!response.ok) throw new Error(`${path} did not come.`);
+  const headers = plainHeaders(response);
+  headers.set(typeKept, headers.get("content-type"));
+  headers.set("content-type", "application/octet-stream");
+  await cache.put(path, new Response(await response.blob(), { headers }));
+}
+
+async function keepView(cache, path, key) {
   const response = await fetch(path, { cache: "reload" });
   const text = await response.text();
   // While a server is given a new build, both may answer.
   if (!response.ok || !text.includes(version)) throw new Error(`${path} is not of ${version}.`);
-  const kept = new Headers(response.headers);
-  for (const name of ["content-encoding", "content-length", "transfer-encoding"]) kept.delete(name);
-  await cache.put(key, new Response(text, { headers: kept }));
+  await cache.put(key, new Response(text, { headers: plainHeaders(response) }));
+}
+
+/** Without those that say how a body came. */
+function plainHeaders(response) {
+  const headers = new Headers(response.headers);
+  for (const name of ["content-encoding", "content-length", "transfer-encoding"]) headers.delete(name);
+  return headers;
 }
 
 async function forget() {
@@ -61,7 +82,11 @@ async function answer(request, path) {
 /** A file of the build. Made anew, it has the address it was asked for by: a worker reads what it is to do from it. */
 async function asset(request, path) {
   const found = await caches.match(path, { cacheName, ignoreVary: true });
-  return found ? new Response(found.body, { headers: found.headers }) : fetch(request);
+  if (!found) return fetch(request);
+  const headers = new Headers(found.headers);
+  headers.set("content-type", headers.get(typeKept));
+  headers.delete(typeKept);
+  return new Response(found.body, { headers });
 }
 
 self.addEventListener("fetch", (event) => {
