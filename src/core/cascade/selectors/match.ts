@@ -1,6 +1,6 @@
 /** Selector matching (Selectors 4) over the element tree. */
 import type { ElementNode } from "../../source/html/document";
-import { states } from "./states";
+import { ownStates, states } from "./states";
 import { hasRelative } from "./has";
 import { memoOf, type NthSelector } from "./memo";
 import type { Compound, Selector, SimpleSelector } from "./types";
@@ -71,7 +71,7 @@ function matchesSimple(simple: SimpleSelector, element: ElementNode, context: Ma
       if (context.forced?.get(element.index)?.has(simple.name)) return true;
       if (simple.name === "scope" && context.scope) return element === context.scope;
       if (simple.name === "focus-within") return holdsFocus(element, context);
-      return states.get(simple.name)?.(element) ?? false;
+      return (states.get(simple.name) ?? ownStates.get(simple.name))?.(element) ?? false;
     case "lang":
       return matchesLang(simple.ranges, element);
     case "dir":

@@ -1,7 +1,7 @@
 /** Reads selectors (Selectors 4; CSS Nesting 1). */
 import { componentsOf, isDelim, isKeyword, splitAt, type Component } from "../../source/css/components";
 import type { Namespace } from "../../source/html/document";
-import { forcedStates, neverStates, states } from "./states";
+import { forcedStates, neverStates, ownStates, states } from "./states";
 import {
   compareSpecificity,
   type AttributeOperator,
@@ -371,7 +371,7 @@ class SelectorReader {
     if (nth) return { kind: "nth", list: null, ...nth };
     if (word === "only-child") return this.both("child", "last-child");
     if (word === "only-of-type") return this.both("of-type", "last-of-type");
-    if (states.has(word) || forcedStates.has(word)) return { kind: "state", name: word };
+    if (states.has(word) || ownStates.has(word) || forcedStates.has(word)) return { kind: "state", name: word };
     if (neverStates.has(word)) return { kind: "never" };
     return this.fail(`:${word} is not a pseudo-class.`, start);
   }
