@@ -5,6 +5,7 @@ import { documentOf, openSite, textFile } from "../src/core";
 import { compareSite, type Difference } from "./fidelity/compare";
 import { causePages } from "./fidelity/causes";
 import { hintingPage } from "./fidelity/hinting";
+import { formsPage } from "./fidelity/forming";
 import { longhandPage, mixedPage } from "./fidelity/mixed";
 import { pageText, randomPage, type RandomPage } from "./fidelity/random";
 import { pseudoingPage } from "./fidelity/pseudoing";
@@ -74,6 +75,7 @@ for (const [what, pageFrom] of [
   ["shorthands", mixedPage],
   ["longhands", longhandPage],
   ["looks told by attributes,", hintingPage],
+  ["controls of forms,", formsPage],
 ] as const)
   test(`${what} of random parts`, async ({ browser }) => {
     const files = Array.from({ length: mixed }, (_, at) => ({ path: `${from + at}.html`, text: pageFrom(from + at) }));

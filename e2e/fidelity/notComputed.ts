@@ -26,7 +26,7 @@ export const notComputed: readonly (readonly [reason: string, names: string])[] 
   ],
   [
     "Scrolling and what is done by hand: nothing of it changes how a text looks at rest.",
-    "app-region caret-animation caret-shape cursor interactivity interest- overflow-anchor overflow-clip-margin overscroll- pointer-events resize scroll- scrollbar- touch-action user-select -webkit-tap-highlight-color -webkit-user- window-drag",
+    "app-region caret-animation caret-shape cursor interactivity interest- overflow-anchor overflow-clip-margin overscroll- pointer-events resize scroll- scrollbar- touch-action user-select -webkit-tap-highlight-color -webkit-user-drag window-drag",
   ],
   [
     "Counters and pages: numbers that are counted, and breaks between sheets of paper.",

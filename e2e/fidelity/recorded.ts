@@ -1,6 +1,7 @@
 /** The pages whose values are recorded for unit tests: all of them are compared with the browser in every run. */
 import type { SiteFile } from "../../src/core";
 import { causePages } from "./causes";
+import { formsPage } from "./forming";
 import { hintingPage } from "./hinting";
 import { longhandPage, mixedPage } from "./mixed";
 import { nastyPages } from "./nasty";
@@ -10,7 +11,7 @@ import { selectingPage } from "./selecting";
 import { sheetingSite } from "./sheeting";
 import { variablingPage } from "./variabling";
 
-const seeds = { values: 30, selecting: 20, variables: 20, pseudos: 10, sheets: 20, hints: 10 };
+const seeds = { values: 30, selecting: 20, variables: 20, pseudos: 10, sheets: 20, hints: 10, forms: 20 };
 /** Pages of shorthands, and of longhands, of random parts. */
 const mixed = { shorthands: 3, longhands: 5 };
 
@@ -29,6 +30,7 @@ export const recordedFiles = (): SiteFile[] => [
   ...seeded(seeds.variables, "variables", (seed) => pageText(variablingPage(seed))),
   ...seeded(seeds.pseudos, "pseudos", (seed) => pageText(pseudoingPage(seed))),
   ...seeded(seeds.hints, "hints", hintingPage),
+  ...seeded(seeds.forms, "forms", formsPage),
   ...Array.from({ length: seeds.sheets }, (_, at) => sheetingSite(at + 1)).flat(),
   ...seeded(mixed.shorthands, "mixed", mixedPage),
   ...seeded(mixed.longhands, "longhands", longhandPage),

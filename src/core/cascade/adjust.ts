@@ -4,6 +4,7 @@
  */
 import { corners } from "./properties/sides";
 import type { ElementNode } from "../source/html/document";
+import { isListBox, typeOf } from "./selectors/controls";
 
 /** The style being adjusted, by property name. */
 export interface Adjustable {
@@ -35,6 +36,7 @@ const boxless = new Set([
 const controls = new Set(["input", "textarea", "select", "button", "progress", "meter"]);
 const withoutNativeLook = new Set(["image", "file", "hidden"]);
 const pushButtons = new Set(["submit", "reset", "button"]);
+const temporal = new Set(["date", "month", "week", "time", "datetime-local"]);
 const edges = ["top", "right", "bottom", "left"] as const;
 const looks = [
   "background-color",
@@ -43,7 +45,6 @@ const looks = [
 ];
 
 const isHtml = (element: ElementNode) => element.namespace === "html";
-const typeOf = (element: ElementNode) => (element.attributes.get("type") ?? "text").trim().toLowerCase();
 
 /** Whether more than an element's name decides how its style is adjusted. */
 export function isAdjustedByAttributes({ tag, namespace }: ElementNode): boolean {
@@ -59,6 +60,12 @@ export function adjustStyle(style: Adjustable): void {
   }
   if (element.tag === "table" && String(style.get("text-align")).startsWith("-webkit-"))
     style.set("text-align", "start");
+  // Who edits plain text is to see every space of it.
+  if (
+    style.get("-webkit-user-modify") === "read-write-plaintext-only" &&
+    style.get("white-space-collapse") === "collapse"
+  )
+    style.set("white-space-collapse", "preserve");
   const display = style.get("display");
   if (display === "contents" && boxless.has(element.tag)) style.set("display", "none");
   if (element.tag === "legend" && ["inline", "inline-block"].includes(String(display))) style.set("display", "block");
@@ -70,7 +77,9 @@ export function adjustStyle(style: Adjustable): void {
 function adjustControl(style: Adjustable): void {
   const { element } = style;
   const type = typeOf(element);
-  if (isOneLine(element) && style.get("appearance") !== "base-select")
+  // The parts of a date stand as its language has them.
+  if (element.tag === "input" && temporal.has(type)) style.set("direction", "ltr");
+  if (element.tag === "select" && !isListBox(element) && style.get("appearance") !== "base-select")
     for (const axis of ["x", "y"]) style.set(`overflow-${axis}`, "clip");
   if (style.get("appearance") === "none" || (element.tag === "input" && withoutNativeLook.has(type))) return;
   const display = String(style.get("display"));
@@ -89,18 +98,8 @@ function adjustControl(style: Adjustable): void {
   }
   const isPushButton =
     element.tag === "input" && pushButtons.has(type) && style.get("appearance") === "auto" && !style.isAuthored(looks);
-  if (isPushButton || isDropDown(element)) style.set("line-height", { kind: "normal" });
-}
-
-/** Whether a select shows one line; one of several choices does where it is told so. */
-function isOneLine(element: ElementNode): boolean {
-  return isDropDown(element) || (element.tag === "select" && element.attributes.get("size") === "1");
-}
-
-/** Whether a select shows one line that opens, rather than a list. */
-function isDropDown(element: ElementNode): boolean {
-  if (element.tag !== "select" || element.attributes.has("multiple")) return false;
-  return !(Number.parseInt(element.attributes.get("size") ?? "1", 10) > 1);
+  const isDropDown = element.tag === "select" && !element.attributes.has("multiple") && !isListBox(element);
+  if (isPushButton || isDropDown) style.set("line-height", { kind: "normal" });
 }
 
 function adjustSvg(style: Adjustable): void {

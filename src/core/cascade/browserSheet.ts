@@ -92,9 +92,10 @@ input, textarea, select, button {
 }
 input, textarea { background-color: field; border: 2px inset light-dark(#767676, #858585); padding-block: 1px; padding-inline: 2px }
 input[type=file i] { text-overflow: ellipsis }
+input[type=tel i]:not([dir]) { direction: ltr }
 textarea { overflow-wrap: break-word; font-family: monospace; font-size: 13.3333px; white-space: pre-wrap; border-width: 1px; border-style: solid; padding: 2px }
 select { background-color: field; border: 1px solid light-dark(#767676, #858585); white-space: nowrap; color: fieldtext }
-select:not([multiple], [size]), select[size="1"], select:is([size="0"], [size=""]):not([multiple]) {
+select:not(:-hevret-list-box) {
   background-color: buttonface; white-space: pre;
 }
 input:is([type=date i], [type=time i], [type=month i], [type=week i], [type=datetime-local i]) { font-family: monospace; padding: 0; padding-inline-start: 1px }
@@ -110,8 +111,9 @@ button, input:is([type=button i], [type=submit i], [type=reset i]) {
 }
 input:is([type=button i], [type=submit i], [type=reset i]) { white-space: pre }
 input:disabled, textarea:disabled { color: light-dark(#545454, #aaaaaa); background-color: light-dark(rgba(239, 239, 239, 0.3), rgba(59, 59, 59, 0.3)); border-color: rgba(118, 118, 118, 0.3) }
-select:disabled { color: graytext; border-color: rgba(118, 118, 118, 0.3); opacity: 0.7 }
-optgroup:disabled { color: graytext }
+select:disabled { opacity: 0.7 }
+select:is(:not([multiple]), :-hevret-list-box):disabled { color: light-dark(#808080, #aaaaaa); border-color: rgba(118, 118, 118, 0.3) }
+optgroup:disabled { color: light-dark(#808080, #aaaaaa) }
 input:is([type=checkbox i], [type=radio i]):disabled { background-color: initial; border-color: light-dark(#545454, #aaaaaa) }
 input:is([type=image i], [type=file i], [type=hidden i]):disabled { background-color: initial }
 input[type=range i]:disabled { background-color: initial; color: #c5c5c5 }
@@ -120,27 +122,37 @@ input[type=range i]:disabled { background-color: initial; color: #c5c5c5 }
   border-color: light-dark(rgba(118, 118, 118, 0.3), rgba(195, 195, 195, 0.3));
 }
 option { font-weight: normal; display: block; padding-block: 0 1px; padding-inline: 2px; white-space: nowrap }
+select:-hevret-list-box option:checked { background-color: light-dark(#cecece, #545454); color: light-dark(#101010, #ffffff) }
+select:-hevret-list-box option:disabled { color: light-dark(#808080, #aaaaaa) }
+select:-hevret-list-box:disabled option:checked, select:-hevret-list-box option:checked:disabled { color: light-dark(#808080, #aaaaaa) }
+select[multiple]:not(:-hevret-list-box) option { display: flex; padding-block: 0; padding-inline: 0.5em }
+select[multiple]:not(:-hevret-list-box) option:disabled { color: color-mix(in oklab, currentcolor 50%, transparent) }
 optgroup { font-weight: bolder; display: block }
-select:is([multiple]:not([size="1"]), [size]:not([size="0"], [size="1"], [size=""])) optgroup option { padding-inline-start: 20px }
-select:not([multiple], [size]) optgroup { white-space: initial }
+select:-hevret-list-box optgroup option { padding-inline-start: 20px }
+select:not(:-hevret-list-box) optgroup { white-space: initial }
+select[multiple]:not(:-hevret-list-box) optgroup option { padding-inline-start: 1em }
 fieldset { min-inline-size: min-content; margin-inline: 2px; padding-block: 0.35em 0.625em; padding-inline: 0.75em; border: 2px groove buttonface }
 legend { padding-inline: 2px }
 input[type=color i] { inline-size: 50px; block-size: 27px }
 marquee { width: stretch; display: inline-block; white-space: nowrap; text-align: initial }
 [popover] { inline-size: fit-content; block-size: fit-content; position: fixed; margin: auto; border: solid; padding: 0.25em; background-color: canvas; color: canvastext }
 [popover]:not(:popover-open, dialog[open]) { display: none }
-select:is([multiple]:not([size="1"]), [size]:not([size="0"], [size="1"], [size=""])) :is(option, optgroup, hr) { line-height: initial !important }
+select:-hevret-list-box :is(option, optgroup, hr) { line-height: initial !important }
 table, button, select, meter, progress { box-sizing: border-box }
 input:is([type=button i], [type=submit i], [type=reset i], [type=checkbox i], [type=radio i], [type=search i], [type=color i]) { box-sizing: border-box }
 progress { inline-size: 10em; block-size: 1em }
 meter { inline-size: 5em; block-size: 1em }
 progress, meter { display: inline-block; appearance: auto; vertical-align: -0.2em }
-select:is([multiple]:not([size="1"]), [size]:not([size="0"], [size="1"], [size=""])) { vertical-align: text-bottom; border-radius: 2px; overflow-inline: hidden; overflow-block: scroll }
+select:-hevret-list-box { vertical-align: text-bottom; border-radius: 2px; overflow-inline: hidden; overflow-block: scroll }
 dialog { inline-size: fit-content; block-size: fit-content; position: absolute; margin: auto; border: solid; padding: 1em; background-color: canvas; color: canvastext }
 dialog:not([open]) { display: none }
 iframe { border: 2px inset }
-[contenteditable]:not([contenteditable=false i]) { overflow-wrap: break-word; line-break: after-white-space }
-[contenteditable=plaintext-only i] { white-space-collapse: preserve }
+:is([contenteditable=""], [contenteditable=true i], [contenteditable=plaintext-only i]) {
+  overflow-wrap: break-word; line-break: after-white-space; -webkit-user-modify: read-write;
+}
+[contenteditable=plaintext-only i] { -webkit-user-modify: read-write-plaintext-only }
+[contenteditable=false i] { -webkit-user-modify: read-only }
+meter { -webkit-user-modify: read-only !important }
 video, img, canvas, object, embed { display: inline }
 [dir=rtl i] { direction: rtl }
 [dir=ltr i] { direction: ltr }

@@ -2,6 +2,7 @@
 import { table } from "../source/table";
 import { valueOf, type Style } from "../cascade/style";
 import { generatedStyler, pseudoStyler, pseudoVersionOf, type StyledPage } from "../cascade/styles";
+import { showsPlaceholder } from "../cascade/selectors/validity";
 import type { Component } from "../source/css/components";
 import { isText, type ElementNode } from "../source/html/document";
 import { isPlace, isShown } from "./textStyles";
@@ -68,10 +69,8 @@ function textsOf(origin: Style, { pseudo: styler, generated: boxOf }: Stylers): 
     const text = style && valueOf(style, "display") !== "none" ? generatedWords(style) : "";
     if (style && text.trim() !== "") add(name, text, style);
   }
-  const placeholder =
-    element.tag === "input" || element.tag === "textarea" ? element.attributes.get("placeholder") : undefined;
-  const isEmpty = element.tag === "input" ? !element.attributes.get("value") : !element.hasText;
-  if (placeholder?.trim() && isEmpty) {
+  const placeholder = element.attributes.get("placeholder") ?? "";
+  if (placeholder.trim() && showsPlaceholder(element)) {
     const style = styler("placeholder", origin);
     if (style) add("placeholder", placeholder, style);
   }

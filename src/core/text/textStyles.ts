@@ -10,6 +10,7 @@ import type { Color } from "../color/types";
 import { Alike, PairMap } from "../source/memo";
 import { ownWords, type ElementNode } from "../source/html/document";
 import { longhandIndex } from "../cascade/properties";
+import { isListBox, isSelected, optionsOf, selectOf, typeOf } from "../cascade/selectors/controls";
 import { computedValue, fontSizeOf, leadingOf, valueOf, type Style } from "../cascade/style";
 import { type StyledPage } from "../cascade/styles";
 
@@ -45,16 +46,17 @@ const fallbackOnly = new Set(["canvas", "video", "audio", "meter", "progress", "
 const unwritten = new Set(["hidden", "checkbox", "radio", "range", "color", "file", "image"]);
 
 /** Whether a control shows a text that no text node of it holds: what is written in it, or chosen. */
-function showsValue({ tag, namespace, attributes, hasText, children, parent }: ElementNode): boolean {
+function showsValue(element: ElementNode): boolean {
+  const { tag, namespace, attributes, hasText, children } = element;
   if (namespace !== "html") return false;
-  if (tag === "select") return children.length > 0 && !isList(attributes);
+  if (tag === "select") return children.length > 0 && !isListBox(element);
   if (tag === "textarea") return hasText;
   if (tag === "option") {
-    const select = parent?.tag === "optgroup" ? parent.parent : parent;
-    return hasText && select?.tag === "select" && isList(select.attributes);
+    const select = selectOf(element);
+    return hasText && select !== null && isListBox(select);
   }
   if (tag !== "input") return false;
-  const type = attributes.get("type")?.toLowerCase() ?? "text";
+  const type = typeOf(element);
   if (type === "submit" || type === "reset") return attributes.get("value") !== "";
   return !unwritten.has(type) && (attributes.get("value") ?? "").trim() !== "";
 }
@@ -62,17 +64,11 @@ function showsValue({ tag, namespace, attributes, hasText, children, parent }: E
 /** The words an element shows: its own, or what is written or chosen in a control. */
 export function shownWords(element: ElementNode): string {
   const { tag, attributes } = element;
-  if (tag === "input")
-    return attributes.get("value") || (attributes.get("type")?.toLowerCase() === "reset" ? "Reset" : "Submit");
+  if (tag === "input") return attributes.get("value") || (typeOf(element) === "reset" ? "Reset" : "Submit");
   if (tag !== "select") return ownWords(element);
-  const options = element.children.flatMap((child) => (child.tag === "optgroup" ? child.children : [child]));
-  const chosen = options.find(({ attributes: own }) => own.has("selected")) ?? options[0];
+  const options = optionsOf(element);
+  const chosen = options.find(isSelected) ?? options[0];
   return chosen ? ownWords(chosen) : "";
-}
-
-/** Whether a select shows its options, not only the one that is chosen. */
-function isList(attributes: ReadonlyMap<string, string>): boolean {
-  return attributes.has("multiple") || Number.parseInt(attributes.get("size") ?? "", 10) > 1;
 }
 
 const asControl = new Set(["input", "select", "textarea", "option"]);

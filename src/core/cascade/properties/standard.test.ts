@@ -29,6 +29,7 @@ const otherInheritance: Readonly<Record<string, string>> = {
 };
 const unlisted: Readonly<Record<string, string>> = {
   "-webkit-font-smoothing": "never standardised; Chromium reports it",
+  "-webkit-user-modify": "never standardised; browsers set it where readers edit",
 };
 
 test("initial values and inheritance are those of the standards", () => {

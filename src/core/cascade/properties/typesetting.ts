@@ -227,6 +227,7 @@ export const typesettingLonghands: readonly Longhand<never, never>[] = [
     "-webkit-isolate-override": "isolate-override",
     "-webkit-plaintext": "plaintext",
   }),
+  keywords("-webkit-user-modify", true, "read-only", "read-write read-write-plaintext-only"),
   tabSize,
   lineClamp,
   paintOrder,
