@@ -30,7 +30,7 @@ import {
   stresses,
   knownStresses,
 } from "../open";
-import { collect } from "../collect";
+import { collect, collectAll } from "../collect";
 import { summarySteps } from "../summary";
 import { warmSteps } from "../warm";
 import { pageOf } from "../views";
@@ -101,7 +101,7 @@ export const siteAnswers = {
     giveUp("summary");
   },
 
-  collect: async () => collect(),
+  collect: async (all) => (all ? collectAll() : collect()),
 
   asked: async () => draftKindNames.filter((kind) => draftKinds[kind].isAsked(site)),
 

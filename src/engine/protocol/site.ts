@@ -56,8 +56,8 @@ export interface SiteAnswers {
   stopSummary(): Promise<void>;
   /** Fonts that the sheets of the site bring with them and that can be loaded. */
   siteFonts(): Promise<SiteFont[]>;
-  /** Has what the worker does not hold any more collected. */
-  collect(): Promise<void>;
+  /** Has what the worker does not hold any more collected; all of it, which takes up to a second, or what it comes to. */
+  collect(all: boolean): Promise<void>;
   /** What readers wish for that the site asks already. */
   asked(): Promise<DraftKindName[]>;
   /** Places by their words and lines, for people. */

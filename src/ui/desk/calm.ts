@@ -5,6 +5,8 @@ import { useEffect } from "react";
 
 /** Milliseconds without a touch. */
 const untouched = 1000;
+/** Milliseconds without a touch after which nobody is thought to be there. */
+const away = 15_000;
 const touches = ["pointerdown", "pointermove", "wheel", "keydown"] as const;
 
 /** When somebody touched anything last. */
@@ -20,6 +22,9 @@ export async function whenCalm(current: () => boolean): Promise<void> {
   await breath();
   while (current() && performance.now() - touched < untouched) await breath();
 }
+
+/** Whether nobody seems to be there. */
+export const isNobodyThere = (): boolean => performance.now() - touched >= away;
 
 /** Notices touches as long as the desk stands. */
 export function useTouches(): void {

@@ -1,6 +1,6 @@
 /** What many pages that are looked at out of sight leave behind. */
-import { collect } from "@/engine/collect";
-import { whenCalm } from "./calm";
+import { collect, collectAll } from "@/engine/collect";
+import { isNobodyThere, whenCalm } from "./calm";
 
 /**
  * Elements that are looked at before what that took is collected. In the window this is after all but small pages: they
@@ -9,15 +9,18 @@ import { whenCalm } from "./calm";
  */
 const inWindow = 100;
 const inWorker = 1_000;
+/** Elements after which all is collected, should nobody be there: window and worker stand still for it. */
+const inAll = 7_000;
 
 /** Collects it once pages of so many elements were looked at, in the window and in the worker. */
 export class Collecting {
   private inWindow = inWindow;
   private inWorker = inWorker;
+  private inAll = 0;
 
   /** @param current false once the look is given up: nothing is collected then */
   constructor(
-    private readonly engine: { collect(): PromiseLike<void> },
+    private readonly engine: { collect(all: boolean): PromiseLike<void> },
     private readonly current: () => boolean,
   ) {}
 
@@ -25,6 +28,7 @@ export class Collecting {
   async after(elements: number): Promise<void> {
     this.inWindow -= elements;
     this.inWorker -= elements;
+    this.inAll -= elements;
     if (this.inWindow <= 0) await this.now(this.inWorker <= 0);
   }
 
@@ -32,10 +36,12 @@ export class Collecting {
   async now(alsoInWorker: boolean): Promise<void> {
     await whenCalm(this.current);
     if (!this.current()) return;
+    const all = alsoInWorker && this.inAll <= 0 && isNobodyThere();
+    if (all) this.inAll = inAll;
     this.inWindow = inWindow;
-    collect();
+    (all ? collectAll : collect)();
     if (!alsoInWorker) return;
     this.inWorker = inWorker;
-    await this.engine.collect();
+    await this.engine.collect(all);
   }
 }
