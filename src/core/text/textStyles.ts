@@ -11,6 +11,7 @@ import { Alike, PairMap } from "../source/memo";
 import { ownWords, type ElementNode } from "../source/html/document";
 import { longhandIndex } from "../cascade/properties";
 import { isListBox, isSelected, optionsOf, selectOf, typeOf } from "../cascade/selectors/controls";
+import { valueIn } from "../cascade/selectors/validity";
 import { computedValue, fontSizeOf, leadingOf, valueOf, type Style } from "../cascade/style";
 import { type StyledPage } from "../cascade/styles";
 
@@ -58,7 +59,7 @@ function showsValue(element: ElementNode): boolean {
   if (tag !== "input") return false;
   const type = typeOf(element);
   if (type === "submit" || type === "reset") return attributes.get("value") !== "";
-  return !unwritten.has(type) && (attributes.get("value") ?? "").trim() !== "";
+  return !unwritten.has(type) && valueIn(element).trim() !== "";
 }
 
 /** The words an element shows: its own, or what is written or chosen in a control. */

@@ -1,6 +1,6 @@
 /** What a control of a form is as its page is opened: of which type, whose, out of use, chosen (HTML, 4.10). */
 import { groupBy } from "../../source/groups";
-import type { ElementNode } from "../../source/html/document";
+import { descendantsOf, type ElementNode } from "../../source/html/document";
 import { made } from "../../source/memo";
 
 export const isHtml = (element: ElementNode, tag: string) => element.tag === tag && element.namespace === "html";
@@ -75,9 +75,7 @@ const listsOfOptions = new WeakMap<ElementNode, readonly ElementNode[]>();
 
 /** The options of a select, in order. */
 export function optionsOf(select: ElementNode): readonly ElementNode[] {
-  const below = (element: ElementNode): ElementNode[] =>
-    element.children.flatMap((child) => (isHtml(child, "option") ? [child] : below(child)));
-  return made(listsOfOptions, select, () => below(select));
+  return made(listsOfOptions, select, () => descendantsOf(select).filter((one) => isHtml(one, "option")));
 }
 
 interface Chosen {
@@ -149,12 +147,7 @@ const listed = new Set(["button", "fieldset", "input", "object", "output", "sele
 export const isListed = (element: ElementNode) => listed.has(element.tag) && element.namespace === "html";
 
 function formsBelow(root: ElementNode): Forms {
-  const all: ElementNode[] = [];
-  const gather = (element: ElementNode): void => {
-    all.push(element);
-    element.children.forEach(gather);
-  };
-  gather(root);
+  const all = [root, ...descendantsOf(root)];
   const byId = new Map<string, ElementNode>();
   for (const element of all) if (element.id && !byId.has(element.id)) byId.set(element.id, element);
   const controls = all.filter(isListed);

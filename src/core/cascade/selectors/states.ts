@@ -3,6 +3,7 @@
  * the caller forces it (HTML, 4.16.3; Selectors 4, sections 7 to 14).
  */
 import type { ElementNode } from "../../source/html/document";
+import { table } from "../../source/table";
 import {
   canBeDisabled,
   canBeReadOnly,
@@ -36,12 +37,20 @@ function isReadWrite(element: ElementNode): boolean {
   return isEdited(element);
 }
 
-const editing: Readonly<Record<string, boolean>> = { "": true, true: true, "plaintext-only": true, false: false };
+const editing: Readonly<Record<string, boolean>> = table({
+  "": true,
+  true: true,
+  "plaintext-only": true,
+  false: false,
+});
 
 /** Whether an element is one that readers edit, or in one (HTML, 6.8.1). */
 function isEdited(element: ElementNode): boolean {
-  const told = editing[element.attributes.get("contenteditable")?.toLowerCase() ?? "inherit"];
-  return told ?? (element.parent !== null && isEdited(element.parent));
+  for (let around: ElementNode | null = element; around; around = around.parent) {
+    const told = editing[around.attributes.get("contenteditable")?.toLowerCase() ?? "inherit"];
+    if (told !== undefined) return told;
+  }
+  return false;
 }
 
 function isDefault(element: ElementNode): boolean {

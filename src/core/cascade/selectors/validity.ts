@@ -1,5 +1,5 @@
 /** Whether what stands in the controls of a page as it is opened is as they ask for (HTML, 4.10.21). */
-import type { ElementNode } from "../../source/html/document";
+import { descendantsOf, type ElementNode } from "../../source/html/document";
 import {
   controlsOf,
   groupOf,
@@ -148,12 +148,9 @@ export const canBeValid = (element: ElementNode): boolean => isHolder(element) |
 /** A form is as those are that belong to it, a set of fields as those in it. */
 export function isValid(element: ElementNode): boolean {
   if (!isHolder(element)) return isFilled(element) && isWellFormed(element);
-  const held = element.tag === "form" ? controlsOf(element) : listedIn(element);
+  const held = element.tag === "form" ? controlsOf(element) : descendantsOf(element).filter(isListed);
   return held.every((one) => !isAsked(one) || isValid(one));
 }
-
-const listedIn = (element: ElementNode): ElementNode[] =>
-  element.children.flatMap((child) => [...(isListed(child) ? [child] : []), ...listedIn(child)]);
 
 /** Whether there is something where something has to be (HTML, 4.10.21.1, "suffering from being missing"). */
 function isFilled(element: ElementNode): boolean {

@@ -43,6 +43,17 @@ export function ownWords(element: ElementNode): string {
     .trim();
 }
 
+/** All elements in an element, in document order, however deep. */
+export function descendantsOf({ children }: ElementNode): ElementNode[] {
+  const found: ElementNode[] = [];
+  const open = children.toReversed();
+  for (let next = open.pop(); next; next = open.pop()) {
+    found.push(next);
+    for (let at = next.children.length - 1; at >= 0; at -= 1) open.push(next.children[at]!);
+  }
+  return found;
+}
+
 /** A selector for elements of a kind: the first class, or the tag. */
 export function plainSelector({ classes, tag }: ElementNode): string {
   return classes[0] ? `.${classes[0]}` : tag;
