@@ -327,6 +327,13 @@ const cases: Case[] = [
     after: "h1{top:0} p{color:#123}",
   },
   {
+    check: "pseudo-property",
+    has: css("li::marker{color:red;opacity:.5}", "<ul><li>Sea</ul>"),
+    nearly: css("li::marker,li{color:red;opacity:.5} p:first-line{opacity:.9} p::first-letter{margin:0;width:1px\\9}"),
+    says: /`opacity: \.5` does nothing on `::marker`: a marker takes what it shows, fonts and inks\./,
+    after: "li::marker{color:red",
+  },
+  {
     check: "no-effect",
     has: css("em{text-align:center}", "<p>Two <em>boats</em></p>"),
     nearly: css("em{text-align:center;display:block}", "<p>Two <em>boats</em></p>"),

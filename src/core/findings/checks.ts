@@ -29,6 +29,7 @@ import { pageGround } from "./pageGround";
 import { pairsAlone } from "./pairsAlone";
 import { pictureFallback } from "./pictureFallback";
 import { presentational } from "./presentational";
+import { pseudoProperties } from "./pseudoProperties";
 import { punctuation } from "./punctuation";
 import { quotes } from "./quotes";
 import { ranges } from "./ranges";
@@ -78,6 +79,7 @@ export const checks: readonly Check[] = [
   ranges,
   setTwice,
   resets,
+  pseudoProperties,
   noEffect,
   alwaysLosing,
   linkOrder,
