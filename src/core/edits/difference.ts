@@ -7,7 +7,8 @@ import { styledPage } from "../cascade/styledPages";
 import type { TextChange } from "../source/changes";
 import { textFile, type Site } from "../source/site";
 import { styleAt } from "../text/pageTexts";
-import { shownWords, textStyleProperties } from "../text/textStyles";
+import { wordsOf } from "../text/pseudoTexts";
+import { textStyleProperties } from "../text/textStyles";
 import type { ElementRef } from "../text/refs";
 import { differenceSteps, provenUnder } from "./proof";
 import { styleBefore } from "./reach";
@@ -79,7 +80,7 @@ function differenceOf(
     for (let style = styleAt(is, ref); style; style = style.parent) {
       const values = valuesThatDiffer(earlier(style), style);
       if (values.length === 0) continue;
-      const text = shownWords(is.styles[ref.index]!.element).slice(0, 40);
+      const text = wordsOf(is, styleAt(is, ref)!).slice(0, 40);
       const around = style.element.index === ref.index ? null : style.element.tag;
       return { ref, text, under: underWords(under, conditions), around, values };
     }

@@ -14,13 +14,12 @@ import { type Site } from "../source/site";
 import { isLink } from "../cascade/selectors/states";
 import { specimenOf, type Specimen } from "../text/look";
 import { refOf, textAt, type TextOnPage } from "../text/pageTexts";
-import { pseudoWords } from "../text/pseudoTexts";
+import { wordsOf } from "../text/pseudoTexts";
 import {
   groundFrom,
   legibility as legibilityByStyles,
   legibilityOn,
   roleName,
-  shownWords,
   textStyleKey,
   type Layouts,
 } from "../text/textStyles";
@@ -133,7 +132,7 @@ function slipWithout(
       (element.id ? `#${element.id}` : "") +
       element.classes.map((name) => `.${name}`).join("") +
       (style.pseudo === null ? "" : `::${style.pseudo}`),
-    text: (style.pseudo === null ? shownWords(element) : pseudoWords(page, style)) || element.tag,
+    text: wordsOf(page, style) || element.tag,
     key: textStyleKey(style),
     ratio,
     needs,

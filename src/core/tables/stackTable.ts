@@ -12,7 +12,7 @@ import { EditError } from "../edits/types";
 import { define } from "../palette/properties";
 import type { TextChange } from "../source/changes";
 import { pagesOf, type Site } from "../source/site";
-import { shownWords } from "../text/textStyles";
+import { wordsOf } from "../text/pseudoTexts";
 import { stackInfo, type StackInfo } from "../type/members";
 
 /** Where a stack is written. Offsets of the file. */
@@ -42,7 +42,7 @@ export function stackTable(site: Site, conditions: Conditions): StackUse[] {
     return {
       stack,
       places: [],
-      sample: shownWords(style.element).slice(0, 40),
+      sample: wordsOf(page, style).slice(0, 40),
       declarations: spots.get(stack) ?? [],
       info: stackInfo(page, stack)!,
     };

@@ -182,3 +182,8 @@ test("the twin of a style is the first before it that is alike, whatever stands 
   const all = [style("a", 18, 700), style("b", 18, 400), style("c", 17.9, 400), style("d", 17.8, 700)];
   expect(twinStyles(all).map(([one, twin]) => one.key + twin.key)).toEqual(["cb", "da"]);
 });
+
+test("rows of pseudo-elements show the words that those show", () => {
+  const table = textStyleTable(pageWith("", '<p>Sea</p><input placeholder="As on your ticket">'), defaultConditions);
+  expect(table.map(({ text }) => text).sort()).toEqual(["As on your ticket", "Sea"]);
+});

@@ -17,7 +17,8 @@ import { inkOf } from "../ground/backgrounds";
 import type { Verdict } from "../ground/types";
 import { plainSelector } from "../source/html/document";
 import { pagesOf, textFile, type Site } from "../source/site";
-import { legibilityOn, textStyleKey, textStyleOf, type Layouts, type TextStyle, shownWords } from "../text/textStyles";
+import { wordsOf } from "../text/pseudoTexts";
+import { legibilityOn, textStyleKey, textStyleOf, type Layouts, type TextStyle } from "../text/textStyles";
 import { sizeIn, unitOf } from "../type/lengths";
 import { nearestStep, onGrid } from "../type/scale";
 
@@ -101,7 +102,7 @@ export function rowFor(page: StyledPage, style: Style, layouts: Layouts): StyleR
     key: textStyleKey(style),
     selector: plainSelector(element),
     level: /^h[1-6]$/.test(element.tag) ? Number(element.tag[1]) : null,
-    text: shownWords(element).slice(0, 200),
+    text: wordsOf(page, style).slice(0, 200),
     specimen: specimenOf(style, ["text-align", "text-indent"]),
     color: cssColor(inkOf(style)),
     range: ground.range ? [cssColor(ground.range[0]), cssColor(ground.range[1])] : null,

@@ -7,7 +7,8 @@ import { inkOf } from "../ground/backgrounds";
 import type { Verdict } from "../ground/types";
 import { type Site } from "../source/site";
 import { textAt } from "./pageTexts";
-import { legibilityOn, roleName, shownWords, textStyleProperties, type Layouts } from "./textStyles";
+import { wordsOf } from "./pseudoTexts";
+import { legibilityOn, roleName, textStyleProperties, type Layouts } from "./textStyles";
 
 /** Declarations, later ones over earlier ones. */
 export type Specimen = [property: string, value: string][];
@@ -43,7 +44,7 @@ export function lookOf(site: Site, ref: ElementRef, conditions: Conditions, layo
   const { page, style } = found;
   const { ground, ratio, needs, verdict } = legibilityOn(page, style, layouts);
   return {
-    text: shownWords(style.element).slice(0, longest),
+    text: wordsOf(page, style).slice(0, longest),
     role: roleName(style),
     specimen: specimenOf(style, ["text-align", "text-indent"]),
     color: cssColor(inkOf(style)),

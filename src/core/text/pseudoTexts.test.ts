@@ -4,7 +4,8 @@ import { computedValue } from "../cascade/style";
 import { stylePage } from "../cascade/styles";
 import { textFile } from "../source/site";
 import { pageWith } from "../testing/site";
-import { pseudoTexts } from "./pseudoTexts";
+import { pseudoTexts, wordsOf } from "./pseudoTexts";
+import { textsOf } from "./pageTexts";
 
 function textsOn(css: string, body: string) {
   const site = pageWith(css, body);
@@ -48,4 +49,17 @@ test.each([
 ])("what is %s holds %j", (display, names) => {
   const texts = textsOn(`b { display: ${display} } b::first-line { color: red }`, "<b>Sea");
   expect(texts.map(({ name }) => name)).toEqual(names);
+});
+
+test("the words of a text are those of the pseudo-element that shows them, not of what is around it", () => {
+  const body = '<label>Name <input placeholder="As on your ticket"></label><p>Sea';
+  const site = pageWith("p::before { content: 'By ' } p::first-letter { color: red }", body);
+  const page = stylePage(site, textFile(site, "index.html")!, defaultConditions);
+  expect(textsOf(page).map((style) => [style.pseudo, wordsOf(page, style)])).toEqual([
+    [null, "Name"],
+    ["placeholder", "As on your ticket"],
+    [null, "Sea"],
+    ["before", "By "],
+    ["first-letter", "B"],
+  ]);
 });

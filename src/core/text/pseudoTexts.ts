@@ -5,7 +5,7 @@ import { generatedStyler, pseudoStyler, pseudoVersionOf, type StyledPage } from 
 import { showsPlaceholder } from "../cascade/selectors/validity";
 import type { Component } from "../source/css/components";
 import { isText, type ElementNode } from "../source/html/document";
-import { isPlace, isShown } from "./textStyles";
+import { isPlace, isShown, shownWords } from "./textStyles";
 
 export interface PseudoText {
   /** The element it belongs to. */
@@ -49,8 +49,9 @@ export function pseudoTexts(page: StyledPage): PseudoText[] {
   return texts;
 }
 
-/** What the pseudo-element of a style shows. */
-export function pseudoWords(page: StyledPage, style: Style): string {
+/** The words of a text, whether an element shows them or a pseudo-element of it. */
+export function wordsOf(page: StyledPage, style: Style): string {
+  if (style.pseudo === null) return shownWords(style.element);
   return pseudoTexts(page).find((text) => text.style === style)?.text ?? "";
 }
 
