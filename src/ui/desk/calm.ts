@@ -29,6 +29,8 @@ export const isNobodyThere = (): boolean => performance.now() - touched >= away;
 /** Notices touches as long as the desk stands. */
 export function useTouches(): void {
   useEffect(() => {
+    // Somebody opened it.
+    touch();
     for (const name of touches) window.addEventListener(name, touch, { capture: true, passive: true });
     return () => {
       for (const name of touches) window.removeEventListener(name, touch, { capture: true });
