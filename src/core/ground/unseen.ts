@@ -1,30 +1,17 @@
 /** Texts that are not judged, as far as styles alone can tell: those nobody sees, and those the standard exempts. */
 import { declaredText } from "../cascade/declared";
+import { isDisabled } from "../cascade/selectors/controls";
 import { fontSizeOf, valueOf, type Style } from "../cascade/style";
-
-const controls = new Set(["button", "input", "select", "textarea", "optgroup", "option", "fieldset"]);
 
 /** Text of a control that is out of use (WCAG 2.2, 1.4.3, "Incidental"). */
 export function exemption(style: Style): string | null {
   for (let current: Style | null = style; current; current = current.parent) {
-    const { tag, attributes, namespace } = current.element;
-    if (namespace === "html" && controls.has(tag) && attributes.has("disabled") && !isInFirstLegend(style, current))
+    const { element } = current;
+    // What only stands beside the controls of a set is read all the same.
+    if (element.tag !== "fieldset" && isDisabled(element))
       return "It belongs to a control that is out of use: the standard asks nothing of it.";
   }
   return null;
-}
-
-/** Controls in the first legend of a disabled fieldset stay in use (HTML, 4.10.15). */
-function isInFirstLegend(style: Style, fieldset: Style): boolean {
-  if (fieldset.element.tag !== "fieldset") return false;
-  const legend = fieldset.element.children.find(({ tag }) => tag === "legend");
-  let inside = false;
-  let control = false;
-  for (let current: Style | null = style; current && current !== fieldset; current = current.parent) {
-    inside ||= current.element === legend;
-    control ||= controls.has(current.element.tag);
-  }
-  return inside || !control;
 }
 
 /** Further out than this, a text was moved out of the page on purpose, CSS px. */

@@ -4,7 +4,7 @@ import { valueOf, type Style } from "../cascade/style";
 import { generatedStyler, pseudoStyler, pseudoVersionOf, type StyledPage } from "../cascade/styles";
 import { showsPlaceholder } from "../cascade/selectors/validity";
 import type { Component } from "../source/css/components";
-import { isText, type ElementNode } from "../source/html/document";
+import { textIn } from "../source/html/document";
 import { isPlace, isShown, shownWords } from "./textStyles";
 
 export interface PseudoText {
@@ -83,7 +83,7 @@ function textsOf(origin: Style, { pseudo: styler, generated: boxOf }: Stylers): 
     return style;
   };
   if (isPlace(origin) && holdsLines.test(valueOf(origin, "display"))) {
-    const own = () => ownTextOf(element);
+    const own = () => textIn(element).trim();
     // The first letter may be that of the generated text, and lies in the first line (CSS Pseudo 4, 2.2.3).
     const before = texts.find(({ name }) => name === "before");
     const line = addAuthored("first-line", own, origin);
@@ -96,14 +96,6 @@ function textsOf(origin: Style, { pseudo: styler, generated: boxOf }: Stylers): 
 
 /** Displays of boxes that hold lines themselves: others have no first one (CSS Pseudo 4, 2.1). */
 const holdsLines = /^(?:block|inline-block|flow-root|table-cell|table-caption|list-item)$/;
-
-function ownTextOf({ content }: ElementNode): string {
-  return content
-    .filter(isText)
-    .map(({ text }) => text)
-    .join("")
-    .trim();
-}
 
 function generatedWords(style: Style): string {
   const parts = valueOf(style, "content") ?? [];

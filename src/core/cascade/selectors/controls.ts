@@ -1,6 +1,6 @@
 /** What a control of a form is as its page is opened: of which type, whose, out of use, chosen (HTML, 4.10). */
 import { groupBy } from "../../source/groups";
-import { descendantsOf, type ElementNode } from "../../source/html/document";
+import { descendantsOf, textIn, type ElementNode } from "../../source/html/document";
 import { made } from "../../source/memo";
 
 export const isHtml = (element: ElementNode, tag: string) => element.tag === tag && element.namespace === "html";
@@ -21,12 +21,9 @@ export function typeOf(element: ElementNode): string {
   return known.has(type) ? type : otherwise;
 }
 
-/** The text directly in an element. */
-export const textIn = (element: ElementNode): string =>
-  element.content.map((node) => ("text" in node ? node.text : "")).join("");
-
 const canDisable = new Set(["button", "input", "select", "textarea", "optgroup", "option", "fieldset"]);
 
+/** Whether it says something that an element is out of use. */
 export const canBeDisabled = (element: ElementNode) => canDisable.has(element.tag) && element.namespace === "html";
 
 /** HTML, 4.10.19.5; an option is out of use with the select it is in, too (Chromium). */

@@ -1,5 +1,5 @@
 /** Whether what stands in the controls of a page as it is opened is as they ask for (HTML, 4.10.21). */
-import { descendantsOf, type ElementNode } from "../../source/html/document";
+import { descendantsOf, textIn, type ElementNode } from "../../source/html/document";
 import {
   controlsOf,
   groupOf,
@@ -11,7 +11,6 @@ import {
   isSelected,
   optionsOf,
   rowsOf,
-  textIn,
   typeOf,
   valueOfOption,
 } from "./controls";

@@ -33,6 +33,13 @@ export interface TextNode {
   source: Span | null;
 }
 
+/** The text directly in an element, as it is written. */
+export const textIn = ({ content }: Pick<ElementNode, "content">): string =>
+  content
+    .filter(isText)
+    .map(({ text }) => text)
+    .join("");
+
 /** The words of an element's own text nodes, blanks folded. */
 export function ownWords(element: ElementNode): string {
   return element.content
