@@ -333,3 +333,15 @@ test.each([
   const from = pageWith(`${list} { color: rgb(1, 1, 1) } ${later} { color: rgb(2, 2, 2) }`, '<p id="t" class="a b">x');
   expect(computedValue(styleOf(from, "t"), "color")).toBe("rgb(1, 1, 1)");
 });
+
+test.each([
+  ["<input id=t type=date dir=rtl>", "direction", "ltr"],
+  ["<div dir=rtl><input id=t type=tel></div>", "direction", "ltr"],
+  ["<div dir=rtl><input id=t type=text></div>", "direction", "rtl"],
+  ["<p contenteditable=plaintext-only><b id=t>x</b></p>", "white-space-collapse", "preserve"],
+  ["<p contenteditable=plaintext-only><b id=t contenteditable=false>x</b></p>", "white-space-collapse", "preserve"],
+  ["<p contenteditable=true><b id=t>x</b></p>", "white-space-collapse", "collapse"],
+  ["<p contenteditable=nope id=t>x</p>", "overflow-wrap", "normal"],
+])("of %s, %s is %s", (html, property, expected) => {
+  expect(computed(pageWith("", html), "t", property)).toBe(expected);
+});
